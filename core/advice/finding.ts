@@ -1,0 +1,23 @@
+import type { Figures, Issue } from '../result.ts';
+import type { Surface } from '../job.ts';
+import type { Product } from '../tile/product.ts';
+import type { SurfacePlan } from '../plan.ts';
+
+/** Something the person should know, with the field that mends it. Its words live in messages/. */
+export interface Finding {
+  readonly code: string;
+  readonly severity: 'note' | 'warning';
+  readonly path: Issue['path'];
+  readonly figures: Figures;
+}
+
+/** What a rule looks at: one surface as chosen and as planned. */
+export interface AdviceContext {
+  readonly surface: Surface;
+  readonly surfaceIndex: number;
+  readonly product: Product;
+  readonly plan: SurfacePlan;
+}
+
+/** A rule finds nothing or some findings. */
+export type AdviceRule = (context: AdviceContext) => readonly Finding[];

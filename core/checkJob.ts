@@ -1,0 +1,38 @@
+import { boxOf } from './geometry/ring.ts';
+import { productOf, type Job, type Surface } from './job.ts';
+import { issue, type Issue } from './result.ts';
+import { outlineOf } from './surface/shapes/registry.ts';
+import { checkMeasured } from './surface/checkMeasured.ts';
+import { actualSize } from './tile/product.ts';
+
+/** What can't be true in a job whose fields are each readable. An empty list lets it through to plan(). */
+export function checkJob(job: Job): Issue[] {
+  const twice = repeatedIds(job.surfaces, 'surfaces').concat(repeatedIds(job.products, 'products'));
+  return [...twice, ...job.surfaces.flatMap((surface, k) => checkSurface(job, surface).map((found) => ({ ...found, path: ['surfaces', k, ...found.path] })))];
+}
+
+function repeatedIds(items: readonly { readonly id: string }[], key: string): Issue[] {
+  return items.flatMap(({ id }, k) => (items.findIndex((other) => other.id === id) < k ? [issue('job/repeated-id', [key, k, 'id'], { id })] : []));
+}
+
+function checkSurface(job: Job, surface: Surface): Issue[] {
+  if (!job.products.some(({ id }) => id === surface.productId)) {
+    return [issue('surface/no-such-product', ['productId'], { productId: surface.productId })];
+  }
+  const measured = checkMeasured(surface.measured).map((found) => ({ ...found, path: ['measured', ...found.path] }));
+  return [...measured, ...checkTile(job, surface)];
+}
+
+function checkTile(job: Job, surface: Surface): Issue[] {
+  const product = productOf(job, surface);
+  const { widthMm, heightMm } = actualSize(product);
+  const smallestMm = Math.min(widthMm, heightMm);
+  if (surface.jointMm >= smallestMm) return [issue('joint/wider-than-tile', ['jointMm'], { jointMm: surface.jointMm, tileMm: smallestMm })];
+  const box = boxOf(outlineOf(surface.measured.shape).ring);
+  const sides = [box.maxX - box.minX, box.maxY - box.minY].sort((a, b) => a - b);
+  const tile = [widthMm, heightMm].sort((a, b) => a - b);
+  if (tile[0] > sides[0] && tile[1] > sides[1]) {
+    return [issue('tile/larger-than-surface', ['productId'], { name: product.name, widthMm, heightMm })];
+  }
+  return [];
+}

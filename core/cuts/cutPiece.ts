@@ -1,0 +1,96 @@
+import { boxOf, mapPolygon, polygonArea, tidyRing, type Polygon } from '../geometry/ring.ts';
+import { actualSize, type Product, type Size } from '../tile/product.ts';
+import type { EdgeRole } from '../surface/edge.ts';
+import type { EdgeSummary } from '../setout/edgeCuts.ts';
+import { isSliver } from '../setout/scoreSetout.ts';
+import { toTileFrame, type Address, type Layout } from '../setout/layout.ts';
+import { MINUTES, SHAPED_KINDS, type CutKind, type Mark, type Side } from './cutKind.ts';
+import { toolFor, type Tool } from './cutTool.ts';
+import { labelOf, type Labels } from './labelPieces.ts';
+import { markCut, type MarkedCut } from './markCut.ts';
+import { traceCuts } from './traceCuts.ts';
+
+/** One piece that is cut from a tile, with everything that is needed to cut it. */
+export interface CutPiece {
+  readonly label: string;
+  readonly address: Address;
+  /** As it lies on the surface, mm. */
+  readonly polygon: Polygon;
+  /** In the tile's own frame: its bottom-left corner at the origin, mm. */
+  readonly inTile: Polygon;
+  readonly kind: CutKind;
+  readonly marks: readonly Mark[];
+  readonly tool: Tool;
+  /** Whether a cut edge is left in sight: at an exposed end or a threshold. */
+  readonly edgeShows: boolean;
+  readonly sizeMm: Size;
+  readonly areaMm2: number;
+  readonly minutes: number;
+  /** Sides of the tile that the piece keeps and that meet other tiles. */
+  readonly factorySides: readonly Side[];
+}
+
+const SHOWN_ROLES: ReadonlySet<EdgeRole> = new Set(['exposed', 'threshold']);
+
+/** Describes every piece that is not whole, course by course. */
+export function describeCuts(layout: Layout, edges: readonly EdgeSummary[], product: Product, labels: Labels): CutPiece[] {
+  const shown = new Set(edges.filter(({ role }) => SHOWN_ROLES.has(role)).flatMap(({ cuts }) => cuts.map((cut) => cut.tile)));
+  return layout.cutTiles.flatMap((tile) =>
+    tile.polygons.map((polygon, part) => {
+      const name = labelOf(labels, layout, tile) + (tile.polygons.length > 1 ? String.fromCharCode(97 + part) : '');
+      return describePiece(name, tile, polygon, layout, product, shown.has(tile));
+    }),
+  );
+}
+
+function describePiece(label: string, address: Address, polygon: Polygon, layout: Layout, product: Product, edgeShows: boolean): CutPiece {
+  const tile = actualSize(product);
+  const inTile = mapPolygon(polygon, toTileFrame(layout, address)).map(tidyRing);
+  const box = boxOf(inTile[0]);
+  const sizeMm = { widthMm: box.maxX - box.minX, heightMm: box.maxY - box.minY };
+  const cuts = traceCuts(inTile, tile).map((line) => markCut(line, tile));
+  const kind = kindOf(cuts, sizeMm, tile);
+  const marks = cuts.map(({ mark }) => mark);
+  return {
+    label, polygon, inTile, kind, marks, sizeMm, edgeShows,
+    address: { piece: address.piece, i: address.i, j: address.j },
+    tool: toolFor(kind, marks, product, narrowestPart(marks, tile)),
+    areaMm2: polygonArea(polygon),
+    minutes: minutesOf(cuts),
+    factorySides: keptSides(inTile, tile),
+  };
+}
+
+function kindOf(cuts: readonly MarkedCut[], size: Size, tile: Size): CutKind {
+  if (cuts.length !== 1) {
+    const shaped = cuts.find(({ kind }) => SHAPED_KINDS.has(kind));
+    return cuts.length === 0 ? 'straight' : shaped && cuts.length === 1 ? shaped.kind : 'several';
+  }
+  const [{ kind }] = cuts;
+  const narrow = isSliver(size.widthMm, tile.widthMm) || isSliver(size.heightMm, tile.heightMm);
+  return kind === 'straight' && narrow ? 'rip' : kind;
+}
+
+const minutesOf = (cuts: readonly MarkedCut[]): number => Math.max(1, cuts.reduce((sum, { kind }) => sum + MINUTES[kind], 0));
+
+/** The narrowest part on either side of the straight cuts of a piece, mm. */
+function narrowestPart(marks: readonly Mark[], tile: Size): number {
+  const parts = marks.flatMap((mark) => {
+    if (mark.type !== 'line') return [];
+    const size = mark.from === 'left' || mark.from === 'right' ? tile.widthMm : tile.heightMm;
+    return mark.mm.flatMap((mm) => [mm, size - mm]);
+  });
+  return parts.length === 0 ? Infinity : Math.min(...parts);
+}
+
+/** Sides of the tile along which the piece keeps its factory edge. */
+function keptSides([outer]: Polygon, { widthMm, heightMm }: Size): Side[] {
+  const box = boxOf(outer);
+  const sides: readonly [Side, boolean][] = [
+    ['left', box.minX < 0.01],
+    ['right', box.maxX > widthMm - 0.01],
+    ['bottom', box.minY < 0.01],
+    ['top', box.maxY > heightMm - 0.01],
+  ];
+  return sides.filter(([, kept]) => kept).map(([side]) => side);
+}

@@ -1,0 +1,23 @@
+import type { Product } from '../tile/product.ts';
+import { SHAPED_KINDS, type CutKind, type Mark } from './cutKind.ts';
+
+/** What a cut is made with. */
+export type Tool = 'snap cutter' | 'wet saw' | 'core bit' | 'grinder';
+
+const SNAP_MATERIALS: ReadonlySet<Product['material']> = new Set(['ceramic', 'porcelain', 'cement']);
+
+/** Narrowest strip a snap cutter breaks off cleanly, mm: about 20, and twice the thickness for thick pieces. */
+export const narrowestSnapMm = (thicknessMm: number): number => Math.max(20, 2 * thicknessMm);
+
+/**
+ * The tool for the cuts of one piece. `narrowestMm` is the narrower part of the tile on either
+ * side of a straight cut.
+ */
+export function toolFor(kind: CutKind, marks: readonly Mark[], product: Product, narrowestMm: number): Tool {
+  const round = marks.find((mark) => mark.type === 'circle');
+  if (round) return round.coreMm === null ? 'grinder' : kind === 'hole' || product.material === 'glass' ? 'core bit' : 'grinder';
+  if (kind === 'curve') return product.material === 'glass' ? 'wet saw' : 'grinder';
+  const straight = !SHAPED_KINDS.has(kind) && marks.every((mark) => mark.type === 'line' || mark.type === 'corner');
+  const snaps = SNAP_MATERIALS.has(product.material) && narrowestMm >= narrowestSnapMm(product.thicknessMm);
+  return straight && snaps ? 'snap cutter' : 'wet saw';
+}

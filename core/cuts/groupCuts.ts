@@ -1,0 +1,58 @@
+import { boxOf, type Polygon } from '../geometry/ring.ts';
+import { distance, type Point } from '../geometry/point.ts';
+import { actualSize, type Product, type Size } from '../tile/product.ts';
+import type { CutPiece } from './cutPiece.ts';
+
+/** Cuts that differ by less than this are one setting of the fence, mm. */
+export const SAME_CUT_MM = 0.5;
+
+/** Equal cuts: one line of the cut list. */
+export interface CutGroup {
+  readonly id: string;
+  /** The piece whose figures stand for all. */
+  readonly first: CutPiece;
+  readonly pieces: readonly CutPiece[];
+}
+
+/**
+ * Puts equal cuts together. A plain piece may be turned: half a turn always, a quarter when the
+ * tile is square; a directional one may not. Nothing is ever flipped.
+ */
+export function groupCuts(pieces: readonly CutPiece[], product: Product): CutGroup[] {
+  const tile = actualSize(product);
+  const groups: { first: CutPiece; turned: Polygon[]; pieces: CutPiece[] }[] = [];
+  for (const piece of pieces) {
+    const home = groups.find((group) => isAlike(group.first, piece) && group.turned.some((polygon) => sameOutline(polygon, piece.inTile)));
+    if (home) home.pieces.push(piece);
+    else groups.push({ first: piece, turned: turnedOutlines(piece.inTile, tile, product.directional), pieces: [piece] });
+  }
+  return groups
+    .sort((a, b) => b.pieces.length - a.pieces.length || b.first.areaMm2 - a.first.areaMm2)
+    .map(({ first, pieces: members }, k) => ({ id: `cut-${k + 1}`, first, pieces: members }));
+}
+
+const isAlike = (a: CutPiece, b: CutPiece): boolean =>
+  a.kind === b.kind && a.inTile.length === b.inTile.length && a.inTile[0].length === b.inTile[0].length && Math.abs(a.areaMm2 - b.areaMm2) <= SAME_CUT_MM * 2 * (a.sizeMm.widthMm + a.sizeMm.heightMm);
+
+function turnedOutlines(polygon: Polygon, tile: Size, directional: boolean): Polygon[] {
+  if (directional) return [atOrigin(polygon)];
+  const square = Math.abs(tile.widthMm - tile.heightMm) < SAME_CUT_MM;
+  const turns: ((p: Point) => Point)[] = [(p) => p, ([x, y]) => [-x, -y]];
+  if (square) turns.push(([x, y]) => [-y, x], ([x, y]) => [y, -x]);
+  return turns.map((turn) => atOrigin(polygon.map((ring) => ring.map(turn))));
+}
+
+function atOrigin(polygon: Polygon): Polygon {
+  const { minX, minY } = boxOf(polygon[0]);
+  return polygon.map((ring) => ring.map(([x, y]) => [x - minX, y - minY] as const));
+}
+
+function sameOutline(a: Polygon, other: Polygon): boolean {
+  const b = atOrigin(other);
+  return a.every((ring, k) => sameRing(ring, b[k]));
+}
+
+function sameRing(a: readonly Point[], b: readonly Point[]): boolean {
+  if (a.length !== b.length) return false;
+  return b.some((_, shift) => a.every((p, k) => distance(p, b[(k + shift) % b.length]) <= SAME_CUT_MM));
+}

@@ -1,0 +1,116 @@
+import { boxOf } from '../geometry/ring.ts';
+import type { Point } from '../geometry/point.ts';
+import type { Size } from '../tile/product.ts';
+import { coreBitFor, type CutKind, type Mark, type Side } from './cutKind.ts';
+import { fitCircle } from './fitCircle.ts';
+import type { CutLine } from './traceCuts.ts';
+
+const SAME_MM = 0.01;
+const PATH_POINTS = 12;
+
+/** One cut with its kind and what to mark. */
+export interface MarkedCut {
+  readonly kind: CutKind;
+  readonly mark: Mark;
+}
+
+/** Names one cut and says how it is marked, from the tile's factory edges. */
+export function markCut(line: CutLine, tile: Size): MarkedCut {
+  if (line.closed) return line.curved ? circleCut(line, 'hole') ?? pathCut(line, 'hole') : windowCut(line);
+  if (line.curved) return circleCut(line, 'halfHole') ?? pathCut(line, 'curve');
+  switch (line.points.length) {
+    case 2: return straightCut(line.points[0], line.points[1], tile);
+    case 3: return notchCut(line, tile);
+    case 4: return slotCut(line, tile) ?? pathCut(line, 'curve');
+    default: return pathCut(line, 'curve');
+  }
+}
+
+/** The piece lies on the left of the line from p to q, so the way it runs tells what is kept. */
+function straightCut(p: Point, q: Point, { widthMm, heightMm }: Size): MarkedCut {
+  const corner = slantedCorner(p, q, { widthMm, heightMm });
+  if (corner) return { kind: 'taper', mark: corner };
+  const steep = Math.abs(q[1] - p[1]) > Math.abs(q[0] - p[0]);
+  const k = steep ? 0 : 1;
+  const size = steep ? widthMm : heightMm;
+  const keepsLow = steep ? q[1] > p[1] : q[0] < p[0];
+  const from: Side = steep ? (keepsLow ? 'left' : 'right') : keepsLow ? 'bottom' : 'top';
+  const [first, last] = [p, q].sort((a, b) => a[1 - k] - b[1 - k]).map((at) => (keepsLow ? at[k] : size - at[k]));
+  const parallel = Math.abs(first - last) < SAME_MM;
+  return { kind: parallel ? 'straight' : 'taper', mark: { type: 'line', from, mm: [first, parallel ? first : last] } };
+}
+
+/** A slanted cut between two sides that meet takes a corner off, or leaves only that corner. */
+function slantedCorner(p: Point, q: Point, tile: Size): Mark | null {
+  if (Math.abs(p[0] - q[0]) < SAME_MM || Math.abs(p[1] - q[1]) < SAME_MM) return null;
+  const onX = [p, q].find((at) => near(at[0], 0) || near(at[0], tile.widthMm));
+  const onY = [p, q].find((at) => at !== onX && (near(at[1], 0) || near(at[1], tile.heightMm)));
+  if (!onX || !onY) return null;
+  const sideX = near(onX[0], 0) ? 'left' : 'right';
+  const sideY = near(onY[1], 0) ? 'bottom' : 'top';
+  return {
+    type: 'corner', sideX, sideY,
+    xMm: sideX === 'left' ? onY[0] : tile.widthMm - onY[0],
+    yMm: sideY === 'bottom' ? onX[1] : tile.heightMm - onX[1],
+  };
+}
+
+const near = (a: number, b: number): boolean => Math.abs(a - b) < SAME_MM;
+
+function notchCut(line: CutLine, { widthMm, heightMm }: Size): MarkedCut {
+  const [p, inner, q] = line.points;
+  const square = [p, q].every((end) => near(end[0], inner[0]) || near(end[1], inner[1]));
+  const ends = [p, q];
+  const atX = ends.find((end) => near(end[0], 0) || near(end[0], widthMm));
+  const atY = ends.find((end) => near(end[1], 0) || near(end[1], heightMm));
+  if (!square || !atX || !atY || atX === atY) return pathCut(line, 'notch');
+  const sideX = near(atX[0], 0) ? 'left' : 'right';
+  const sideY = near(atY[1], 0) ? 'bottom' : 'top';
+  const mark: Mark = {
+    type: 'notch', sideX, sideY,
+    xMm: sideX === 'left' ? inner[0] : widthMm - inner[0],
+    yMm: sideY === 'bottom' ? inner[1] : heightMm - inner[1],
+  };
+  return { kind: 'notch', mark };
+}
+
+/** A slot runs in from a side, across, and out again on the same side. */
+function slotCut(line: CutLine, { widthMm, heightMm }: Size): MarkedCut | null {
+  const [p, a, b, q] = line.points;
+  const box = boxOf(line.points);
+  const sides: readonly [Side, boolean, boolean][] = [
+    ['left', near(p[0], 0) && near(q[0], 0), near(a[0], b[0])],
+    ['right', near(p[0], widthMm) && near(q[0], widthMm), near(a[0], b[0])],
+    ['bottom', near(p[1], 0) && near(q[1], 0), near(a[1], b[1])],
+    ['top', near(p[1], heightMm) && near(q[1], heightMm), near(a[1], b[1])],
+  ];
+  const side = sides.find(([, opens, straight]) => opens && straight)?.[0];
+  if (!side) return null;
+  const across = side === 'left' || side === 'right';
+  const mark: Mark = {
+    type: 'slot', side,
+    startMm: across ? box.minY : box.minX,
+    widthMm: across ? box.maxY - box.minY : box.maxX - box.minX,
+    depthMm: across ? box.maxX - box.minX : box.maxY - box.minY,
+  };
+  return { kind: 'uCut', mark };
+}
+
+function windowCut(line: CutLine): MarkedCut {
+  if (line.points.length !== 4) return pathCut(line, 'hole');
+  const box = boxOf(line.points);
+  return { kind: 'hole', mark: { type: 'window', xMm: box.minX, yMm: box.minY, widthMm: box.maxX - box.minX, heightMm: box.maxY - box.minY } };
+}
+
+function circleCut(line: CutLine, kind: 'hole' | 'halfHole'): MarkedCut | null {
+  const circle = fitCircle(line.points);
+  if (!circle) return null;
+  const diameterMm = 2 * circle.radiusMm;
+  return { kind, mark: { type: 'circle', xMm: circle.centre[0], yMm: circle.centre[1], diameterMm, coreMm: coreBitFor(diameterMm) } };
+}
+
+function pathCut(line: CutLine, kind: CutKind): MarkedCut {
+  const step = Math.max(1, Math.ceil(line.points.length / PATH_POINTS));
+  const last = line.points.length - 1;
+  return { kind, mark: { type: 'path', points: line.points.filter((_, k) => k % step === 0 || k === last) } };
+}

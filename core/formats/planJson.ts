@@ -1,0 +1,79 @@
+import { tapeOf, type Job, type Surface } from '../job.ts';
+import { labelOf } from '../cuts/labelPieces.ts';
+import { describeFinding } from '../messages/en/advice.ts';
+import { describeReason } from '../messages/en/reasons.ts';
+import type { Plan, SurfacePlan } from '../plan.ts';
+import { forEachWhole, tileRing, type Address } from '../setout/layout.ts';
+import type { Point } from '../geometry/point.ts';
+
+/** The version of the plan as JSON; keys may be added within it. */
+const PLAN_VERSION = 1;
+
+/** A plan as one JSON value: millimetres, degrees, y up as in geometry/conventions.ts. */
+export function planJson(job: Job, plan: Plan): object {
+  return {
+    format: 'azulejo-plan',
+    version: PLAN_VERSION,
+    surfaces: plan.surfaces.map((surfacePlan, k) => surfaceJson(job, job.surfaces[k], surfacePlan)),
+    materials: plan.materials.map(({ packs, ...material }) => ({ ...material, packs: [packs], currency: job.currency })),
+    money: plan.money,
+    programme: [],
+    advice: plan.findings.map((finding) => ({
+      code: finding.code, severity: finding.severity, path: finding.path,
+      message: describeFinding(finding, tapeOf(job, job.surfaces[Number(finding.path[1])])),
+    })),
+  };
+}
+
+function surfaceJson(job: Job, surface: Surface, planned: SurfacePlan): object {
+  const { traced, layout, areas, advice, choice, edges, totals } = planned;
+  const tape = tapeOf(job, surface);
+  return {
+    id: surface.id, name: surface.name, kind: surface.kind,
+    region: { polygons: traced.region },
+    ...areas,
+    droppedAreaMm2: layout.droppedAreaMm2,
+    setout: {
+      school: schoolOf(choice), x: choice.x, y: choice.y,
+      origin: layout.placement.origin, turnDeg: layout.placement.turnDeg,
+      jointMm: surface.jointMm, jointMayVary: false, largestJointMm: surface.jointMm,
+      reasons: advice.reasons.map((reason) => describeReason(reason, tape)),
+      lines: planned.lines,
+    },
+    pieces: pieceList(surface, planned),
+    edges: edges.map(({ id, role, lengthMm, smallestCutMm, largestCutMm }) => ({ id, role, lengthMm, smallestCutMm, largestCutMm })),
+    totals,
+  };
+}
+
+function schoolOf({ x, y }: SurfacePlan['choice']): string {
+  const rules = [x.rule, y.rule];
+  if (rules.includes('free')) return 'free';
+  const centred = rules.filter((rule) => rule === 'pieceCentred' || rule === 'jointCentred').length;
+  if (centred === 2) return 'centre-out';
+  return centred === 0 ? 'full-piece-off-the-line' : 'centre-out and full-piece-off-the-line';
+}
+
+function pieceList(surface: Surface, planned: SurfacePlan): object[] {
+  const { layout, labels, cuts, offCuts } = planned;
+  const indexOf = new Map<string, number>();
+  const tileIndex = (address: Address): number => {
+    const key = `${address.piece}/${address.i}/${address.j}`;
+    if (!indexOf.has(key)) indexOf.set(key, indexOf.size);
+    return indexOf.get(key) ?? 0;
+  };
+  const pieces: object[] = [];
+  forEachWhole(layout, (address) => {
+    const ring = tileRing(layout, address);
+    pieces.push({ label: labelOf(labels, layout, address), product: surface.productId, whole: true, tileIndex: tileIndex(address), rings: [ring], tileRings: [ring], cut: null });
+  });
+  for (const piece of cuts) {
+    const { kind, marks, tool, edgeShows, label, sizeMm, minutes } = piece;
+    const rings: readonly (readonly Point[])[] = piece.polygon;
+    pieces.push({
+      label, product: surface.productId, whole: false, tileIndex: tileIndex(piece.address), rings, tileRings: [tileRing(layout, piece.address)],
+      cut: { kind, marks, tool, edgeShows, sizeMm, minutes, from: offCuts.sources.get(label) ?? null },
+    });
+  }
+  return pieces;
+}

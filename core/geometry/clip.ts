@@ -1,0 +1,79 @@
+import { Clipper, ClipType, Clipper64, FillRule, PolyTree64, type Path64, type Paths64 } from 'clipper2-ts';
+import { CLIP_UNITS_PER_MM, TOLERANCE_MM } from './conventions.ts';
+import { polygonArea, polygonsArea, ringArea, ringLength, type Polygon, type Ring } from './ring.ts';
+
+type PolyPath = PolyTree64['child'] extends (index: number) => infer P ? P : never;
+
+/** What two sets of polygons share. The result is checked by areas; throws when no attempt adds up. */
+export function intersect(subject: readonly Polygon[], clip: readonly Polygon[]): Polygon[] {
+  return checkedSplit(subject, clip).inside;
+}
+
+/** What is left of `subject` without `clip`. Checked as `intersect` is. */
+export function difference(subject: readonly Polygon[], clip: readonly Polygon[]): Polygon[] {
+  return checkedSplit(subject, clip).outside;
+}
+
+/** Joins rings, wherever their winding is positive, into polygons that do not overlap. */
+export function unionOfRings(rings: readonly Ring[]): Polygon[] {
+  return run(ClipType.Union, rings, [], CLIP_UNITS_PER_MM, FillRule.Positive);
+}
+
+interface Split {
+  readonly inside: Polygon[];
+  readonly outside: Polygon[];
+}
+
+/**
+ * Clipping on whole numbers is wrong about once in 100 000 times, by square centimetres. Inside and
+ * outside together must have the subject's area; a finer grid mends the cases that don't.
+ */
+function checkedSplit(subject: readonly Polygon[], clip: readonly Polygon[]): Split {
+  const rings = subject.flat();
+  const area = polygonsArea(subject);
+  const slack = TOLERANCE_MM * (1 + rings.reduce((sum, ring) => sum + ringLength(ring), 0));
+  for (const finer of [1, 10, 7]) {
+    const units = CLIP_UNITS_PER_MM * finer;
+    const inside = run(ClipType.Intersection, rings, clip.flat(), units, FillRule.EvenOdd);
+    const outside = run(ClipType.Difference, rings, clip.flat(), units, FillRule.EvenOdd);
+    if (Math.abs(polygonsArea(inside) + polygonsArea(outside) - area) <= slack) return { inside, outside };
+  }
+  throw new Error(`a clip does not add up to its subject's area: ${area} mm²`);
+}
+
+function run(type: ClipType, subject: readonly Ring[], clip: readonly Ring[], units: number, rule: FillRule): Polygon[] {
+  const engine = new Clipper64();
+  engine.addSubject(toPaths(subject, units));
+  if (clip.length > 0) engine.addClip(toPaths(clip, units));
+  const tree = new PolyTree64();
+  engine.execute(type, rule, tree);
+  const polygons: Polygon[] = [];
+  for (let k = 0; k < tree.count; k++) collect(tree.child(k), units, polygons);
+  return polygons.filter((polygon) => polygonArea(polygon) > 0);
+}
+
+/** An outer ring with its holes is one polygon; islands inside holes are polygons of their own. */
+function collect(node: PolyPath, units: number, into: Polygon[]): void {
+  const rings: Ring[] = [oriented(node, units, 1)];
+  for (let k = 0; k < node.count; k++) {
+    const hole = node.child(k);
+    rings.push(oriented(hole, units, -1));
+    for (let m = 0; m < hole.count; m++) collect(hole.child(m), units, into);
+  }
+  into.push(rings);
+}
+
+function oriented(node: PolyPath, units: number, sign: 1 | -1): Ring {
+  const ring: Ring = (node.poly ?? []).map(({ x, y }) => [x / units, y / units] as const);
+  return Math.sign(ringArea(ring)) === sign ? ring : [...ring].reverse();
+}
+
+function toPaths(rings: readonly Ring[], units: number): Paths64 {
+  return rings.map((ring): Path64 => ring.map(([x, y]) => ({ x: Math.round(x * units), y: Math.round(y * units) })));
+}
+
+/** Area of the parts two sets share, by a second way through the library; for checks in tests and bench. */
+export function sharedArea(a: readonly Polygon[], b: readonly Polygon[]): number {
+  const paths = Clipper.intersect(toPaths(a.flat(), CLIP_UNITS_PER_MM), toPaths(b.flat(), CLIP_UNITS_PER_MM), FillRule.EvenOdd);
+  return Clipper.areaPaths(paths) / CLIP_UNITS_PER_MM ** 2;
+}

@@ -1,0 +1,22 @@
+/**
+ * The conventions every figure of the computation keeps. Read this before touching geometry.
+ *
+ *        y ^          x runs right, y runs up. A floor is seen from above, a wall from the front.
+ *          |          Lengths are millimetres. Areas are square millimetres.
+ *          +---> x    Angles are degrees, counter-clockwise from +x.
+ *
+ * Rings are not closed twice: the last point is joined to the first.
+ * Outer rings run counter-clockwise (positive area), holes clockwise; the inside is on the left.
+ */
+
+/** Two positions nearer than this are the same position, in mm. The one tolerance there is. */
+export const TOLERANCE_MM = 0.001;
+
+/** Polygon clipping works on whole numbers: this many of them make one millimetre (0.1 micrometre). */
+export const CLIP_UNITS_PER_MM = 10_000;
+
+/** How far a polygon that stands for an arc may stray from it, in mm. */
+export const ARC_SAGITTA_MM = 0.01;
+
+/** What is narrower than this is no piece: nobody can cut or set it, and the joint takes it. */
+export const SMALLEST_PIECE_WIDTH_MM = 0.5;

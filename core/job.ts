@@ -1,0 +1,58 @@
+import { z } from 'zod';
+import { patternSchema } from './pattern/registry.ts';
+import { setoutChoiceSchema } from './setout/setoutChoice.ts';
+import { measuredSchema, SURFACE_KINDS } from './surface/surface.ts';
+import { pricesSchema } from './money/prices.ts';
+import { productSchema } from './tile/product.ts';
+import { consumptionSchema } from './takeoff/consumption.ts';
+import { gapSchema } from './units/lengthSchema.ts';
+import { tapeSchema } from './units/tape.ts';
+
+/** The version of the job file this code writes; files of a newer one are refused. */
+export const JOB_VERSION = 1;
+
+const idSchema = z.string().min(1).max(40);
+
+/** One surface: what was measured, and what was chosen for it. */
+export const surfaceSchema = z.strictObject({
+  id: idSchema,
+  name: z.string().trim().min(1).max(80),
+  kind: z.enum(SURFACE_KINDS),
+  tape: tapeSchema.nullable().default(null).describe('How this surface reads its tape; null follows the job'),
+  measured: measuredSchema,
+  productId: idSchema,
+  jointMm: gapSchema.describe('Width of the grout joint, mm'),
+  pattern: patternSchema,
+  setout: setoutChoiceSchema,
+});
+
+/** A surface of a job. */
+export type Surface = z.infer<typeof surfaceSchema>;
+
+/** A whole job: everything that was measured and chosen. */
+export const jobSchema = z.strictObject({
+  format: z.literal('azulejo-job'),
+  version: z.literal(JOB_VERSION),
+  id: idSchema,
+  name: z.string().trim().min(1).max(80),
+  client: z.string().trim().max(120).default(''),
+  currency: z.string().regex(/^[A-Z]{3}$/).default('EUR').describe('Three-letter code'),
+  tape: tapeSchema,
+  products: z.array(productSchema).max(500),
+  surfaces: z.array(surfaceSchema).max(200),
+  consumption: consumptionSchema,
+  prices: pricesSchema,
+});
+
+/** A job; plain data, the only input of plan(). */
+export type Job = z.infer<typeof jobSchema>;
+
+/** How a surface of a job reads its tape. */
+export const tapeOf = (job: Job, surface: Surface): Job['tape'] => surface.tape ?? job.tape;
+
+/** The product laid on a surface; throws where the job has lost it (checkJob refuses such a job). */
+export function productOf(job: Job, surface: Surface): Job['products'][number] {
+  const product = job.products.find(({ id }) => id === surface.productId);
+  if (!product) throw new Error(`a surface names a product the job does not have: ${surface.productId}`);
+  return product;
+}

@@ -1,0 +1,24 @@
+import type { CutKind } from '../../cuts/cutKind.ts';
+import type { EdgeRole } from '../../surface/edge.ts';
+
+const ROLE_NAMES: Readonly<Record<EdgeRole, string>> = {
+  wall: 'wall', focal: 'seen first', hidden: 'hidden', exposed: 'exposed end', threshold: 'threshold',
+};
+
+/** What an edge role is called. */
+export const roleName = (role: EdgeRole | string | number): string => ROLE_NAMES[role as EdgeRole] ?? String(role);
+
+const KIND_NAMES: Readonly<Record<CutKind, string>> = {
+  straight: 'Straight', rip: 'Rip', taper: 'Taper', notch: 'Corner notch', uCut: 'U-cut', hole: 'Hole',
+  halfHole: 'Half-hole', curve: 'Curve', several: 'Several cuts',
+};
+
+/** What a kind of cut is called. */
+export const kindName = (kind: CutKind): string => KIND_NAMES[kind];
+
+/** What an edge is called in a sentence: its own name, or a doorway's parts in words. */
+export function edgeName(id: string | number): string {
+  const name = String(id);
+  const part = /^(.*)-(start|end)$/.exec(name);
+  return part ? `reveal of ${part[1]}` : name;
+}

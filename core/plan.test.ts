@@ -1,0 +1,88 @@
+import { describe, expect, test } from '@jest/globals';
+import { checkJob } from './checkJob.ts';
+import { jobOfOne } from './testJob.ts';
+import { plan, planSurface, type SurfacePlan } from './plan.ts';
+import type { AxisChoice } from './setout/setoutChoice.ts';
+import { endCuts } from './setout/explainSetout.ts';
+import { describeReason } from './messages/en/reasons.ts';
+import { IMPERIAL_TAPE, METRIC_TAPE } from './units/tape.ts';
+import type { Surface } from './job.ts';
+
+const wall = { size: [2314, 297.5 + 10], tile: [297.5, 297.5], jointMm: 3 } as const;
+const planned = (over: Parameters<typeof jobOfOne>[0]): SurfacePlan => {
+  const job = jobOfOne(over);
+  expect(checkJob(job)).toEqual([]);
+  return planSurface(job, job.surfaces[0]);
+};
+const along = (x: AxisChoice, surface: Partial<Surface> = {}): SurfacePlan =>
+  planned({ ...wall, surface: { setout: { x, y: { rule: 'fullFromStart' } }, ...surface } });
+
+describe('the worked wall of 2314 with a piece of 297.5', () => {
+  test.each([
+    ['pieceCentred', 7, 98.75, 98.75],
+    ['jointCentred', 6, 249, 249],
+    ['fullFromStart', 7, null, 200.5],
+    ['fullFromEnd', 7, 200.5, null],
+  ] as const)('%s: %i full', (rule, whole, start, end) => {
+    const result = along({ rule });
+    const ends = endCuts({ ...result.choice, edges: result.edges }, 'x');
+    expect(result.totals.whole).toBe(whole);
+    expect([ends.start, ends.end].map(({ cutsMm: [mm] }) => (mm === undefined ? null : Math.round(mm * 1e6) / 1e6))).toEqual([start, end]);
+  });
+  test('the joint on the centre is proposed, and the reason names both figures', () => {
+    const result = along({ rule: 'best' });
+    expect(result.choice.x.rule).toBe('jointCentred');
+    expect(describeReason(result.advice.reasons[0], { ...METRIC_TAPE, metricStepMm: 0.1 })).toMatch(/joint on the centre line: 249 mm at both ends\. .*(98\.8|200\.5)/);
+  });
+  test('a hidden right edge takes the misfit, a focal left one gets full pieces', () => {
+    const roles = { left: 'focal', right: 'hidden' } as const;
+    const result = planned({ ...wall, measured: { roles } });
+    expect(result.choice.x.rule).toBe('fullFromStart');
+    expect(describeReason(result.advice.reasons[0], METRIC_TAPE)).toContain('where nobody looks');
+  });
+});
+
+test('the worked wall in inches: 58 3/8 with 11 13/16 pieces', () => {
+  const inch = 25.4;
+  const job = { size: [58.375 * inch, 400], tile: [11.8125 * inch, 11.8125 * inch], jointMm: inch / 8, gapMm: (3 * inch) / 16 } as const;
+  const ends = (['pieceCentred', 'jointCentred'] as const).map((rule) => {
+    const result = planned({ ...job, surface: { setout: { x: { rule }, y: { rule: 'fullFromStart' } } } });
+    return [Number(endCuts({ ...result.choice, edges: result.edges }, 'x').start.cutsMm[0]) / inch, result.advice.reasons.map((r) => describeReason(r, IMPERIAL_TAPE))[0]];
+  });
+  expect(ends[0][0]).toBeCloseTo(11 + 1 / 32, 6);
+  expect(ends[1][0]).toBeCloseTo(5 + 1 / 16, 6);
+  expect(ends[1][1]).toContain('5 1/16" at both ends');
+});
+
+test('half-offset courses alternate between two end cuts', () => {
+  const { edges } = planned({ size: [2000, 1000], tile: [300, 100], jointMm: 2, surface: {
+    pattern: { kind: 'runningBond', lay: 'lying', offset: 0.5, step: 'alternating' }, setout: { x: { rule: 'fullFromStart' }, y: { rule: 'fullFromStart' } } } });
+  const left = edges.find(({ id }) => id === 'left');
+  expect([left?.smallestCutMm, left?.largestCutMm]).toEqual([expect.closeTo(149, 6), expect.closeTo(149, 6)]);
+});
+
+test('grout, adhesive and sealant follow from the geometry', () => {
+  // 600 x 300 x 9, joint 3: 0.2135 kg/m² by geometry over whole cells; the setout below is exactly 20 x 20 cells.
+  const job = jobOfOne({ size: [20 * 603, 20 * 303], tile: [600, 300], jointMm: 3, gapMm: 0 });
+  const { surfaces, materials } = plan(job);
+  const grout = materials.find(({ item }) => item === 'grout');
+  const perM2 = Number(grout?.quantity) / 1.1 / (surfaces[0].areas.areaMm2 / 1e6);
+  expect(perM2).toBeCloseTo(0.2135, 3);
+  const adhesive = materials.find(({ item }) => item === 'adhesive');
+  expect(adhesive?.quantity).toBeCloseTo((12.06 * 6.06 * 5.1), 6);
+  const sealed = plan(jobOfOne({ ...wall })).materials.find(({ item }) => item === 'sealant');
+  expect(sealed?.quantity).toBeCloseTo((2 * (2314 + 307.5) * 5 * 6) / 1000, 6);
+});
+
+describe('what can not be true is refused at its field', () => {
+  const refusals = (over: Partial<Parameters<typeof jobOfOne>[0]>): string[] =>
+    checkJob(jobOfOne({ ...wall, ...over })).map(({ code, path }) => `${code} ${path.join('.')}`);
+  const pipe = { id: 'p', name: 'Pipe', outline: { kind: 'round', diameterMm: 100 }, fromX: 'left', xMm: 20, fromY: 'bottom', yMm: 100, tiledUnder: false, clearanceMm: 3 } as const;
+  test.each([
+    [{ jointMm: 300 }, 'joint/wider-than-tile surfaces.0.jointMm'],
+    [{ tile: [2400, 400] }, 'tile/larger-than-surface surfaces.0.productId'],
+    [{ gapMm: 160 }, 'surface/gaps-leave-nothing surfaces.0.measured.gapsMm'],
+    [{ measured: { fixtures: [pipe] } }, 'fixture/outside surfaces.0.measured.fixtures.0.xMm'],
+    [{ measured: { doorways: [{ id: 'd', edge: 'bottom', fromStartMm: 2000, widthMm: 800, depthMm: 60 }] } }, 'doorway/outside surfaces.0.measured.doorways.0.fromStartMm'],
+  ] as const)('%j', (over, expected) => expect(refusals(over as object)).toEqual([expected]));
+});

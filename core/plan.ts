@@ -1,0 +1,102 @@
+import { adviseSurface } from './advice/registry.ts';
+import type { Finding } from './advice/finding.ts';
+import { describeCuts, type CutPiece } from './cuts/cutPiece.ts';
+import { groupCuts, type CutGroup } from './cuts/groupCuts.ts';
+import { startLabels, type Labels } from './cuts/labelPieces.ts';
+import { planOffCuts, type OffCutPlan } from './cuts/offCutPlan.ts';
+import { productOf, type Job, type Surface } from './job.ts';
+import { roundMoney } from './money/packs.ts';
+import { repeatOf } from './pattern/registry.ts';
+import type { Repeat } from './pattern/repeat.ts';
+import { adviseSetout, candidatePlacer, chooseSetout, type Candidate, type Placer, type SetoutAdvice } from './setout/chooseSetout.ts';
+import type { EdgeSummary } from './setout/edgeCuts.ts';
+import type { Layout } from './setout/layout.ts';
+import { settingOutLines, type SettingOutLine } from './setout/settingOutLines.ts';
+import { traceSurface, type Traced } from './surface/traceSurface.ts';
+import { surfaceFigures, totalsOf, type Areas, type Totals } from './takeoff/surfaceFigures.ts';
+import { takeOff } from './takeoff/takeOff.ts';
+import type { Material, SurfaceFigures } from './takeoff/material.ts';
+import { actualSize } from './tile/product.ts';
+import { measureAreas } from './takeoff/surfaceFigures.ts';
+
+/** Where every piece of one surface lies: what the drawing shows. Plain data, quick to compute. */
+export interface Drawing {
+  readonly surfaceId: string;
+  readonly traced: Traced;
+  readonly layout: Layout;
+  readonly choice: Pick<Candidate, 'x' | 'y'>;
+  readonly edges: readonly EdgeSummary[];
+  readonly lines: readonly SettingOutLine[];
+}
+
+/** Everything about one surface. */
+export interface SurfacePlan extends Drawing {
+  readonly areas: Areas;
+  readonly advice: SetoutAdvice;
+  readonly labels: Labels;
+  readonly cuts: readonly CutPiece[];
+  readonly groups: readonly CutGroup[];
+  readonly offCuts: OffCutPlan;
+  readonly totals: Totals;
+  readonly figures: SurfaceFigures;
+}
+
+/** Everything about a job. */
+export interface Plan {
+  readonly surfaces: readonly SurfacePlan[];
+  readonly materials: readonly Material[];
+  readonly money: { readonly currency: string; readonly total: number };
+  readonly findings: readonly Finding[];
+}
+
+/** Job in, Plan out: pure, and the only computation there is. The job must have passed checkJob. */
+export function plan(job: Job): Plan {
+  const surfaces = job.surfaces.map((surface) => planSurface(job, surface));
+  const materials = takeOff(job, surfaces.map((planned) => planned.figures));
+  const total = roundMoney(materials.reduce((sum, material) => sum + material.cost, 0));
+  const findings = surfaces.flatMap((planned, surfaceIndex) => {
+    const surface = job.surfaces[surfaceIndex];
+    return adviseSurface({ surface, surfaceIndex, product: productOf(job, surface), plan: planned });
+  });
+  return { surfaces, materials, money: { currency: job.currency, total }, findings };
+}
+
+/** The first half of a surface's plan: all that the drawing needs. */
+export function drawSurface(job: Job, surface: Surface): Drawing {
+  const stage = stageSurface(job, surface);
+  return drawingOf(surface, stage, chooseSetout(stage.place, surface.setout));
+}
+
+/** The whole plan of one surface. */
+export function planSurface(job: Job, surface: Surface): SurfacePlan {
+  const product = productOf(job, surface);
+  const stage = stageSurface(job, surface);
+  const chosen = chooseSetout(stage.place, surface.setout);
+  const drawing = drawingOf(surface, stage, chosen);
+  const advice = adviseSetout(stage.place, chosen, stage.traced);
+  const labels = startLabels(chosen.layout);
+  const cuts = describeCuts(chosen.layout, chosen.edges, product, labels);
+  const groups = groupCuts(cuts, product);
+  const offCuts = planOffCuts(cuts, product, job.consumption);
+  const areas = measureAreas(stage.traced, chosen.layout);
+  const figures = surfaceFigures(surface.id, drawing, cuts, offCuts, areas, product);
+  return { ...drawing, areas, advice, labels, cuts, groups, offCuts, figures, totals: totalsOf(figures, offCuts, job.consumption, product) };
+}
+
+interface Stage {
+  readonly traced: Traced;
+  readonly repeat: Repeat;
+  readonly place: Placer;
+}
+
+function stageSurface(job: Job, surface: Surface): Stage {
+  const traced = traceSurface(surface.measured);
+  const repeat = repeatOf(surface.pattern, { ...actualSize(productOf(job, surface)), jointMm: surface.jointMm });
+  return { traced, repeat, place: candidatePlacer(traced, repeat, surface.jointMm) };
+}
+
+const drawingOf = (surface: Surface, { traced }: Stage, { layout, edges, x, y }: Candidate): Drawing => ({
+  surfaceId: surface.id, traced, layout, edges, choice: { x, y },
+  lines: settingOutLines(layout, traced.body, traced.limits),
+});
+

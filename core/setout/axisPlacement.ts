@@ -1,0 +1,39 @@
+import { boxOf, type Box } from '../geometry/ring.ts';
+import type { Repeat } from '../pattern/repeat.ts';
+import type { AxisChoice, FixedRule } from './setoutChoice.ts';
+
+/** Left to right, or bottom to top. */
+export type Axis = 'x' | 'y';
+
+/** The least and greatest of something in one direction, mm. */
+export interface Span {
+  readonly low: number;
+  readonly high: number;
+}
+
+/** The span of a box in one direction. */
+export const spanOf = (box: Box, axis: Axis): Span =>
+  axis === 'x' ? { low: box.minX, high: box.maxX } : { low: box.minY, high: box.maxY };
+
+/** The span of the repeat's first piece; rules speak of this piece. */
+export const firstPieceSpan = (repeat: Repeat, axis: Axis): Span => spanOf(boxOf(repeat.pieces[0].ring), axis);
+
+/**
+ * Where the repeat's origin lies in one direction so that a rule holds for its first piece.
+ * `limits` is the field without its perimeter gaps, mm; `jointMm` the joint.
+ */
+export function originFor(rule: FixedRule, piece: Span, limits: Span, jointMm: number): number {
+  const centre = (limits.low + limits.high) / 2;
+  const pieceCentre = (piece.low + piece.high) / 2;
+  switch (rule) {
+    case 'pieceCentred': return centre - pieceCentre;
+    case 'jointCentred': return centre - pieceCentre + (piece.high - piece.low + jointMm) / 2;
+    case 'fullFromStart': return limits.low - piece.low;
+    case 'fullFromEnd': return limits.high - piece.high;
+  }
+}
+
+/** The origin in one direction for any choice that is settled. */
+export function settledOrigin(choice: Exclude<AxisChoice, { rule: 'best' }>, piece: Span, limits: Span, jointMm: number): number {
+  return choice.rule === 'free' ? limits.low + choice.offsetMm - piece.low : originFor(choice.rule, piece, limits, jointMm);
+}

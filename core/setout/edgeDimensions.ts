@@ -1,0 +1,37 @@
+import { quarterTurn, scale, subtract, unit, type Point } from '../geometry/point.ts';
+import type { EdgeCut, EdgeSummary } from './edgeCuts.ts';
+
+/** Cuts that differ by less than this are dimensioned once, mm. */
+const SAME_MM = 0.25;
+
+/** One dimension to write along an edge. */
+export interface EdgeDimension {
+  readonly edgeId: string;
+  /** On the edge, in the middle of the piece it belongs to, mm. */
+  readonly at: Point;
+  /** Away from the surface, length one. */
+  readonly outward: Point;
+  /** The piece square to the edge, mm. */
+  readonly mm: number;
+}
+
+/**
+ * The end cuts to write along each edge: each different size once, at a piece near the middle of
+ * the edge. A fifth size and more stay with the cut list.
+ */
+export function edgeDimensions({ edges }: { readonly edges: readonly EdgeSummary[] }): EdgeDimension[] {
+  return edges.flatMap(({ cuts }) => {
+    const bySize = new Map<number, EdgeCut[]>();
+    for (const cut of cuts) {
+      const size = [...bySize.keys()].find((mm) => Math.abs(mm - cut.depthMm) < SAME_MM) ?? cut.depthMm;
+      bySize.set(size, [...(bySize.get(size) ?? []), cut]);
+    }
+    return [...bySize].slice(0, 4).map(([mm, same]) => dimensionOf(same[Math.floor((same.length - 1) / 2)], mm));
+  });
+}
+
+function dimensionOf({ edge, alongMm }: EdgeCut, mm: number): EdgeDimension {
+  const along = unit(subtract(edge.to, edge.from));
+  const middle = (alongMm[0] + alongMm[1]) / 2;
+  return { edgeId: edge.id, at: [edge.from[0] + along[0] * middle, edge.from[1] + along[1] * middle], outward: scale(quarterTurn(along), -1), mm };
+}

@@ -1,0 +1,35 @@
+import { JOB_VERSION, jobSchema, type Job, type Surface } from './job.ts';
+import { BEST_SETOUT } from './setout/setoutChoice.ts';
+import { DEFAULT_GAPS } from './surface/edge.ts';
+import { MADE_UP_TILES } from './tile/madeUpList.ts';
+import type { Tape } from './units/tape.ts';
+
+/** A new job with good defaults for everything, and no surface yet. */
+export function startJob(id: string, name: string, tape: Tape): Job {
+  return jobSchema.parse({
+    format: 'azulejo-job', version: JOB_VERSION, id, name, tape,
+    products: MADE_UP_TILES, surfaces: [], consumption: {}, prices: {},
+  });
+}
+
+/** A new rectangular surface with good defaults, so that two lengths make a setout. Sides in mm. */
+export function startSurface(job: Job, id: string, name: string, kind: Surface['kind'], widthMm: number, heightMm: number): Surface {
+  const product = firstTile(job, kind, Math.max(widthMm, heightMm));
+  return {
+    id, name, kind, tape: null,
+    measured: { shape: { kind: 'rectangle', widthMm, heightMm }, roles: {}, gapsMm: DEFAULT_GAPS, doorways: [], fixtures: [] },
+    productId: product.id,
+    jointMm: kind === 'floor' ? 3 : 2,
+    pattern: kind === 'wall' ? { kind: 'runningBond', lay: 'lying', offset: 0.5, step: 'alternating' } : { kind: 'stack', lay: 'lying' },
+    setout: BEST_SETOUT,
+  };
+}
+
+/** The first tile of the list that suits: small on walls, larger on floors, never larger than the surface. */
+function firstTile(job: Job, kind: Surface['kind'], longestMm: number): Job['products'][number] {
+  const wanted = kind === 'floor' ? 'quay-300' : kind === 'wall' ? 'loaf-brick' : 'salt-square';
+  const fits = job.products.filter(({ nominal }) => Math.max(nominal.widthMm, nominal.heightMm) <= longestMm);
+  const found = fits.find(({ id }) => id === wanted) ?? fits[0] ?? job.products[0];
+  if (!found) throw new Error('a surface needs a tile: the job has no products');
+  return found;
+}

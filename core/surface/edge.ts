@@ -1,0 +1,43 @@
+import { z } from 'zod';
+import type { Point } from '../geometry/point.ts';
+import { gapSchema } from '../units/lengthSchema.ts';
+
+/** What an edge meets, and how it is looked at. */
+export const EDGE_ROLES = ['wall', 'focal', 'hidden', 'exposed', 'threshold'] as const;
+
+/** One of the edge roles. */
+export type EdgeRole = (typeof EDGE_ROLES)[number];
+
+/** Schema of a role. */
+export const edgeRoleSchema = z.enum(EDGE_ROLES);
+
+/** The gap left at each role of edge, mm. */
+export const gapsSchema = z.strictObject({
+  wall: gapSchema.default(5),
+  focal: gapSchema.default(5),
+  hidden: gapSchema.default(5),
+  exposed: gapSchema.default(0),
+  threshold: gapSchema.default(5),
+});
+
+/** Perimeter gaps by role, mm. */
+export type Gaps = z.infer<typeof gapsSchema>;
+
+/** Gaps for a new surface: room to move at walls, none where an edge profile closes the field. */
+export const DEFAULT_GAPS: Gaps = { wall: 5, focal: 5, hidden: 5, exposed: 0, threshold: 5 };
+
+/** How much a look at this edge counts when setouts are weighed against each other. */
+export const VISIBILITY: Readonly<Record<EdgeRole, number>> = { focal: 3, exposed: 2, threshold: 2, wall: 1, hidden: 0.2 };
+
+/** Roles whose gap is filled with sealant; an exposed end is closed by its profile. */
+export const SEALED_ROLES: ReadonlySet<EdgeRole> = new Set(['wall', 'focal', 'hidden', 'threshold']);
+
+/** One straight stretch of the outline, the surface on its left. */
+export interface Edge {
+  /** Name of the edge; a stretch beside a doorway keeps its wall's name. */
+  readonly id: string;
+  readonly from: Point;
+  readonly to: Point;
+  readonly role: EdgeRole;
+  readonly gapMm: number;
+}

@@ -1,0 +1,32 @@
+import type { Packs } from '../money/packs.ts';
+
+/** One line of the order. */
+export interface Material<How = object> {
+  readonly item: 'tiles' | 'adhesive' | 'grout' | 'sealant';
+  /** The product, for tiles; null for what goes with them. */
+  readonly productId: string | null;
+  readonly quantity: number;
+  readonly unit: 'piece' | 'kg' | 'ml';
+  readonly packs: Packs;
+  readonly cost: number;
+  /** Every figure the quantity came from. */
+  readonly how: How;
+}
+
+/** What the takeoff needs to know of one planned surface. */
+export interface SurfaceFigures {
+  readonly surfaceId: string;
+  /** Where tile may lie, joints included, mm². */
+  readonly areaMm2: number;
+  readonly jointAreaMm2: number;
+  /** Tiles opened: whole ones and those the cuts are made from. */
+  readonly opened: number;
+  readonly whole: number;
+  readonly straightCuts: number;
+  readonly shapedCuts: number;
+  /** Joints filled with sealant: each stretch with its length and width, mm. */
+  readonly sealed: readonly { readonly lengthMm: number; readonly widthMm: number }[];
+  readonly thicknessMm: number;
+  readonly longestSideMm: number;
+  readonly tileAreaMm2: number;
+}

@@ -1,0 +1,38 @@
+import { packsFor } from '../money/packs.ts';
+import type { Product } from '../tile/product.ts';
+import type { Consumption } from './consumption.ts';
+import type { Material, SurfaceFigures } from './material.ts';
+
+/** How the number of tiles came about. */
+export interface TilesHow {
+  readonly surfaces: readonly { readonly surfaceId: string; readonly whole: number; readonly forCuts: number }[];
+  readonly opened: number;
+  readonly breakage: number;
+  readonly spare: number;
+  readonly piecesPerBox: number;
+  /** Area of the surfaces and a tenth, in pieces: the rule of thumb, for comparison. */
+  readonly ruleOfThumb: number;
+}
+
+/** Pieces that break while the cuts are made, unrounded. */
+export const breakageOf = (figures: readonly SurfaceFigures[], { breakagePercent }: Consumption): number =>
+  figures.reduce((sum, s) => sum + (s.straightCuts * breakagePercent.straight + s.shapedCuts * breakagePercent.shaped) / 100, 0);
+
+/** Tiles to order of one product: opened, broken while cutting, and spares left with the client. */
+export function takeOffTiles(product: Product, figures: readonly SurfaceFigures[], consumption: Consumption): Material<TilesHow> {
+  const opened = figures.reduce((sum, s) => sum + s.opened, 0);
+  const breakage = Math.ceil(breakageOf(figures, consumption) - 1e-9);
+  const quantity = opened + breakage + consumption.sparePieces;
+  const packs = packsFor(quantity, product.piecesPerBox, product.boxPrice);
+  const pieces = figures.reduce((sum, s) => sum + s.areaMm2 / s.tileAreaMm2, 0);
+  return {
+    item: 'tiles', productId: product.id, quantity, unit: 'piece', packs, cost: packs.cost,
+    how: {
+      surfaces: figures.map((s) => ({ surfaceId: s.surfaceId, whole: s.whole, forCuts: s.opened - s.whole })),
+      opened, breakage,
+      spare: consumption.sparePieces,
+      piecesPerBox: product.piecesPerBox,
+      ruleOfThumb: Math.ceil(pieces * 1.1),
+    },
+  };
+}

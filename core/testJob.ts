@@ -1,0 +1,27 @@
+import type { Job, Surface } from './job.ts';
+import { startJob, startSurface } from './startJob.ts';
+import { METRIC_TAPE } from './units/tape.ts';
+
+interface Wanted {
+  readonly size: readonly [number, number];
+  readonly tile: readonly [number, number];
+  readonly jointMm: number;
+  readonly gapMm?: number;
+  readonly surface?: Partial<Surface>;
+  readonly measured?: Partial<Surface['measured']>;
+  readonly directional?: boolean;
+}
+
+/** A job of one rectangular surface with one tile; lengths in mm. For tests and benches. */
+export function jobOfOne({ size, tile, jointMm, gapMm = 5, surface, measured, directional = false }: Wanted): Job {
+  const empty = startJob('job', 'Trial', METRIC_TAPE);
+  const gapsMm = { wall: gapMm, focal: gapMm, hidden: gapMm, exposed: gapMm, threshold: gapMm };
+  const dimensions = { widthMm: tile[0], heightMm: tile[1] };
+  const plain = startSurface(empty, 's', 'Trial', 'wall', ...size);
+  const product = { ...empty.products[0], id: 't', nominal: dimensions, measured: dimensions, directional };
+  return {
+    ...empty,
+    products: [product],
+    surfaces: [{ ...plain, productId: 't', jointMm, pattern: { kind: 'stack', lay: 'lying' }, ...surface, measured: { ...plain.measured, gapsMm, ...measured } }],
+  };
+}

@@ -1,0 +1,48 @@
+import { MM_PER_INCH, type Tape } from './tape.ts';
+
+const FEET_FROM_INCHES = 96;
+
+/** A length in mm as it is read off the tape: `249`, `200.5`, `58 3/8"`, `7' 10 5/8"`, `22 3/8" light`. */
+export function formatLength(mm: number, tape: Tape): string {
+  return tape.system === 'metric' ? formatMetric(mm, tape.metricStepMm) : formatImperial(mm, tape);
+}
+
+/** As `formatLength`, with the unit spelled out where the figure alone does not carry it. */
+export function formatLengthWithUnit(mm: number, tape: Tape): string {
+  return tape.system === 'metric' ? `${formatMetric(mm, tape.metricStepMm)} mm` : formatImperial(mm, tape);
+}
+
+function formatMetric(mm: number, step: number): string {
+  const decimals = step < 1 ? 1 : 0;
+  const shown = (Math.round(mm / step + 1e-9) * step).toFixed(decimals);
+  return shown.replace(/\.0$/, '').replace(/^-0$/, '0');
+}
+
+function formatImperial(mm: number, tape: Tape): string {
+  const inches = Math.abs(mm) / MM_PER_INCH;
+  const sign = mm < 0 ? '-' : '';
+  const { steps, shade } = tape.lightHeavy ? shadedSteps(inches, tape.fraction) : { steps: Math.round(inches * tape.fraction), shade: '' };
+  return `${sign}${spellInches(steps, tape.fraction)}${shade}`;
+}
+
+/** Half a step under a mark is that mark light; half a step over a whole inch is that inch heavy. */
+function shadedSteps(inches: number, fraction: number): { steps: number; shade: string } {
+  const halves = Math.round(inches * fraction * 2);
+  if (halves % 2 === 0) return { steps: halves / 2, shade: '' };
+  const below = (halves - 1) / 2;
+  return below % fraction === 0 && below > 0 ? { steps: below, shade: ' heavy' } : { steps: below + 1, shade: ' light' };
+}
+
+function spellInches(steps: number, fraction: number): string {
+  const wholeInches = Math.floor(steps / fraction);
+  const feet = wholeInches >= FEET_FROM_INCHES ? Math.floor(wholeInches / 12) : 0;
+  const rest = wholeInches - feet * 12;
+  const part = spellFraction(steps % fraction, fraction);
+  const inchPart = part === '' ? `${rest}"` : rest === 0 && feet === 0 ? `${part}"` : `${rest} ${part}"`;
+  return feet > 0 ? `${feet}' ${inchPart}` : inchPart;
+}
+
+function spellFraction(over: number, under: number): string {
+  if (over === 0) return '';
+  return over % 2 === 0 ? spellFraction(over / 2, under / 2) : `${over}/${under}`;
+}

@@ -1,0 +1,74 @@
+// Builds what is asked for (core, cli, server, web) where sources are newer than the last build.
+import { spawnSync } from 'node:child_process';
+import { cpSync, existsSync, mkdirSync, readdirSync, statSync, writeFileSync } from 'node:fs';
+import { dirname, join } from 'node:path';
+import { fileURLToPath } from 'node:url';
+
+const root = fileURLToPath(new URL('..', import.meta.url));
+const SKIP = new Set(['node_modules', 'dist', '.cache']);
+
+/** The newest change among the files of some folders. */
+function newest(folders) {
+  let time = 0;
+  const visit = (folder) => {
+    for (const entry of readdirSync(folder, { withFileTypes: true })) {
+      if (SKIP.has(entry.name)) continue;
+      const path = join(folder, entry.name);
+      if (entry.isDirectory()) visit(path);
+      else time = Math.max(time, statSync(path).mtimeMs);
+    }
+  };
+  folders.forEach((folder) => visit(join(root, folder)));
+  return Math.max(time, statSync(join(root, 'package-lock.json')).mtimeMs);
+}
+
+function isFresh(name, folders) {
+  const stamp = join(root, name, 'dist/.built');
+  return existsSync(stamp) && statSync(stamp).mtimeMs >= newest(folders);
+}
+
+function run(command, args, cwd = root) {
+  // What builders print goes to standard error, so that a command's own output stays clean.
+  const { status } = spawnSync(command, args, { cwd, stdio: ['ignore', 2, 2] });
+  if (status !== 0) process.exit(status ?? 1);
+}
+
+function copyQueries(folder) {
+  for (const entry of readdirSync(join(root, folder), { withFileTypes: true })) {
+    const path = join(folder, entry.name);
+    if (SKIP.has(entry.name)) continue;
+    if (entry.isDirectory()) copyQueries(path);
+    else if (entry.name.endsWith('.sql')) {
+      const target = join(root, 'server/dist', path.slice('server/'.length));
+      mkdirSync(dirname(target), { recursive: true });
+      cpSync(join(root, path), target);
+    }
+  }
+}
+
+const stamp = (name) => writeFileSync(join(root, name, 'dist/.built'), '');
+
+/** Builds the named parts; `web` brings its own copy of the core. */
+export function build(parts) {
+  const tsc = join(root, 'node_modules/.bin/tsc');
+  for (const part of parts) {
+    if (part === 'web') {
+      if (isFresh('web', ['core', 'web'])) continue;
+      run(join(root, 'node_modules/.bin/vite'), ['build', '--logLevel', 'warn'], join(root, 'web'));
+    } else {
+      if (isFresh(part, ['core', part])) continue;
+      run(tsc, ['-b', part]);
+      if (part === 'server') copyQueries('server');
+    }
+    stamp(part);
+  }
+}
+
+/** Installs the packages of the lock file where they are missing or older than it. */
+export function install() {
+  const mark = join(root, 'node_modules/.package-lock.json');
+  if (existsSync(mark) && statSync(mark).mtimeMs >= statSync(join(root, 'package-lock.json')).mtimeMs - 1000) return;
+  run('npm', ['ci', '--no-fund', '--no-audit', '--loglevel=error']);
+}
+
+if (process.argv[1] === fileURLToPath(import.meta.url)) build(process.argv.slice(2));

@@ -1,0 +1,47 @@
+import type { FastifyError } from 'fastify';
+import { describeIssue } from '@azulejo/core/messages/en/issues';
+import type { Issue } from '@azulejo/core/result';
+import { ERRORS, type ErrorCode } from './catalogue.ts';
+
+/** An error of the catalogue on its way to the client. */
+export class ApiError extends Error {
+  readonly code: ErrorCode;
+  readonly issues: readonly Issue[];
+  readonly details: Readonly<Record<string, unknown>>;
+
+  constructor(code: ErrorCode, issues: readonly Issue[] = [], details: Readonly<Record<string, unknown>> = {}) {
+    super(ERRORS[code].message);
+    this.code = code;
+    this.issues = issues;
+    this.details = details;
+  }
+}
+
+/** What the client receives. */
+export interface ErrorBody {
+  readonly code: ErrorCode;
+  readonly message: string;
+  readonly issues: readonly { readonly path: Issue['path']; readonly code: string; readonly message: string }[];
+}
+
+/** Puts an error into the words of the catalogue. */
+export function errorBody(error: ApiError): ErrorBody {
+  const issues = error.issues.map((found) => ({ path: found.path, code: found.code, message: describeIssue(found) }));
+  return { code: error.code, message: ERRORS[error.code].message, issues, ...error.details };
+}
+
+/** PostgreSQL says 53100 for a full disk; the file system says ENOSPC or EDQUOT. */
+const DISK_FULL = /^(53100|ENOSPC|EDQUOT)$|no space left|disk.*full|could not extend/i;
+
+/** Finds the catalogue entry for anything that was thrown. */
+export function toApiError(error: FastifyError | Error): ApiError {
+  if (error instanceof ApiError) return error;
+  const code = 'code' in error ? String(error.code) : '';
+  if (DISK_FULL.test(code) || DISK_FULL.test(error.message)) return new ApiError('storage/full');
+  const status = 'statusCode' in error ? Number(error.statusCode) : 500;
+  if (code === 'FST_ERR_VALIDATION') return new ApiError('request/invalid', [], { reason: error.message });
+  if (status === 413) return new ApiError('request/too-large');
+  if (status === 415) return new ApiError('request/unsupported');
+  if (status === 429) return new ApiError('request/too-many');
+  return new ApiError(status >= 400 && status < 500 ? 'request/invalid' : 'server/failed');
+}

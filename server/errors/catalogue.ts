@@ -1,0 +1,21 @@
+/** Every error the server answers with: its HTTP status and what it says. Documented in docs/server.md. */
+export const ERRORS = {
+  'request/invalid': { status: 400, message: 'The request is not as expected.' },
+  'request/foreign-origin': { status: 403, message: 'The request came from another site.' },
+  'request/unsupported': { status: 415, message: 'Expected JSON.' },
+  'request/too-large': { status: 413, message: 'The request is too large. Job files go up to 4 MB.' },
+  'request/too-many': { status: 429, message: 'Too many requests; try again in a minute.' },
+  'route/not-found': { status: 404, message: 'There is nothing at this address.' },
+  'job/not-found': { status: 404, message: 'There is no such job. It may have been deleted in another window.' },
+  'job/changed-elsewhere': { status: 409, message: 'The job was changed in another window meanwhile. Nothing was overwritten.' },
+  'job/nothing-to-undo': { status: 409, message: 'There is nothing to undo.' },
+  'job/nothing-to-redo': { status: 409, message: 'There is nothing to redo.' },
+  'job/refused': { status: 422, message: 'The job would not be true with this change. Nothing was saved.' },
+  'surface/not-found': { status: 404, message: 'The job has no such surface.' },
+  'export/not-found': { status: 404, message: 'There is no such export.' },
+  'storage/full': { status: 507, message: 'The disk is full. Nothing was saved; free some space and try again.' },
+  'server/failed': { status: 500, message: 'Something went wrong on the server. Nothing was saved.' },
+} as const;
+
+/** A code of the catalogue. */
+export type ErrorCode = keyof typeof ERRORS;

@@ -1,0 +1,20 @@
+import type { Job, Surface } from '@azulejo/core/job';
+import type { Plan, SurfacePlan } from '@azulejo/core/plan';
+
+/** What an export of one surface is made from. */
+export interface SurfaceSource {
+  readonly job: Job;
+  readonly surface: Surface;
+  readonly planned: SurfacePlan;
+}
+
+interface ExportBase {
+  readonly label: string;
+  readonly extension: string;
+  readonly mediaType: string;
+}
+
+/** A file that leaves the product: of the whole job, or of one surface. */
+export type ExportKind =
+  | (ExportBase & { readonly of: 'job'; readonly write: (job: Job, plan: () => Plan) => string | Promise<Buffer> })
+  | (ExportBase & { readonly of: 'surface'; readonly write: (source: SurfaceSource) => string | Promise<Buffer> });

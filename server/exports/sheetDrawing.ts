@@ -1,0 +1,79 @@
+import { kindLetter } from '@azulejo/core/cuts/kindLetter';
+import { boxOf, type Box, type Ring } from '@azulejo/core/geometry/ring';
+import { tapeOf } from '@azulejo/core/job';
+import { forEachWhole, tileRing } from '@azulejo/core/setout/layout';
+import { edgeDimensions } from '@azulejo/core/setout/edgeDimensions';
+import { formatLength } from '@azulejo/core/units/formatLength';
+import type { SurfaceSource } from './exportKind.ts';
+
+/** Points on the sheet in one millimetre of paper. */
+const POINTS_PER_MM = 72 / 25.4;
+
+const SCALES = [1, 2, 5, 10, 15, 20, 25, 30, 40, 50, 75, 100, 200, 500];
+
+/** Where on the sheet a drawing goes, points. */
+export interface Frame {
+  readonly x: number;
+  readonly y: number;
+  readonly width: number;
+  readonly height: number;
+}
+
+/** The largest scale, as 1 to so many, at which a box fits a frame. */
+export function scaleFor(box: Box, frame: Frame): number {
+  const fits = (scale: number): boolean =>
+    ((box.maxX - box.minX) / scale) * POINTS_PER_MM <= frame.width && ((box.maxY - box.minY) / scale) * POINTS_PER_MM <= frame.height;
+  return SCALES.find(fits) ?? 1000;
+}
+
+/** Draws a setout to scale: pieces, hatched cuts with their labels, fixtures, lines, dimensions. Returns the scale. */
+export function drawSetout(pdf: PDFKit.PDFDocument, { job, surface, planned }: SurfaceSource, frame: Frame): number {
+  const box = boxOf(planned.traced.outline);
+  const scale = scaleFor(box, frame);
+  const k = POINTS_PER_MM / scale;
+  const left = frame.x + (frame.width - (box.maxX - box.minX) * k) / 2;
+  const top = frame.y + (frame.height - (box.maxY - box.minY) * k) / 2;
+  const at = ([x, y]: readonly [number, number]): [number, number] => [left + (x - box.minX) * k, top + (box.maxY - y) * k];
+  const trace = (ring: Ring): PDFKit.PDFDocument => pdf.polygon(...ring.map(at));
+
+  pdf.lineWidth(0.35).strokeColor('#5c6670');
+  forEachWhole(planned.layout, (address) => { trace(tileRing(planned.layout, address)).stroke(); });
+  for (const { polygon } of planned.cuts) {
+    for (const ring of polygon) trace(ring);
+    pdf.fillAndStroke('#dfe5ea', '#3a444e');
+  }
+  pdf.lineWidth(1.1).strokeColor('#111820');
+  trace(planned.traced.outline).stroke();
+  for (const { ring, fixture } of planned.traced.fixtures) {
+    pdf.lineWidth(0.8).strokeColor('#111820');
+    trace(ring).stroke();
+    const { minX, maxX, minY, maxY } = boxOf(ring);
+    writeCentred(pdf, fixture.name, at([(minX + maxX) / 2, (minY + maxY) / 2]), 6.5, '#111820');
+  }
+  drawLines(pdf, planned, box, at);
+  for (const { label, kind, polygon } of planned.cuts) {
+    const piece = boxOf(polygon[0]);
+    if (Math.min(piece.maxX - piece.minX, piece.maxY - piece.minY) * k < 6.5) continue;
+    writeCentred(pdf, `${label}${kindLetter(kind)}`, at([(piece.minX + piece.maxX) / 2, (piece.minY + piece.maxY) / 2]), 4.6, '#111820');
+  }
+  const tape = tapeOf(job, surface);
+  for (const { at: place, outward, mm } of edgeDimensions(planned)) {
+    const [x, y] = at(place);
+    writeCentred(pdf, formatLength(mm, tape), [x + outward[0] * 14, y - outward[1] * 9], 8.5, '#1d4f91');
+  }
+  return scale;
+}
+
+function drawLines(pdf: PDFKit.PDFDocument, planned: SurfaceSource['planned'], box: Box, at: (p: readonly [number, number]) => [number, number]): void {
+  pdf.lineWidth(0.8).strokeColor('#b8402b').dash(6, { space: 3 });
+  for (const { axis, atMm } of planned.lines) {
+    const [from, to] = axis === 'x' ? [at([atMm, box.minY]), at([atMm, box.maxY])] : [at([box.minX, atMm]), at([box.maxX, atMm])];
+    pdf.moveTo(...from).lineTo(...to).stroke();
+  }
+  pdf.undash();
+}
+
+function writeCentred(pdf: PDFKit.PDFDocument, text: string, [x, y]: readonly [number, number], size: number, colour: string): void {
+  pdf.font('figure').fontSize(size).fillColor(colour);
+  pdf.text(text, x - pdf.widthOfString(text) / 2, y - size * 0.62, { lineBreak: false });
+}

@@ -1,0 +1,131 @@
+import PDFDocument from 'pdfkit';
+import { productOf, tapeOf } from '@azulejo/core/job';
+import { edgeName, kindName } from '@azulejo/core/messages/en/names';
+import { describeLine } from '@azulejo/core/messages/en/lines';
+import { describeMark } from '@azulejo/core/messages/en/marks';
+import { describePattern } from '@azulejo/core/messages/en/patterns';
+import { describeReason } from '@azulejo/core/messages/en/reasons';
+import { SAFETY } from '@azulejo/core/messages/en/safety';
+import { actualSize } from '@azulejo/core/tile/product';
+import { formatLength, formatLengthWithUnit } from '@azulejo/core/units/formatLength';
+import type { SurfaceSource } from './exportKind.ts';
+import { fontFor, registerFonts, type PdfFont } from './pdfFonts.ts';
+import { drawSetout } from './sheetDrawing.ts';
+
+const MARGIN = 34;
+const INK = '#111820';
+const FAINT = '#5c6670';
+const ROW_GAP = 5;
+const COLUMNS = [
+  { title: 'Off', width: 34 }, { title: 'Cut', width: 74 }, { title: 'Size', width: 104 }, { title: 'Marks', width: 250 },
+  { title: 'Tool', width: 62 }, { title: 'Pieces', width: 250 },
+] as const;
+
+/** The setout and cut sheet of one surface, A4 across: the scaled drawing, then the grouped cuts. */
+export function writeSheetPdf(source: SurfaceSource): Promise<Buffer> {
+  const pdf = new PDFDocument({ size: 'A4', layout: 'landscape', margin: MARGIN, bufferPages: true, info: { Title: `${source.job.name}: ${source.surface.name}` } });
+  const chunks: Buffer[] = [];
+  const done = new Promise<Buffer>((resolve, reject) => {
+    pdf.on('data', (chunk: Buffer) => chunks.push(chunk));
+    pdf.on('end', () => resolve(Buffer.concat(chunks)));
+    pdf.on('error', reject);
+  });
+  registerFonts(pdf);
+  writeSetoutPage(pdf, source);
+  if (source.planned.groups.length > 0) writeCutPages(pdf, source);
+  numberPages(pdf);
+  pdf.end();
+  return done;
+}
+
+function write(pdf: PDFKit.PDFDocument, text: string, font: PdfFont, size: number, colour: string, x: number, y: number, width: number): number {
+  pdf.font(fontFor(text, font)).fontSize(size).fillColor(colour).text(text, x, y, { width });
+  return pdf.y;
+}
+
+function writeHeader(pdf: PDFKit.PDFDocument, { job, surface }: SurfaceSource, what: string): number {
+  const tape = tapeOf(job, surface);
+  const product = productOf(job, surface);
+  const { widthMm, heightMm } = actualSize(product);
+  const size = `${formatLength(widthMm, tape)} x ${formatLengthWithUnit(heightMm, tape)}`;
+  const width = pdf.page.width - 2 * MARGIN;
+  const y = write(pdf, `${surface.name}: ${what}`, 'bold', 17, INK, MARGIN, MARGIN - 6, width);
+  const line = [job.name, job.client, `${product.name}, ${size}, joint ${formatLengthWithUnit(surface.jointMm, tape)}`, describePattern(surface.pattern)];
+  return write(pdf, line.filter((part) => part !== '').join('   |   '), 'text', 9, FAINT, MARGIN, y, width) + 8;
+}
+
+function writeSetoutPage(pdf: PDFKit.PDFDocument, source: SurfaceSource): void {
+  const { job, surface, planned } = source;
+  const tape = tapeOf(job, surface);
+  const top = writeHeader(pdf, source, 'setout');
+  const side = 214;
+  const frame = { x: MARGIN + 30, y: top + 18, width: pdf.page.width - 2 * MARGIN - side - 76, height: pdf.page.height - top - MARGIN - 44 };
+  const scale = drawSetout(pdf, source, frame);
+  const x = pdf.page.width - MARGIN - side;
+  let y = top;
+  const paragraph = (text: string, font: PdfFont = 'text', size = 9, colour = INK): void => { y = write(pdf, text, font, size, colour, x, y, side) + 4; };
+  paragraph(`Scale 1:${scale}`, 'bold', 11);
+  paragraph('Why here', 'bold', 10);
+  for (const reason of planned.advice.reasons) paragraph(describeReason(reason, tape));
+  paragraph('Lines to strike', 'bold', 10, '#b8402b');
+  for (const line of planned.lines) paragraph(describeLine(line, tape));
+  paragraph('Along the edges', 'bold', 10);
+  for (const { id, smallestCutMm, largestCutMm } of planned.edges.filter((edge) => !/-(start|end)$/.test(edge.id))) {
+    const cuts = smallestCutMm === null || largestCutMm === null ? 'full pieces'
+      : formatLength(smallestCutMm, tape) === formatLength(largestCutMm, tape) ? formatLengthWithUnit(smallestCutMm, tape)
+        : `${formatLength(smallestCutMm, tape)} to ${formatLengthWithUnit(largestCutMm, tape)}`;
+    paragraph(`${edgeName(id)}: ${cuts}`);
+  }
+  const { totals } = planned;
+  paragraph('Pieces', 'bold', 10);
+  paragraph(`${totals.whole} whole, ${totals.cut} cut, ${totals.opened} tiles opened, ${totals.boxes} boxes`);
+  paragraph('Cut pieces are tinted and labelled: r rip, t taper, L notch, U slot, o hole, c half-hole, ~ curve, + several.', 'text', 7.5, FAINT);
+}
+
+function writeCutPages(pdf: PDFKit.PDFDocument, source: SurfaceSource): void {
+  const { job, surface, planned } = source;
+  const tape = tapeOf(job, surface);
+  let y = startCutPage(pdf, source);
+  for (const { first, pieces } of planned.groups) {
+    const cells = [
+      `${pieces.length}`, kindName(first.kind),
+      `${formatLength(first.sizeMm.widthMm, tape)} x ${formatLengthWithUnit(first.sizeMm.heightMm, tape)}`,
+      first.marks.map((mark) => describeMark(mark, tape)).join('; '), first.tool, pieces.map(({ label }) => label).join(' '),
+    ];
+    pdf.font('text').fontSize(9);
+    const height = Math.max(...cells.map((text, k) => pdf.heightOfString(text, { width: COLUMNS[k].width - 8 }))) + ROW_GAP;
+    if (y + height > pdf.page.height - MARGIN - 14) {
+      pdf.addPage();
+      y = startCutPage(pdf, source);
+    }
+    writeRow(pdf, cells, y);
+    y += height;
+  }
+}
+
+function startCutPage(pdf: PDFKit.PDFDocument, source: SurfaceSource): number {
+  if (source.planned.groups.length > 0 && pdf.bufferedPageRange().count === 1) pdf.addPage();
+  const width = pdf.page.width - 2 * MARGIN;
+  let y = writeHeader(pdf, source, 'cuts');
+  y = write(pdf, SAFETY.cutting, 'text', 8, FAINT, MARGIN, y, width) + 6;
+  writeRow(pdf, COLUMNS.map(({ title }) => title), y, 'bold');
+  return y + 9 + 2 * ROW_GAP;
+}
+
+function writeRow(pdf: PDFKit.PDFDocument, cells: readonly string[], y: number, font: PdfFont = 'text'): void {
+  let x = MARGIN;
+  cells.forEach((text, k) => {
+    write(pdf, text, k === 0 ? 'bold' : font, 9, INK, x, y, COLUMNS[k].width - 8);
+    x += COLUMNS[k].width;
+  });
+  pdf.moveTo(MARGIN, y - 2.5).lineTo(pdf.page.width - MARGIN, y - 2.5).lineWidth(0.3).strokeColor('#c3cad0').stroke();
+}
+
+function numberPages(pdf: PDFKit.PDFDocument): void {
+  const { count } = pdf.bufferedPageRange();
+  for (let k = 0; k < count; k++) {
+    pdf.switchToPage(k);
+    pdf.page.margins.bottom = 0;
+    pdf.font('text').fontSize(8).fillColor(FAINT).text(`${k + 1} of ${count}`, pdf.page.width - MARGIN - 60, pdf.page.height - 24, { width: 60, align: 'right', lineBreak: false });
+  }
+}

@@ -1,0 +1,135 @@
+import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
+import { readFileSync } from 'node:fs';
+import type { FastifyInstance, InjectOptions } from 'fastify';
+import { editJob } from '@azulejo/core/edit';
+import { writeJobFile } from '@azulejo/core/formats/jobFile';
+import type { Job } from '@azulejo/core/job';
+import { plan } from '@azulejo/core/plan';
+import { jobOfOne } from '@azulejo/core/testJob';
+import { buildApp } from './app.ts';
+import type { Database } from './db/database.ts';
+import { migrate, migrationNames } from './db/migrate.ts';
+import { openPglite } from './db/openPglite.ts';
+import { ERRORS } from './errors/catalogue.ts';
+
+let database: Database;
+let app: FastifyInstance;
+const job: Job = { ...jobOfOne({ size: [2314, 1000], tile: [297.5, 297.5], jointMm: 3 }), id: 'wall' };
+
+beforeAll(async () => {
+  database = await openPglite(null);
+  await migrate(database);
+  app = await buildApp({ database, webFolder: null, requestsPerMinute: null });
+}, 60_000);
+afterAll(async () => { await app.close(); await database.close(); });
+
+const ask = async (method: 'GET' | 'POST' | 'DELETE', url: string, payload?: object | string, headers: Record<string, string> = {}) => {
+  const type = typeof payload === 'string' ? { 'content-type': 'application/octet-stream' } : {};
+  const options: InjectOptions = { method, url: `/api${url}`, headers: { host: 'localhost', ...type, ...headers } };
+  const answer = await app.inject(payload === undefined ? options : { ...options, payload });
+  return { status: answer.statusCode, body: answer.headers['content-type']?.toString().includes('json') ? answer.json() : answer.body, raw: answer.rawPayload, headers: answer.headers };
+};
+const rename = (from: Job, name: string) => editJob(from, `Name ${name}`, (draft) => { draft.name = name; }).change;
+
+describe('a job is kept with its history', () => {
+  test('imported, read back, changed, undone and redone', async () => {
+    expect(await ask('POST', '/jobs/import', writeJobFile(job))).toMatchObject({ status: 201, body: { id: 'wall' } });
+    const first = (await ask('GET', '/jobs/wall')).body;
+    expect(first).toEqual({ job, version: 1, undoLabel: null, redoLabel: null });
+    const changed = await ask('POST', '/jobs/wall/changes', { baseVersion: 1, change: rename(job, 'North') });
+    expect(changed.body).toMatchObject({ version: 2, undoLabel: 'Name North', redoLabel: null, job: { name: 'North' } });
+    expect((await ask('POST', '/jobs/wall/undo', { baseVersion: 2 })).body).toMatchObject({ version: 3, undoLabel: null, redoLabel: 'Name North', job: { name: 'Trial' } });
+    expect((await ask('POST', '/jobs/wall/redo', { baseVersion: 3 })).body).toMatchObject({ version: 4, job: { name: 'North' } });
+    expect((await ask('POST', '/jobs/wall/redo', { baseVersion: 4 })).body.code).toBe('job/nothing-to-redo');
+  });
+
+  test('a change built on an old version is refused and overwrites nothing', async () => {
+    expect(await ask('POST', '/jobs/wall/changes', { baseVersion: 1, change: rename(job, 'Lost') })).toMatchObject({ status: 409, body: { code: 'job/changed-elsewhere', version: 4 } });
+    expect((await ask('GET', '/jobs/wall')).body.job.name).toBe('North');
+  });
+
+  test('two writers at once: one wins, the other is told', async () => {
+    const answers = await Promise.all(['A', 'B'].map((name) => ask('POST', '/jobs/wall/changes', { baseVersion: 4, change: rename(job, name) })));
+    expect(answers.map(({ status }) => status).sort()).toEqual([200, 409]);
+  });
+
+  test('a change that makes the job untrue is refused at its field', async () => {
+    const { change } = editJob(job, 'Joint', (draft) => { draft.surfaces[0].jointMm = 400; });
+    const { status, body } = await ask('POST', '/jobs/wall/changes', { baseVersion: 5, change });
+    expect(status).toBe(422);
+    expect(body.issues).toEqual([{ path: ['surfaces', 0, 'jointMm'], code: 'joint/wider-than-tile', message: expect.stringContaining('297.5 mm') }]);
+    expect((await ask('GET', '/jobs/wall')).body).toMatchObject({ version: 5, redoLabel: null });
+  });
+
+  test('the same file again becomes another job', async () => {
+    const { body } = await ask('POST', '/jobs/import', writeJobFile(job));
+    expect(body.id).not.toBe('wall');
+    expect((await ask('GET', '/jobs')).body).toHaveLength(2);
+    expect((await ask('DELETE', `/jobs/${body.id}?baseVersion=1`)).status).toBe(204);
+    expect((await ask('GET', '/jobs')).body).toHaveLength(1);
+  });
+});
+
+test.each([
+  ['{"format":', 'file/not-json'], ['{"format":"azulejo-job","version":9}', 'file/newer-version'], ['[1]', 'file/not-a-job'],
+])('a file that is no job is refused by its content: %s', async (text, code) => {
+  const { status, body } = await ask('POST', '/jobs/import', text);
+  expect([status, body.issues[0].code]).toEqual([422, code]);
+});
+
+test('exports agree with the plan', async () => {
+  const current: Job = (await ask('GET', '/jobs/wall')).body.job;
+  const { surfaces: [surface], materials } = plan(current);
+  const cuts = String((await ask('GET', '/jobs/wall/exports/cuts?surface=s')).body).trim().split('\n');
+  expect(cuts).toHaveLength(surface.totals.cut + 1);
+  const order = String((await ask('GET', '/jobs/wall/exports/order')).body);
+  expect(order).toContain(`,${materials[0].quantity},piece,${materials[0].packs.count},`);
+  const file = await ask('GET', '/jobs/wall/exports/job');
+  expect(file.body).toEqual(current);
+  const sheet = await ask('GET', '/jobs/wall/exports/sheet?surface=s');
+  expect(sheet.raw.subarray(0, 5).toString()).toBe('%PDF-');
+  expect(sheet.headers['content-disposition']).toContain('.pdf');
+  expect((await ask('GET', '/jobs/wall/exports/sheet?surface=no')).body.code).toBe('surface/not-found');
+  expect((await ask('GET', '/jobs/wall/exports/__proto__')).body.code).toBe('export/not-found');
+});
+
+describe('who may ask', () => {
+  test.each([
+    ['a page of another site', { origin: 'http://elsewhere.example' }],
+    ['a foreign name for this machine', { host: 'elsewhere.example' }],
+  ])('%s is refused', async (_, headers) => {
+    expect((await ask('POST', '/jobs', { name: 'X', system: 'metric' }, headers)).body.code).toBe('request/foreign-origin');
+  });
+  test('scripts only from here, styles with a nonce', async () => {
+    const policy = String((await ask('GET', '/jobs')).headers['content-security-policy']);
+    expect(policy).toContain("default-src 'none'");
+    expect(policy).not.toMatch(/unsafe/);
+  });
+  test('a body over the limit', async () => {
+    expect((await ask('POST', '/jobs', { name: 'X'.repeat(2_000_000), system: 'metric' })).body.code).toBe('request/too-large');
+  });
+});
+
+test('a full disk is told as such and nothing is half saved', async () => {
+  const full: Database = { ...database, transaction: () => Promise.reject(Object.assign(new Error('could not extend file'), { code: '53100' })) };
+  const broken = await buildApp({ database: full, webFolder: null, requestsPerMinute: null });
+  const answer = await broken.inject({ method: 'POST', url: '/api/jobs/wall/undo', headers: { host: 'localhost' }, payload: { baseVersion: 5 } });
+  expect([answer.statusCode, answer.json().code]).toEqual([507, 'storage/full']);
+  expect((await ask('GET', '/jobs/wall')).body.version).toBe(5);
+});
+
+test('migrations run once, in order, and a newer folder is refused', async () => {
+  expect(await migrate(database)).toEqual([]);
+  const ran = await database.query<{ name: string }>('SELECT name FROM migration ORDER BY name');
+  expect(ran.map(({ name }) => name)).toEqual(migrationNames());
+  await database.query("INSERT INTO migration (name) VALUES ('999_later.sql')");
+  await expect(migrate(database)).rejects.toThrow(/newer Azulejo.*999_later/);
+  await database.query("DELETE FROM migration WHERE name = '999_later.sql'");
+});
+
+test('the catalogue of errors is the one in the documentation, and the API describes itself', async () => {
+  const text = readFileSync(new URL('../docs/server.md', import.meta.url), 'utf8');
+  const documented = [...text.matchAll(/^\| `([a-z-]+\/[a-z-]+)` \| (\d+) \|/gm)].map(([, code, status]) => [code, Number(status)]);
+  expect(documented).toEqual(Object.entries(ERRORS).map(([code, { status }]) => [code, status]));
+  expect(Object.keys((await ask('GET', '/docs')).body.paths)).toContain('/api/jobs/{id}/changes');
+});
