@@ -1,12 +1,13 @@
 import type { Repeat } from '../pattern/repeat.ts';
+import type { Edge } from '../surface/edge.ts';
 import type { Traced } from '../surface/traceSurface.ts';
 import { firstPieceSpan, settledOrigin, spanOf, type Axis } from './axisPlacement.ts';
 import { summariseEdges, type EdgeSummary } from './edgeCuts.ts';
 import type { Layout } from './layout.ts';
 import { placeRepeat } from './placeRepeat.ts';
-import { explainSetout, type Reason } from './explainSetout.ts';
+import { endCuts, explainSetout, leavesSliver, type EndCuts, type Reason } from './explainSetout.ts';
 import { scoreSetout } from './scoreSetout.ts';
-import { BEST_SETOUT, FIXED_RULES, type AxisChoice, type SetoutChoice } from './setoutChoice.ts';
+import { BEST_SETOUT, FIXED_RULES, type AxisChoice, type FixedRule, type SetoutChoice } from './setoutChoice.ts';
 
 /** An axis choice that names where the repeat lies. */
 export type SettledAxis = Exclude<AxisChoice, { rule: 'best' }>;
@@ -33,6 +34,15 @@ export function chooseSetout(place: Placer, choice: SetoutChoice): Candidate {
 export interface SetoutAdvice {
   readonly reasons: readonly Reason[];
   readonly proposed: { readonly x: SettledAxis; readonly y: SettledAxis };
+  /** Every rule in each direction, with what it gives while the other direction stays. */
+  readonly options: Readonly<Record<Axis, readonly SetoutOption[]>>;
+}
+
+/** One rule to compare. */
+export interface SetoutOption {
+  readonly rule: FixedRule;
+  readonly ends: EndCuts;
+  readonly sliver: boolean;
 }
 
 /** Holds a setout against its rivals in each direction. */
@@ -42,9 +52,16 @@ export function adviseSetout(place: Placer, chosen: Candidate, traced: Traced): 
   const others = (axis: Axis, all: readonly Candidate[]): Candidate[] => all.filter((c) => c[axis].rule !== chosen[axis].rule);
   return {
     proposed: chooseProposal(place),
+    options: { x: alongX.map((candidate) => optionOf(candidate, 'x')), y: alongY.map((candidate) => optionOf(candidate, 'y')) },
     reasons: explainSetout(chosen, { x: others('x', alongX), y: others('y', alongY) }, traced),
   };
 }
+
+const optionOf = (candidate: Candidate, axis: Axis): SetoutOption => ({
+  rule: candidate[axis].rule as FixedRule,
+  ends: endCuts(candidate, axis),
+  sliver: leavesSliver(candidate, axis),
+});
 
 function chooseProposal(place: Placer): SetoutAdvice['proposed'] {
   const { x, y } = chooseSetout(place, BEST_SETOUT);
@@ -60,6 +77,7 @@ const best = (candidates: readonly Candidate[]): Candidate =>
 /** A placer for one surface and repeat; remembers what it placed. */
 export function candidatePlacer(traced: Traced, repeat: Repeat, jointMm: number): Placer {
   const placed = new Map<string, Candidate>();
+  const beside = fixtureEdges(traced);
   const originOn = (axis: Axis, choice: SettledAxis): number =>
     settledOrigin(choice, firstPieceSpan(repeat, axis), spanOf(traced.limits, axis), jointMm);
   return (x, y) => {
@@ -68,8 +86,18 @@ export function candidatePlacer(traced: Traced, repeat: Repeat, jointMm: number)
     if (known) return known;
     const layout = placeRepeat(traced.region, repeat, { origin: [originOn('x', x), originOn('y', y)], turnDeg: 0 });
     const edges = summariseEdges(traced.edges, layout);
-    const candidate = { x, y, layout, edges, score: scoreSetout(edges, layout) };
+    const candidate = { x, y, layout, edges, score: scoreSetout(edges, summariseEdges(beside, layout), layout) };
     placed.set(key, candidate);
     return candidate;
   };
+}
+
+/** The sides of rectangular fixtures that are left out, the field on their left. */
+function fixtureEdges({ fixtures }: Traced): Edge[] {
+  return fixtures
+    .filter(({ fixture }) => !fixture.tiledUnder && fixture.outline.kind === 'rectangle')
+    .flatMap(({ fixture, clearRing }) => {
+      const ring = [...clearRing].reverse();
+      return ring.map((from, k) => ({ id: `${fixture.id}-${k}`, from, to: ring[(k + 1) % ring.length], role: 'wall', gapMm: 0 } as const));
+    });
 }

@@ -1,4 +1,5 @@
 import { quarterTurn, scale, subtract, unit, type Point } from '../geometry/point.ts';
+import { isReveal } from '../surface/edge.ts';
 import type { EdgeCut, EdgeSummary } from './edgeCuts.ts';
 
 /** Cuts that differ by less than this are dimensioned once, mm. */
@@ -20,7 +21,7 @@ export interface EdgeDimension {
  * the edge. A fifth size and more stay with the cut list.
  */
 export function edgeDimensions({ edges }: { readonly edges: readonly EdgeSummary[] }): EdgeDimension[] {
-  return edges.flatMap(({ cuts }) => {
+  return edges.filter((edge) => !isReveal(edge)).flatMap(({ cuts }) => {
     const bySize = new Map<number, EdgeCut[]>();
     for (const cut of cuts) {
       const size = [...bySize.keys()].find((mm) => Math.abs(mm - cut.depthMm) < SAME_MM) ?? cut.depthMm;

@@ -49,7 +49,7 @@ export function explainSetout(chosen: Candidate, rivals: Readonly<Record<Axis, r
       ends: endCuts(chosen, axis),
       startRole: start?.role ?? 'wall',
       endRole: end?.role ?? 'wall',
-      sliver: [start, end].some((edge) => edge?.cuts.some((cut) => isSliver(cut.depthMm, cut.fullMm)) ?? false),
+      sliver: leavesSliver(chosen, axis),
       rival,
       onePiece: fieldIsOnePiece(traced, chosen, axis),
     };
@@ -58,6 +58,10 @@ export function explainSetout(chosen: Candidate, rivals: Readonly<Record<Axis, r
 
 const edgeNamed = (edges: readonly EdgeSummary[], id: string): EdgeSummary | undefined =>
   edges.find((edge) => edge.id === id);
+
+/** Whether either end of a direction gets pieces too narrow to look right. */
+export const leavesSliver = ({ edges }: Pick<Candidate, 'edges'>, axis: Axis): boolean =>
+  SIDES[axis].some((id) => edgeNamed(edges, id)?.cuts.some((cut) => isSliver(cut.depthMm, cut.fullMm)) ?? false);
 
 /** The pieces at both ends of a direction. */
 export function endCuts(setout: Pick<Candidate, 'edges' | Axis>, axis: Axis): EndCuts {

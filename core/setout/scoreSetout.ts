@@ -20,13 +20,21 @@ export const isSliver = (depthMm: number, fullMm: number): boolean =>
  * How much speaks against a setout; less is better. Each edge counts by how visible it is and how
  * much of its side it takes: full pieces nothing, large cuts a little, slivers a lot. Opposite cuts
  * that differ count by the less visible of the two, so that a hidden edge may take any misfit.
+ * `beside` are the sides of what stands in the field: strips and thin ears there count too.
  */
-export function scoreSetout(edges: readonly EdgeSummary[], layout: Layout): number {
+export function scoreSetout(edges: readonly EdgeSummary[], beside: readonly EdgeSummary[], layout: Layout): number {
   const looks = edges.map((edge) => ({ edge, weight: VISIBILITY[edge.role] * shareOfSide(edge, edges) }));
   const cuts = looks.reduce((sum, { edge, weight }) => sum + weight * meanPenalty(edge), 0);
   const imbalance = [['left', 'right'], ['bottom', 'top']].reduce((sum, [a, b]) => sum + imbalanceOf(edges, a, b), 0);
   const count = layout.cutTiles.length / Math.sqrt(Math.max(1, layout.cutTiles.length + layout.wholeCount));
-  return cuts + IMBALANCE_WEIGHT * imbalance + CUT_COUNT_WEIGHT * count;
+  return cuts + thinBeside(beside, edges) + IMBALANCE_WEIGHT * imbalance + CUT_COUNT_WEIGHT * count;
+}
+
+/** Slivers along the sides of fixtures, by their length against the longest edge. */
+function thinBeside(beside: readonly EdgeSummary[], edges: readonly EdgeSummary[]): number {
+  const longest = Math.max(...edges.map(({ lengthMm }) => lengthMm));
+  const thin = beside.flatMap(({ cuts }) => cuts.filter((cut) => isSliver(cut.depthMm, cut.fullMm)));
+  return (SLIVER_PENALTY * thin.reduce((sum, cut) => sum + cutLength(cut), 0)) / longest;
 }
 
 function shareOfSide(edge: EdgeSummary, edges: readonly EdgeSummary[]): number {

@@ -41,3 +41,6 @@ export interface Edge {
   readonly role: EdgeRole;
   readonly gapMm: number;
 }
+
+/** Whether an edge is the reveal of a doorway: too short to set out by. */
+export const isReveal = ({ id }: { readonly id: string }): boolean => /-(start|end)$/.test(id);

@@ -6,6 +6,7 @@ import { describeMark } from '@azulejo/core/messages/en/marks';
 import { describePattern } from '@azulejo/core/messages/en/patterns';
 import { describeReason } from '@azulejo/core/messages/en/reasons';
 import { SAFETY } from '@azulejo/core/messages/en/safety';
+import { isReveal } from '@azulejo/core/surface/edge';
 import { actualSize } from '@azulejo/core/tile/product';
 import { formatLength, formatLengthWithUnit } from '@azulejo/core/units/formatLength';
 import type { SurfaceSource } from './exportKind.ts';
@@ -70,7 +71,7 @@ function writeSetoutPage(pdf: PDFKit.PDFDocument, source: SurfaceSource): void {
   paragraph('Lines to strike', 'bold', 10, '#b8402b');
   for (const line of planned.lines) paragraph(describeLine(line, tape));
   paragraph('Along the edges', 'bold', 10);
-  for (const { id, smallestCutMm, largestCutMm } of planned.edges.filter((edge) => !/-(start|end)$/.test(edge.id))) {
+  for (const { id, smallestCutMm, largestCutMm } of planned.edges.filter((edge) => !isReveal(edge))) {
     const cuts = smallestCutMm === null || largestCutMm === null ? 'full pieces'
       : formatLength(smallestCutMm, tape) === formatLength(largestCutMm, tape) ? formatLengthWithUnit(smallestCutMm, tape)
         : `${formatLength(smallestCutMm, tape)} to ${formatLengthWithUnit(largestCutMm, tape)}`;

@@ -1,10 +1,11 @@
 import { isSliver } from '../../setout/scoreSetout.ts';
+import { isReveal } from '../../surface/edge.ts';
 import type { AdviceRule } from '../finding.ts';
 
 /** Cuts along an edge that is seen are too narrow to look right. */
 export const sliver: AdviceRule = ({ plan, surfaceIndex }) =>
   plan.edges
-    .filter(({ role, cuts }) => role !== 'hidden' && cuts.some((cut) => isSliver(cut.depthMm, cut.fullMm)))
+    .filter((edge) => edge.role !== 'hidden' && !isReveal(edge) && edge.cuts.some((cut) => isSliver(cut.depthMm, cut.fullMm)))
     .map(({ id, smallestCutMm }) => ({
       code: 'advice/sliver', severity: 'warning', path: ['surfaces', surfaceIndex, 'setout'], figures: { edge: id, cutMm: smallestCutMm ?? 0 },
     }));

@@ -1,4 +1,5 @@
 import type { Finding } from '../../advice/finding.ts';
+import { SLIVER_MM } from '../../setout/scoreSetout.ts';
 import type { Figures } from '../../result.ts';
 import { formatLengthWithUnit } from '../../units/formatLength.ts';
 import type { Tape } from '../../units/tape.ts';
@@ -11,7 +12,7 @@ export const ADVICE_WORDS = {
   'advice/nominal-size': ({ name, widthMm, heightMm }, length) =>
     `"${name}" is planned with the size on the box (${length(widthMm)} x ${length(heightMm)}). Real pieces differ and every cut will be off by it; measure a handful and enter their mean.`,
   'advice/sliver': ({ edge, cutMm }, length) =>
-    `The ${edgeName(edge)} edge gets pieces of ${length(cutMm)}. Strips this narrow break on the saw and draw the eye; move the setout or mark an edge that nobody sees.`,
+    `The ${edgeName(edge)} edge gets pieces of ${length(cutMm)}, too narrow to look right${Number(cutMm) < SLIVER_MM ? ', and strips like that break on the saw' : ''}. Move the setout, or let an edge that nobody sees take them.`,
   'advice/long-offset': ({ longestMm, limitMm }, length) =>
     `Pieces of ${length(longestMm)} bow a little. Shifted by half, the middle of one meets the ends of the next and they lip; shift by a third at most (sides over ${length(limitMm)}, unless the maker says otherwise).`,
   'advice/narrow-joint': ({ jointMm, smallestMm, kind }, length) =>

@@ -27,6 +27,7 @@ export const ISSUE_WORDS = {
   'file/unreadable': ({ file }) => `The file can't be opened: ${file}`,
   'file/too-large': ({ maximum }) => `The file is larger than ${maximum}. A job file is text of a few hundred kilobytes.`,
   'job/repeated-id': ({ id }) => `The id "${id}" is used twice; each must be its own.`,
+  'job/no-longer-fits': () => 'What was changed here is no longer there in the other version.',
   'surface/no-such-product': ({ productId }) => `The tile "${productId}" is not in this job's list.`,
   'surface/gaps-leave-nothing': ({ role, gapMm }, length) => `The perimeter gaps leave no room for tile: the widest is ${length(gapMm)} (${roleName(role)}).`,
   'surface/fixtures-leave-nothing': () => 'The fixtures cover the whole surface; there is nothing left to tile.',

@@ -1,4 +1,7 @@
-import type { Pattern } from '../../pattern/registry.ts';
+import type { Pattern, PatternId } from '../../pattern/registry.ts';
+
+/** What the kinds of pattern are called. */
+export const PATTERN_NAMES: Readonly<Record<PatternId, string>> = { stack: 'Stack', runningBond: 'Running bond' };
 
 /** What a pattern is called, with what was chosen for it. */
 export function describePattern(pattern: Pattern): string {

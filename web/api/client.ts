@@ -1,0 +1,73 @@
+import type { Change } from '@azulejo/core/edit';
+import type { Job } from '@azulejo/core/job';
+
+/** A job in the list. */
+export interface JobEntry {
+  readonly id: string;
+  readonly name: string;
+  readonly client: string;
+  readonly surfaceCount: number;
+  readonly version: number;
+  readonly updatedAt: string;
+}
+
+/** A job as the server keeps it. */
+export interface StoredJob {
+  readonly job: Job;
+  readonly version: number;
+  readonly undoLabel: string | null;
+  readonly redoLabel: string | null;
+}
+
+/** A refusal by the server, or no answer at all (`network/unreachable`). */
+export class ServerError extends Error {
+  readonly code: string;
+  readonly issues: readonly { readonly message: string }[];
+
+  constructor(code: string, message: string, issues: ServerError['issues'] = []) {
+    super(message);
+    this.code = code;
+    this.issues = issues;
+  }
+
+  /** The message with its reasons, for people. */
+  get words(): string {
+    return [this.message, ...this.issues.slice(0, 3).map(({ message }) => message)].join(' ');
+  }
+}
+
+async function ask<T>(method: string, url: string, body?: object | string): Promise<T> {
+  const type = typeof body === 'string' ? 'application/octet-stream' : 'application/json';
+  let answer: Response;
+  try {
+    answer = await fetch(`/api${url}`, {
+      method,
+      ...(body === undefined ? {} : { headers: { 'content-type': type }, body: typeof body === 'string' ? body : JSON.stringify(body) }),
+    });
+  } catch {
+    throw new ServerError('network/unreachable', 'The server does not answer.');
+  }
+  if (answer.status === 204) return undefined as T;
+  const content: unknown = await answer.json().catch(() => ({}));
+  if (answer.ok) return content as T;
+  const { code = 'server/failed', message = 'The server could not answer.', issues = [] } = content as Partial<ServerError>;
+  throw new ServerError(code, message, issues);
+}
+
+const jobUrl = (id: string): string => `/jobs/${encodeURIComponent(id)}`;
+
+/** The server's API. */
+export const api = {
+  listJobs: () => ask<JobEntry[]>('GET', '/jobs'),
+  startJob: (name: string, client: string, system: 'metric' | 'imperial') => ask<{ id: string }>('POST', '/jobs', { name, client, system }),
+  importJob: (text: string) => ask<{ id: string }>('POST', '/jobs/import', text),
+  findJob: (id: string) => ask<StoredJob>('GET', jobUrl(id)),
+  makeChange: (id: string, baseVersion: number, change: Change) => ask<StoredJob>('POST', `${jobUrl(id)}/changes`, { baseVersion, change }),
+  undo: (id: string, baseVersion: number) => ask<StoredJob>('POST', `${jobUrl(id)}/undo`, { baseVersion }),
+  redo: (id: string, baseVersion: number) => ask<StoredJob>('POST', `${jobUrl(id)}/redo`, { baseVersion }),
+  deleteJob: (id: string, baseVersion: number) => ask<void>('DELETE', `${jobUrl(id)}?baseVersion=${baseVersion}`),
+};
+
+/** Where an export can be downloaded. */
+export const exportUrl = (jobId: string, exportId: string, surfaceId?: string): string =>
+  `/api${jobUrl(jobId)}/exports/${exportId}${surfaceId ? `?surface=${encodeURIComponent(surfaceId)}` : ''}`;

@@ -1,0 +1,109 @@
+<script setup lang="ts">
+import { useElementSize } from '@vueuse/core';
+import Button from 'primevue/button';
+import { computed, ref, watch } from 'vue';
+import { PhArrowsOutCardinal, PhCornersOut, PhHandGrabbing, PhMinus, PhPlus } from '@phosphor-icons/vue';
+import type { CutPiece } from '@azulejo/core/cuts/cutPiece';
+import { isInside } from '@azulejo/core/geometry/ring';
+import type { Point } from '@azulejo/core/geometry/point';
+import type { Drawing } from '@azulejo/core/plan';
+import type { Tape } from '@azulejo/core/units/tape';
+import { useTheme } from '../theme/useTheme.ts';
+import { DARK_DRAWING, LIGHT_DRAWING } from '../theme/drawingPalette.ts';
+import { nearestEdge } from './nearestEdge.ts';
+import type { BoardContent } from './paintBoard.ts';
+import { usePointers } from './usePointers.ts';
+import { useStage } from './useStage.ts';
+import { fitView, toSurface, zoomView, type View } from './view.ts';
+
+const props = defineProps<{
+  drawing: Drawing | null;
+  cuts: readonly CutPiece[] | null;
+  colour: string;
+  tape: Tape;
+  show: BoardContent['show'];
+  chosenPieces: readonly CutPiece[];
+  chosenEdge: string | null;
+  movable: boolean;
+  label: string;
+}>();
+const emit = defineEmits<{ move: [byMm: Point]; drop: []; pickPiece: [label: string | null]; pickEdge: [id: string] }>();
+
+const MARGIN_PX = 72;
+const EDGE_REACH_PX = 26;
+const ZOOM_STEP = 1.35;
+
+const host = ref<HTMLDivElement | null>(null);
+const size = useElementSize(host);
+const screen = computed(() => ({ width: size.width.value, height: size.height.value }));
+const view = ref<View>({ scale: 0.1, x: 0, y: 0 });
+const handMoves = ref<'tiles' | 'view'>('tiles');
+const { isDark } = useTheme();
+const palette = computed(() => (isDark.value ? DARK_DRAWING : LIGHT_DRAWING));
+
+const outlineKey = computed(() => {
+  const body = props.drawing?.traced.body;
+  return body ? `${props.drawing?.surfaceId} ${Object.values(body).map(Math.round).join(' ')}` : '';
+});
+
+function fit(): void {
+  if (!props.drawing || screen.value.width === 0) return;
+  const margin = Math.min(MARGIN_PX, screen.value.width * 0.13);
+  const points = [...props.drawing.traced.outline];
+  const [minX, minY] = [Math.min(...points.map(([x]) => x)), Math.min(...points.map(([, y]) => y))];
+  const [maxX, maxY] = [Math.max(...points.map(([x]) => x)), Math.max(...points.map(([, y]) => y))];
+  view.value = fitView({ minX, minY, maxX, maxY }, screen.value, margin);
+}
+watch([outlineKey, screen], fit, { immediate: true, flush: 'post' });
+
+const content = computed<BoardContent | null>(() => (props.drawing ? {
+  drawing: props.drawing, cuts: props.cuts, colour: props.colour, tape: props.tape, show: props.show,
+  chosenPieces: props.chosenPieces, chosenEdge: props.chosenEdge,
+} : null));
+useStage(host, { content, view, size: screen, palette });
+
+const zoomBy = (factor: number): void => { view.value = zoomView(view.value, factor, [screen.value.width / 2, screen.value.height / 2]); };
+
+function pick(at: Point): void {
+  if (!props.drawing) return;
+  const point = toSurface(view.value, at);
+  const edge = nearestEdge(props.drawing.traced.edges, point, EDGE_REACH_PX / view.value.scale);
+  const piece = props.cuts?.find(({ polygon }) => isInside(point, [polygon]));
+  if (edge && (props.movable || !piece)) emit('pickEdge', edge.id);
+  else emit('pickPiece', piece?.label ?? null);
+}
+
+usePointers(host, {
+  begin: (at, wantsView) => props.movable && handMoves.value === 'tiles' && !wantsView && props.drawing !== null && isInside(toSurface(view.value, at), props.drawing.traced.region),
+  moveTiles: ([x, y]) => emit('move', [x / view.value.scale, -y / view.value.scale]),
+  dropTiles: () => emit('drop'),
+  moveView: ([x, y]) => { view.value = { ...view.value, x: view.value.x + x, y: view.value.y + y }; },
+  zoom: (factor, about) => { view.value = zoomView(view.value, factor, about); },
+  tap: pick,
+});
+
+defineExpose({ fit, zoomBy });
+</script>
+
+<template>
+  <div class="board">
+    <div ref="host" class="canvas" :class="{ movable: movable && handMoves === 'tiles' }" role="img" :aria-label="label" data-testid="board" />
+    <div class="tools no-print">
+      <Button v-if="movable" v-tooltip.left="handMoves === 'tiles' ? 'Dragging moves the tiles' : 'Dragging moves the view'" severity="secondary" :aria-label="handMoves === 'tiles' ? 'Dragging moves the tiles; switch to the view' : 'Dragging moves the view; switch to the tiles'" @click="handMoves = handMoves === 'tiles' ? 'view' : 'tiles'">
+        <PhArrowsOutCardinal v-if="handMoves === 'tiles'" :size="20" /><PhHandGrabbing v-else :size="20" />
+      </Button>
+      <Button v-tooltip.left="'Closer (+)'" severity="secondary" aria-label="Closer" @click="zoomBy(ZOOM_STEP)"><PhPlus :size="20" /></Button>
+      <Button v-tooltip.left="'Further away (-)'" severity="secondary" aria-label="Further away" @click="zoomBy(1 / ZOOM_STEP)"><PhMinus :size="20" /></Button>
+      <Button v-tooltip.left="'Whole surface (0)'" severity="secondary" aria-label="Whole surface" @click="fit"><PhCornersOut :size="20" /></Button>
+    </div>
+    <slot />
+  </div>
+</template>
+
+<style scoped>
+.board { position: relative; overflow: hidden; background: var(--paper); min-height: 0; }
+.canvas { position: absolute; inset: 0; touch-action: none; cursor: grab; }
+.canvas.movable { cursor: move; }
+.tools { position: absolute; right: 12px; bottom: 12px; display: grid; gap: 6px; }
+.tools :deep(.p-button) { padding: 0.55rem; background: var(--panel); border-color: var(--line); color: var(--ink); }
+</style>

@@ -1,0 +1,33 @@
+import type { CutPiece } from '@azulejo/core/cuts/cutPiece';
+import type { Drawing } from '@azulejo/core/plan';
+import type { Tape } from '@azulejo/core/units/tape';
+import { paintChosen, paintCuts, paintCutShapes } from './paintCuts.ts';
+import { paintChalkLines, paintEdgeLengths, paintEdges, paintEndCuts, paintFixtures } from './paintSurroundings.ts';
+import { paintTiles, type Brush } from './paintTiles.ts';
+
+/** What the board shows besides the pieces. */
+export interface BoardContent {
+  readonly drawing: Drawing;
+  /** Cut pieces with their kinds, where they belong to this drawing; null while they are computed. */
+  readonly cuts: readonly CutPiece[] | null;
+  readonly colour: string;
+  readonly tape: Tape;
+  readonly show: 'measures' | 'setout' | 'cuts' | 'picture';
+  readonly chosenPieces: readonly CutPiece[];
+  readonly chosenEdge: string | null;
+}
+
+/** Paints a whole board, from the ground up. */
+export function paintBoard(brush: Brush, content: BoardContent): void {
+  const { drawing, cuts, colour, show } = content;
+  const picture = show === 'picture';
+  paintTiles(brush, drawing, colour);
+  paintCutShapes(brush, drawing.layout, colour);
+  if (cuts) paintCuts(brush, cuts, !picture);
+  paintFixtures(brush, picture ? { ...drawing, traced: { ...drawing.traced, fixtures: drawing.traced.fixtures.map((f) => ({ ...f, fixture: { ...f.fixture, name: '' } })) } } : drawing);
+  paintEdges(brush, drawing, content.chosenEdge);
+  paintChosen(brush, content.chosenPieces);
+  if (show === 'setout') paintChalkLines(brush, drawing);
+  if (show === 'setout' || show === 'cuts') paintEndCuts(brush, drawing, content.tape);
+  if (show === 'measures') paintEdgeLengths(brush, drawing, content.tape);
+}

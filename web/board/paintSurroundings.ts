@@ -1,0 +1,132 @@
+import { distance, quarterTurn, scale, subtract, unit } from '@azulejo/core/geometry/point';
+import { boxOf } from '@azulejo/core/geometry/ring';
+import type { Drawing } from '@azulejo/core/plan';
+import { edgeDimensions } from '@azulejo/core/setout/edgeDimensions';
+import type { Edge } from '@azulejo/core/surface/edge';
+import { formatLength } from '@azulejo/core/units/formatLength';
+import type { Tape } from '@azulejo/core/units/tape';
+import { traceRing, type Brush } from './paintTiles.ts';
+import { toScreen } from './view.ts';
+
+const DIMENSION_PX = 15;
+
+/** Fixtures: cut out ones as the ground that shows, tiled-under ones as a dashed outline. */
+export function paintFixtures(brush: Brush, { traced }: Drawing): void {
+  const { context, palette, view } = brush;
+  for (const { fixture, ring } of traced.fixtures) {
+    context.beginPath();
+    traceRing(brush, ring);
+    if (!fixture.tiledUnder) {
+      context.fillStyle = palette.fixture;
+      context.fill();
+    }
+    context.setLineDash(fixture.tiledUnder ? [6, 4] : []);
+    context.strokeStyle = palette.outline;
+    context.lineWidth = 1.5;
+    context.stroke();
+    context.setLineDash([]);
+    const box = boxOf(ring);
+    context.font = '600 13px "Barlow", sans-serif';
+    const width = context.measureText(fixture.name).width;
+    const [x, y] = toScreen(view, [(box.minX + box.maxX) / 2, (box.minY + box.maxY) / 2]);
+    const fits = (box.maxX - box.minX) * view.scale > width + 8;
+    writeOn(brush, fixture.name, fits ? x : x, fits ? y : y - ((box.maxY - box.minY) / 2) * view.scale - 10, palette.fixtureText, !fits);
+  }
+}
+
+function writeOn({ context, palette }: Brush, text: string, x: number, y: number, colour: string, withHalo: boolean): void {
+  context.textAlign = 'center';
+  context.textBaseline = 'middle';
+  if (withHalo) {
+    context.lineWidth = 4;
+    context.strokeStyle = palette.labelHalo;
+    context.strokeText(text, x, y);
+    context.fillStyle = palette.label;
+  } else context.fillStyle = colour;
+  context.fillText(text, x, y);
+}
+
+/** The outline, each edge drawn by its role. */
+export function paintEdges(brush: Brush, { traced }: Drawing, chosenEdge: string | null): void {
+  for (const edge of traced.edges) paintEdge(brush, edge, edge.id === chosenEdge);
+}
+
+/** Wall: a heavy line. Focal: heavy with a rail outside. Hidden: dashed. Exposed: a bright profile. Threshold: two thin lines. */
+function paintEdge(brush: Brush, edge: Edge, chosen: boolean): void {
+  const { context, palette } = brush;
+  const style = {
+    wall: { width: 4, dash: [], colour: palette.outline, rail: false },
+    focal: { width: 4, dash: [], colour: palette.outline, rail: true },
+    hidden: { width: 3, dash: [7, 5], colour: palette.outline, rail: false },
+    exposed: { width: 5, dash: [], colour: palette.profile, rail: false },
+    threshold: { width: 1.5, dash: [], colour: palette.outline, rail: true },
+  }[edge.role];
+  context.lineCap = 'butt';
+  context.setLineDash(style.dash);
+  strokeLine(brush, edge, style.width / 2, style.width, style.colour);
+  context.setLineDash([]);
+  if (style.rail) strokeLine(brush, edge, style.width + 3, 1.5, style.colour);
+  if (chosen) strokeLine(brush, edge, 12, 4, palette.chosen);
+}
+
+function strokeLine({ context, view }: Brush, { from, to }: Edge, outPx: number, width: number, colour: string): void {
+  const out = scale(quarterTurn(unit(subtract(to, from))), -outPx / view.scale);
+  const [x1, y1] = toScreen(view, [from[0] + out[0], from[1] + out[1]]);
+  const [x2, y2] = toScreen(view, [to[0] + out[0], to[1] + out[1]]);
+  context.beginPath();
+  context.moveTo(x1, y1);
+  context.lineTo(x2, y2);
+  context.lineWidth = width;
+  context.strokeStyle = colour;
+  context.stroke();
+}
+
+/** The lines to strike, as chalk. */
+export function paintChalkLines(brush: Brush, { lines, traced }: Drawing): void {
+  const { context, palette, view } = brush;
+  const box = traced.body;
+  context.setLineDash([12, 5]);
+  context.strokeStyle = palette.chalk;
+  for (const { axis, atMm, course } of lines) {
+    const ends = axis === 'x' ? [[atMm, box.minY], [atMm, box.maxY]] as const : [[box.minX, atMm], [box.maxX, atMm]] as const;
+    const [[x1, y1], [x2, y2]] = ends.map((end) => toScreen(view, end));
+    context.lineWidth = course === 1 ? 2.5 : 1.5;
+    context.beginPath();
+    context.moveTo(x1, y1);
+    context.lineTo(x2, y2);
+    context.stroke();
+  }
+  context.setLineDash([]);
+}
+
+/** End cuts along each edge. */
+export function paintEndCuts(brush: Brush, drawing: Drawing, tape: Tape): void {
+  const { view } = brush;
+  for (const { at, outward, mm } of edgeDimensions(drawing)) {
+    const [x, y] = toScreen(view, at);
+    writeFigure(brush, formatLength(mm, tape), x + outward[0] * 34, y - outward[1] * 24);
+  }
+}
+
+/** Lengths of all edges, as they were measured. */
+export function paintEdgeLengths(brush: Brush, { traced }: Drawing, tape: Tape): void {
+  for (const { from, to } of traced.edges) {
+    const lengthMm = distance(from, to);
+    if (lengthMm * brush.view.scale < 34) continue;
+    const out = quarterTurn(unit(subtract(to, from)));
+    const [x, y] = toScreen(brush.view, [(from[0] + to[0]) / 2, (from[1] + to[1]) / 2]);
+    writeFigure(brush, formatLength(lengthMm, tape), x - out[0] * 40, y + out[1] * 26);
+  }
+}
+
+function writeFigure({ context, palette }: Brush, text: string, x: number, y: number): void {
+  context.font = `600 ${DIMENSION_PX + 2}px "Barlow Condensed", sans-serif`;
+  context.textAlign = 'center';
+  context.textBaseline = 'middle';
+  context.lineWidth = 5;
+  context.lineJoin = 'round';
+  context.strokeStyle = palette.ground;
+  context.strokeText(text, x, y);
+  context.fillStyle = palette.dimension;
+  context.fillText(text, x, y);
+}

@@ -1,0 +1,25 @@
+import '@fontsource/barlow/latin-400.css';
+import '@fontsource/barlow/latin-600.css';
+import '@fontsource/barlow/latin-ext-400.css';
+import '@fontsource/barlow/latin-ext-600.css';
+import '@fontsource/barlow-condensed/latin-500.css';
+import '@fontsource/barlow-condensed/latin-600.css';
+import './theme/base.css';
+import { createPinia } from 'pinia';
+import PrimeVue from 'primevue/config';
+import ToastService from 'primevue/toastservice';
+import Tooltip from 'primevue/tooltip';
+import { createApp } from 'vue';
+import App from './App.vue';
+import { router } from './router.ts';
+import { preset } from './theme/preset.ts';
+
+const nonce = document.querySelector<HTMLMetaElement>('meta[name="csp-nonce"]')?.content ?? '';
+
+createApp(App)
+  .use(createPinia())
+  .use(router)
+  .use(PrimeVue, { csp: { nonce }, theme: { preset, options: { darkModeSelector: '.dark' } } })
+  .use(ToastService)
+  .directive('tooltip', Tooltip)
+  .mount('#app');

@@ -1,0 +1,4 @@
+declare module '*.json?raw' {
+  const text: string;
+  export default text;
+}

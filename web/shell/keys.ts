@@ -1,0 +1,36 @@
+/** What a key does, for the list under `?`. */
+export interface KeyLine {
+  readonly keys: string;
+  readonly does: string;
+}
+
+/** Every key of the product, by where it works. */
+export const KEY_GROUPS: readonly { readonly where: string; readonly lines: readonly KeyLine[] }[] = [
+  {
+    where: 'Setting out',
+    lines: [
+      { keys: 'Arrows', does: 'Move the tiles by 1 mm or one step of the tape; ten with Shift' },
+      { keys: 'E', does: 'Choose the next edge (or click it)' },
+      { keys: 'P', does: 'A piece on the centre line, square to the chosen edge' },
+      { keys: 'J', does: 'A joint on the centre line, square to the chosen edge' },
+      { keys: 'F', does: 'Full pieces off the chosen edge' },
+      { keys: 'B', does: 'The best setout, both ways' },
+    ],
+  },
+  {
+    where: 'Drawing',
+    lines: [
+      { keys: '+ and -', does: 'Closer, further away' },
+      { keys: '0', does: 'Whole surface' },
+      { keys: 'Alt and drag', does: 'Move the view instead of the tiles' },
+    ],
+  },
+  {
+    where: 'Everywhere',
+    lines: [
+      { keys: 'Ctrl Z, Ctrl Shift Z', does: 'Undo, redo' },
+      { keys: 'Up and Down in a length', does: 'One step of the tape; ten with Shift' },
+      { keys: '?', does: 'This list' },
+    ],
+  },
+];

@@ -1,0 +1,80 @@
+<script setup lang="ts">
+import { computed, toRef, useTemplateRef, watch } from 'vue';
+import type { Point } from '@azulejo/core/geometry/point';
+import { productOf, tapeOf } from '@azulejo/core/job';
+import { METRIC_TAPE } from '@azulejo/core/units/tape';
+import SetoutBoard from '../board/SetoutBoard.vue';
+import type { SurfaceStep } from '../router.ts';
+import StepTape from '../shell/StepTape.vue';
+import { useBoardStore } from '../stores/boardStore.ts';
+import { useSurfacePlan } from '../workers/useSurfacePlan.ts';
+import CutsPanel from './cuts/CutsPanel.vue';
+import LoadingState from './LoadingState.vue';
+import MeasurePanel from './measure/MeasurePanel.vue';
+import SetoutPanel from './setout/SetoutPanel.vue';
+import { useSetoutMoves } from './setout/useSetoutMoves.ts';
+import SurfaceHead from './SurfaceHead.vue';
+import TilePanel from './tile/TilePanel.vue';
+import { useBoardKeys, type BoardHandle } from './useBoardKeys.ts';
+import { useOpenJob } from './useOpenJob.ts';
+
+const props = defineProps<{ jobId: string; surfaceId: string; step: SurfaceStep }>();
+const { jobs, trouble } = useOpenJob(toRef(props, 'jobId'));
+const board = useBoardStore();
+const { surface, drawing, plan, cuts } = useSurfacePlan(toRef(props, 'surfaceId'));
+watch(() => props.surfaceId, () => board.clear(), { immediate: true });
+
+const product = computed(() => (jobs.job && surface.value ? productOf(jobs.job, surface.value) : null));
+const tape = computed(() => (jobs.job && surface.value ? tapeOf(jobs.job, surface.value) : METRIC_TAPE));
+const moves = useSetoutMoves(surface, drawing, tape);
+const boardRef = useTemplateRef<BoardHandle>('boardRef');
+useBoardKeys(computed(() => props.step), boardRef, moves, drawing);
+
+const show = computed(() => ({ measure: 'measures', tile: 'picture', setout: 'setout', cuts: 'cuts' } as const)[props.step]);
+const chosenPieces = computed(() => {
+  if (props.step !== 'cuts' || !cuts.value || !plan.value) return [];
+  const group = plan.value.groups.find(({ id }) => id === board.chosenGroup);
+  const labels = new Set(group?.pieces.map(({ label }) => label));
+  return cuts.value.filter(({ label }) => (board.chosenLabel ? label === board.chosenLabel : labels.has(label)));
+});
+const missing = computed(() => (jobs.job && !surface.value ? 'The job has no such surface. It may have been deleted.' : trouble.value));
+
+function pickPiece(label: string | null): void {
+  if (props.step !== 'cuts') return;
+  board.chosenLabel = label;
+  board.chosenGroup = plan.value?.groups.find(({ pieces }) => pieces.some((piece) => piece.label === label))?.id ?? null;
+}
+const move = (by: Point): void => moves.moveBy(by);
+</script>
+
+<template>
+  <LoadingState v-if="!jobs.job || !surface || !product" :trouble="missing" />
+  <div v-else class="surface">
+    <StepTape :job-id="jobId" :surface-id="surfaceId" :current="step" />
+    <div class="work">
+      <SetoutBoard
+        ref="boardRef" :drawing="drawing" :cuts="cuts" :colour="product.colour" :tape="tape" :show="show" :chosen-pieces="chosenPieces"
+        :chosen-edge="step === 'setout' || step === 'measure' ? board.chosenEdge : null" :movable="step === 'setout'"
+        :label="`${surface.name}, drawn to scale. The cut list and the lines to strike give the same in words.`"
+        @move="move" @drop="moves.drop" @pick-piece="pickPiece" @pick-edge="board.chosenEdge = $event"
+      />
+      <main class="panel" :aria-label="`${surface.name}: ${step}`">
+        <SurfaceHead :job="jobs.job" :surface="surface" :step="step" :plan="plan" />
+        <MeasurePanel v-if="step === 'measure'" :surface="surface" :tape="tape" :plan="plan" />
+        <TilePanel v-else-if="step === 'tile'" :job="jobs.job" :surface="surface" :tape="tape" :plan="plan" />
+        <SetoutPanel v-else-if="step === 'setout'" :surface="surface" :tape="tape" :plan="plan" :moves="moves" />
+        <CutsPanel v-else :job="jobs.job" :surface="surface" :tape="tape" :plan="plan" :product="product" />
+      </main>
+    </div>
+  </div>
+</template>
+
+<style scoped>
+.surface { display: flex; flex-direction: column; }
+.work { flex: 1; min-height: 0; display: grid; grid-template-columns: minmax(0, 1fr) 400px; }
+.panel { background: var(--panel); overflow-y: auto; padding: 1.1rem 1.25rem 2rem; display: grid; gap: 1.1rem; align-content: start; min-width: 0; }
+@media (max-width: 860px) {
+  .work { grid-template-columns: minmax(0, 1fr); grid-template-rows: 42% minmax(0, 1fr); }
+  .panel { padding: 0.9rem 1rem 2rem; }
+}
+</style>

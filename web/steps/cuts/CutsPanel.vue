@@ -1,0 +1,56 @@
+<script setup lang="ts">
+import Button from 'primevue/button';
+import { computed, nextTick, watch } from 'vue';
+import { PhFileCsv, PhFilePdf } from '@phosphor-icons/vue';
+import type { Job, Surface } from '@azulejo/core/job';
+import { SAFETY } from '@azulejo/core/messages/en/safety';
+import type { SurfacePlan } from '@azulejo/core/plan';
+import { actualSize, type Product } from '@azulejo/core/tile/product';
+import type { Tape } from '@azulejo/core/units/tape';
+import { exportUrl } from '../../api/client.ts';
+import { useBoardStore } from '../../stores/boardStore.ts';
+import CutGroupCard from './CutGroupCard.vue';
+
+const props = defineProps<{ job: Job; surface: Surface; tape: Tape; plan: SurfacePlan | null; product: Product }>();
+const board = useBoardStore();
+const tile = computed(() => actualSize(props.product));
+const minutes = computed(() => props.plan?.cuts.reduce((sum, cut) => sum + cut.minutes, 0) ?? 0);
+
+function chooseGroup(id: string): void {
+  const again = board.chosenGroup === id && board.chosenLabel === null;
+  board.chosenGroup = again ? null : id;
+  board.chosenLabel = null;
+}
+function choosePiece(group: string, label: string): void {
+  board.chosenGroup = group;
+  board.chosenLabel = board.chosenLabel === label ? null : label;
+}
+watch(() => board.chosenGroup, async (id) => {
+  await nextTick();
+  if (id) document.getElementById(id)?.scrollIntoView({ block: 'nearest' });
+});
+</script>
+
+<template>
+  <template v-if="plan">
+    <div class="row">
+      <Button as="a" :href="exportUrl(job.id, 'sheet', surface.id)" severity="secondary" outlined><PhFilePdf :size="19" />Setout and cut sheet</Button>
+      <Button as="a" :href="exportUrl(job.id, 'cuts', surface.id)" severity="secondary" outlined><PhFileCsv :size="19" />Cut list</Button>
+    </div>
+    <p v-if="plan.groups.length === 0">Every piece is whole. Nothing to cut.</p>
+    <template v-else>
+      <p class="caution">{{ SAFETY.cutting }}</p>
+      <p class="soft">{{ plan.groups.length }} settings for {{ plan.cuts.length }} pieces, about {{ minutes }} min at the saw. Figures are from factory edges with joint and gap taken off; set the fence to them.</p>
+      <ol class="groups">
+        <CutGroupCard v-for="group in plan.groups" :id="group.id" :key="group.id" :group="group" :tape="tape" :tile="tile" :off-cuts="plan.offCuts" :chosen="board.chosenGroup === group.id" :chosen-label="board.chosenLabel" @choose="chooseGroup(group.id)" @choose-piece="choosePiece(group.id, $event)" />
+      </ol>
+    </template>
+    <p v-if="plan.layout.droppedAreaMm2 > 1" class="small soft">Strips under half a millimetre are left to the joint.</p>
+  </template>
+  <p v-else class="soft" role="status">Working out the cuts</p>
+</template>
+
+<style scoped>
+.caution { font-size: 0.9rem; background: var(--warn-soft); padding: 0.55rem 0.75rem; border-radius: 4px; }
+.groups { margin: 0; padding: 0; list-style: none; }
+</style>

@@ -1,0 +1,35 @@
+<script setup lang="ts">
+import Button from 'primevue/button';
+import Dialog from 'primevue/dialog';
+import { ref } from 'vue';
+import { api, exportUrl, ServerError, type JobEntry } from '../../api/client.ts';
+
+const props = defineProps<{ job: JobEntry }>();
+const emit = defineEmits<{ close: [] }>();
+const trouble = ref<string | null>(null);
+
+async function remove(): Promise<void> {
+  try {
+    await api.deleteJob(props.job.id, props.job.version);
+    emit('close');
+  } catch (error) {
+    trouble.value = error instanceof ServerError ? error.words : 'The job could not be deleted.';
+  }
+}
+</script>
+
+<template>
+  <Dialog visible modal :header="`Delete ${job.name}?`" @update:visible="emit('close')">
+    <p class="words">Its surfaces, cuts and history go with it and can't be brought back. <a :href="exportUrl(job.id, 'job')">Save its job file first</a> to be able to read it back.</p>
+    <p v-if="trouble" class="why" role="alert">{{ trouble }}</p>
+    <template #footer>
+      <Button label="Keep it" severity="secondary" text @click="emit('close')" />
+      <Button label="Delete" severity="danger" @click="remove" />
+    </template>
+  </Dialog>
+</template>
+
+<style scoped>
+.words { max-width: 26rem; }
+.why { color: var(--bad); margin-top: 0.7rem; }
+</style>

@@ -1,0 +1,54 @@
+<script setup lang="ts">
+import Button from 'primevue/button';
+import Dialog from 'primevue/dialog';
+import InputText from 'primevue/inputtext';
+import { ref, useId } from 'vue';
+import { useRouter } from 'vue-router';
+import { api, ServerError } from '../../api/client.ts';
+import SwitchField from '../../fields/SwitchField.vue';
+
+const emit = defineEmits<{ close: [] }>();
+const router = useRouter();
+const id = useId();
+const name = ref('');
+const client = ref('');
+const system = ref<'metric' | 'imperial'>('metric');
+const trouble = ref<string | null>(null);
+
+async function start(): Promise<void> {
+  if (name.value.trim() === '') {
+    trouble.value = 'Expected a name for the job.';
+    return;
+  }
+  try {
+    const { id: jobId } = await api.startJob(name.value, client.value, system.value);
+    await router.push({ name: 'job', params: { jobId } });
+  } catch (error) {
+    trouble.value = error instanceof ServerError ? error.words : 'The job could not be started.';
+  }
+}
+</script>
+
+<template>
+  <Dialog visible modal header="New job" @update:visible="emit('close')">
+    <form class="form" @submit.prevent="start">
+      <div class="field"><label :for="id">Name</label><InputText :id="id" v-model="name" maxlength="80" fluid autocomplete="off" autofocus /></div>
+      <div class="field"><label :for="`${id}-client`">Client</label><InputText :id="`${id}-client`" v-model="client" maxlength="120" fluid autocomplete="off" /></div>
+      <SwitchField label="Tape" :value="system" :options="[{ value: 'metric', label: 'Millimetres' }, { value: 'imperial', label: 'Feet and inches' }]" @choose="system = $event" />
+      <p v-if="trouble" class="why" role="alert">{{ trouble }}</p>
+      <button type="submit" class="unseen" tabindex="-1" aria-hidden="true">Start</button>
+    </form>
+    <template #footer>
+      <Button label="Not now" severity="secondary" text @click="emit('close')" />
+      <Button label="Start" @click="start" />
+    </template>
+  </Dialog>
+</template>
+
+<style scoped>
+.form { display: grid; gap: 1rem; width: min(26rem, 82vw); }
+.field { display: grid; gap: 0.2rem; }
+label { font-size: 0.875rem; color: var(--ink-soft); }
+.why { color: var(--bad); }
+.unseen { display: none; }
+</style>

@@ -1,0 +1,85 @@
+import { computed, type Ref } from 'vue';
+import type { Surface } from '@azulejo/core/job';
+import type { Drawing } from '@azulejo/core/plan';
+import type { Point } from '@azulejo/core/geometry/point';
+import { firstPieceSpan, spanOf, type Axis } from '@azulejo/core/setout/axisPlacement';
+import { normaliseOffset } from '@azulejo/core/setout/normaliseOffset';
+import type { AxisChoice, SetoutChoice } from '@azulejo/core/setout/setoutChoice';
+import { MM_PER_INCH, type Tape } from '@azulejo/core/units/tape';
+import { useBoardStore } from '../../stores/boardStore.ts';
+import { useJobStore } from '../../stores/jobStore.ts';
+
+/** Moves of a setout by hand, and the rules that one key sets. */
+export type SetoutMoves = ReturnType<typeof useSetoutMoves>;
+
+/** Every move becomes one change that can be undone; while the hand is on it, it is a preview. */
+export function useSetoutMoves(surface: Ref<Surface | null>, drawing: Ref<Drawing | null>, tape: Ref<Tape>) {
+  const jobs = useJobStore();
+  const board = useBoardStore();
+  const stepMm = computed(() => (tape.value.system === 'metric' ? 1 : MM_PER_INCH / Math.max(16, tape.value.fraction)));
+
+  function commit(label: string, choice: SetoutChoice): void {
+    const id = surface.value?.id;
+    jobs.change(label, (draft) => {
+      const target = draft.surfaces.find((other) => other.id === id);
+      if (target) target.setout = choice;
+    });
+    board.preview = null;
+  }
+
+  /** Where the setout lies now, as offsets from the left and bottom limits, mm. */
+  function offsets(): Point | null {
+    const now = board.preview ?? null;
+    if (now?.x.rule === 'free' && now.y.rule === 'free') return [now.x.offsetMm, now.y.offsetMm];
+    if (!drawing.value) return null;
+    const { layout, traced } = drawing.value;
+    const at = (axis: Axis): number => layout.placement.origin[axis === 'x' ? 0 : 1] + firstPieceSpan(layout.repeat, axis).low - spanOf(traced.limits, axis).low;
+    return [at('x'), at('y')];
+  }
+
+  const free = ([x, y]: Point): SetoutChoice => ({ x: { rule: 'free', offsetMm: x }, y: { rule: 'free', offsetMm: y } });
+
+  /** Moves the tiles while a hand drags them, mm. */
+  function moveBy([x, y]: Point): void {
+    const now = offsets();
+    if (now) board.preview = free([now[0] + x, now[1] + y]);
+  }
+
+  /** Lets go of dragged tiles, on the nearest step of the tape. */
+  function drop(): void {
+    const now = board.preview ? offsets() : null;
+    if (now && drawing.value) commit('Move setout', free(tidy(now)));
+  }
+
+  /** Moves by whole steps of the tape in one direction; the other keeps its rule. */
+  function nudge(axis: Axis, steps: number): void {
+    const now = offsets();
+    if (!now || !surface.value) return;
+    const k = axis === 'x' ? 0 : 1;
+    commit('Nudge setout', { ...settled(), [axis]: { rule: 'free', offsetMm: round(now[k] + steps * stepMm.value) } });
+  }
+
+  /** Best directions take the rule in force, so that moving one does not turn the other. */
+  function settled(): SetoutChoice {
+    const { setout } = surface.value ?? {};
+    const keep = (axis: Axis): AxisChoice => (setout && setout[axis].rule !== 'best' ? setout[axis] : drawing.value?.choice[axis] ?? { rule: 'best' });
+    return { x: keep('x'), y: keep('y') };
+  }
+
+  const setRule = (axis: Axis, choice: AxisChoice): void => {
+    if (surface.value) commit('Setout rule', { ...surface.value.setout, [axis]: choice });
+  };
+
+  const tidy = ([x, y]: Point): Point => {
+    const steps = (mm: number): number => round(Math.round(mm / stepMm.value) * stepMm.value);
+    const [a, b] = drawing.value ? normaliseOffset(drawing.value.layout.repeat, [x, y]) : [x, y];
+    return [steps(a), steps(b)];
+  };
+
+  return {
+    moveBy, drop, nudge, setRule,
+    best: () => commit('Best setout', { x: { rule: 'best' }, y: { rule: 'best' } }),
+  };
+}
+
+const round = (mm: number): number => Math.round(mm * 1e4) / 1e4;

@@ -1,0 +1,14 @@
+import { ref, watch, type Ref } from 'vue';
+import { ServerError } from '../api/client.ts';
+import { useJobStore } from '../stores/jobStore.ts';
+
+/** Opens the job of a view; tells in words why it can't be opened. */
+export function useOpenJob(jobId: Ref<string>) {
+  const jobs = useJobStore();
+  const trouble = ref<string | null>(null);
+  watch(jobId, (id) => {
+    trouble.value = null;
+    jobs.open(id).catch((error: unknown) => { trouble.value = error instanceof ServerError ? error.words : 'The job could not be opened.'; });
+  }, { immediate: true });
+  return { jobs, trouble };
+}

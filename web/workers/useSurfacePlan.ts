@@ -1,0 +1,47 @@
+import { computed, type Ref } from 'vue';
+import type { Job, Surface } from '@azulejo/core/job';
+import type { Drawing, SurfacePlan } from '@azulejo/core/plan';
+import { useBoardStore } from '../stores/boardStore.ts';
+import { useJobStore } from '../stores/jobStore.ts';
+import { planner } from './planner.ts';
+import { useLatest } from './useLatest.ts';
+
+interface Wanted {
+  readonly job: Job;
+  readonly surfaceId: string;
+}
+
+/** A result with the input it belongs to. */
+interface Answer<T> extends Wanted {
+  readonly result: T;
+}
+
+/** The drawing and the full plan of one surface; the drawing comes first and follows a moving hand. */
+export function useSurfacePlan(surfaceId: Ref<string>) {
+  const jobs = useJobStore();
+  const board = useBoardStore();
+  const surface = computed<Surface | null>(() => jobs.job?.surfaces.find(({ id }) => id === surfaceId.value) ?? null);
+
+  const wanted = computed<Wanted | null>(() => {
+    if (!jobs.job || !surface.value) return null;
+    return { job: board.preview ? withSetout(jobs.job, surface.value, board.preview) : jobs.job, surfaceId: surfaceId.value };
+  });
+
+  const drawn = useLatest<Wanted, Answer<Drawing>>(wanted, async (input) => ({ ...input, result: await planner.drawSurface(input.job, input.surfaceId) }));
+  const planned = useLatest<Wanted, Answer<SurfacePlan>>(wanted, async (input) => ({ ...input, result: await planner.planSurface(input.job, input.surfaceId) }));
+
+  const ofThisSurface = <T>(answer: Answer<T> | null): Answer<T> | null => (answer?.surfaceId === surfaceId.value ? answer : null);
+  const plan = computed(() => ofThisSurface(planned.value.value)?.result ?? null);
+  const drawing = computed(() => ofThisSurface(drawn.value.value)?.result ?? plan.value);
+  /** Cuts with their kinds, while they belong to the drawing on screen. */
+  const cuts = computed(() => {
+    const [a, b] = [ofThisSurface(drawn.value.value), ofThisSurface(planned.value.value)];
+    return b && a?.job === b.job ? b.result.cuts : null;
+  });
+  const failed = computed(() => drawn.failed.value || planned.failed.value);
+  return { surface, drawing, plan, cuts, failed };
+}
+
+function withSetout(job: Job, surface: Surface, setout: Surface['setout']): Job {
+  return { ...job, surfaces: job.surfaces.map((other) => (other.id === surface.id ? { ...other, setout } : other)) };
+}
