@@ -21,10 +21,10 @@ export type Mark =
   | { readonly type: 'line'; readonly from: Side; readonly mm: readonly [number, number] }
   /** A corner taken off slantwise: how far from the corner along each side. */
   | { readonly type: 'corner'; readonly sideX: 'left' | 'right'; readonly xMm: number; readonly sideY: 'bottom' | 'top'; readonly yMm: number }
-  /** A corner notched out square: how much of each side goes. */
-  | { readonly type: 'notch'; readonly sideX: 'left' | 'right'; readonly xMm: number; readonly sideY: 'bottom' | 'top'; readonly yMm: number }
+  /** A corner notched out square: how much of each side goes; from a side that is cut first where it says so. */
+  | { readonly type: 'notch'; readonly afterCut: boolean; readonly sideX: 'left' | 'right'; readonly xMm: number; readonly sideY: 'bottom' | 'top'; readonly yMm: number }
   /** A slot open to one side: where it starts along that side (from left or bottom), how wide, how deep. */
-  | { readonly type: 'slot'; readonly side: Side; readonly startMm: number; readonly widthMm: number; readonly depthMm: number }
+  | { readonly type: 'slot'; readonly afterCut: boolean; readonly side: Side; readonly startMm: number; readonly widthMm: number; readonly depthMm: number }
   /** A round hole or the bite of one: centre from the left and bottom sides, finished diameter, core bit or null. */
   | { readonly type: 'circle'; readonly xMm: number; readonly yMm: number; readonly diameterMm: number; readonly coreMm: number | null }
   /** A box cut out within the piece: from the left and bottom sides. */

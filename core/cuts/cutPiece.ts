@@ -1,4 +1,6 @@
 import { boxOf, mapPolygon, polygonArea, tidyRing, type Polygon } from '../geometry/ring.ts';
+import { labelPoint } from '../geometry/labelPoint.ts';
+import type { Point } from '../geometry/point.ts';
 import { actualSize, type Product, type Size } from '../tile/product.ts';
 import type { EdgeRole } from '../surface/edge.ts';
 import type { EdgeSummary } from '../setout/edgeCuts.ts';
@@ -16,6 +18,8 @@ export interface CutPiece {
   readonly address: Address;
   /** As it lies on the surface, mm. */
   readonly polygon: Polygon;
+  /** A position well inside it, for its label, mm. */
+  readonly labelAt: Point;
   /** In the tile's own frame: its bottom-left corner at the origin, mm. */
   readonly inTile: Polygon;
   readonly kind: CutKind;
@@ -48,11 +52,11 @@ function describePiece(label: string, address: Address, polygon: Polygon, layout
   const inTile = mapPolygon(polygon, toTileFrame(layout, address)).map(tidyRing);
   const box = boxOf(inTile[0]);
   const sizeMm = { widthMm: box.maxX - box.minX, heightMm: box.maxY - box.minY };
-  const cuts = traceCuts(inTile, tile).map((line) => markCut(line, tile));
+  const cuts = traceCuts(inTile, tile).map((line) => markCut(line, tile, box)).sort((a, b) => Number(SHAPED_KINDS.has(a.kind)) - Number(SHAPED_KINDS.has(b.kind)));
   const kind = kindOf(cuts, sizeMm, tile);
   const marks = cuts.map(({ mark }) => mark);
   return {
-    label, polygon, inTile, kind, marks, sizeMm, edgeShows,
+    label, polygon, inTile, labelAt: labelPoint(polygon), kind, marks, sizeMm, edgeShows,
     address: { piece: address.piece, i: address.i, j: address.j },
     tool: toolFor(kind, marks, product, narrowestPart(marks, tile)),
     areaMm2: polygonArea(polygon),

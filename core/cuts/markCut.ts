@@ -1,4 +1,4 @@
-import { boxOf } from '../geometry/ring.ts';
+import { boxOf, type Box } from '../geometry/ring.ts';
 import type { Point } from '../geometry/point.ts';
 import type { Size } from '../tile/product.ts';
 import { coreBitFor, type CutKind, type Mark, type Side } from './cutKind.ts';
@@ -14,14 +14,17 @@ export interface MarkedCut {
   readonly mark: Mark;
 }
 
-/** Names one cut and says how it is marked, from the tile's factory edges. */
-export function markCut(line: CutLine, tile: Size): MarkedCut {
+/**
+ * Names one cut and says how it is marked: from the tile's factory edges, or for a notch or slot that
+ * opens to a side cut before it, from the sides of the piece. `piece` is the box of the piece in the tile.
+ */
+export function markCut(line: CutLine, tile: Size, piece: Box): MarkedCut {
   if (line.closed) return line.curved ? circleCut(line, 'hole') ?? pathCut(line, 'hole') : windowCut(line);
   if (line.curved) return circleCut(line, 'halfHole') ?? pathCut(line, 'curve');
   switch (line.points.length) {
     case 2: return straightCut(line.points[0], line.points[1], tile);
-    case 3: return notchCut(line, tile);
-    case 4: return slotCut(line, tile) ?? pathCut(line, 'curve');
+    case 3: return notchCut(line, tile, piece);
+    case 4: return slotCut(line, tile, piece) ?? pathCut(line, 'curve');
     default: return pathCut(line, 'curve');
   }
 }
@@ -57,39 +60,44 @@ function slantedCorner(p: Point, q: Point, tile: Size): Mark | null {
 
 const near = (a: number, b: number): boolean => Math.abs(a - b) < SAME_MM;
 
-function notchCut(line: CutLine, { widthMm, heightMm }: Size): MarkedCut {
+function notchCut(line: CutLine, tile: Size, piece: Box): MarkedCut {
   const [p, inner, q] = line.points;
   const square = [p, q].every((end) => near(end[0], inner[0]) || near(end[1], inner[1]));
   const ends = [p, q];
-  const atX = ends.find((end) => near(end[0], 0) || near(end[0], widthMm));
-  const atY = ends.find((end) => near(end[1], 0) || near(end[1], heightMm));
-  if (!square || !atX || !atY || atX === atY) return pathCut(line, 'notch');
-  const sideX = near(atX[0], 0) ? 'left' : 'right';
-  const sideY = near(atY[1], 0) ? 'bottom' : 'top';
+  const atX = ends.find((end) => near(end[0], piece.minX) || near(end[0], piece.maxX));
+  const atY = ends.find((end) => end !== atX && (near(end[1], piece.minY) || near(end[1], piece.maxY)));
+  if (!square || !atX || !atY) return pathCut(line, 'notch');
+  const sideX = near(atX[0], piece.minX) ? 'left' : 'right';
+  const sideY = near(atY[1], piece.minY) ? 'bottom' : 'top';
   const mark: Mark = {
-    type: 'notch', sideX, sideY,
-    xMm: sideX === 'left' ? inner[0] : widthMm - inner[0],
-    yMm: sideY === 'bottom' ? inner[1] : heightMm - inner[1],
+    type: 'notch', sideX, sideY, afterCut: !isFactory(sideX, piece, tile) || !isFactory(sideY, piece, tile),
+    xMm: sideX === 'left' ? inner[0] - piece.minX : piece.maxX - inner[0],
+    yMm: sideY === 'bottom' ? inner[1] - piece.minY : piece.maxY - inner[1],
   };
   return { kind: 'notch', mark };
 }
 
+/** Whether a side of a piece is the tile's own. */
+function isFactory(side: Side, piece: Box, { widthMm, heightMm }: Size): boolean {
+  return { left: near(piece.minX, 0), right: near(piece.maxX, widthMm), bottom: near(piece.minY, 0), top: near(piece.maxY, heightMm) }[side];
+}
+
 /** A slot runs in from a side, across, and out again on the same side. */
-function slotCut(line: CutLine, { widthMm, heightMm }: Size): MarkedCut | null {
+function slotCut(line: CutLine, tile: Size, piece: Box): MarkedCut | null {
   const [p, a, b, q] = line.points;
   const box = boxOf(line.points);
   const sides: readonly [Side, boolean, boolean][] = [
-    ['left', near(p[0], 0) && near(q[0], 0), near(a[0], b[0])],
-    ['right', near(p[0], widthMm) && near(q[0], widthMm), near(a[0], b[0])],
-    ['bottom', near(p[1], 0) && near(q[1], 0), near(a[1], b[1])],
-    ['top', near(p[1], heightMm) && near(q[1], heightMm), near(a[1], b[1])],
+    ['left', near(p[0], piece.minX) && near(q[0], piece.minX), near(a[0], b[0])],
+    ['right', near(p[0], piece.maxX) && near(q[0], piece.maxX), near(a[0], b[0])],
+    ['bottom', near(p[1], piece.minY) && near(q[1], piece.minY), near(a[1], b[1])],
+    ['top', near(p[1], piece.maxY) && near(q[1], piece.maxY), near(a[1], b[1])],
   ];
   const side = sides.find(([, opens, straight]) => opens && straight)?.[0];
   if (!side) return null;
   const across = side === 'left' || side === 'right';
   const mark: Mark = {
-    type: 'slot', side,
-    startMm: across ? box.minY : box.minX,
+    type: 'slot', side, afterCut: !isFactory(side, piece, tile),
+    startMm: across ? box.minY - piece.minY : box.minX - piece.minX,
     widthMm: across ? box.maxY - box.minY : box.maxX - box.minX,
     depthMm: across ? box.maxX - box.minX : box.maxY - box.minY,
   };

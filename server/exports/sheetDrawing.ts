@@ -1,15 +1,17 @@
+import type { CutPiece } from '@azulejo/core/cuts/cutPiece';
 import { kindLetter } from '@azulejo/core/cuts/kindLetter';
 import { boxOf, type Box, type Ring } from '@azulejo/core/geometry/ring';
 import { tapeOf } from '@azulejo/core/job';
 import { forEachWhole, tileRing } from '@azulejo/core/setout/layout';
 import { edgeDimensions } from '@azulejo/core/setout/edgeDimensions';
+import type { Size } from '@azulejo/core/tile/product';
 import { formatLength } from '@azulejo/core/units/formatLength';
 import type { SurfaceSource } from './exportKind.ts';
 
 /** Points on the sheet in one millimetre of paper. */
 const POINTS_PER_MM = 72 / 25.4;
 
-const SCALES = [1, 2, 5, 10, 15, 20, 25, 30, 40, 50, 75, 100, 200, 500];
+const SCALES = [1, 2, 5, 7.5, 10, 12.5, 15, 20, 25, 30, 40, 50, 75, 100, 200, 500];
 
 /** Where on the sheet a drawing goes, points. */
 export interface Frame {
@@ -40,7 +42,7 @@ export function drawSetout(pdf: PDFKit.PDFDocument, { job, surface, planned }: S
   forEachWhole(planned.layout, (address) => { trace(tileRing(planned.layout, address)).stroke(); });
   for (const { polygon } of planned.cuts) {
     for (const ring of polygon) trace(ring);
-    pdf.fillAndStroke('#dfe5ea', '#3a444e');
+    pdf.fillAndStroke('#dfe5ea', '#3a444e', 'even-odd');
   }
   pdf.lineWidth(1.1).strokeColor('#111820');
   trace(planned.traced.outline).stroke();
@@ -48,24 +50,26 @@ export function drawSetout(pdf: PDFKit.PDFDocument, { job, surface, planned }: S
     pdf.lineWidth(0.8).strokeColor('#111820');
     trace(ring).stroke();
     const { minX, maxX, minY, maxY } = boxOf(ring);
-    writeCentred(pdf, fixture.name, at([(minX + maxX) / 2, (minY + maxY) / 2]), 6.5, '#111820');
+    const fits = pdf.font('figure').fontSize(8).widthOfString(fixture.name) < (maxX - minX) * k;
+    const [x, y] = at([(minX + maxX) / 2, fits ? (minY + maxY) / 2 : maxY]);
+    writeCentred(pdf, fixture.name, [x, fits ? y : y - 6], 8, '#111820');
   }
   drawLines(pdf, planned, box, at);
-  for (const { label, kind, polygon } of planned.cuts) {
+  for (const { label, kind, polygon, labelAt } of planned.cuts) {
     const piece = boxOf(polygon[0]);
-    if (Math.min(piece.maxX - piece.minX, piece.maxY - piece.minY) * k < 6.5) continue;
-    writeCentred(pdf, `${label}${kindLetter(kind)}`, at([(piece.minX + piece.maxX) / 2, (piece.minY + piece.maxY) / 2]), 4.6, '#111820');
+    if (Math.min(piece.maxX - piece.minX, piece.maxY - piece.minY) * k < 8) continue;
+    writeCentred(pdf, `${label}${kindLetter(kind)}`, at(labelAt), 6.5, '#111820');
   }
   const tape = tapeOf(job, surface);
   for (const { at: place, outward, mm } of edgeDimensions(planned)) {
     const [x, y] = at(place);
-    writeCentred(pdf, formatLength(mm, tape), [x + outward[0] * 14, y - outward[1] * 9], 8.5, '#1d4f91');
+    writeCentred(pdf, formatLength(mm, tape), [x + outward[0] * 16, y - outward[1] * 10], 10, '#1d4f91');
   }
   return scale;
 }
 
 function drawLines(pdf: PDFKit.PDFDocument, planned: SurfaceSource['planned'], box: Box, at: (p: readonly [number, number]) => [number, number]): void {
-  pdf.lineWidth(0.8).strokeColor('#b8402b').dash(6, { space: 3 });
+  pdf.lineWidth(1.3).strokeColor('#b8402b').dash(6, { space: 3 });
   for (const { axis, atMm } of planned.lines) {
     const [from, to] = axis === 'x' ? [at([atMm, box.minY]), at([atMm, box.maxY])] : [at([box.minX, atMm]), at([box.maxX, atMm])];
     pdf.moveTo(...from).lineTo(...to).stroke();
@@ -76,4 +80,14 @@ function drawLines(pdf: PDFKit.PDFDocument, planned: SurfaceSource['planned'], b
 function writeCentred(pdf: PDFKit.PDFDocument, text: string, [x, y]: readonly [number, number], size: number, colour: string): void {
   pdf.font('figure').fontSize(size).fillColor(colour);
   pdf.text(text, x - pdf.widthOfString(text) / 2, y - size * 0.62, { lineBreak: false });
+}
+
+/** Draws a piece within the outline of its tile, for the list of cuts. */
+export function drawPieceOutline(pdf: PDFKit.PDFDocument, { inTile }: CutPiece, tile: Size, frame: Frame): void {
+  const k = Math.min(frame.width / tile.widthMm, frame.height / tile.heightMm);
+  const top = frame.y + (frame.height - tile.heightMm * k) / 2;
+  const at = ([x, y]: readonly [number, number]): [number, number] => [frame.x + x * k, top + (tile.heightMm - y) * k];
+  pdf.lineWidth(0.4).strokeColor('#8494a1').dash(2, { space: 1.5 }).rect(frame.x, top, tile.widthMm * k, tile.heightMm * k).stroke().undash();
+  for (const ring of inTile) pdf.polygon(...ring.map(at));
+  pdf.lineWidth(0.9).fillAndStroke('#dfe5ea', '#111820', 'even-odd');
 }

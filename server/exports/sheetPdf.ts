@@ -11,15 +11,16 @@ import { actualSize } from '@azulejo/core/tile/product';
 import { formatLength, formatLengthWithUnit } from '@azulejo/core/units/formatLength';
 import type { SurfaceSource } from './exportKind.ts';
 import { fontFor, registerFonts, type PdfFont } from './pdfFonts.ts';
-import { drawSetout } from './sheetDrawing.ts';
+import { drawPieceOutline, drawSetout } from './sheetDrawing.ts';
 
 const MARGIN = 34;
 const INK = '#111820';
 const FAINT = '#5c6670';
-const ROW_GAP = 5;
+const ROW_GAP = 6;
+const OUTLINE = 30;
 const COLUMNS = [
-  { title: 'Off', width: 34 }, { title: 'Cut', width: 74 }, { title: 'Size', width: 104 }, { title: 'Marks', width: 250 },
-  { title: 'Tool', width: 62 }, { title: 'Pieces', width: 250 },
+  { title: 'Off', width: 30 }, { title: '', width: 44 }, { title: 'Cut', width: 70 }, { title: 'Size', width: 100 }, { title: 'Marks', width: 234 },
+  { title: 'Tool', width: 60 }, { title: 'Pieces', width: 236 },
 ] as const;
 
 /** The setout and cut sheet of one surface, A4 across: the scaled drawing, then the grouped cuts. */
@@ -59,8 +60,8 @@ function writeSetoutPage(pdf: PDFKit.PDFDocument, source: SurfaceSource): void {
   const { job, surface, planned } = source;
   const tape = tapeOf(job, surface);
   const top = writeHeader(pdf, source, 'setout');
-  const side = 214;
-  const frame = { x: MARGIN + 30, y: top + 18, width: pdf.page.width - 2 * MARGIN - side - 76, height: pdf.page.height - top - MARGIN - 44 };
+  const side = 200;
+  const frame = { x: MARGIN + 26, y: top + 14, width: pdf.page.width - 2 * MARGIN - side - 66, height: pdf.page.height - top - MARGIN - 36 };
   const scale = drawSetout(pdf, source, frame);
   const x = pdf.page.width - MARGIN - side;
   let y = top;
@@ -89,17 +90,18 @@ function writeCutPages(pdf: PDFKit.PDFDocument, source: SurfaceSource): void {
   let y = startCutPage(pdf, source);
   for (const { first, pieces } of planned.groups) {
     const cells = [
-      `${pieces.length}`, kindName(first.kind),
+      `${pieces.length}`, '', kindName(first.kind),
       `${formatLength(first.sizeMm.widthMm, tape)} x ${formatLengthWithUnit(first.sizeMm.heightMm, tape)}`,
       first.marks.map((mark) => describeMark(mark, tape)).join('; '), first.tool, pieces.map(({ label }) => label).join(' '),
     ];
     pdf.font('text').fontSize(9);
-    const height = Math.max(...cells.map((text, k) => pdf.heightOfString(text, { width: COLUMNS[k].width - 8 }))) + ROW_GAP;
+    const height = Math.max(OUTLINE, ...cells.map((text, k) => pdf.heightOfString(text, { width: COLUMNS[k].width - 8 }))) + ROW_GAP;
     if (y + height > pdf.page.height - MARGIN - 14) {
       pdf.addPage();
       y = startCutPage(pdf, source);
     }
     writeRow(pdf, cells, y);
+    drawPieceOutline(pdf, first, actualSize(productOf(job, surface)), { x: MARGIN + COLUMNS[0].width, y: y - 1, width: OUTLINE, height: OUTLINE });
     y += height;
   }
 }

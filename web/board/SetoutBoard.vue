@@ -30,6 +30,9 @@ const props = defineProps<{
 const emit = defineEmits<{ move: [byMm: Point]; drop: []; pickPiece: [label: string | null]; pickEdge: [id: string] }>();
 
 const MARGIN_PX = 72;
+/** On a narrow board the controls lie below the drawing. */
+const NARROW_PX = 560;
+const CONTROLS_PX = 36;
 const EDGE_REACH_PX = 26;
 const ZOOM_STEP = 1.35;
 
@@ -48,11 +51,12 @@ const outlineKey = computed(() => {
 
 function fit(): void {
   if (!props.drawing || screen.value.width === 0) return;
-  const margin = Math.min(MARGIN_PX, screen.value.width * 0.13);
+  const narrow = screen.value.width < NARROW_PX;
+  const margin = narrow ? MARGIN_PX * 0.9 : MARGIN_PX;
   const points = [...props.drawing.traced.outline];
   const [minX, minY] = [Math.min(...points.map(([x]) => x)), Math.min(...points.map(([, y]) => y))];
   const [maxX, maxY] = [Math.max(...points.map(([x]) => x)), Math.max(...points.map(([, y]) => y))];
-  view.value = fitView({ minX, minY, maxX, maxY }, screen.value, margin);
+  view.value = fitView({ minX, minY, maxX, maxY }, screen.value, margin, narrow ? CONTROLS_PX : 0);
 }
 watch([outlineKey, screen], fit, { immediate: true, flush: 'post' });
 
@@ -92,8 +96,8 @@ defineExpose({ fit, zoomBy });
       <Button v-if="movable" v-tooltip.left="handMoves === 'tiles' ? 'Dragging moves the tiles' : 'Dragging moves the view'" severity="secondary" :aria-label="handMoves === 'tiles' ? 'Dragging moves the tiles; switch to the view' : 'Dragging moves the view; switch to the tiles'" @click="handMoves = handMoves === 'tiles' ? 'view' : 'tiles'">
         <PhArrowsOutCardinal v-if="handMoves === 'tiles'" :size="20" /><PhHandGrabbing v-else :size="20" />
       </Button>
-      <Button v-tooltip.left="'Closer (+)'" severity="secondary" aria-label="Closer" @click="zoomBy(ZOOM_STEP)"><PhPlus :size="20" /></Button>
-      <Button v-tooltip.left="'Further away (-)'" severity="secondary" aria-label="Further away" @click="zoomBy(1 / ZOOM_STEP)"><PhMinus :size="20" /></Button>
+      <Button v-tooltip.left="'Closer (+)'" severity="secondary" class="zoom" aria-label="Closer" @click="zoomBy(ZOOM_STEP)"><PhPlus :size="20" /></Button>
+      <Button v-tooltip.left="'Further away (-)'" severity="secondary" class="zoom" aria-label="Further away" @click="zoomBy(1 / ZOOM_STEP)"><PhMinus :size="20" /></Button>
       <Button v-tooltip.left="'Whole surface (0)'" severity="secondary" aria-label="Whole surface" @click="fit"><PhCornersOut :size="20" /></Button>
     </div>
     <slot />
@@ -105,5 +109,6 @@ defineExpose({ fit, zoomBy });
 .canvas { position: absolute; inset: 0; touch-action: none; cursor: grab; }
 .canvas.movable { cursor: move; }
 .tools { position: absolute; right: 12px; bottom: 12px; display: grid; gap: 6px; }
+@media (max-width: 560px) { .tools { grid-auto-flow: column; bottom: 6px; right: 6px; } .tools .zoom { display: none; } }
 .tools :deep(.p-button) { padding: 0.55rem; background: var(--panel); border-color: var(--line); color: var(--ink); }
 </style>

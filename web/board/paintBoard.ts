@@ -1,7 +1,7 @@
 import type { CutPiece } from '@azulejo/core/cuts/cutPiece';
 import type { Drawing } from '@azulejo/core/plan';
 import type { Tape } from '@azulejo/core/units/tape';
-import { paintChosen, paintCuts, paintCutShapes } from './paintCuts.ts';
+import { paintChosen, paintCutShapes, paintHatching, paintLabel } from './paintCuts.ts';
 import { paintChalkLines, paintEdgeLengths, paintEdges, paintEndCuts, paintFixtures } from './paintSurroundings.ts';
 import { paintTiles, type Brush } from './paintTiles.ts';
 
@@ -20,13 +20,13 @@ export interface BoardContent {
 /** Paints a whole board, from the ground up. */
 export function paintBoard(brush: Brush, content: BoardContent): void {
   const { drawing, cuts, colour, show } = content;
-  const picture = show === 'picture';
   paintTiles(brush, drawing, colour);
   paintCutShapes(brush, drawing.layout, colour);
-  if (cuts) paintCuts(brush, cuts, !picture);
-  paintFixtures(brush, picture ? { ...drawing, traced: { ...drawing.traced, fixtures: drawing.traced.fixtures.map((f) => ({ ...f, fixture: { ...f.fixture, name: '' } })) } } : drawing);
+  if (cuts) paintHatching(brush, cuts);
+  paintFixtures(brush, drawing, show !== 'picture');
   paintEdges(brush, drawing, content.chosenEdge);
   paintChosen(brush, content.chosenPieces);
+  if (cuts && (show === 'setout' || show === 'cuts')) for (const piece of cuts) paintLabel(brush, piece);
   if (show === 'setout') paintChalkLines(brush, drawing);
   if (show === 'setout' || show === 'cuts') paintEndCuts(brush, drawing, content.tape);
   if (show === 'measures') paintEdgeLengths(brush, drawing, content.tape);

@@ -20,8 +20,8 @@ export function paintCutShapes(brush: Brush, { cutTiles }: Layout, colour: strin
   context.stroke();
 }
 
-/** Cut pieces hatched by kind, with their labels where there is room. */
-export function paintCuts(brush: Brush, cuts: readonly CutPiece[], withLabels: boolean): void {
+/** Cut pieces hatched by kind. */
+export function paintHatching(brush: Brush, cuts: readonly CutPiece[]): void {
   const { context, palette } = brush;
   for (const { kind, polygon } of cuts) {
     context.beginPath();
@@ -29,17 +29,17 @@ export function paintCuts(brush: Brush, cuts: readonly CutPiece[], withLabels: b
     context.fillStyle = hatchOf(context, kind, palette.hatch);
     context.fill('evenodd');
   }
-  if (withLabels) for (const piece of cuts) paintLabel(brush, piece);
 }
 
-function paintLabel(brush: Brush, { label, kind, polygon }: CutPiece): void {
+/** The label of a cut piece, where there is room for it. */
+export function paintLabel(brush: Brush, { label, kind, polygon, labelAt }: CutPiece): void {
   const { context, view, palette } = brush;
   const box = boxOf(polygon[0]);
   const text = label + kindLetter(kind);
   context.font = `600 ${LABEL_PX}px "Barlow Condensed", sans-serif`;
   const width = context.measureText(text).width;
   if ((box.maxX - box.minX) * view.scale < width + 6 || (box.maxY - box.minY) * view.scale < LABEL_PX + 3) return;
-  const [x, y] = toScreen(view, [(box.minX + box.maxX) / 2, (box.minY + box.maxY) / 2]);
+  const [x, y] = toScreen(view, labelAt);
   context.fillStyle = palette.labelHalo;
   context.beginPath();
   context.roundRect(x - width / 2 - 3, y - LABEL_PX / 2 - 2, width + 6, LABEL_PX + 3, 3);

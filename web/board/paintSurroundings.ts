@@ -1,4 +1,4 @@
-import { distance, quarterTurn, scale, subtract, unit } from '@azulejo/core/geometry/point';
+import { distance, quarterTurn, scale, subtract, unit, type Point } from '@azulejo/core/geometry/point';
 import { boxOf } from '@azulejo/core/geometry/ring';
 import type { Drawing } from '@azulejo/core/plan';
 import { edgeDimensions } from '@azulejo/core/setout/edgeDimensions';
@@ -8,10 +8,16 @@ import type { Tape } from '@azulejo/core/units/tape';
 import { traceRing, type Brush } from './paintTiles.ts';
 import { toScreen } from './view.ts';
 
-const DIMENSION_PX = 15;
+const DIMENSION_PX = 17;
+
+/** Room for the line of an edge, its rail and its mark, pixels. */
+const CLEAR_PX = 18;
+
+/** Fixtures smaller than this on screen go without a name, pixels. */
+const NAMED_PX = 20;
 
 /** Fixtures: cut out ones as the ground that shows, tiled-under ones as a dashed outline. */
-export function paintFixtures(brush: Brush, { traced }: Drawing): void {
+export function paintFixtures(brush: Brush, { traced }: Drawing, withNames: boolean): void {
   const { context, palette, view } = brush;
   for (const { fixture, ring } of traced.fixtures) {
     context.beginPath();
@@ -26,11 +32,12 @@ export function paintFixtures(brush: Brush, { traced }: Drawing): void {
     context.stroke();
     context.setLineDash([]);
     const box = boxOf(ring);
+    if (!withNames || Math.max(box.maxX - box.minX, box.maxY - box.minY) * view.scale < NAMED_PX) continue;
     context.font = '600 13px "Barlow", sans-serif';
     const width = context.measureText(fixture.name).width;
     const [x, y] = toScreen(view, [(box.minX + box.maxX) / 2, (box.minY + box.maxY) / 2]);
     const fits = (box.maxX - box.minX) * view.scale > width + 8;
-    writeOn(brush, fixture.name, fits ? x : x, fits ? y : y - ((box.maxY - box.minY) / 2) * view.scale - 10, palette.fixtureText, !fits);
+    writeOn(brush, fixture.name, x, fits ? y : y - ((box.maxY - box.minY) / 2) * view.scale - 10, palette.fixtureText, !fits);
   }
 }
 
@@ -104,7 +111,7 @@ export function paintEndCuts(brush: Brush, drawing: Drawing, tape: Tape): void {
   const { view } = brush;
   for (const { at, outward, mm } of edgeDimensions(drawing)) {
     const [x, y] = toScreen(view, at);
-    writeFigure(brush, formatLength(mm, tape), x + outward[0] * 34, y - outward[1] * 24);
+    writeFigure(brush, formatLength(mm, tape), [x, y], outward);
   }
 }
 
@@ -115,12 +122,15 @@ export function paintEdgeLengths(brush: Brush, { traced }: Drawing, tape: Tape):
     if (lengthMm * brush.view.scale < 34) continue;
     const out = quarterTurn(unit(subtract(to, from)));
     const [x, y] = toScreen(brush.view, [(from[0] + to[0]) / 2, (from[1] + to[1]) / 2]);
-    writeFigure(brush, formatLength(lengthMm, tape), x - out[0] * 40, y + out[1] * 26);
+    writeFigure(brush, formatLength(lengthMm, tape), [x, y], [-out[0], -out[1]]);
   }
 }
 
-function writeFigure({ context, palette }: Brush, text: string, x: number, y: number): void {
-  context.font = `600 ${DIMENSION_PX + 2}px "Barlow Condensed", sans-serif`;
+/** Writes a figure clear of the edge it stands at. */
+function writeFigure({ context, palette }: Brush, text: string, edge: Point, outward: Point): void {
+  context.font = `600 ${DIMENSION_PX}px "Barlow Condensed", sans-serif`;
+  const x = edge[0] + outward[0] * (CLEAR_PX + context.measureText(text).width / 2);
+  const y = edge[1] - outward[1] * (CLEAR_PX + DIMENSION_PX / 2);
   context.textAlign = 'center';
   context.textBaseline = 'middle';
   context.lineWidth = 5;

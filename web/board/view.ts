@@ -23,15 +23,15 @@ export const toScreen = (view: View, [x, y]: Point): Point => [view.x + x * view
 /** From the screen to the surface. */
 export const toSurface = (view: View, [x, y]: Point): Point => [(x - view.x) / view.scale, (view.y - y) / view.scale];
 
-/** Shows a whole box with a margin round it, pixels. */
-export function fitView(box: Box, size: ScreenSize, margin: number): View {
+/** Shows a whole box with a margin round it and room below for controls, pixels. */
+export function fitView(box: Box, size: ScreenSize, margin: number, below = 0): View {
   const width = Math.max(1, box.maxX - box.minX);
   const height = Math.max(1, box.maxY - box.minY);
-  const scale = Math.max(LEAST_SCALE, Math.min((size.width - 2 * margin) / width, (size.height - 2 * margin) / height));
+  const scale = Math.max(LEAST_SCALE, Math.min((size.width - 2 * margin) / width, (size.height - below - 2 * margin) / height));
   return {
     scale,
     x: (size.width - width * scale) / 2 - box.minX * scale,
-    y: (size.height + height * scale) / 2 + box.minY * scale,
+    y: (size.height - below + height * scale) / 2 + box.minY * scale,
   };
 }
 

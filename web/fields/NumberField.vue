@@ -4,12 +4,12 @@ import { ref, useId, watch } from 'vue';
 import { describeIssue } from '@azulejo/core/messages/en/issues';
 import type { Issue } from '@azulejo/core/result';
 
-const props = defineProps<{ label: string; value: number; unit?: string; commit: (value: number) => readonly Issue[] }>();
+const props = defineProps<{ label: string; value: number; unit?: string; decimals?: number; commit: (value: number) => readonly Issue[] }>();
 
 const id = useId();
 const text = ref('');
 const trouble = ref<string | null>(null);
-watch(() => props.value, (value) => { if (trouble.value === null) text.value = String(value); }, { immediate: true });
+watch(() => props.value, (value) => { if (trouble.value === null) text.value = props.decimals === undefined ? String(value) : value.toFixed(props.decimals); }, { immediate: true });
 
 function take(): void {
   const plain = text.value.trim().replace(',', '.');

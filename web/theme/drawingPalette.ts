@@ -24,5 +24,5 @@ export const LIGHT_DRAWING: DrawingPalette = {
 /** The drawing on a dark ground; tiles keep their own colour, a little dimmed. */
 export const DARK_DRAWING: DrawingPalette = {
   ground: '#10161c', joint: '#4c565e', pieceLine: 'rgba(8,14,19,0.5)', hatch: 'rgba(8,14,19,0.55)', label: '#0b131a', labelHalo: 'rgba(255,255,255,0.6)',
-  outline: '#cdd6dd', fixture: '#202b35', fixtureText: '#e8edf1', chalk: '#ff7a5c', dimension: '#e8edf1', chosen: '#f2c12e', profile: '#f2c12e',
+  outline: '#cdd6dd', fixture: '#202b35', fixtureText: '#e8edf1', chalk: '#ff7a5c', dimension: '#e8edf1', chosen: '#8fb8ee', profile: '#f2c12e',
 };

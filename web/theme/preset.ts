@@ -3,6 +3,14 @@ import Aura from '@primeuix/themes/aura';
 
 /** Glaze, cobalt and steel: the component library in the product's own colours and shapes. */
 export const preset = definePreset(Aura, {
+  components: {
+    button: {
+      colorScheme: {
+        light: { outlined: { secondary: { color: '{surface.900}', borderColor: '{surface.400}' } } },
+        dark: { outlined: { secondary: { color: '{surface.50}', borderColor: '{surface.400}' } } },
+      },
+    },
+  },
   primitive: { borderRadius: { none: '0', xs: '2px', sm: '2px', md: '3px', lg: '4px', xl: '6px' } },
   semantic: {
     primary: {

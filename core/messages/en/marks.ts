@@ -11,8 +11,8 @@ export function describeMark(mark: Mark, tape: Tape): string {
       return show(first) === show(last) ? `${show(first)} from the ${mark.from} edge` : `from the ${mark.from} edge ${show(first)} at one end, ${show(last)} at the other`;
     }
     case 'corner': return `corner off: ${show(mark.xMm)} along from the ${mark.sideX}, ${show(mark.yMm)} from the ${mark.sideY}`;
-    case 'notch': return `notch ${show(mark.xMm)} in from the ${mark.sideX}, ${show(mark.yMm)} from the ${mark.sideY}`;
-    case 'slot': return `slot from the ${mark.side}: starts at ${show(mark.startMm)}, ${show(mark.widthMm)} wide, ${show(mark.depthMm)} deep`;
+    case 'notch': return `notch ${show(mark.xMm)} in from the ${mark.sideX}, ${show(mark.yMm)} from the ${mark.sideY}${afterCut(mark)}`;
+    case 'slot': return `slot from the ${mark.side}: starts at ${show(mark.startMm)}, ${show(mark.widthMm)} wide, ${show(mark.depthMm)} deep${afterCut(mark)}`;
     case 'circle': {
       const bit = mark.coreMm === null ? 'grind to the line' : `core bit ${mark.coreMm} mm`;
       return `hole ${formatLengthWithUnit(mark.diameterMm, tape)}, centre ${offTile(mark.xMm, 'left', show)}, ${offTile(mark.yMm, 'bottom', show)}; ${bit}`;
@@ -21,6 +21,8 @@ export function describeMark(mark: Mark, tape: Tape): string {
     case 'path': return `line through ${mark.points.map(([x, y]) => `${show(x)}/${show(y)}`).join(', ')} (from left/from bottom)`;
   }
 }
+
+const afterCut = (mark: { readonly afterCut: boolean }): string => (mark.afterCut ? ', after the straight cut' : '');
 
 const offTile = (mm: number, side: string, show: (mm: number) => string): string =>
   mm < 0 ? `${show(-mm)} outside the ${side} edge` : `${show(mm)} from the ${side}`;

@@ -20,7 +20,8 @@ const edit = useEditSurface(() => props.surface.id);
 
 const edges = computed(() => {
   const ids = [...new Set(props.plan?.traced.edges.map(({ id }) => id) ?? [])].filter((id) => !isReveal({ id }));
-  return ids.map((id) => ({ id, name: edgeName(id), role: props.plan?.edges.find((edge) => edge.id === id)?.role ?? 'wall' }));
+  const doors = new Set(props.surface.measured.doorways.map(({ id }) => id));
+  return ids.sort((a, b) => Number(doors.has(a)) - Number(doors.has(b))).map((id) => ({ id, name: edgeName(id), role: props.plan?.edges.find((edge) => edge.id === id)?.role ?? 'wall' }));
 });
 const roles = EDGE_ROLES.map((value) => ({ value, label: roleName(value) }));
 const usedRoles = computed(() => EDGE_ROLES.filter((role) => props.plan?.traced.edges.some((edge) => edge.role === role)));
@@ -59,6 +60,7 @@ const setSystem = (system: string): void => {
 <style scoped>
 .sides, .edges { display: grid; grid-template-columns: 1fr 1fr; gap: 0.8rem; }
 .gaps { display: grid; grid-template-columns: repeat(3, 1fr); gap: 0.8rem; }
-.edge :deep(label)::first-letter { text-transform: uppercase; }
-.edge.on { box-shadow: -6px 0 0 -2px var(--cobalt); border-radius: 2px; }
+.edge :deep(label)::first-letter, .gaps :deep(label)::first-letter, .edge :deep(.p-select-label)::first-letter { text-transform: uppercase; }
+.edge.on :deep(label) { color: var(--cobalt); font-weight: 600; }
+.edge.on :deep(.p-select) { box-shadow: inset 4px 0 0 var(--cobalt); }
 </style>

@@ -32,11 +32,11 @@ const setNotch = (mm: number): void => { set('Trowel notch', ({ consumption }) =
     <h3>Packs and prices</h3>
     <div class="two">
       <NumberField label="Adhesive, a bag" unit="kg" :value="prices.adhesive.bagKg" :commit="(n) => set('Adhesive bag', (j) => { j.prices.adhesive.bagKg = n; })" />
-      <NumberField label="costs" :unit="job.currency" :value="prices.adhesive.price" :commit="(n) => set('Adhesive price', (j) => { j.prices.adhesive.price = n; })" />
+      <NumberField label="costs" :decimals="2" :unit="job.currency" :value="prices.adhesive.price" :commit="(n) => set('Adhesive price', (j) => { j.prices.adhesive.price = n; })" />
       <NumberField label="Grout, a bag" unit="kg" :value="prices.grout.bagKg" :commit="(n) => set('Grout bag', (j) => { j.prices.grout.bagKg = n; })" />
-      <NumberField label="costs" :unit="job.currency" :value="prices.grout.price" :commit="(n) => set('Grout price', (j) => { j.prices.grout.price = n; })" />
+      <NumberField label="costs" :decimals="2" :unit="job.currency" :value="prices.grout.price" :commit="(n) => set('Grout price', (j) => { j.prices.grout.price = n; })" />
       <NumberField label="Sealant, a cartridge" unit="ml" :value="prices.sealant.cartridgeMl" :commit="(n) => set('Cartridge', (j) => { j.prices.sealant.cartridgeMl = n; })" />
-      <NumberField label="costs" :unit="job.currency" :value="prices.sealant.price" :commit="(n) => set('Sealant price', (j) => { j.prices.sealant.price = n; })" />
+      <NumberField label="costs" :decimals="2" :unit="job.currency" :value="prices.sealant.price" :commit="(n) => set('Sealant price', (j) => { j.prices.sealant.price = n; })" />
     </div>
     <p class="small soft">Prices of tiles stand with each tile.</p>
   </section>

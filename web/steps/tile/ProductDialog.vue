@@ -65,7 +65,7 @@ function keep(): void {
       <LengthField label="Thickness" :mm="draft.thicknessMm" :tape="tape" :commit="into((mm) => { draft.thicknessMm = mm; })" positive />
       <ChoiceField label="Material" :value="draft.material" :options="MATERIALS.map((value) => ({ value, label: value }))" @choose="draft.material = $event" />
       <NumberField label="Pieces a box" :value="draft.piecesPerBox" :commit="(n) => { draft.piecesPerBox = n; return []; }" />
-      <NumberField label="Price a box" :unit="job.currency" :value="draft.boxPrice" :commit="(n) => { draft.boxPrice = n; return []; }" />
+      <NumberField label="Price a box" :decimals="2" :unit="job.currency" :value="draft.boxPrice" :commit="(n) => { draft.boxPrice = n; return []; }" />
       <SwitchField label="Face" :value="draft.directional ? 'directional' : 'plain'" :options="[{ value: 'plain', label: 'Plain' }, { value: 'directional', label: 'Directional' }]" @choose="draft.directional = $event === 'directional'" />
       <div class="field">
         <label :for="`${id}-colour`">Colour in the drawing</label>
