@@ -1,4 +1,4 @@
-import { boxOf, type Polygon } from '../geometry/ring.ts';
+import { mapPolygon, type Polygon } from '../geometry/ring.ts';
 import { distance, type Point } from '../geometry/point.ts';
 import { actualSize, type Product, type Size } from '../tile/product.ts';
 import type { CutPiece } from './cutPiece.ts';
@@ -34,23 +34,15 @@ export function groupCuts(pieces: readonly CutPiece[], product: Product): CutGro
 const isAlike = (a: CutPiece, b: CutPiece): boolean =>
   a.kind === b.kind && a.inTile.length === b.inTile.length && a.inTile[0].length === b.inTile[0].length && Math.abs(a.areaMm2 - b.areaMm2) <= SAME_CUT_MM * 2 * (a.sizeMm.widthMm + a.sizeMm.heightMm);
 
-function turnedOutlines(polygon: Polygon, tile: Size, directional: boolean): Polygon[] {
-  if (directional) return [atOrigin(polygon)];
-  const square = Math.abs(tile.widthMm - tile.heightMm) < SAME_CUT_MM;
-  const turns: ((p: Point) => Point)[] = [(p) => p, ([x, y]) => [-x, -y]];
-  if (square) turns.push(([x, y]) => [-y, x], ([x, y]) => [y, -x]);
-  return turns.map((turn) => atOrigin(polygon.map((ring) => ring.map(turn))));
+/** The outlines that cut the same piece: the tile turned about its middle, as far as its face allows. */
+function turnedOutlines(polygon: Polygon, { widthMm: w, heightMm: h }: Size, directional: boolean): Polygon[] {
+  if (directional) return [polygon];
+  const turns: ((p: Point) => Point)[] = [(p) => p, ([x, y]) => [w - x, h - y]];
+  if (Math.abs(w - h) < SAME_CUT_MM) turns.push(([x, y]) => [h - y, x], ([x, y]) => [y, w - x]);
+  return turns.map((turn) => mapPolygon(polygon, turn));
 }
 
-function atOrigin(polygon: Polygon): Polygon {
-  const { minX, minY } = boxOf(polygon[0]);
-  return polygon.map((ring) => ring.map(([x, y]) => [x - minX, y - minY] as const));
-}
-
-function sameOutline(a: Polygon, other: Polygon): boolean {
-  const b = atOrigin(other);
-  return a.every((ring, k) => sameRing(ring, b[k]));
-}
+const sameOutline = (a: Polygon, b: Polygon): boolean => a.every((ring, k) => sameRing(ring, b[k]));
 
 function sameRing(a: readonly Point[], b: readonly Point[]): boolean {
   if (a.length !== b.length) return false;
