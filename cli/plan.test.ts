@@ -12,11 +12,24 @@ function run(content: string | null, ...args: string[]): { code: number; out: st
   const file = join(folder, 'job.json');
   if (content !== null) writeFileSync(file, content);
   let [out, err] = ['', ''];
-  const code = runPlan(content === null ? args : [file, ...args], (text) => { out += text; }, (text) => { err += text; });
+  const code = runPlan(
+    content === null ? args : [file, ...args],
+    (text) => {
+      out += text;
+    },
+    (text) => {
+      err += text;
+    },
+  );
   return { code, out, err };
 }
 
-const job = jobOfOne({ size: [2314, 1000], tile: [297.5, 297.5], jointMm: 3, surface: { setout: { x: { rule: 'jointCentred' }, y: { rule: 'fullFromStart' } } } });
+const job = jobOfOne({
+  size: [2314, 1000],
+  tile: [297.5, 297.5],
+  jointMm: 3,
+  surface: { setout: { x: { rule: 'jointCentred' }, y: { rule: 'fullFromStart' } } },
+});
 
 describe('plan JOB.json', () => {
   test('prints one value whose figures add up', () => {

@@ -8,11 +8,18 @@ import { actualSize } from './tile/product.ts';
 /** What can't be true in a job whose fields are each readable. An empty list lets it through to plan(). */
 export function checkJob(job: Job): Issue[] {
   const twice = repeatedIds(job.surfaces, 'surfaces').concat(repeatedIds(job.products, 'products'));
-  return [...twice, ...job.surfaces.flatMap((surface, k) => checkSurface(job, surface).map((found) => ({ ...found, path: ['surfaces', k, ...found.path] })))];
+  return [
+    ...twice,
+    ...job.surfaces.flatMap((surface, k) =>
+      checkSurface(job, surface).map((found) => ({ ...found, path: ['surfaces', k, ...found.path] })),
+    ),
+  ];
 }
 
 function repeatedIds(items: readonly { readonly id: string }[], key: string): Issue[] {
-  return items.flatMap(({ id }, k) => (items.findIndex((other) => other.id === id) < k ? [issue('job/repeated-id', [key, k, 'id'], { id })] : []));
+  return items.flatMap(({ id }, k) =>
+    items.findIndex((other) => other.id === id) < k ? [issue('job/repeated-id', [key, k, 'id'], { id })] : [],
+  );
 }
 
 function checkSurface(job: Job, surface: Surface): Issue[] {

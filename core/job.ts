@@ -36,7 +36,11 @@ export const jobSchema = z.strictObject({
   id: idSchema,
   name: z.string().trim().min(1).max(80),
   client: z.string().trim().max(120).default(''),
-  currency: z.string().regex(/^[A-Z]{3}$/).default('EUR').describe('Three-letter code'),
+  currency: z
+    .string()
+    .regex(/^[A-Z]{3}$/)
+    .default('EUR')
+    .describe('Three-letter code'),
   tape: tapeSchema,
   products: z.array(productSchema).max(500),
   surfaces: z.array(surfaceSchema).max(200),
@@ -49,6 +53,9 @@ export type Job = z.infer<typeof jobSchema>;
 
 /** How a surface of a job reads its tape. */
 export const tapeOf = (job: Job, surface: Surface): Job['tape'] => surface.tape ?? job.tape;
+
+/** What a product of the job is called; its id where the job no longer has it. */
+export const productName = (job: Job, productId: string): string => job.products.find(({ id }) => id === productId)?.name ?? productId;
 
 /** The product laid on a surface; throws where the job has lost it (checkJob refuses such a job). */
 export function productOf(job: Job, surface: Surface): Job['products'][number] {

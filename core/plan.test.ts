@@ -32,7 +32,9 @@ describe('the worked wall of 2314 with a piece of 297.5', () => {
   test('the joint on the centre is proposed, and the reason names both figures', () => {
     const result = along({ rule: 'best' });
     expect(result.choice.x.rule).toBe('jointCentred');
-    expect(describeReason(result.advice.reasons[0], { ...METRIC_TAPE, metricStepMm: 0.1 })).toMatch(/joint on the centre line: 249 mm at both ends\. .*(98\.8|200\.5)/);
+    expect(describeReason(result.advice.reasons[0], { ...METRIC_TAPE, metricStepMm: 0.1 })).toMatch(
+      /joint on the centre line: 249 mm at both ends\. .*(98\.8|200\.5)/,
+    );
   });
   test('a hidden right edge takes the misfit, a focal left one gets full pieces', () => {
     const roles = { left: 'focal', right: 'hidden' } as const;
@@ -47,7 +49,10 @@ test('the worked wall in inches: 58 3/8 with 11 13/16 pieces', () => {
   const job = { size: [58.375 * inch, 400], tile: [11.8125 * inch, 11.8125 * inch], jointMm: inch / 8, gapMm: (3 * inch) / 16 } as const;
   const ends = (['pieceCentred', 'jointCentred'] as const).map((rule) => {
     const result = planned({ ...job, surface: { setout: { x: { rule }, y: { rule: 'fullFromStart' } } } });
-    return [Number(endCuts({ ...result.choice, edges: result.edges }, 'x').start.cutsMm[0]) / inch, result.advice.reasons.map((r) => describeReason(r, IMPERIAL_TAPE))[0]];
+    return [
+      Number(endCuts({ ...result.choice, edges: result.edges }, 'x').start.cutsMm[0]) / inch,
+      result.advice.reasons.map((r) => describeReason(r, IMPERIAL_TAPE))[0],
+    ];
   });
   expect(ends[0][0]).toBeCloseTo(11 + 1 / 32, 6);
   expect(ends[1][0]).toBeCloseTo(5 + 1 / 16, 6);
@@ -55,8 +60,15 @@ test('the worked wall in inches: 58 3/8 with 11 13/16 pieces', () => {
 });
 
 test('half-offset courses alternate between two end cuts', () => {
-  const { edges } = planned({ size: [2000, 1000], tile: [300, 100], jointMm: 2, surface: {
-    pattern: { kind: 'runningBond', lay: 'lying', offset: 0.5, step: 'alternating' }, setout: { x: { rule: 'fullFromStart' }, y: { rule: 'fullFromStart' } } } });
+  const { edges } = planned({
+    size: [2000, 1000],
+    tile: [300, 100],
+    jointMm: 2,
+    surface: {
+      pattern: { kind: 'runningBond', lay: 'lying', offset: 0.5, step: 'alternating' },
+      setout: { x: { rule: 'fullFromStart' }, y: { rule: 'fullFromStart' } },
+    },
+  });
   const left = edges.find(({ id }) => id === 'left');
   expect([left?.smallestCutMm, left?.largestCutMm]).toEqual([expect.closeTo(149, 6), expect.closeTo(149, 6)]);
 });
@@ -69,7 +81,7 @@ test('grout, adhesive and sealant follow from the geometry', () => {
   const perM2 = Number(grout?.quantity) / 1.1 / (surfaces[0].areas.areaMm2 / 1e6);
   expect(perM2).toBeCloseTo(0.2135, 3);
   const adhesive = materials.find(({ item }) => item === 'adhesive');
-  expect(adhesive?.quantity).toBeCloseTo((12.06 * 6.06 * 5.1), 6);
+  expect(adhesive?.quantity).toBeCloseTo(12.06 * 6.06 * 5.1, 6);
   const sealed = plan(jobOfOne({ ...wall })).materials.find(({ item }) => item === 'sealant');
   expect(sealed?.quantity).toBeCloseTo((2 * (2314 + 307.5) * 5 * 6) / 1000, 6);
 });
@@ -77,12 +89,25 @@ test('grout, adhesive and sealant follow from the geometry', () => {
 describe('what can not be true is refused at its field', () => {
   const refusals = (over: Partial<Parameters<typeof jobOfOne>[0]>): string[] =>
     checkJob(jobOfOne({ ...wall, ...over })).map(({ code, path }) => `${code} ${path.join('.')}`);
-  const pipe = { id: 'p', name: 'Pipe', outline: { kind: 'round', diameterMm: 100 }, fromX: 'left', xMm: 20, fromY: 'bottom', yMm: 100, tiledUnder: false, clearanceMm: 3 } as const;
+  const pipe = {
+    id: 'p',
+    name: 'Pipe',
+    outline: { kind: 'round', diameterMm: 100 },
+    fromX: 'left',
+    xMm: 20,
+    fromY: 'bottom',
+    yMm: 100,
+    tiledUnder: false,
+    clearanceMm: 3,
+  } as const;
   test.each([
     [{ jointMm: 300 }, 'joint/wider-than-tile surfaces.0.jointMm'],
     [{ tile: [2400, 400] }, 'tile/larger-than-surface surfaces.0.productId'],
     [{ gapMm: 160 }, 'surface/gaps-leave-nothing surfaces.0.measured.gapsMm'],
     [{ measured: { fixtures: [pipe] } }, 'fixture/outside surfaces.0.measured.fixtures.0.xMm'],
-    [{ measured: { doorways: [{ id: 'd', edge: 'bottom', fromStartMm: 2000, widthMm: 800, depthMm: 60 }] } }, 'doorway/outside surfaces.0.measured.doorways.0.fromStartMm'],
+    [
+      { measured: { doorways: [{ id: 'd', edge: 'bottom', fromStartMm: 2000, widthMm: 800, depthMm: 60 }] } },
+      'doorway/outside surfaces.0.measured.doorways.0.fromStartMm',
+    ],
   ] as const)('%j', (over, expected) => expect(refusals(over as object)).toEqual([expected]));
 });

@@ -52,7 +52,10 @@ export interface Plan {
 /** Job in, Plan out: pure, and the only computation there is. The job must have passed checkJob. */
 export function plan(job: Job): Plan {
   const surfaces = job.surfaces.map((surface) => planSurface(job, surface));
-  const materials = takeOff(job, surfaces.map((planned) => planned.figures));
+  const materials = takeOff(
+    job,
+    surfaces.map((planned) => planned.figures),
+  );
   const total = roundMoney(materials.reduce((sum, material) => sum + material.cost, 0));
   const findings = surfaces.flatMap((planned, surfaceIndex) => {
     const surface = job.surfaces[surfaceIndex];
@@ -80,7 +83,17 @@ export function planSurface(job: Job, surface: Surface): SurfacePlan {
   const offCuts = planOffCuts(cuts, product, job.consumption);
   const areas = measureAreas(stage.traced, chosen.layout);
   const figures = surfaceFigures(surface.id, drawing, cuts, offCuts, areas, product);
-  return { ...drawing, areas, advice, labels, cuts, groups, offCuts, figures, totals: totalsOf(figures, offCuts, job.consumption, product) };
+  return {
+    ...drawing,
+    areas,
+    advice,
+    labels,
+    cuts,
+    groups,
+    offCuts,
+    figures,
+    totals: totalsOf(figures, offCuts, job.consumption, product),
+  };
 }
 
 interface Stage {
@@ -96,7 +109,10 @@ function stageSurface(job: Job, surface: Surface): Stage {
 }
 
 const drawingOf = (surface: Surface, { traced }: Stage, { layout, edges, x, y }: Candidate): Drawing => ({
-  surfaceId: surface.id, traced, layout, edges, choice: { x, y },
+  surfaceId: surface.id,
+  traced,
+  layout,
+  edges,
+  choice: { x, y },
   lines: settingOutLines(layout, traced.body, traced.limits),
 });
-

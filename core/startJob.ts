@@ -7,8 +7,15 @@ import type { Tape } from './units/tape.ts';
 /** A new job with good defaults for everything, and no surface yet. */
 export function startJob(id: string, name: string, tape: Tape): Job {
   return jobSchema.parse({
-    format: 'azulejo-job', version: JOB_VERSION, id, name, tape,
-    products: MADE_UP_TILES, surfaces: [], consumption: {}, prices: {},
+    format: 'azulejo-job',
+    version: JOB_VERSION,
+    id,
+    name,
+    tape,
+    products: MADE_UP_TILES,
+    surfaces: [],
+    consumption: {},
+    prices: {},
   });
 }
 
@@ -16,7 +23,10 @@ export function startJob(id: string, name: string, tape: Tape): Job {
 export function startSurface(job: Job, id: string, name: string, kind: Surface['kind'], widthMm: number, heightMm: number): Surface {
   const product = firstTile(job, kind, Math.max(widthMm, heightMm));
   return {
-    id, name, kind, tape: null,
+    id,
+    name,
+    kind,
+    tape: null,
     measured: { shape: { kind: 'rectangle', widthMm, heightMm }, roles: {}, gapsMm: DEFAULT_GAPS, doorways: [], fixtures: [] },
     productId: product.id,
     jointMm: kind === 'floor' ? 3 : 2,

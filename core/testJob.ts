@@ -22,6 +22,15 @@ export function jobOfOne({ size, tile, jointMm, gapMm = 5, surface, measured, di
   return {
     ...empty,
     products: [product],
-    surfaces: [{ ...plain, productId: 't', jointMm, pattern: { kind: 'stack', lay: 'lying' }, ...surface, measured: { ...plain.measured, gapsMm, ...measured } }],
+    surfaces: [
+      {
+        ...plain,
+        productId: 't',
+        jointMm,
+        pattern: { kind: 'stack', lay: 'lying' },
+        ...surface,
+        measured: { ...plain.measured, gapsMm, ...measured },
+      },
+    ],
   };
 }

@@ -1,7 +1,7 @@
 // npm test: installs what is missing, then every check in turn; stops at the first that fails.
 import { spawnSync } from 'node:child_process';
 import { fileURLToPath } from 'node:url';
-import { build, install } from './build.mjs';
+import { install } from './build.mjs';
 
 process.chdir(fileURLToPath(new URL('..', import.meta.url)));
 install();

@@ -37,7 +37,11 @@ export async function buildApp({ database, webFolder, requestsPerMinute }: AppOp
     const missing = new ApiError('route/not-found');
     return reply.status(ERRORS[missing.code].status).send(errorBody(missing));
   });
-  await app.register(helmet, { contentSecurityPolicy: { useDefaults: false, directives: CONTENT_POLICY }, enableCSPNonces: true, hsts: false });
+  await app.register(helmet, {
+    contentSecurityPolicy: { useDefaults: false, directives: CONTENT_POLICY },
+    enableCSPNonces: true,
+    hsts: false,
+  });
   if (requestsPerMinute !== null) await app.register(rateLimit, { max: requestsPerMinute, timeWindow: 60_000 });
   app.addHook('onRequest', refuseForeignOrigins);
   await app.register(swagger, { openapi: { info: { title: 'Azulejo', version: '1' } }, transform: jsonSchemaTransform });

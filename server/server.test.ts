@@ -21,15 +21,26 @@ beforeAll(async () => {
   await migrate(database);
   app = await buildApp({ database, webFolder: null, requestsPerMinute: null });
 }, 60_000);
-afterAll(async () => { await app.close(); await database.close(); });
+afterAll(async () => {
+  await app.close();
+  await database.close();
+});
 
 const ask = async (method: 'GET' | 'POST' | 'DELETE', url: string, payload?: object | string, headers: Record<string, string> = {}) => {
   const type = typeof payload === 'string' ? { 'content-type': 'application/octet-stream' } : {};
   const options: InjectOptions = { method, url: `/api${url}`, headers: { host: 'localhost', ...type, ...headers } };
   const answer = await app.inject(payload === undefined ? options : { ...options, payload });
-  return { status: answer.statusCode, body: answer.headers['content-type']?.toString().includes('json') ? answer.json() : answer.body, raw: answer.rawPayload, headers: answer.headers };
+  return {
+    status: answer.statusCode,
+    body: answer.headers['content-type']?.toString().includes('json') ? answer.json() : answer.body,
+    raw: answer.rawPayload,
+    headers: answer.headers,
+  };
 };
-const rename = (from: Job, name: string) => editJob(from, `Name ${name}`, (draft) => { draft.name = name; }).change;
+const rename = (from: Job, name: string) =>
+  editJob(from, `Name ${name}`, (draft) => {
+    draft.name = name;
+  }).change;
 
 describe('a job is kept with its history', () => {
   test('imported, read back, changed, undone and redone', async () => {
@@ -38,26 +49,40 @@ describe('a job is kept with its history', () => {
     expect(first).toEqual({ job, version: 1, undoLabel: null, redoLabel: null });
     const changed = await ask('POST', '/jobs/wall/changes', { baseVersion: 1, change: rename(job, 'North') });
     expect(changed.body).toMatchObject({ version: 2, undoLabel: 'Name North', redoLabel: null, job: { name: 'North' } });
-    expect((await ask('POST', '/jobs/wall/undo', { baseVersion: 2 })).body).toMatchObject({ version: 3, undoLabel: null, redoLabel: 'Name North', job: { name: 'Trial' } });
+    expect((await ask('POST', '/jobs/wall/undo', { baseVersion: 2 })).body).toMatchObject({
+      version: 3,
+      undoLabel: null,
+      redoLabel: 'Name North',
+      job: { name: 'Trial' },
+    });
     expect((await ask('POST', '/jobs/wall/redo', { baseVersion: 3 })).body).toMatchObject({ version: 4, job: { name: 'North' } });
     expect((await ask('POST', '/jobs/wall/redo', { baseVersion: 4 })).body.code).toBe('job/nothing-to-redo');
   });
 
   test('a change built on an old version is refused and overwrites nothing', async () => {
-    expect(await ask('POST', '/jobs/wall/changes', { baseVersion: 1, change: rename(job, 'Lost') })).toMatchObject({ status: 409, body: { code: 'job/changed-elsewhere', version: 4 } });
+    expect(await ask('POST', '/jobs/wall/changes', { baseVersion: 1, change: rename(job, 'Lost') })).toMatchObject({
+      status: 409,
+      body: { code: 'job/changed-elsewhere', version: 4 },
+    });
     expect((await ask('GET', '/jobs/wall')).body.job.name).toBe('North');
   });
 
   test('two writers at once: one wins, the other is told', async () => {
-    const answers = await Promise.all(['A', 'B'].map((name) => ask('POST', '/jobs/wall/changes', { baseVersion: 4, change: rename(job, name) })));
+    const answers = await Promise.all(
+      ['A', 'B'].map((name) => ask('POST', '/jobs/wall/changes', { baseVersion: 4, change: rename(job, name) })),
+    );
     expect(answers.map(({ status }) => status).sort()).toEqual([200, 409]);
   });
 
   test('a change that makes the job untrue is refused at its field', async () => {
-    const { change } = editJob(job, 'Joint', (draft) => { draft.surfaces[0].jointMm = 400; });
+    const { change } = editJob(job, 'Joint', (draft) => {
+      draft.surfaces[0].jointMm = 400;
+    });
     const { status, body } = await ask('POST', '/jobs/wall/changes', { baseVersion: 5, change });
     expect(status).toBe(422);
-    expect(body.issues).toEqual([{ path: ['surfaces', 0, 'jointMm'], code: 'joint/wider-than-tile', message: expect.stringContaining('297.5 mm') }]);
+    expect(body.issues).toEqual([
+      { path: ['surfaces', 0, 'jointMm'], code: 'joint/wider-than-tile', message: expect.stringContaining('297.5 mm') },
+    ]);
     expect((await ask('GET', '/jobs/wall')).body).toMatchObject({ version: 5, redoLabel: null });
   });
 
@@ -71,7 +96,9 @@ describe('a job is kept with its history', () => {
 });
 
 test.each([
-  ['{"format":', 'file/not-json'], ['{"format":"azulejo-job","version":9}', 'file/newer-version'], ['[1]', 'file/not-a-job'],
+  ['{"format":', 'file/not-json'],
+  ['{"format":"azulejo-job","version":9}', 'file/newer-version'],
+  ['[1]', 'file/not-a-job'],
 ])('a file that is no job is refused by its content: %s', async (text, code) => {
   const { status, body } = await ask('POST', '/jobs/import', text);
   expect([status, body.issues[0].code]).toEqual([422, code]);
@@ -79,8 +106,13 @@ test.each([
 
 test('exports agree with the plan', async () => {
   const current: Job = (await ask('GET', '/jobs/wall')).body.job;
-  const { surfaces: [surface], materials } = plan(current);
-  const cuts = String((await ask('GET', '/jobs/wall/exports/cuts?surface=s')).body).trim().split('\n');
+  const {
+    surfaces: [surface],
+    materials,
+  } = plan(current);
+  const cuts = String((await ask('GET', '/jobs/wall/exports/cuts?surface=s')).body)
+    .trim()
+    .split('\n');
   expect(cuts).toHaveLength(surface.totals.cut + 1);
   const order = String((await ask('GET', '/jobs/wall/exports/order')).body);
   expect(order).toContain(`,${materials[0].quantity},piece,${materials[0].packs.count},`);
@@ -111,9 +143,17 @@ describe('who may ask', () => {
 });
 
 test('a full disk is told as such and nothing is half saved', async () => {
-  const full: Database = { ...database, transaction: () => Promise.reject(Object.assign(new Error('could not extend file'), { code: '53100' })) };
+  const full: Database = {
+    ...database,
+    transaction: () => Promise.reject(Object.assign(new Error('could not extend file'), { code: '53100' })),
+  };
   const broken = await buildApp({ database: full, webFolder: null, requestsPerMinute: null });
-  const answer = await broken.inject({ method: 'POST', url: '/api/jobs/wall/undo', headers: { host: 'localhost' }, payload: { baseVersion: 5 } });
+  const answer = await broken.inject({
+    method: 'POST',
+    url: '/api/jobs/wall/undo',
+    headers: { host: 'localhost' },
+    payload: { baseVersion: 5 },
+  });
   expect([answer.statusCode, answer.json().code]).toEqual([507, 'storage/full']);
   expect((await ask('GET', '/jobs/wall')).body.version).toBe(5);
 });

@@ -19,11 +19,15 @@ export function readSettings(args: readonly string[], environment: Readonly<Reco
   const { values } = parseArgs({
     args: [...args],
     options: {
-      data: { type: 'string' }, host: { type: 'string' }, port: { type: 'string' }, 'add-job': { type: 'string', multiple: true },
+      data: { type: 'string' },
+      host: { type: 'string' },
+      port: { type: 'string' },
+      'add-job': { type: 'string', multiple: true },
     },
   });
   const port = Number(values.port ?? environment['AZULEJO_PORT'] ?? 4680);
-  if (!Number.isInteger(port) || port < 0 || port > 65535) throw new Error(`expected a port from 0 to 65535: got ${values.port ?? environment['AZULEJO_PORT']}`);
+  if (!Number.isInteger(port) || port < 0 || port > 65535)
+    throw new Error(`expected a port from 0 to 65535: got ${values.port ?? environment['AZULEJO_PORT']}`);
   return {
     dataFolder: resolve(values.data ?? environment['AZULEJO_DATA'] ?? join(homedir(), '.azulejo')),
     host: values.host ?? environment['AZULEJO_HOST'] ?? '127.0.0.1',

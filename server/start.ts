@@ -9,7 +9,9 @@ import { openPglite } from './db/openPglite.ts';
 import { JobRepository } from './jobs/jobRepository.ts';
 import { readSettings } from './settings.ts';
 
-const say = (text: string): void => { process.stdout.write(`${text}\n`); };
+const say = (text: string): void => {
+  process.stdout.write(`${text}\n`);
+};
 
 /** Opens the data folder, fills in the demo when asked, and listens. */
 async function start(): Promise<void> {

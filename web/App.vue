@@ -16,11 +16,14 @@ const toast = useToast();
 const helpIsOpen = ref(false);
 const jobId = computed(() => (typeof route.params['jobId'] === 'string' ? route.params['jobId'] : undefined));
 
-watch(() => jobs.news, (news) => {
-  if (news === null) return;
-  toast.add({ severity: 'info', summary: news, life: 5000 });
-  jobs.news = null;
-});
+watch(
+  () => jobs.news,
+  (news) => {
+    if (news === null) return;
+    toast.add({ severity: 'info', summary: news, life: 5000 });
+    jobs.news = null;
+  },
+);
 
 useEventListener('keydown', (event: KeyboardEvent) => {
   const key = event.key.toLowerCase();
@@ -29,8 +32,12 @@ useEventListener('keydown', (event: KeyboardEvent) => {
     void (event.shiftKey ? jobs.redo() : jobs.undo());
   } else if (event.key === '?' && !isTyping(event)) helpIsOpen.value = true;
 });
-useEventListener('beforeunload', (event: BeforeUnloadEvent) => { if (jobs.job && jobs.saveState !== 'saved') event.preventDefault(); });
-useEventListener('focus', () => { if (jobs.job && jobs.saveState === 'saved') void jobs.follow(jobs.job.id).catch(() => undefined); });
+useEventListener('beforeunload', (event: BeforeUnloadEvent) => {
+  if (jobs.job && jobs.saveState !== 'saved') event.preventDefault();
+});
+useEventListener('focus', () => {
+  if (jobs.job && jobs.saveState === 'saved') void jobs.follow(jobs.job.id).catch(() => undefined);
+});
 </script>
 
 <template>
@@ -45,7 +52,19 @@ useEventListener('focus', () => { if (jobs.job && jobs.saveState === 'saved') vo
 </template>
 
 <style scoped>
-.app { height: 100dvh; display: flex; flex-direction: column; }
-.view { flex: 1; min-height: 0; }
-.trouble { background: var(--bad-soft); color: var(--bad); padding: 0.5rem 1rem; font-weight: 600; }
+.app {
+  height: 100dvh;
+  display: flex;
+  flex-direction: column;
+}
+.view {
+  flex: 1;
+  min-height: 0;
+}
+.trouble {
+  background: var(--bad-soft);
+  color: var(--bad);
+  padding: 0.5rem 1rem;
+  font-weight: 600;
+}
 </style>

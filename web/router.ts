@@ -1,17 +1,6 @@
 import { createRouter, createWebHistory } from 'vue-router';
 import JobListView from './steps/jobs/JobListView.vue';
 
-/** The steps of a surface, in the order of the work. */
-export const SURFACE_STEPS = [
-  { name: 'measure', label: 'Measure' },
-  { name: 'tile', label: 'Tile' },
-  { name: 'setout', label: 'Set out' },
-  { name: 'cuts', label: 'Cuts' },
-] as const;
-
-/** One of the steps of a surface. */
-export type SurfaceStep = (typeof SURFACE_STEPS)[number]['name'];
-
 export const router = createRouter({
   history: createWebHistory(),
   routes: [

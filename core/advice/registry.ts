@@ -6,8 +6,10 @@ import { noPerimeterJoint } from './rules/noPerimeterJoint.ts';
 import { sliver } from './rules/sliver.ts';
 
 /** Every rule of advice. A new rule is a file in rules/ and a line here. */
-export const ADVICE_RULES = { nominalSize, sliver, longOffset, narrowJoint, noPerimeterJoint } as const satisfies Record<string, AdviceRule>;
+export const ADVICE_RULES = { nominalSize, sliver, longOffset, narrowJoint, noPerimeterJoint } as const satisfies Record<
+  string,
+  AdviceRule
+>;
 
 /** All findings on one surface, in the order of the rules. */
-export const adviseSurface = (context: AdviceContext): Finding[] =>
-  Object.values(ADVICE_RULES).flatMap((rule) => rule(context));
+export const adviseSurface = (context: AdviceContext): Finding[] => Object.values(ADVICE_RULES).flatMap((rule) => rule(context));

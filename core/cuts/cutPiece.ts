@@ -52,11 +52,20 @@ function describePiece(label: string, address: Address, polygon: Polygon, layout
   const inTile = mapPolygon(polygon, toTileFrame(layout, address)).map(tidyRing);
   const box = boxOf(inTile[0]);
   const sizeMm = { widthMm: box.maxX - box.minX, heightMm: box.maxY - box.minY };
-  const cuts = traceCuts(inTile, tile).map((line) => markCut(line, tile, box)).sort((a, b) => Number(SHAPED_KINDS.has(a.kind)) - Number(SHAPED_KINDS.has(b.kind)));
+  const cuts = traceCuts(inTile, tile)
+    .map((line) => markCut(line, tile, box))
+    .sort((a, b) => Number(SHAPED_KINDS.has(a.kind)) - Number(SHAPED_KINDS.has(b.kind)));
   const kind = kindOf(cuts, sizeMm, tile);
   const marks = cuts.map(({ mark }) => mark);
   return {
-    label, polygon, inTile, labelAt: labelPoint(polygon), kind, marks, sizeMm, edgeShows,
+    label,
+    polygon,
+    inTile,
+    labelAt: labelPoint(polygon),
+    kind,
+    marks,
+    sizeMm,
+    edgeShows,
     address: { piece: address.piece, i: address.i, j: address.j },
     tool: toolFor(kind, marks, product, narrowestPart(marks, tile)),
     areaMm2: polygonArea(polygon),
@@ -75,7 +84,11 @@ function kindOf(cuts: readonly MarkedCut[], size: Size, tile: Size): CutKind {
   return kind === 'straight' && narrow ? 'rip' : kind;
 }
 
-const minutesOf = (cuts: readonly MarkedCut[]): number => Math.max(1, cuts.reduce((sum, { kind }) => sum + MINUTES[kind], 0));
+const minutesOf = (cuts: readonly MarkedCut[]): number =>
+  Math.max(
+    1,
+    cuts.reduce((sum, { kind }) => sum + MINUTES[kind], 0),
+  );
 
 /** The narrowest part on either side of the straight cuts of a piece, mm. */
 function narrowestPart(marks: readonly Mark[], tile: Size): number {

@@ -32,13 +32,20 @@ export function groupCuts(pieces: readonly CutPiece[], product: Product): CutGro
 }
 
 const isAlike = (a: CutPiece, b: CutPiece): boolean =>
-  a.kind === b.kind && a.inTile.length === b.inTile.length && a.inTile[0].length === b.inTile[0].length && Math.abs(a.areaMm2 - b.areaMm2) <= SAME_CUT_MM * 2 * (a.sizeMm.widthMm + a.sizeMm.heightMm);
+  a.kind === b.kind &&
+  a.inTile.length === b.inTile.length &&
+  a.inTile[0].length === b.inTile[0].length &&
+  Math.abs(a.areaMm2 - b.areaMm2) <= SAME_CUT_MM * 2 * (a.sizeMm.widthMm + a.sizeMm.heightMm);
 
 /** The outlines that cut the same piece: the tile turned about its middle, as far as its face allows. */
 function turnedOutlines(polygon: Polygon, { widthMm: w, heightMm: h }: Size, directional: boolean): Polygon[] {
   if (directional) return [polygon];
   const turns: ((p: Point) => Point)[] = [(p) => p, ([x, y]) => [w - x, h - y]];
-  if (Math.abs(w - h) < SAME_CUT_MM) turns.push(([x, y]) => [h - y, x], ([x, y]) => [y, w - x]);
+  if (Math.abs(w - h) < SAME_CUT_MM)
+    turns.push(
+      ([x, y]) => [h - y, x],
+      ([x, y]) => [y, w - x],
+    );
   return turns.map((turn) => mapPolygon(polygon, turn));
 }
 

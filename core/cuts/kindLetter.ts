@@ -1,7 +1,15 @@
 import type { CutKind } from './cutKind.ts';
 
 const LETTERS: Readonly<Record<CutKind, string>> = {
-  straight: '', rip: 'r', taper: 't', notch: 'L', uCut: 'U', hole: 'o', halfHole: 'c', curve: '~', several: '+',
+  straight: '',
+  rip: 'r',
+  taper: 't',
+  notch: 'L',
+  uCut: 'U',
+  hole: 'o',
+  halfHole: 'c',
+  curve: '~',
+  several: '+',
 };
 
 /** The sign a kind of cut carries beside its label, so that kinds differ without colour; none for a plain straight cut. */

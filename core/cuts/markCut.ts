@@ -19,13 +19,17 @@ export interface MarkedCut {
  * opens to a side cut before it, from the sides of the piece. `piece` is the box of the piece in the tile.
  */
 export function markCut(line: CutLine, tile: Size, piece: Box): MarkedCut {
-  if (line.closed) return line.curved ? circleCut(line, 'hole') ?? pathCut(line, 'hole') : windowCut(line);
+  if (line.closed) return line.curved ? (circleCut(line, 'hole') ?? pathCut(line, 'hole')) : windowCut(line);
   if (line.curved) return circleCut(line, 'halfHole') ?? pathCut(line, 'curve');
   switch (line.points.length) {
-    case 2: return straightCut(line.points[0], line.points[1], tile);
-    case 3: return notchCut(line, tile, piece);
-    case 4: return slotCut(line, tile, piece) ?? pathCut(line, 'curve');
-    default: return pathCut(line, 'curve');
+    case 2:
+      return straightCut(line.points[0], line.points[1], tile);
+    case 3:
+      return notchCut(line, tile, piece);
+    case 4:
+      return slotCut(line, tile, piece) ?? pathCut(line, 'curve');
+    default:
+      return pathCut(line, 'curve');
   }
 }
 
@@ -52,7 +56,9 @@ function slantedCorner(p: Point, q: Point, tile: Size): Mark | null {
   const sideX = near(onX[0], 0) ? 'left' : 'right';
   const sideY = near(onY[1], 0) ? 'bottom' : 'top';
   return {
-    type: 'corner', sideX, sideY,
+    type: 'corner',
+    sideX,
+    sideY,
     xMm: sideX === 'left' ? onY[0] : tile.widthMm - onY[0],
     yMm: sideY === 'bottom' ? onX[1] : tile.heightMm - onX[1],
   };
@@ -70,7 +76,10 @@ function notchCut(line: CutLine, tile: Size, piece: Box): MarkedCut {
   const sideX = near(atX[0], piece.minX) ? 'left' : 'right';
   const sideY = near(atY[1], piece.minY) ? 'bottom' : 'top';
   const mark: Mark = {
-    type: 'notch', sideX, sideY, afterCut: !isFactory(sideX, piece, tile) || !isFactory(sideY, piece, tile),
+    type: 'notch',
+    sideX,
+    sideY,
+    afterCut: !isFactory(sideX, piece, tile) || !isFactory(sideY, piece, tile),
     xMm: sideX === 'left' ? inner[0] - piece.minX : piece.maxX - inner[0],
     yMm: sideY === 'bottom' ? inner[1] - piece.minY : piece.maxY - inner[1],
   };
@@ -79,7 +88,9 @@ function notchCut(line: CutLine, tile: Size, piece: Box): MarkedCut {
 
 /** Whether a side of a piece is the tile's own. */
 function isFactory(side: Side, piece: Box, { widthMm, heightMm }: Size): boolean {
-  return { left: near(piece.minX, 0), right: near(piece.maxX, widthMm), bottom: near(piece.minY, 0), top: near(piece.maxY, heightMm) }[side];
+  return { left: near(piece.minX, 0), right: near(piece.maxX, widthMm), bottom: near(piece.minY, 0), top: near(piece.maxY, heightMm) }[
+    side
+  ];
 }
 
 /** A slot runs in from a side, across, and out again on the same side. */
@@ -96,7 +107,9 @@ function slotCut(line: CutLine, tile: Size, piece: Box): MarkedCut | null {
   if (!side) return null;
   const across = side === 'left' || side === 'right';
   const mark: Mark = {
-    type: 'slot', side, afterCut: !isFactory(side, piece, tile),
+    type: 'slot',
+    side,
+    afterCut: !isFactory(side, piece, tile),
     startMm: across ? box.minY - piece.minY : box.minX - piece.minX,
     widthMm: across ? box.maxY - box.minY : box.maxX - box.minX,
     depthMm: across ? box.maxX - box.minX : box.maxY - box.minY,
@@ -107,7 +120,10 @@ function slotCut(line: CutLine, tile: Size, piece: Box): MarkedCut | null {
 function windowCut(line: CutLine): MarkedCut {
   if (line.points.length !== 4) return pathCut(line, 'hole');
   const box = boxOf(line.points);
-  return { kind: 'hole', mark: { type: 'window', xMm: box.minX, yMm: box.minY, widthMm: box.maxX - box.minX, heightMm: box.maxY - box.minY } };
+  return {
+    kind: 'hole',
+    mark: { type: 'window', xMm: box.minX, yMm: box.minY, widthMm: box.maxX - box.minX, heightMm: box.maxY - box.minY },
+  };
 }
 
 function circleCut(line: CutLine, kind: 'hole' | 'halfHole'): MarkedCut | null {

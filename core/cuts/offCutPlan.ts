@@ -65,7 +65,10 @@ const boxArea = ({ widthMm, heightMm }: Size): number => widthMm * heightMm;
 const ALL_SIDES: readonly Side[] = ['bottom', 'right', 'top', 'left'];
 
 const newTile = (size: Size, tile: number): OffCut => ({
-  tile, leftBy: null, factory: new Set(ALL_SIDES), box: { minX: 0, minY: 0, maxX: size.widthMm, maxY: size.heightMm },
+  tile,
+  leftBy: null,
+  factory: new Set(ALL_SIDES),
+  box: { minX: 0, minY: 0, maxX: size.widthMm, maxY: size.heightMm },
 });
 
 interface Fit {
@@ -105,22 +108,29 @@ function slide(low: number, high: number, size: number, atLow: boolean, atHigh: 
 /** What is left round a piece, the saw's kerf off, split so that the largest part stays largest. */
 function remainders(offCut: OffCut, used: Box, kerf: number, label: string): OffCut[] {
   const { box } = offCut;
-  const strips = (tall: boolean): Box[] => [
-    { minX: box.minX, maxX: used.minX - kerf, minY: tall ? box.minY : used.minY, maxY: tall ? box.maxY : used.maxY },
-    { minX: used.maxX + kerf, maxX: box.maxX, minY: tall ? box.minY : used.minY, maxY: tall ? box.maxY : used.maxY },
-    { minX: tall ? used.minX : box.minX, maxX: tall ? used.maxX : box.maxX, minY: box.minY, maxY: used.minY - kerf },
-    { minX: tall ? used.minX : box.minX, maxX: tall ? used.maxX : box.maxX, minY: used.maxY + kerf, maxY: box.maxY },
-  ].filter(({ minX, maxX, minY, maxY }) => maxX - minX >= SMALLEST_OFF_CUT_MM && maxY - minY >= SMALLEST_OFF_CUT_MM);
+  const strips = (tall: boolean): Box[] =>
+    [
+      { minX: box.minX, maxX: used.minX - kerf, minY: tall ? box.minY : used.minY, maxY: tall ? box.maxY : used.maxY },
+      { minX: used.maxX + kerf, maxX: box.maxX, minY: tall ? box.minY : used.minY, maxY: tall ? box.maxY : used.maxY },
+      { minX: tall ? used.minX : box.minX, maxX: tall ? used.maxX : box.maxX, minY: box.minY, maxY: used.minY - kerf },
+      { minX: tall ? used.minX : box.minX, maxX: tall ? used.maxX : box.maxX, minY: used.maxY + kerf, maxY: box.maxY },
+    ].filter(({ minX, maxX, minY, maxY }) => maxX - minX >= SMALLEST_OFF_CUT_MM && maxY - minY >= SMALLEST_OFF_CUT_MM);
   const largest = (boxes: readonly Box[]): number => Math.max(0, ...boxes.map(areaOf));
   const [tall, wide] = [strips(true), strips(false)];
   return (largest(tall) >= largest(wide) ? tall : wide).map((part) => ({
-    tile: offCut.tile, box: part, leftBy: label, factory: sharedSides(offCut, part),
+    tile: offCut.tile,
+    box: part,
+    leftBy: label,
+    factory: sharedSides(offCut, part),
   }));
 }
 
 function sharedSides({ box, factory }: OffCut, part: Box): Set<Side> {
   const at: Readonly<Record<Side, boolean>> = {
-    left: part.minX === box.minX, right: part.maxX === box.maxX, bottom: part.minY === box.minY, top: part.maxY === box.maxY,
+    left: part.minX === box.minX,
+    right: part.maxX === box.maxX,
+    bottom: part.minY === box.minY,
+    top: part.maxY === box.maxY,
   };
   return new Set(ALL_SIDES.filter((side) => at[side] && factory.has(side)));
 }

@@ -22,7 +22,10 @@ export interface CutLine {
  * are not the tile's own sides. At a corner that sticks out, one cut ends and the next begins.
  */
 export function traceCuts([outer, ...holes]: Polygon, tile: Size): CutLine[] {
-  return [...openCuts(outer, tile), ...holes.map((ring) => ({ points: ring, closed: true, curved: isCurved([...ring, ring[0], ring[1]]) }))];
+  return [
+    ...openCuts(outer, tile),
+    ...holes.map((ring) => ({ points: ring, closed: true, curved: isCurved([...ring, ring[0], ring[1]]) })),
+  ];
 }
 
 function openCuts(ring: Ring, tile: Size): CutLine[] {
@@ -69,5 +72,10 @@ function turnDeg(a: Point, b: Point, c: Point): number {
 
 function onSameSide(p: Point, q: Point, { widthMm, heightMm }: Size): boolean {
   if (distance(p, q) < ON_SIDE_MM) return true;
-  return [[0, 0], [0, widthMm], [1, 0], [1, heightMm]].some(([axis, at]) => Math.abs(p[axis] - at) < ON_SIDE_MM && Math.abs(q[axis] - at) < ON_SIDE_MM);
+  return [
+    [0, 0],
+    [0, widthMm],
+    [1, 0],
+    [1, heightMm],
+  ].some(([axis, at]) => Math.abs(p[axis] - at) < ON_SIDE_MM && Math.abs(q[axis] - at) < ON_SIDE_MM);
 }

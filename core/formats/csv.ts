@@ -1,10 +1,9 @@
 import Papa from 'papaparse';
-import { tapeOf, type Job, type Surface } from '../job.ts';
+import { productName, tapeOf, type Job, type Surface } from '../job.ts';
 import { describeMark } from '../messages/en/marks.ts';
 import { kindName } from '../messages/en/names.ts';
 import type { Plan, SurfacePlan } from '../plan.ts';
 import { formatLength } from '../units/formatLength.ts';
-import { productName } from '../takeoff/productName.ts';
 
 /** The cut list of one surface as CSV: one line a piece, grouped as on screen. */
 export function cutsCsv(job: Job, surface: Surface, planned: SurfacePlan): string {
@@ -13,22 +12,48 @@ export function cutsCsv(job: Job, surface: Surface, planned: SurfacePlan): strin
     group.pieces.map((piece) => {
       const source = planned.offCuts.sources.get(piece.label);
       return {
-        Surface: surface.name, Group: group.id, Off: group.pieces.length, Piece: piece.label, Kind: kindName(piece.kind),
-        Width: formatLength(piece.sizeMm.widthMm, tape), Height: formatLength(piece.sizeMm.heightMm, tape),
-        Marks: piece.marks.map((mark) => describeMark(mark, tape)).join('; '), Tool: piece.tool,
+        Surface: surface.name,
+        Group: group.id,
+        Off: group.pieces.length,
+        Piece: piece.label,
+        Kind: kindName(piece.kind),
+        Width: formatLength(piece.sizeMm.widthMm, tape),
+        Height: formatLength(piece.sizeMm.heightMm, tape),
+        Marks: piece.marks.map((mark) => describeMark(mark, tape)).join('; '),
+        Tool: piece.tool,
         'Cut edge shows': piece.edgeShows ? 'yes' : 'no',
-        'From tile': source?.tile ?? '', 'Off-cut of': source?.offCutOf ?? '',
+        'From tile': source?.tile ?? '',
+        'Off-cut of': source?.offCutOf ?? '',
       };
     }),
   );
-  return unparse(rows, ['Surface', 'Group', 'Off', 'Piece', 'Kind', 'Width', 'Height', 'Marks', 'Tool', 'Cut edge shows', 'From tile', 'Off-cut of']);
+  return unparse(rows, [
+    'Surface',
+    'Group',
+    'Off',
+    'Piece',
+    'Kind',
+    'Width',
+    'Height',
+    'Marks',
+    'Tool',
+    'Cut edge shows',
+    'From tile',
+    'Off-cut of',
+  ]);
 }
 
 /** The order of a whole job as CSV. */
 export function orderCsv(job: Job, { materials }: Plan): string {
   const rows = materials.map(({ item, productId, quantity, unit, packs, cost }) => ({
-    Item: productId ? productName(job, productId) : item, Quantity: Math.round(quantity * 100) / 100, Unit: unit,
-    Packs: packs.count, 'Pack size': packs.size, 'Pack price': packs.price.toFixed(2), Cost: cost.toFixed(2), Currency: job.currency,
+    Item: productId ? productName(job, productId) : item,
+    Quantity: Math.round(quantity * 100) / 100,
+    Unit: unit,
+    Packs: packs.count,
+    'Pack size': packs.size,
+    'Pack price': packs.price.toFixed(2),
+    Cost: cost.toFixed(2),
+    Currency: job.currency,
   }));
   return unparse(rows, ['Item', 'Quantity', 'Unit', 'Packs', 'Pack size', 'Pack price', 'Cost', 'Currency']);
 }

@@ -19,7 +19,9 @@ export function planJson(job: Job, plan: Plan): object {
     money: plan.money,
     programme: [],
     advice: plan.findings.map((finding) => ({
-      code: finding.code, severity: finding.severity, path: finding.path,
+      code: finding.code,
+      severity: finding.severity,
+      path: finding.path,
       message: describeFinding(finding, tapeOf(job, job.surfaces[Number(finding.path[1])])),
     })),
   };
@@ -29,14 +31,21 @@ function surfaceJson(job: Job, surface: Surface, planned: SurfacePlan): object {
   const { traced, layout, areas, advice, choice, edges, totals } = planned;
   const tape = tapeOf(job, surface);
   return {
-    id: surface.id, name: surface.name, kind: surface.kind,
+    id: surface.id,
+    name: surface.name,
+    kind: surface.kind,
     region: { polygons: traced.region },
     ...areas,
     droppedAreaMm2: layout.droppedAreaMm2,
     setout: {
-      school: schoolOf(choice), x: choice.x, y: choice.y,
-      origin: layout.placement.origin, turnDeg: layout.placement.turnDeg,
-      jointMm: surface.jointMm, jointMayVary: false, largestJointMm: surface.jointMm,
+      school: schoolOf(choice),
+      x: choice.x,
+      y: choice.y,
+      origin: layout.placement.origin,
+      turnDeg: layout.placement.turnDeg,
+      jointMm: surface.jointMm,
+      jointMayVary: false,
+      largestJointMm: surface.jointMm,
       reasons: advice.reasons.map((reason) => describeReason(reason, tape)),
       lines: planned.lines,
     },
@@ -65,13 +74,26 @@ function pieceList(surface: Surface, planned: SurfacePlan): object[] {
   const pieces: object[] = [];
   forEachWhole(layout, (address) => {
     const ring = tileRing(layout, address);
-    pieces.push({ label: labelOf(labels, layout, address), product: surface.productId, whole: true, tileIndex: tileIndex(address), rings: [ring], tileRings: [ring], cut: null });
+    pieces.push({
+      label: labelOf(labels, layout, address),
+      product: surface.productId,
+      whole: true,
+      tileIndex: tileIndex(address),
+      rings: [ring],
+      tileRings: [ring],
+      cut: null,
+    });
   });
   for (const piece of cuts) {
     const { kind, marks, tool, edgeShows, label, sizeMm, minutes } = piece;
     const rings: readonly (readonly Point[])[] = piece.polygon;
     pieces.push({
-      label, product: surface.productId, whole: false, tileIndex: tileIndex(piece.address), rings, tileRings: [tileRing(layout, piece.address)],
+      label,
+      product: surface.productId,
+      whole: false,
+      tileIndex: tileIndex(piece.address),
+      rings,
+      tileRings: [tileRing(layout, piece.address)],
       cut: { kind, marks, tool, edgeShows, sizeMm, minutes, from: offCuts.sources.get(label) ?? null },
     });
   }

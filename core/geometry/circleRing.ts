@@ -10,10 +10,10 @@ export function circleRing(centre: Point, radiusMm: number): Ring {
   const chords = chordCount(radiusMm);
   const angle = (2 * Math.PI) / chords;
   const grown = radiusMm * Math.sqrt(angle / Math.sin(angle));
-  return Array.from({ length: chords }, (_, k) => [
-    centre[0] + grown * Math.cos(k * angle),
-    centre[1] + grown * Math.sin(k * angle),
-  ] as const);
+  return Array.from(
+    { length: chords },
+    (_, k) => [centre[0] + grown * Math.cos(k * angle), centre[1] + grown * Math.sin(k * angle)] as const,
+  );
 }
 
 /** Chords needed to stay within the allowed sagitta; a multiple of four, so that the extremes are corners. */

@@ -54,7 +54,12 @@ export function motion(turnDeg: number, move: Point): Motion {
 function cosineAndSine(turnDeg: number): Point {
   const quarters = turnDeg / 90;
   if (Number.isInteger(quarters)) {
-    const exact: readonly Point[] = [[1, 0], [0, 1], [-1, 0], [0, -1]];
+    const exact: readonly Point[] = [
+      [1, 0],
+      [0, 1],
+      [-1, 0],
+      [0, -1],
+    ];
     return exact[((quarters % 4) + 4) % 4];
   }
   const radians = (turnDeg * Math.PI) / 180;

@@ -26,16 +26,13 @@ export function ringArea(ring: Ring): number {
 }
 
 /** Area of a polygon in mm², holes taken off. */
-export const polygonArea = (polygon: Polygon): number =>
-  polygon.reduce((sum, ring) => sum + ringArea(ring), 0);
+export const polygonArea = (polygon: Polygon): number => polygon.reduce((sum, ring) => sum + ringArea(ring), 0);
 
 /** Area of several polygons that do not overlap, in mm². */
-export const polygonsArea = (polygons: readonly Polygon[]): number =>
-  polygons.reduce((sum, polygon) => sum + polygonArea(polygon), 0);
+export const polygonsArea = (polygons: readonly Polygon[]): number => polygons.reduce((sum, polygon) => sum + polygonArea(polygon), 0);
 
 /** Length round a ring in mm. */
-export const ringLength = (ring: Ring): number =>
-  ring.reduce((sum, point, k) => sum + distance(point, ring[(k + 1) % ring.length]), 0);
+export const ringLength = (ring: Ring): number => ring.reduce((sum, point, k) => sum + distance(point, ring[(k + 1) % ring.length]), 0);
 
 /** The box around some positions; throws when there are none. */
 export function boxOf(points: Iterable<Point>): Box {
@@ -94,8 +91,7 @@ export function isConvex(ring: Ring): boolean {
 export const mapRing = (ring: Ring, map: (p: Point) => Point): Ring => ring.map(map);
 
 /** Applies a map to every corner of a polygon. */
-export const mapPolygon = (polygon: Polygon, map: (p: Point) => Point): Polygon =>
-  polygon.map((ring) => mapRing(ring, map));
+export const mapPolygon = (polygon: Polygon, map: (p: Point) => Point): Polygon => polygon.map((ring) => mapRing(ring, map));
 
 /** Leaves out corners that repeat or lie on the straight line between their neighbours. */
 export function tidyRing(ring: Ring): Ring {

@@ -26,10 +26,14 @@ export function originFor(rule: FixedRule, piece: Span, limits: Span, jointMm: n
   const centre = (limits.low + limits.high) / 2;
   const pieceCentre = (piece.low + piece.high) / 2;
   switch (rule) {
-    case 'pieceCentred': return centre - pieceCentre;
-    case 'jointCentred': return centre - pieceCentre + (piece.high - piece.low + jointMm) / 2;
-    case 'fullFromStart': return limits.low - piece.low;
-    case 'fullFromEnd': return limits.high - piece.high;
+    case 'pieceCentred':
+      return centre - pieceCentre;
+    case 'jointCentred':
+      return centre - pieceCentre + (piece.high - piece.low + jointMm) / 2;
+    case 'fullFromStart':
+      return limits.low - piece.low;
+    case 'fullFromEnd':
+      return limits.high - piece.high;
   }
 }
 

@@ -68,11 +68,9 @@ function chooseProposal(place: Placer): SetoutAdvice['proposed'] {
   return { x, y };
 }
 
-const rulesFor = (choice: AxisChoice): SettledAxis[] =>
-  choice.rule === 'best' ? FIXED_RULES.map((rule) => ({ rule })) : [choice];
+const rulesFor = (choice: AxisChoice): SettledAxis[] => (choice.rule === 'best' ? FIXED_RULES.map((rule) => ({ rule })) : [choice]);
 
-const best = (candidates: readonly Candidate[]): Candidate =>
-  candidates.reduce((a, b) => (b.score < a.score - 1e-9 ? b : a));
+const best = (candidates: readonly Candidate[]): Candidate => candidates.reduce((a, b) => (b.score < a.score - 1e-9 ? b : a));
 
 /** A placer for one surface and repeat; remembers what it placed. */
 export function candidatePlacer(traced: Traced, repeat: Repeat, jointMm: number): Placer {
@@ -98,6 +96,6 @@ function fixtureEdges({ fixtures }: Traced): Edge[] {
     .filter(({ fixture }) => !fixture.tiledUnder && fixture.outline.kind === 'rectangle')
     .flatMap(({ fixture, clearRing }) => {
       const ring = [...clearRing].reverse();
-      return ring.map((from, k) => ({ id: `${fixture.id}-${k}`, from, to: ring[(k + 1) % ring.length], role: 'wall', gapMm: 0 } as const));
+      return ring.map((from, k) => ({ id: `${fixture.id}-${k}`, from, to: ring[(k + 1) % ring.length], role: 'wall', gapMm: 0 }) as const);
     });
 }

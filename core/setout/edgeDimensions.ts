@@ -21,18 +21,25 @@ export interface EdgeDimension {
  * the edge. A fifth size and more stay with the cut list.
  */
 export function edgeDimensions({ edges }: { readonly edges: readonly EdgeSummary[] }): EdgeDimension[] {
-  return edges.filter((edge) => !isReveal(edge)).flatMap(({ cuts }) => {
-    const bySize = new Map<number, EdgeCut[]>();
-    for (const cut of cuts) {
-      const size = [...bySize.keys()].find((mm) => Math.abs(mm - cut.depthMm) < SAME_MM) ?? cut.depthMm;
-      bySize.set(size, [...(bySize.get(size) ?? []), cut]);
-    }
-    return [...bySize].slice(0, 4).map(([mm, same]) => dimensionOf(same[Math.floor((same.length - 1) / 2)], mm));
-  });
+  return edges
+    .filter((edge) => !isReveal(edge))
+    .flatMap(({ cuts }) => {
+      const bySize = new Map<number, EdgeCut[]>();
+      for (const cut of cuts) {
+        const size = [...bySize.keys()].find((mm) => Math.abs(mm - cut.depthMm) < SAME_MM) ?? cut.depthMm;
+        bySize.set(size, [...(bySize.get(size) ?? []), cut]);
+      }
+      return [...bySize].slice(0, 4).map(([mm, same]) => dimensionOf(same[Math.floor((same.length - 1) / 2)], mm));
+    });
 }
 
 function dimensionOf({ edge, alongMm }: EdgeCut, mm: number): EdgeDimension {
   const along = unit(subtract(edge.to, edge.from));
   const middle = (alongMm[0] + alongMm[1]) / 2;
-  return { edgeId: edge.id, at: [edge.from[0] + along[0] * middle, edge.from[1] + along[1] * middle], outward: scale(quarterTurn(along), -1), mm };
+  return {
+    edgeId: edge.id,
+    at: [edge.from[0] + along[0] * middle, edge.from[1] + along[1] * middle],
+    outward: scale(quarterTurn(along), -1),
+    mm,
+  };
 }

@@ -56,8 +56,7 @@ export function explainSetout(chosen: Candidate, rivals: Readonly<Record<Axis, r
   });
 }
 
-const edgeNamed = (edges: readonly EdgeSummary[], id: string): EdgeSummary | undefined =>
-  edges.find((edge) => edge.id === id);
+const edgeNamed = (edges: readonly EdgeSummary[], id: string): EdgeSummary | undefined => edges.find((edge) => edge.id === id);
 
 /** Whether either end of a direction gets pieces too narrow to look right. */
 export const leavesSliver = ({ edges }: Pick<Candidate, 'edges'>, axis: Axis): boolean =>
@@ -81,9 +80,7 @@ function cutSizes(edge: EdgeSummary | undefined): number[] {
 
 /** The rival that scores best and does not come to the same ends. */
 function nearestRival(rivals: readonly Candidate[], axis: Axis, ends: EndCuts): Reason['rival'] {
-  const [first] = rivals
-    .filter((rival) => !sameEnds(endCuts(rival, axis), ends))
-    .sort((a, b) => a.score - b.score);
+  const [first] = rivals.filter((rival) => !sameEnds(endCuts(rival, axis), ends)).sort((a, b) => a.score - b.score);
   return first && first[axis].rule !== 'free' ? { rule: first[axis].rule, ends: endCuts(first, axis) } : null;
 }
 

@@ -69,5 +69,4 @@ export function forEachWhole(layout: Layout, visit: (address: Address) => void):
 }
 
 /** A polygon moved from the pattern's frame onto the surface. */
-export const ontoSurface = (polygon: Polygon, placement: Placement): Polygon =>
-  mapPolygon(polygon, placementMotion(placement).turn);
+export const ontoSurface = (polygon: Polygon, placement: Placement): Polygon => mapPolygon(polygon, placementMotion(placement).turn);

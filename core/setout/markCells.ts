@@ -29,9 +29,7 @@ export function latticeOf({ vectors: [a, b] }: Repeat): ToLattice {
 
 /** The boundary of a region as segments. */
 export function boundarySegments(region: readonly Polygon[]): Segment[] {
-  return region.flatMap((polygon) =>
-    polygon.flatMap((ring) => ring.map((from, k) => ({ from, to: ring[(k + 1) % ring.length] }))),
-  );
+  return region.flatMap((polygon) => polygon.flatMap((ring) => ring.map((from, k) => ({ from, to: ring[(k + 1) % ring.length] }))));
 }
 
 /**
@@ -65,7 +63,8 @@ function markSegment(box: Box, from: Point, to: Point, mark: (i: number, j: numb
 function spanInRow(from: Point, to: Point, low: number, high: number): [number, number] {
   const dv = to[1] - from[1];
   const at = (v: number): number => from[0] + ((v - from[1]) / dv) * (to[0] - from[0]);
-  const ends = dv === 0 ? [from[0], to[0]] : [from[1], to[1]].map((v, k) => (v >= low && v <= high ? [from, to][k][0] : at(v < low ? low : high)));
+  const ends =
+    dv === 0 ? [from[0], to[0]] : [from[1], to[1]].map((v, k) => (v >= low && v <= high ? [from, to][k][0] : at(v < low ? low : high)));
   return [Math.min(...ends), Math.max(...ends)];
 }
 
@@ -102,7 +101,10 @@ function latticeTolerance(toLattice: ToLattice): Point {
 }
 
 const grow = (box: Box, [u, v]: Point): Box => ({
-  minX: box.minX - u, minY: box.minY - v, maxX: box.maxX + u, maxY: box.maxY + v,
+  minX: box.minX - u,
+  minY: box.minY - v,
+  maxX: box.maxX + u,
+  maxY: box.maxY + v,
 });
 
 function getOrAdd<K, V>(map: Map<K, V>, key: K, make: () => V): V {

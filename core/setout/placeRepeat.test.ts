@@ -12,20 +12,40 @@ import { placeRepeat } from './placeRepeat.ts';
 
 /** A skew room with a column and a pipe in it. */
 const skewRegion = (lean: number, pipe: number): Polygon[] =>
-  difference([[[[0, 0], [3100, lean], [2950, 2300 + lean], [-80, 2210]]]], [[circleRing([900, 800], pipe)], [rectangleRing(1700, 900, 333, 210)]]);
+  difference(
+    [
+      [
+        [
+          [0, 0],
+          [3100, lean],
+          [2950, 2300 + lean],
+          [-80, 2210],
+        ],
+      ],
+    ],
+    [[circleRing([900, 800], pipe)], [rectangleRing(1700, 900, 333, 210)]],
+  );
 
 const patterns: fc.Arbitrary<Pattern> = fc.oneof(
   fc.record({ kind: fc.constant('stack' as const), lay: fc.constantFrom('lying' as const, 'upright' as const) }),
   fc.record({
-    kind: fc.constant('runningBond' as const), lay: fc.constantFrom('lying' as const, 'upright' as const),
-    offset: fc.double({ min: 0.05, max: 0.95, noNaN: true }), step: fc.constantFrom('alternating' as const, 'stepped' as const),
+    kind: fc.constant('runningBond' as const),
+    lay: fc.constantFrom('lying' as const, 'upright' as const),
+    offset: fc.double({ min: 0.05, max: 0.95, noNaN: true }),
+    step: fc.constantFrom('alternating' as const, 'stepped' as const),
   }),
 );
 
 const setting = fc.record({
-  pattern: patterns, widthMm: fc.integer({ min: 140, max: 700 }), heightMm: fc.integer({ min: 110, max: 400 }), jointMm: fc.constantFrom(0, 1.5, 3, 10),
-  lean: fc.integer({ min: -150, max: 150 }), pipe: fc.integer({ min: 8, max: 160 }), turnDeg: fc.constantFrom(0, 0, 33, 45, 90),
-  x: fc.integer({ min: -900, max: 900 }), y: fc.integer({ min: -900, max: 900 }),
+  pattern: patterns,
+  widthMm: fc.integer({ min: 140, max: 700 }),
+  heightMm: fc.integer({ min: 110, max: 400 }),
+  jointMm: fc.constantFrom(0, 1.5, 3, 10),
+  lean: fc.integer({ min: -150, max: 150 }),
+  pipe: fc.integer({ min: 8, max: 160 }),
+  turnDeg: fc.constantFrom(0, 0, 33, 45, 90),
+  x: fc.integer({ min: -900, max: 900 }),
+  y: fc.integer({ min: -900, max: 900 }),
 });
 type Setting = typeof setting extends fc.Arbitrary<infer S> ? S : never;
 
@@ -41,58 +61,83 @@ const wholeRings = (layout: Layout): Ring[] => {
 };
 
 const laidArea = (layout: Layout): number =>
-  wholeRings(layout).reduce((sum, ring) => sum + polygonArea([ring]), 0) + layout.cutTiles.reduce((sum, { polygons }) => sum + polygonsArea(polygons), 0);
+  wholeRings(layout).reduce((sum, ring) => sum + polygonArea([ring]), 0) +
+  layout.cutTiles.reduce((sum, { polygons }) => sum + polygonsArea(polygons), 0);
 
 /** The slow way: every tile near the region clipped by the library. */
 function clipAll(s: Setting, region: readonly Polygon[], layout: Layout): number {
   const reach = 5_500 / Math.min(s.widthMm, s.heightMm);
   let area = 0;
   layout.repeat.pieces.forEach((_, piece) => {
-    for (let j = -reach; j <= reach; j++) for (let i = -reach; i <= reach; i++) {
-      const ring = tileRing(layout, { piece, i: Math.round(i), j: Math.round(j) });
-      if (ring.some(([x, y]) => x > -800 && x < 3800 && y > -900 && y < 3200)) area += sharedArea([[ring]], region);
-    }
+    for (let j = -reach; j <= reach; j++)
+      for (let i = -reach; i <= reach; i++) {
+        const ring = tileRing(layout, { piece, i: Math.round(i), j: Math.round(j) });
+        if (ring.some(([x, y]) => x > -800 && x < 3800 && y > -900 && y < 3200)) area += sharedArea([[ring]], region);
+      }
   });
   return area;
 }
 
 describe('laying a repeat over a skew region with holes', () => {
   test('agrees with clipping every tile', () => {
-    fc.assert(fc.property(setting, (s) => {
-      const { region, layout } = lay(s);
-      expect(laidArea(layout) + layout.droppedAreaMm2).toBeCloseTo(clipAll(s, region, layout), -1);
-    }), { numRuns: 25 });
+    fc.assert(
+      fc.property(setting, (s) => {
+        const { region, layout } = lay(s);
+        expect(laidArea(layout) + layout.droppedAreaMm2).toBeCloseTo(clipAll(s, region, layout), -1);
+      }),
+      { numRuns: 25 },
+    );
   });
 
   test('every point is in one piece or in a joint, and none in two', () => {
-    fc.assert(fc.property(setting, fc.array(fc.tuple(fc.integer({ min: 0, max: 2900 }), fc.integer({ min: 0, max: 2200 })), { minLength: 60, maxLength: 60 }), (s, points) => {
-      const { region, layout } = lay(s);
-      const pieces: Polygon[] = [...wholeRings(layout).map((ring) => [ring]), ...layout.cutTiles.flatMap(({ polygons }) => polygons)];
-      const holders = points.filter((p) => isInside(p, region)).map((p) => pieces.filter((piece) => isInside(p, [piece])).length);
-      expect(holders.filter((count) => count > 1)).toEqual([]);
-      if (s.jointMm === 0 && layout.droppedAreaMm2 === 0) expect(holders.every((count) => count === 1)).toBe(true);
-      expect(pieces.every((piece) => Math.abs(sharedArea([piece], region) - polygonArea(piece)) < 1)).toBe(true);
-    }), { numRuns: 15 });
+    fc.assert(
+      fc.property(
+        setting,
+        fc.array(fc.tuple(fc.integer({ min: 0, max: 2900 }), fc.integer({ min: 0, max: 2200 })), { minLength: 60, maxLength: 60 }),
+        (s, points) => {
+          const { region, layout } = lay(s);
+          const pieces: Polygon[] = [...wholeRings(layout).map((ring) => [ring]), ...layout.cutTiles.flatMap(({ polygons }) => polygons)];
+          const holders = points.filter((p) => isInside(p, region)).map((p) => pieces.filter((piece) => isInside(p, [piece])).length);
+          expect(holders.filter((count) => count > 1)).toEqual([]);
+          if (s.jointMm === 0 && layout.droppedAreaMm2 === 0) expect(holders.every((count) => count === 1)).toBe(true);
+          expect(pieces.every((piece) => Math.abs(sharedArea([piece], region) - polygonArea(piece)) < 1)).toBe(true);
+        },
+      ),
+      { numRuns: 15 },
+    );
   });
 
   test('does not depend on where the origin of coordinates lies', () => {
-    fc.assert(fc.property(setting, fc.tuple(fc.integer({ min: -9000, max: 9000 }), fc.integer({ min: -9000, max: 9000 })), (s, move) => {
-      const [here, there] = [lay(s).layout, lay(s, move).layout];
-      expect(there.wholeCount).toBe(here.wholeCount);
-      expect(there.cutTiles.length).toBe(here.cutTiles.length);
-      expect(laidArea(there)).toBeCloseTo(laidArea(here), -1);
-    }), { numRuns: 40 });
+    fc.assert(
+      fc.property(setting, fc.tuple(fc.integer({ min: -9000, max: 9000 }), fc.integer({ min: -9000, max: 9000 })), (s, move) => {
+        const [here, there] = [lay(s).layout, lay(s, move).layout];
+        expect(there.wholeCount).toBe(here.wholeCount);
+        expect(there.cutTiles.length).toBe(here.cutTiles.length);
+        expect(laidArea(there)).toBeCloseTo(laidArea(here), -1);
+      }),
+      { numRuns: 40 },
+    );
   });
 });
 
-test.each(Object.values(PATTERNS).map((kind) => [kind.id, kind.defaults] as const))('%s: pieces and joints make up the cell', (_, pattern) => {
-  fc.assert(fc.property(fc.integer({ min: 20, max: 900 }), fc.integer({ min: 20, max: 900 }), fc.constantFrom(0, 2, 3.5), (widthMm, heightMm, jointMm) => {
-    const repeat = repeatOf(pattern, { widthMm, heightMm, jointMm });
-    const pieces = repeat.pieces.reduce((sum, { ring }) => sum + polygonArea([ring]), 0);
-    const perPiece = (widthMm + jointMm) * (heightMm + jointMm) - widthMm * heightMm;
-    expect(cellArea(repeat) - pieces).toBeCloseTo(perPiece * repeat.pieces.length, 6);
-  }));
-});
+test.each(Object.values(PATTERNS).map((kind) => [kind.id, kind.defaults] as const))(
+  '%s: pieces and joints make up the cell',
+  (_, pattern) => {
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 20, max: 900 }),
+        fc.integer({ min: 20, max: 900 }),
+        fc.constantFrom(0, 2, 3.5),
+        (widthMm, heightMm, jointMm) => {
+          const repeat = repeatOf(pattern, { widthMm, heightMm, jointMm });
+          const pieces = repeat.pieces.reduce((sum, { ring }) => sum + polygonArea([ring]), 0);
+          const perPiece = (widthMm + jointMm) * (heightMm + jointMm) - widthMm * heightMm;
+          expect(cellArea(repeat) - pieces).toBeCloseTo(perPiece * repeat.pieces.length, 6);
+        },
+      ),
+    );
+  },
+);
 
 test('a wall that runs in a joint cuts nothing', () => {
   const repeat = repeatOf({ kind: 'stack', lay: 'lying' }, { widthMm: 300, heightMm: 300, jointMm: 4 });

@@ -25,7 +25,10 @@ export const isSliver = (depthMm: number, fullMm: number): boolean =>
 export function scoreSetout(edges: readonly EdgeSummary[], beside: readonly EdgeSummary[], layout: Layout): number {
   const looks = edges.map((edge) => ({ edge, weight: VISIBILITY[edge.role] * shareOfSide(edge, edges) }));
   const cuts = looks.reduce((sum, { edge, weight }) => sum + weight * meanPenalty(edge), 0);
-  const imbalance = [['left', 'right'], ['bottom', 'top']].reduce((sum, [a, b]) => sum + imbalanceOf(edges, a, b), 0);
+  const imbalance = [
+    ['left', 'right'],
+    ['bottom', 'top'],
+  ].reduce((sum, [a, b]) => sum + imbalanceOf(edges, a, b), 0);
   const count = layout.cutTiles.length / Math.sqrt(Math.max(1, layout.cutTiles.length + layout.wholeCount));
   return cuts + thinBeside(beside, edges) + IMBALANCE_WEIGHT * imbalance + CUT_COUNT_WEIGHT * count;
 }

@@ -49,7 +49,10 @@ function checkDoorways({ shape, doorways }: Measured): Issue[] {
     const wallMm = distance(ring[at], ring[(at + 1) % ring.length]);
     const end = doorway.fromStartMm + doorway.widthMm;
     if (end > wallMm + 0.01) return [issue('doorway/outside', ['doorways', k, 'fromStartMm'], { edge: doorway.edge, wallMm, endMm: end })];
-    const clash = doorways.some((other, m) => m < k && other.edge === doorway.edge && other.fromStartMm < end && doorway.fromStartMm < other.fromStartMm + other.widthMm);
+    const clash = doorways.some(
+      (other, m) =>
+        m < k && other.edge === doorway.edge && other.fromStartMm < end && doorway.fromStartMm < other.fromStartMm + other.widthMm,
+    );
     return clash ? [issue('doorway/overlap', ['doorways', k, 'fromStartMm'], { edge: doorway.edge })] : [];
   });
 }

@@ -42,7 +42,10 @@ export function traceSurface(measured: Measured): Traced {
     const to = opened.ring[(k + 1) % opened.ring.length];
     return { id: opened.edgeIds[k], from, to, role, gapMm: measured.gapsMm[role] };
   });
-  const field = insetEdges(opened.ring, edges.map((edge) => edge.gapMm));
+  const field = insetEdges(
+    opened.ring,
+    edges.map((edge) => edge.gapMm),
+  );
   const fixtures = measured.fixtures.map((fixture) => ({
     fixture,
     ring: fixtureRing(fixture, body),
@@ -53,7 +56,11 @@ export function traceSurface(measured: Measured): Traced {
     edges,
     outline: opened.ring,
     body,
-    limits: limitsOf(shape.ring, shape.edgeIds.map((id) => measured.gapsMm[roleOf(id)]), body),
+    limits: limitsOf(
+      shape.ring,
+      shape.edgeIds.map((id) => measured.gapsMm[roleOf(id)]),
+      body,
+    ),
     fixtures,
     field,
     region: holes.reduce<readonly Polygon[]>((region, hole) => difference(region, [hole]), field),

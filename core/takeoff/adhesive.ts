@@ -13,7 +13,13 @@ type Notch = 6 | 8 | 10 | 12;
 
 /** How the adhesive came about. */
 export interface AdhesiveHow {
-  readonly surfaces: readonly { readonly surfaceId: string; readonly areaM2: number; readonly notchMm: Notch; readonly kgPerM2: number; readonly kg: number }[];
+  readonly surfaces: readonly {
+    readonly surfaceId: string;
+    readonly areaM2: number;
+    readonly notchMm: Notch;
+    readonly kgPerM2: number;
+    readonly kg: number;
+  }[];
   readonly backButtered: boolean;
   readonly bagKg: number;
 }
@@ -36,7 +42,12 @@ export function takeOffAdhesive(figures: readonly SurfaceFigures[], consumption:
   const quantity = surfaces.reduce((sum, s) => sum + s.kg, 0);
   const packs = packsFor(quantity, adhesive.bagKg, adhesive.price);
   return {
-    item: 'adhesive', productId: null, quantity, unit: 'kg', packs, cost: packs.cost,
+    item: 'adhesive',
+    productId: null,
+    quantity,
+    unit: 'kg',
+    packs,
+    cost: packs.cost,
     how: { surfaces, backButtered: consumption.backButtered, bagKg: adhesive.bagKg },
   };
 }

@@ -12,8 +12,7 @@ export interface GroutHow {
 }
 
 /** Grout in the joints, kg: joint area x depth x density; a mm² of a mm is a millionth of a litre. */
-export const groutKg = (jointAreaMm2: number, depthMm: number, kgPerLitre: number): number =>
-  (jointAreaMm2 * depthMm * kgPerLitre) / 1e6;
+export const groutKg = (jointAreaMm2: number, depthMm: number, kgPerLitre: number): number => (jointAreaMm2 * depthMm * kgPerLitre) / 1e6;
 
 /** Grout for all surfaces from the true area of their joints, with what stays in the bucket. */
 export function takeOffGrout(figures: readonly SurfaceFigures[], consumption: Consumption, { grout }: Prices): Material<GroutHow> {
@@ -26,7 +25,12 @@ export function takeOffGrout(figures: readonly SurfaceFigures[], consumption: Co
   const quantity = surfaces.reduce((sum, s) => sum + s.kg, 0) * (1 + consumption.groutLeftPercent / 100);
   const packs = packsFor(quantity, grout.bagKg, grout.price);
   return {
-    item: 'grout', productId: null, quantity, unit: 'kg', packs, cost: packs.cost,
+    item: 'grout',
+    productId: null,
+    quantity,
+    unit: 'kg',
+    packs,
+    cost: packs.cost,
     how: { surfaces, kgPerLitre: consumption.groutKgPerLitre, leftPercent: consumption.groutLeftPercent, bagKg: grout.bagKg },
   };
 }

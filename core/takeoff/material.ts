@@ -16,6 +16,7 @@ export interface Material<How = object> {
 /** What the takeoff needs to know of one planned surface. */
 export interface SurfaceFigures {
   readonly surfaceId: string;
+  readonly productId: string;
   /** Where tile may lie, joints included, mm². */
   readonly areaMm2: number;
   readonly jointAreaMm2: number;

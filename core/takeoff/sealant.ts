@@ -21,7 +21,12 @@ export function takeOffSealant(figures: readonly SurfaceFigures[], consumption: 
   const quantity = surfaces.reduce((sum, s) => sum + s.ml, 0);
   const packs = packsFor(quantity, sealant.cartridgeMl, sealant.price);
   return {
-    item: 'sealant', productId: null, quantity, unit: 'ml', packs, cost: packs.cost,
+    item: 'sealant',
+    productId: null,
+    quantity,
+    unit: 'ml',
+    packs,
+    cost: packs.cost,
     how: { surfaces, depthMm: consumption.sealantDepthMm, cartridgeMl: sealant.cartridgeMl },
   };
 }

@@ -47,13 +47,18 @@ function wholeArea({ repeat, wholeRuns }: Layout): number {
 
 /** Gathers what the takeoff of one surface needs. */
 export function surfaceFigures(
-  surfaceId: string, { traced, layout }: { readonly traced: Traced; readonly layout: Layout },
-  cuts: readonly CutPiece[], offCuts: OffCutPlan, areas: Areas, product: Product,
+  surfaceId: string,
+  { traced, layout }: { readonly traced: Traced; readonly layout: Layout },
+  cuts: readonly CutPiece[],
+  offCuts: OffCutPlan,
+  areas: Areas,
+  product: Product,
 ): SurfaceFigures {
   const size = actualSize(product);
   const shapedCuts = cuts.filter(({ kind }) => SHAPED_KINDS.has(kind)).length;
   return {
     surfaceId,
+    productId: product.id,
     areaMm2: areas.areaMm2,
     jointAreaMm2: areas.jointAreaMm2,
     whole: layout.wholeCount,

@@ -26,10 +26,16 @@ export function takeOffTiles(product: Product, figures: readonly SurfaceFigures[
   const packs = packsFor(quantity, product.piecesPerBox, product.boxPrice);
   const pieces = figures.reduce((sum, s) => sum + s.areaMm2 / s.tileAreaMm2, 0);
   return {
-    item: 'tiles', productId: product.id, quantity, unit: 'piece', packs, cost: packs.cost,
+    item: 'tiles',
+    productId: product.id,
+    quantity,
+    unit: 'piece',
+    packs,
+    cost: packs.cost,
     how: {
       surfaces: figures.map((s) => ({ surfaceId: s.surfaceId, whole: s.whole, forCuts: s.opened - s.whole })),
-      opened, breakage,
+      opened,
+      breakage,
       spare: consumption.sparePieces,
       piecesPerBox: product.piecesPerBox,
       ruleOfThumb: Math.ceil(pieces * 1.1),

@@ -1,13 +1,27 @@
 import type { Product } from './product.ts';
 
 const tile = (
-  id: string, name: string, material: Product['material'], nominal: [number, number], measured: [number, number] | null,
-  thicknessMm: number, piecesPerBox: number, boxPrice: number, colour: string, directional = false,
+  id: string,
+  name: string,
+  material: Product['material'],
+  nominal: [number, number],
+  measured: [number, number] | null,
+  thicknessMm: number,
+  piecesPerBox: number,
+  boxPrice: number,
+  colour: string,
+  directional = false,
 ): Product => ({
-  id, name, material,
+  id,
+  name,
+  material,
   nominal: { widthMm: nominal[0], heightMm: nominal[1] },
   measured: measured && { widthMm: measured[0], heightMm: measured[1] },
-  thicknessMm, piecesPerBox, boxPrice, colour, directional,
+  thicknessMm,
+  piecesPerBox,
+  boxPrice,
+  colour,
+  directional,
 });
 
 /** Invented tiles to start from; no maker stands behind any of them. Sizes and thickness in mm. */

@@ -17,7 +17,11 @@ export const productSchema = z.strictObject({
   directional: z.boolean().default(false).describe('The face has a direction: pieces may not be turned'),
   piecesPerBox: z.int().min(1).max(10_000),
   boxPrice: z.number().min(0).max(1_000_000).describe('Price of a box in the job currency, before tax'),
-  colour: z.string().regex(/^#[0-9a-f]{6}$/i).default('#d9d4c7').describe('For the drawing, as #rrggbb'),
+  colour: z
+    .string()
+    .regex(/^#[0-9a-f]{6}$/i)
+    .default('#d9d4c7')
+    .describe('For the drawing, as #rrggbb'),
 });
 
 /** A tile product; see the schema for what each field means. */

@@ -2,12 +2,27 @@ import { accepted, issue, refused, type Result } from '../result.ts';
 import { MM_PER_INCH, METRIC_TAPE, type Tape } from './tape.ts';
 
 const UNIT_MM: Readonly<Record<string, number>> = {
-  mm: 1, cm: 10, m: 1000, in: MM_PER_INCH, inch: MM_PER_INCH, inches: MM_PER_INCH, '"': MM_PER_INCH,
-  ft: 12 * MM_PER_INCH, foot: 12 * MM_PER_INCH, feet: 12 * MM_PER_INCH, "'": 12 * MM_PER_INCH,
+  mm: 1,
+  cm: 10,
+  m: 1000,
+  in: MM_PER_INCH,
+  inch: MM_PER_INCH,
+  inches: MM_PER_INCH,
+  '"': MM_PER_INCH,
+  ft: 12 * MM_PER_INCH,
+  foot: 12 * MM_PER_INCH,
+  feet: 12 * MM_PER_INCH,
+  "'": 12 * MM_PER_INCH,
 };
 
 const VULGAR: Readonly<Record<string, string>> = {
-  '½': '1/2', '¼': '1/4', '¾': '3/4', '⅛': '1/8', '⅜': '3/8', '⅝': '5/8', '⅞': '7/8',
+  '½': '1/2',
+  '¼': '1/4',
+  '¾': '3/4',
+  '⅛': '1/8',
+  '⅜': '3/8',
+  '⅝': '5/8',
+  '⅞': '7/8',
 };
 
 const NUMBER = String.raw`\d+(?:\.\d+)?|\.\d+`;

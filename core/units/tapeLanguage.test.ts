@@ -11,16 +11,37 @@ const read = (text: string, tape: Tape = METRIC_TAPE): number | string => {
 
 describe('a length is read as it is written beside the tape', () => {
   test.each([
-    ['2405', 2405], ['240.5 cm', 2405], ['240,5cm', 2405], ['2.405 m', 2405], ['2405mm', 2405], [' 12.5 ', 12.5], ['.5', 0.5],
-    ['7\' 10 5/8"', 94.625 * 25.4], ["7'-10 5/8", 94.625 * 25.4], ['7 ft 10.625 in', 94.625 * 25.4], ['7′ 10⅝″', 94.625 * 25.4],
-    ['7 feet', 7 * 304.8], ['94 5/8', 94.625 * 25.4], ['94-5/8', 94.625 * 25.4], ['94.625in', 94.625 * 25.4], ['5/8"', 0.625 * 25.4], ['94½', 94.5 * 25.4],
+    ['2405', 2405],
+    ['240.5 cm', 2405],
+    ['240,5cm', 2405],
+    ['2.405 m', 2405],
+    ['2405mm', 2405],
+    [' 12.5 ', 12.5],
+    ['.5', 0.5],
+    ['7\' 10 5/8"', 94.625 * 25.4],
+    ["7'-10 5/8", 94.625 * 25.4],
+    ['7 ft 10.625 in', 94.625 * 25.4],
+    ['7′ 10⅝″', 94.625 * 25.4],
+    ['7 feet', 7 * 304.8],
+    ['94 5/8', 94.625 * 25.4],
+    ['94-5/8', 94.625 * 25.4],
+    ['94.625in', 94.625 * 25.4],
+    ['5/8"', 0.625 * 25.4],
+    ['94½', 94.5 * 25.4],
   ])('%s is %f mm', (text, mm) => expect(read(text)).toBeCloseTo(mm as number, 6));
 
   test('a bare number is in the unit of the tape', () => expect(read('10', IMPERIAL_TAPE)).toBe(254));
 
   test.each([
-    ['', 'length/empty'], ['abc', 'length/unreadable'], ['12 x', 'length/unreadable'], ['5/0', 'length/unreadable'], ['1e3', 'length/unreadable'],
-    ['-4', 'length/negative'], ['2,405', 'length/ambiguous-comma'], ["7' 10' 2", 'length/unreadable'], ['Infinity', 'length/unreadable'],
+    ['', 'length/empty'],
+    ['abc', 'length/unreadable'],
+    ['12 x', 'length/unreadable'],
+    ['5/0', 'length/unreadable'],
+    ['1e3', 'length/unreadable'],
+    ['-4', 'length/negative'],
+    ['2,405', 'length/ambiguous-comma'],
+    ["7' 10' 2", 'length/unreadable'],
+    ['Infinity', 'length/unreadable'],
   ])('%p is refused, never zero', (text, code) => expect(read(text)).toBe(code));
 });
 
@@ -30,7 +51,13 @@ describe('a length is shown as it is read off the tape', () => {
     expect([249.0000001, 98.75, 200.5, -0.01].map((mm) => formatLength(mm, METRIC_TAPE))).toEqual(['249', '99', '200.5', '0']);
   });
   test('fractions are reduced; feet come in from eight feet up', () => {
-    expect([58.375, 94.625, 0.5, 96, 100.25].map((inches) => shown(inches * MM_PER_INCH))).toEqual(['58 3/8"', '94 5/8"', '1/2"', '8\' 0"', '8\' 4 1/4"']);
+    expect([58.375, 94.625, 0.5, 96, 100.25].map((inches) => shown(inches * MM_PER_INCH))).toEqual([
+      '58 3/8"',
+      '94 5/8"',
+      '1/2"',
+      '8\' 0"',
+      '8\' 4 1/4"',
+    ]);
   });
   test('at an eighth, 22 5/16 is 22 3/8 light, and reads back', () => {
     const tape = { ...IMPERIAL_TAPE, fraction: 8, lightHeavy: true } as const;
@@ -39,9 +66,11 @@ describe('a length is shown as it is read off the tape', () => {
     expect(read('22 3/8 light', tape)).toBeCloseTo(22.3125 * MM_PER_INCH, 6);
   });
   test('what is shown reads back to within half a step', () => {
-    fc.assert(fc.property(fc.double({ min: 0, max: 40000, noNaN: true }), fc.constantFrom(8, 16, 32), fc.boolean(), (mm, fraction, lightHeavy) => {
-      const tape = { ...IMPERIAL_TAPE, fraction, lightHeavy } as Tape;
-      expect(Math.abs(Number(read(formatLength(mm, tape), tape)) - mm)).toBeLessThanOrEqual(MM_PER_INCH / fraction / 2 + 1e-6);
-    }));
+    fc.assert(
+      fc.property(fc.double({ min: 0, max: 40000, noNaN: true }), fc.constantFrom(8, 16, 32), fc.boolean(), (mm, fraction, lightHeavy) => {
+        const tape = { ...IMPERIAL_TAPE, fraction, lightHeavy } as Tape;
+        expect(Math.abs(Number(read(formatLength(mm, tape), tape)) - mm)).toBeLessThanOrEqual(MM_PER_INCH / fraction / 2 + 1e-6);
+      }),
+    );
   });
 });

@@ -13,7 +13,9 @@ export async function lockFolder(folder: string, lost: () => void): Promise<() =
   mkdirSync(folder, { recursive: true });
   try {
     return await lockfile.lock(folder, {
-      stale: STALE_MS, update: 2000, onCompromised: lost,
+      stale: STALE_MS,
+      update: 2000,
+      onCompromised: lost,
       retries: { retries: 24, factor: 1, minTimeout: 500, maxTimeout: 500 },
     });
   } catch (error) {

@@ -5,7 +5,10 @@ import type { Database } from './database.ts';
 const FOLDER = fileURLToPath(new URL('./migrations/', import.meta.url));
 
 /** Names of all migrations, in the order they run. */
-export const migrationNames = (): string[] => readdirSync(FOLDER).filter((name) => name.endsWith('.sql')).sort();
+export const migrationNames = (): string[] =>
+  readdirSync(FOLDER)
+    .filter((name) => name.endsWith('.sql'))
+    .sort();
 
 /**
  * Brings a database forward, one numbered file after the other; each is recorded in the transaction

@@ -18,6 +18,8 @@ export async function openPglite(folder: string | null, loadDataDir?: Blob): Pro
 function queryable(on: PGlite | Transaction): Queryable & Pick<Database, 'run'> {
   return {
     query: async <Row>(sql: string, parameters: readonly unknown[] = []) => (await on.query<Row>(sql, [...parameters])).rows,
-    run: async (sql) => { await on.exec(sql); },
+    run: async (sql) => {
+      await on.exec(sql);
+    },
   };
 }

@@ -7,11 +7,26 @@ import { writeSheetPdf } from './sheetPdf.ts';
 /** Every export. A new one is a file with its writer and a line here. */
 export const EXPORTS = {
   sheet: { of: 'surface', label: 'Setout and cut sheet (PDF)', extension: 'pdf', mediaType: 'application/pdf', write: writeSheetPdf },
-  cuts: { of: 'surface', label: 'Cut list (CSV)', extension: 'csv', mediaType: 'text/csv; charset=utf-8', write: ({ job, surface, planned }) => cutsCsv(job, surface, planned) },
-  order: { of: 'job', label: 'Order (CSV)', extension: 'csv', mediaType: 'text/csv; charset=utf-8', write: (job, plan) => orderCsv(job, plan()) },
-  plan: { of: 'job', label: 'Plan with all figures (JSON)', extension: 'json', mediaType: 'application/json', write: (job, plan) => JSON.stringify(planJson(job, plan())) },
+  cuts: {
+    of: 'surface',
+    label: 'Cut list (CSV)',
+    extension: 'csv',
+    mediaType: 'text/csv; charset=utf-8',
+    write: ({ job, surface, planned }) => cutsCsv(job, surface, planned),
+  },
+  order: {
+    of: 'job',
+    label: 'Order (CSV)',
+    extension: 'csv',
+    mediaType: 'text/csv; charset=utf-8',
+    write: (job, plan) => orderCsv(job, plan()),
+  },
+  plan: {
+    of: 'job',
+    label: 'Plan with all figures (JSON)',
+    extension: 'json',
+    mediaType: 'application/json',
+    write: (job, plan) => JSON.stringify(planJson(job, plan())),
+  },
   job: { of: 'job', label: 'Job file (JSON)', extension: 'json', mediaType: 'application/json', write: (job) => writeJobFile(job) },
 } as const satisfies Record<string, ExportKind>;
-
-/** The name of an export. */
-export type ExportId = keyof typeof EXPORTS;

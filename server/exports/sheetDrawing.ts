@@ -39,7 +39,9 @@ export function drawSetout(pdf: PDFKit.PDFDocument, { job, surface, planned }: S
   const trace = (ring: Ring): PDFKit.PDFDocument => pdf.polygon(...ring.map(at));
 
   pdf.lineWidth(0.35).strokeColor('#5c6670');
-  forEachWhole(planned.layout, (address) => { trace(tileRing(planned.layout, address)).stroke(); });
+  forEachWhole(planned.layout, (address) => {
+    trace(tileRing(planned.layout, address)).stroke();
+  });
   for (const { polygon } of planned.cuts) {
     for (const ring of polygon) trace(ring);
     pdf.fillAndStroke('#dfe5ea', '#3a444e', 'even-odd');
@@ -68,11 +70,19 @@ export function drawSetout(pdf: PDFKit.PDFDocument, { job, surface, planned }: S
   return scale;
 }
 
-function drawLines(pdf: PDFKit.PDFDocument, planned: SurfaceSource['planned'], box: Box, at: (p: readonly [number, number]) => [number, number]): void {
+function drawLines(
+  pdf: PDFKit.PDFDocument,
+  planned: SurfaceSource['planned'],
+  box: Box,
+  at: (p: readonly [number, number]) => [number, number],
+): void {
   pdf.lineWidth(1.3).strokeColor('#b8402b').dash(6, { space: 3 });
   for (const { axis, atMm } of planned.lines) {
     const [from, to] = axis === 'x' ? [at([atMm, box.minY]), at([atMm, box.maxY])] : [at([box.minX, atMm]), at([box.maxX, atMm])];
-    pdf.moveTo(...from).lineTo(...to).stroke();
+    pdf
+      .moveTo(...from)
+      .lineTo(...to)
+      .stroke();
   }
   pdf.undash();
 }
@@ -87,7 +97,13 @@ export function drawPieceOutline(pdf: PDFKit.PDFDocument, { inTile }: CutPiece, 
   const k = Math.min(frame.width / tile.widthMm, frame.height / tile.heightMm);
   const top = frame.y + (frame.height - tile.heightMm * k) / 2;
   const at = ([x, y]: readonly [number, number]): [number, number] => [frame.x + x * k, top + (tile.heightMm - y) * k];
-  pdf.lineWidth(0.4).strokeColor('#8494a1').dash(2, { space: 1.5 }).rect(frame.x, top, tile.widthMm * k, tile.heightMm * k).stroke().undash();
+  pdf
+    .lineWidth(0.4)
+    .strokeColor('#8494a1')
+    .dash(2, { space: 1.5 })
+    .rect(frame.x, top, tile.widthMm * k, tile.heightMm * k)
+    .stroke()
+    .undash();
   for (const ring of inTile) pdf.polygon(...ring.map(at));
   pdf.lineWidth(0.9).fillAndStroke('#dfe5ea', '#111820', 'even-odd');
 }

@@ -19,13 +19,24 @@ const FAINT = '#5c6670';
 const ROW_GAP = 6;
 const OUTLINE = 30;
 const COLUMNS = [
-  { title: 'Off', width: 30 }, { title: '', width: 44 }, { title: 'Cut', width: 70 }, { title: 'Size', width: 100 }, { title: 'Marks', width: 234 },
-  { title: 'Tool', width: 60 }, { title: 'Pieces', width: 236 },
+  { title: 'Off', width: 30 },
+  { title: '', width: 44 },
+  { title: 'Cut', width: 70 },
+  { title: 'Size', width: 100 },
+  { title: 'Marks', width: 234 },
+  { title: 'Tool', width: 60 },
+  { title: 'Pieces', width: 236 },
 ] as const;
 
 /** The setout and cut sheet of one surface, A4 across: the scaled drawing, then the grouped cuts. */
 export function writeSheetPdf(source: SurfaceSource): Promise<Buffer> {
-  const pdf = new PDFDocument({ size: 'A4', layout: 'landscape', margin: MARGIN, bufferPages: true, info: { Title: `${source.job.name}: ${source.surface.name}` } });
+  const pdf = new PDFDocument({
+    size: 'A4',
+    layout: 'landscape',
+    margin: MARGIN,
+    bufferPages: true,
+    info: { Title: `${source.job.name}: ${source.surface.name}` },
+  });
   const chunks: Buffer[] = [];
   const done = new Promise<Buffer>((resolve, reject) => {
     pdf.on('data', (chunk: Buffer) => chunks.push(chunk));
@@ -40,7 +51,16 @@ export function writeSheetPdf(source: SurfaceSource): Promise<Buffer> {
   return done;
 }
 
-function write(pdf: PDFKit.PDFDocument, text: string, font: PdfFont, size: number, colour: string, x: number, y: number, width: number): number {
+function write(
+  pdf: PDFKit.PDFDocument,
+  text: string,
+  font: PdfFont,
+  size: number,
+  colour: string,
+  x: number,
+  y: number,
+  width: number,
+): number {
   pdf.font(fontFor(text, font)).fontSize(size).fillColor(colour).text(text, x, y, { width });
   return pdf.y;
 }
@@ -52,7 +72,12 @@ function writeHeader(pdf: PDFKit.PDFDocument, { job, surface }: SurfaceSource, w
   const size = `${formatLength(widthMm, tape)} x ${formatLengthWithUnit(heightMm, tape)}`;
   const width = pdf.page.width - 2 * MARGIN;
   const y = write(pdf, `${surface.name}: ${what}`, 'bold', 17, INK, MARGIN, MARGIN - 6, width);
-  const line = [job.name, job.client, `${product.name}, ${size}, joint ${formatLengthWithUnit(surface.jointMm, tape)}`, describePattern(surface.pattern)];
+  const line = [
+    job.name,
+    job.client,
+    `${product.name}, ${size}, joint ${formatLengthWithUnit(surface.jointMm, tape)}`,
+    describePattern(surface.pattern),
+  ];
   return write(pdf, line.filter((part) => part !== '').join('   |   '), 'text', 9, FAINT, MARGIN, y, width) + 8;
 }
 
@@ -61,11 +86,18 @@ function writeSetoutPage(pdf: PDFKit.PDFDocument, source: SurfaceSource): void {
   const tape = tapeOf(job, surface);
   const top = writeHeader(pdf, source, 'setout');
   const side = 200;
-  const frame = { x: MARGIN + 26, y: top + 14, width: pdf.page.width - 2 * MARGIN - side - 66, height: pdf.page.height - top - MARGIN - 36 };
+  const frame = {
+    x: MARGIN + 26,
+    y: top + 14,
+    width: pdf.page.width - 2 * MARGIN - side - 66,
+    height: pdf.page.height - top - MARGIN - 36,
+  };
   const scale = drawSetout(pdf, source, frame);
   const x = pdf.page.width - MARGIN - side;
   let y = top;
-  const paragraph = (text: string, font: PdfFont = 'text', size = 9, colour = INK): void => { y = write(pdf, text, font, size, colour, x, y, side) + 4; };
+  const paragraph = (text: string, font: PdfFont = 'text', size = 9, colour = INK): void => {
+    y = write(pdf, text, font, size, colour, x, y, side) + 4;
+  };
   paragraph(`Scale 1:${scale}`, 'bold', 11);
   paragraph('Why here', 'bold', 10);
   for (const reason of planned.advice.reasons) paragraph(describeReason(reason, tape));
@@ -73,15 +105,23 @@ function writeSetoutPage(pdf: PDFKit.PDFDocument, source: SurfaceSource): void {
   for (const line of planned.lines) paragraph(describeLine(line, tape));
   paragraph('Along the edges', 'bold', 10);
   for (const { id, smallestCutMm, largestCutMm } of planned.edges.filter((edge) => !isReveal(edge))) {
-    const cuts = smallestCutMm === null || largestCutMm === null ? 'full pieces'
-      : formatLength(smallestCutMm, tape) === formatLength(largestCutMm, tape) ? formatLengthWithUnit(smallestCutMm, tape)
-        : `${formatLength(smallestCutMm, tape)} to ${formatLengthWithUnit(largestCutMm, tape)}`;
+    const cuts =
+      smallestCutMm === null || largestCutMm === null
+        ? 'full pieces'
+        : formatLength(smallestCutMm, tape) === formatLength(largestCutMm, tape)
+          ? formatLengthWithUnit(smallestCutMm, tape)
+          : `${formatLength(smallestCutMm, tape)} to ${formatLengthWithUnit(largestCutMm, tape)}`;
     paragraph(`${edgeName(id)}: ${cuts}`);
   }
   const { totals } = planned;
   paragraph('Pieces', 'bold', 10);
   paragraph(`${totals.whole} whole, ${totals.cut} cut, ${totals.opened} tiles opened, ${totals.boxes} boxes`);
-  paragraph('Cut pieces are tinted and labelled: r rip, t taper, L notch, U slot, o hole, c half-hole, ~ curve, + several.', 'text', 7.5, FAINT);
+  paragraph(
+    'Cut pieces are tinted and labelled: r rip, t taper, L notch, U slot, o hole, c half-hole, ~ curve, + several.',
+    'text',
+    7.5,
+    FAINT,
+  );
 }
 
 function writeCutPages(pdf: PDFKit.PDFDocument, source: SurfaceSource): void {
@@ -90,9 +130,13 @@ function writeCutPages(pdf: PDFKit.PDFDocument, source: SurfaceSource): void {
   let y = startCutPage(pdf, source);
   for (const { first, pieces } of planned.groups) {
     const cells = [
-      `${pieces.length}`, '', kindName(first.kind),
+      `${pieces.length}`,
+      '',
+      kindName(first.kind),
       `${formatLength(first.sizeMm.widthMm, tape)} x ${formatLengthWithUnit(first.sizeMm.heightMm, tape)}`,
-      first.marks.map((mark) => describeMark(mark, tape)).join('; '), first.tool, pieces.map(({ label }) => label).join(' '),
+      first.marks.map((mark) => describeMark(mark, tape)).join('; '),
+      first.tool,
+      pieces.map(({ label }) => label).join(' '),
     ];
     pdf.font('text').fontSize(9);
     const height = Math.max(OUTLINE, ...cells.map((text, k) => pdf.heightOfString(text, { width: COLUMNS[k].width - 8 }))) + ROW_GAP;
@@ -101,7 +145,12 @@ function writeCutPages(pdf: PDFKit.PDFDocument, source: SurfaceSource): void {
       y = startCutPage(pdf, source);
     }
     writeRow(pdf, cells, y);
-    drawPieceOutline(pdf, first, actualSize(productOf(job, surface)), { x: MARGIN + COLUMNS[0].width, y: y - 1, width: OUTLINE, height: OUTLINE });
+    drawPieceOutline(pdf, first, actualSize(productOf(job, surface)), {
+      x: MARGIN + COLUMNS[0].width,
+      y: y - 1,
+      width: OUTLINE,
+      height: OUTLINE,
+    });
     y += height;
   }
 }
@@ -111,7 +160,12 @@ function startCutPage(pdf: PDFKit.PDFDocument, source: SurfaceSource): number {
   const width = pdf.page.width - 2 * MARGIN;
   let y = writeHeader(pdf, source, 'cuts');
   y = write(pdf, SAFETY.cutting, 'text', 8, FAINT, MARGIN, y, width) + 6;
-  writeRow(pdf, COLUMNS.map(({ title }) => title), y, 'bold');
+  writeRow(
+    pdf,
+    COLUMNS.map(({ title }) => title),
+    y,
+    'bold',
+  );
   return y + 9 + 2 * ROW_GAP;
 }
 
@@ -121,7 +175,12 @@ function writeRow(pdf: PDFKit.PDFDocument, cells: readonly string[], y: number, 
     write(pdf, text, k === 0 ? 'bold' : font, 9, INK, x, y, COLUMNS[k].width - 8);
     x += COLUMNS[k].width;
   });
-  pdf.moveTo(MARGIN, y - 2.5).lineTo(pdf.page.width - MARGIN, y - 2.5).lineWidth(0.3).strokeColor('#c3cad0').stroke();
+  pdf
+    .moveTo(MARGIN, y - 2.5)
+    .lineTo(pdf.page.width - MARGIN, y - 2.5)
+    .lineWidth(0.3)
+    .strokeColor('#c3cad0')
+    .stroke();
 }
 
 function numberPages(pdf: PDFKit.PDFDocument): void {
@@ -129,6 +188,10 @@ function numberPages(pdf: PDFKit.PDFDocument): void {
   for (let k = 0; k < count; k++) {
     pdf.switchToPage(k);
     pdf.page.margins.bottom = 0;
-    pdf.font('text').fontSize(8).fillColor(FAINT).text(`${k + 1} of ${count}`, pdf.page.width - MARGIN - 60, pdf.page.height - 24, { width: 60, align: 'right', lineBreak: false });
+    pdf
+      .font('text')
+      .fontSize(8)
+      .fillColor(FAINT)
+      .text(`${k + 1} of ${count}`, pdf.page.width - MARGIN - 60, pdf.page.height - 24, { width: 60, align: 'right', lineBreak: false });
   }
 }

@@ -6,7 +6,15 @@ import { readQueries } from '../db/readQueries.ts';
 import { ApiError } from '../errors/apiError.ts';
 
 const SQL = readQueries(import.meta.url, [
-  'listJobs', 'findJob', 'lockJob', 'insertJob', 'updateJob', 'forgetUndone', 'insertChange', 'findChange', 'deleteJob',
+  'listJobs',
+  'findJob',
+  'lockJob',
+  'insertJob',
+  'updateJob',
+  'forgetUndone',
+  'insertChange',
+  'findChange',
+  'deleteJob',
 ]);
 
 /** A job in the list. */
@@ -89,7 +97,10 @@ export class JobRepository {
   /** Deletes a job. Throws `job/not-found`, `job/changed-elsewhere`. */
   async remove(id: string, baseVersion: number): Promise<void> {
     const removed = await this.database.query(SQL.deleteJob, [id, baseVersion]);
-    if (removed.length === 0) await this.find(id).then(({ version }) => { throw changedElsewhere(version); });
+    if (removed.length === 0)
+      await this.find(id).then(({ version }) => {
+        throw changedElsewhere(version);
+      });
   }
 
   private async changeAt(id: string, position: number, on: Queryable): Promise<Change | undefined> {
@@ -97,7 +108,8 @@ export class JobRepository {
   }
 
   private edit(
-    id: string, baseVersion: number,
+    id: string,
+    baseVersion: number,
     decide: (locked: LockedJob, on: Queryable) => Promise<{ patches: readonly Patch[]; position: number }>,
   ): Promise<StoredJob> {
     return this.database.transaction(async (on) => {

@@ -11,6 +11,9 @@ export async function webRoutes(app: FastifyInstance, folder: string): Promise<v
   await app.register(fastifyStatic, { root: folder, index: false, wildcard: false, preCompressed: true, immutable: true, maxAge: '365d' });
   app.get('/*', { schema: { hide: true } }, (request, reply) => {
     if (request.url.startsWith('/api/')) return reply.callNotFound();
-    return reply.header('cache-control', 'no-store').type('text/html; charset=utf-8').send(page.replaceAll('__NONCE__', reply.cspNonce.style));
+    return reply
+      .header('cache-control', 'no-store')
+      .type('text/html; charset=utf-8')
+      .send(page.replaceAll('__NONCE__', reply.cspNonce.style));
   });
 }

@@ -60,13 +60,24 @@ function fit(): void {
 }
 watch([outlineKey, screen], fit, { immediate: true, flush: 'post' });
 
-const content = computed<BoardContent | null>(() => (props.drawing ? {
-  drawing: props.drawing, cuts: props.cuts, colour: props.colour, tape: props.tape, show: props.show,
-  chosenPieces: props.chosenPieces, chosenEdge: props.chosenEdge,
-} : null));
+const content = computed<BoardContent | null>(() =>
+  props.drawing
+    ? {
+        drawing: props.drawing,
+        cuts: props.cuts,
+        colour: props.colour,
+        tape: props.tape,
+        show: props.show,
+        chosenPieces: props.chosenPieces,
+        chosenEdge: props.chosenEdge,
+      }
+    : null,
+);
 useStage(host, { content, view, size: screen, palette });
 
-const zoomBy = (factor: number): void => { view.value = zoomView(view.value, factor, [screen.value.width / 2, screen.value.height / 2]); };
+const zoomBy = (factor: number): void => {
+  view.value = zoomView(view.value, factor, [screen.value.width / 2, screen.value.height / 2]);
+};
 
 function pick(at: Point): void {
   if (!props.drawing) return;
@@ -78,11 +89,20 @@ function pick(at: Point): void {
 }
 
 usePointers(host, {
-  begin: (at, wantsView) => props.movable && handMoves.value === 'tiles' && !wantsView && props.drawing !== null && isInside(toSurface(view.value, at), props.drawing.traced.region),
+  begin: (at, wantsView) =>
+    props.movable &&
+    handMoves.value === 'tiles' &&
+    !wantsView &&
+    props.drawing !== null &&
+    isInside(toSurface(view.value, at), props.drawing.traced.region),
   moveTiles: ([x, y]) => emit('move', [x / view.value.scale, -y / view.value.scale]),
   dropTiles: () => emit('drop'),
-  moveView: ([x, y]) => { view.value = { ...view.value, x: view.value.x + x, y: view.value.y + y }; },
-  zoom: (factor, about) => { view.value = zoomView(view.value, factor, about); },
+  moveView: ([x, y]) => {
+    view.value = { ...view.value, x: view.value.x + x, y: view.value.y + y };
+  },
+  zoom: (factor, about) => {
+    view.value = zoomView(view.value, factor, about);
+  },
   tap: pick,
 });
 
@@ -91,24 +111,77 @@ defineExpose({ fit, zoomBy });
 
 <template>
   <div class="board">
-    <div ref="host" class="canvas" :class="{ movable: movable && handMoves === 'tiles' }" role="img" :aria-label="label" data-testid="board" />
+    <div
+      ref="host"
+      class="canvas"
+      :class="{ movable: movable && handMoves === 'tiles' }"
+      role="img"
+      :aria-label="label"
+      data-testid="board"
+    />
     <div class="tools no-print">
-      <Button v-if="movable" v-tooltip.left="handMoves === 'tiles' ? 'Dragging moves the tiles' : 'Dragging moves the view'" severity="secondary" :aria-label="handMoves === 'tiles' ? 'Dragging moves the tiles; switch to the view' : 'Dragging moves the view; switch to the tiles'" @click="handMoves = handMoves === 'tiles' ? 'view' : 'tiles'">
+      <Button
+        v-if="movable"
+        v-tooltip.left="handMoves === 'tiles' ? 'Dragging moves the tiles' : 'Dragging moves the view'"
+        severity="secondary"
+        :aria-label="
+          handMoves === 'tiles' ? 'Dragging moves the tiles; switch to the view' : 'Dragging moves the view; switch to the tiles'
+        "
+        @click="handMoves = handMoves === 'tiles' ? 'view' : 'tiles'"
+      >
         <PhArrowsOutCardinal v-if="handMoves === 'tiles'" :size="20" /><PhHandGrabbing v-else :size="20" />
       </Button>
-      <Button v-tooltip.left="'Closer (+)'" severity="secondary" class="zoom" aria-label="Closer" @click="zoomBy(ZOOM_STEP)"><PhPlus :size="20" /></Button>
-      <Button v-tooltip.left="'Further away (-)'" severity="secondary" class="zoom" aria-label="Further away" @click="zoomBy(1 / ZOOM_STEP)"><PhMinus :size="20" /></Button>
-      <Button v-tooltip.left="'Whole surface (0)'" severity="secondary" aria-label="Whole surface" @click="fit"><PhCornersOut :size="20" /></Button>
+      <Button v-tooltip.left="'Closer (+)'" severity="secondary" class="zoom" aria-label="Closer" @click="zoomBy(ZOOM_STEP)"
+        ><PhPlus :size="20"
+      /></Button>
+      <Button v-tooltip.left="'Further away (-)'" severity="secondary" class="zoom" aria-label="Further away" @click="zoomBy(1 / ZOOM_STEP)"
+        ><PhMinus :size="20"
+      /></Button>
+      <Button v-tooltip.left="'Whole surface (0)'" severity="secondary" aria-label="Whole surface" @click="fit"
+        ><PhCornersOut :size="20"
+      /></Button>
     </div>
     <slot />
   </div>
 </template>
 
 <style scoped>
-.board { position: relative; overflow: hidden; background: var(--paper); min-height: 0; }
-.canvas { position: absolute; inset: 0; touch-action: none; cursor: grab; }
-.canvas.movable { cursor: move; }
-.tools { position: absolute; right: 12px; bottom: 12px; display: grid; gap: 6px; }
-@media (max-width: 560px) { .tools { grid-auto-flow: column; bottom: 6px; right: 6px; } .tools .zoom { display: none; } }
-.tools :deep(.p-button) { padding: 0.55rem; background: var(--panel); border-color: var(--line); color: var(--ink); }
+.board {
+  position: relative;
+  overflow: hidden;
+  background: var(--paper);
+  min-height: 0;
+}
+.canvas {
+  position: absolute;
+  inset: 0;
+  touch-action: none;
+  cursor: grab;
+}
+.canvas.movable {
+  cursor: move;
+}
+.tools {
+  position: absolute;
+  right: 12px;
+  bottom: 12px;
+  display: grid;
+  gap: 6px;
+}
+@media (max-width: 560px) {
+  .tools {
+    grid-auto-flow: column;
+    bottom: 6px;
+    right: 6px;
+  }
+  .tools .zoom {
+    display: none;
+  }
+}
+.tools :deep(.p-button) {
+  padding: 0.55rem;
+  background: var(--panel);
+  border-color: var(--line);
+  color: var(--ink);
+}
 </style>

@@ -16,10 +16,22 @@ const host = ref<HTMLDivElement | null>(null);
 const { width, height } = useElementSize(host);
 const size = computed(() => ({ width: width.value, height: height.value }));
 const { isDark } = useTheme();
-const content = computed<BoardContent | null>(() => (props.plan ? {
-  drawing: props.plan, cuts: props.plan.cuts, colour: props.colour, tape: METRIC_TAPE, show: 'picture', chosenPieces: [], chosenEdge: null,
-} : null));
-const view = computed(() => fitView(props.plan ? boxOf(props.plan.traced.outline) : { minX: 0, minY: 0, maxX: 1, maxY: 1 }, size.value, 14));
+const content = computed<BoardContent | null>(() =>
+  props.plan
+    ? {
+        drawing: props.plan,
+        cuts: props.plan.cuts,
+        colour: props.colour,
+        tape: METRIC_TAPE,
+        show: 'picture',
+        chosenPieces: [],
+        chosenEdge: null,
+      }
+    : null,
+);
+const view = computed(() =>
+  fitView(props.plan ? boxOf(props.plan.traced.outline) : { minX: 0, minY: 0, maxX: 1, maxY: 1 }, size.value, 14),
+);
 useStage(host, { content, view, size, palette: computed(() => (isDark.value ? DARK_DRAWING : LIGHT_DRAWING)) });
 </script>
 
@@ -28,5 +40,9 @@ useStage(host, { content, view, size, palette: computed(() => (isDark.value ? DA
 </template>
 
 <style scoped>
-.picture { width: 100%; height: 100%; overflow: hidden; }
+.picture {
+  width: 100%;
+  height: 100%;
+  overflow: hidden;
+}
 </style>

@@ -4,10 +4,24 @@ const TILE_PX = 10;
 
 type Strokes = readonly (readonly [number, number, number, number])[];
 
-const RISING: Strokes = [[-2, 12, 12, -2], [-2, 2, 2, -2], [8, 12, 12, 8]];
-const FALLING: Strokes = [[-2, -2, 12, 12], [-2, 8, 2, 12], [8, -2, 12, 2]];
-const LEVEL: Strokes = [[0, 2.5, 10, 2.5], [0, 7.5, 10, 7.5]];
-const DOTS: Strokes = [[2, 2.5, 3.6, 2.5], [7, 7.5, 8.6, 7.5]];
+const RISING: Strokes = [
+  [-2, 12, 12, -2],
+  [-2, 2, 2, -2],
+  [8, 12, 12, 8],
+];
+const FALLING: Strokes = [
+  [-2, -2, 12, 12],
+  [-2, 8, 2, 12],
+  [8, -2, 12, 2],
+];
+const LEVEL: Strokes = [
+  [0, 2.5, 10, 2.5],
+  [0, 7.5, 10, 7.5],
+];
+const DOTS: Strokes = [
+  [2, 2.5, 3.6, 2.5],
+  [7, 7.5, 8.6, 7.5],
+];
 
 /** Pencil strokes by kind of cut, so that kinds differ without colour. */
 const STROKES: Readonly<Record<CutKind, Strokes>> = {

@@ -95,7 +95,16 @@ export function paintChalkLines(brush: Brush, { lines, traced }: Drawing): void 
   context.setLineDash([12, 5]);
   context.strokeStyle = palette.chalk;
   for (const { axis, atMm, course } of lines) {
-    const ends = axis === 'x' ? [[atMm, box.minY], [atMm, box.maxY]] as const : [[box.minX, atMm], [box.maxX, atMm]] as const;
+    const ends =
+      axis === 'x'
+        ? ([
+            [atMm, box.minY],
+            [atMm, box.maxY],
+          ] as const)
+        : ([
+            [box.minX, atMm],
+            [box.maxX, atMm],
+          ] as const);
     const [[x1, y1], [x2, y2]] = ends.map((end) => toScreen(view, end));
     context.lineWidth = course === 1 ? 2.5 : 1.5;
     context.beginPath();

@@ -51,7 +51,10 @@ export function paintTiles(brush: Brush, { traced, layout }: Drawing, colour: st
 /** Adds every whole piece on screen to the path, a run at a time. */
 function traceWholes(brush: Brush, layout: Layout): void {
   const { turn } = placementMotion(layout.placement);
-  const { vectors: [a, b], pieces } = layout.repeat;
+  const {
+    vectors: [a, b],
+    pieces,
+  } = layout.repeat;
   const seen = visibleBox(brush.view, brush.size);
   const runs = layout.wholeRuns;
   for (let k = 0; k < runs.length; k += 4) {

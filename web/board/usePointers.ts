@@ -69,8 +69,11 @@ export function usePointers(host: Ref<HTMLElement | null>, actions: HandActions)
   }
 
   const listeners: [string, EventListener, AddEventListenerOptions?][] = [
-    ['pointerdown', down as EventListener], ['pointermove', move as EventListener], ['pointerup', up as EventListener],
-    ['pointercancel', up as EventListener], ['wheel', wheel as EventListener, { passive: false }],
+    ['pointerdown', down as EventListener],
+    ['pointermove', move as EventListener],
+    ['pointerup', up as EventListener],
+    ['pointercancel', up as EventListener],
+    ['wheel', wheel as EventListener, { passive: false }],
   ];
   onMounted(() => listeners.forEach(([name, listener, options]) => host.value?.addEventListener(name, listener, options)));
   onBeforeUnmount(() => listeners.forEach(([name, listener]) => host.value?.removeEventListener(name, listener)));

@@ -9,7 +9,12 @@ import type { ScreenSize, View } from './view.ts';
 /** A canvas that repaints when what it shows changes; one shape over the plan's data, never a node a tile. */
 export function useStage(
   host: Ref<HTMLDivElement | null>,
-  state: { readonly content: Ref<BoardContent | null>; readonly view: Ref<View>; readonly size: Ref<ScreenSize>; readonly palette: Ref<DrawingPalette> },
+  state: {
+    readonly content: Ref<BoardContent | null>;
+    readonly view: Ref<View>;
+    readonly size: Ref<ScreenSize>;
+    readonly palette: Ref<DrawingPalette>;
+  },
 ) {
   const stage = shallowRef<InstanceType<typeof Konva.Stage> | null>(null);
 

@@ -24,9 +24,13 @@ const trouble = ref<string | null>(null);
 const unit = computed(() => (props.tape.system === 'metric' ? 'mm' : 'in'));
 const shown = (): string => (props.mm === null ? '' : formatLength(props.mm, props.tape));
 
-watch([() => props.mm, () => props.tape], () => {
-  if (trouble.value === null) text.value = shown();
-}, { immediate: true });
+watch(
+  [() => props.mm, () => props.tape],
+  () => {
+    if (trouble.value === null) text.value = shown();
+  },
+  { immediate: true },
+);
 
 function take(): void {
   if (text.value === shown()) {
@@ -60,8 +64,17 @@ function stepBy(direction: 1 | -1, event: KeyboardEvent): void {
     <label :for="id" :class="{ hidden: hideLabel }">{{ label }}</label>
     <span class="box">
       <InputText
-        :id="id" v-model="text" :invalid="trouble !== null" :aria-describedby="trouble ? `${id}-why` : undefined" autocomplete="off" inputmode="text" fluid
-        @change="take" @keydown.enter="take" @keydown.up="stepBy(1, $event)" @keydown.down="stepBy(-1, $event)"
+        :id="id"
+        v-model="text"
+        :invalid="trouble !== null"
+        :aria-describedby="trouble ? `${id}-why` : undefined"
+        autocomplete="off"
+        inputmode="text"
+        fluid
+        @change="take"
+        @keydown.enter="take"
+        @keydown.up="stepBy(1, $event)"
+        @keydown.down="stepBy(-1, $event)"
       />
       <span class="unit" aria-hidden="true">{{ unit }}</span>
     </span>
@@ -70,12 +83,48 @@ function stepBy(direction: 1 | -1, event: KeyboardEvent): void {
 </template>
 
 <style scoped>
-.field { display: grid; gap: 0.2rem; min-width: 0; }
-label { font-size: 0.875rem; color: var(--ink-soft); }
-label.hidden { position: absolute; width: 1px; height: 1px; overflow: hidden; clip-path: inset(50%); }
-.box { position: relative; display: block; }
-.box :deep(input) { font-family: var(--figure); font-weight: 600; font-size: 1.1rem; padding-right: 2.3rem; line-height: 1.2; }
-.large .box :deep(input) { font-size: 1.55rem; }
-.unit { position: absolute; right: 0.65rem; top: 50%; translate: 0 -50%; color: var(--ink-soft); font-size: 0.8rem; pointer-events: none; }
-.why { color: var(--bad); font-size: 0.85rem; line-height: 1.3; }
+.field {
+  display: grid;
+  gap: 0.2rem;
+  min-width: 0;
+}
+label {
+  font-size: 0.875rem;
+  color: var(--ink-soft);
+}
+label.hidden {
+  position: absolute;
+  width: 1px;
+  height: 1px;
+  overflow: hidden;
+  clip-path: inset(50%);
+}
+.box {
+  position: relative;
+  display: block;
+}
+.box :deep(input) {
+  font-family: var(--figure);
+  font-weight: 600;
+  font-size: 1.1rem;
+  padding-right: 2.3rem;
+  line-height: 1.2;
+}
+.large .box :deep(input) {
+  font-size: 1.55rem;
+}
+.unit {
+  position: absolute;
+  right: 0.65rem;
+  top: 50%;
+  translate: 0 -50%;
+  color: var(--ink-soft);
+  font-size: 0.8rem;
+  pointer-events: none;
+}
+.why {
+  color: var(--bad);
+  font-size: 0.85rem;
+  line-height: 1.3;
+}
 </style>

@@ -18,9 +18,15 @@ function settle(choice: 'theirs' | 'mine'): void {
 <template>
   <Dialog :visible="jobs.conflict !== null" modal :closable="false" header="Changed in another window" class="conflict">
     <div class="stack">
-      <p>While you worked here, somebody saved this job elsewhere<template v-if="jobs.conflict?.theirs.undoLabel"> (last: {{ jobs.conflict.theirs.undoLabel }})</template>. Nothing was overwritten.</p>
+      <p>
+        While you worked here, somebody saved this job elsewhere<template v-if="jobs.conflict?.theirs.undoLabel">
+          (last: {{ jobs.conflict.theirs.undoLabel }})</template
+        >. Nothing was overwritten.
+      </p>
       <p>Not saved yet from this window:</p>
-      <ul><li v-for="label in mine" :key="label">{{ label }}</li></ul>
+      <ul>
+        <li v-for="label in mine" :key="label">{{ label }}</li>
+      </ul>
       <p v-if="trouble" class="trouble" role="alert">{{ trouble }}</p>
     </div>
     <template #footer>
@@ -31,7 +37,14 @@ function settle(choice: 'theirs' | 'mine'): void {
 </template>
 
 <style scoped>
-p { max-width: 30rem; }
-ul { margin: 0; padding-left: 1.2rem; }
-.trouble { color: var(--bad); }
+p {
+  max-width: 30rem;
+}
+ul {
+  margin: 0;
+  padding-left: 1.2rem;
+}
+.trouble {
+  color: var(--bad);
+}
 </style>

@@ -12,7 +12,9 @@ const emit = defineEmits<{ close: [] }>();
       <h3>{{ group.where }}</h3>
       <dl>
         <template v-for="line in group.lines" :key="line.keys">
-          <dt><kbd>{{ line.keys }}</kbd></dt>
+          <dt>
+            <kbd>{{ line.keys }}</kbd>
+          </dt>
           <dd>{{ line.does }}</dd>
         </template>
       </dl>
@@ -21,8 +23,25 @@ const emit = defineEmits<{ close: [] }>();
 </template>
 
 <style scoped>
-.group + .group { margin-top: 1rem; }
-dl { display: grid; grid-template-columns: max-content 1fr; gap: 0.35rem 1rem; margin: 0.4rem 0 0; }
-dd { margin: 0; max-width: 26rem; }
-kbd { font: 600 0.9rem var(--figure); background: var(--tape); color: var(--tape-ink); padding: 0.1rem 0.45rem; border-radius: 2px; white-space: nowrap; }
+.group + .group {
+  margin-top: 1rem;
+}
+dl {
+  display: grid;
+  grid-template-columns: max-content 1fr;
+  gap: 0.35rem 1rem;
+  margin: 0.4rem 0 0;
+}
+dd {
+  margin: 0;
+  max-width: 26rem;
+}
+kbd {
+  font: 600 0.9rem var(--figure);
+  background: var(--tape);
+  color: var(--tape-ink);
+  padding: 0.1rem 0.45rem;
+  border-radius: 2px;
+  white-space: nowrap;
+}
 </style>

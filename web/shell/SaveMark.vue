@@ -17,6 +17,18 @@ const words = computed(() => ({ saved: 'Saved', saving: 'Saving', unsaved: 'Not 
 </template>
 
 <style scoped>
-.save { display: inline-flex; align-items: center; gap: 0.3rem; font-size: 0.875rem; color: var(--ink-soft); padding: 0 0.5rem; white-space: nowrap; }
-.save.unsaved, .save.conflict { color: var(--bad); font-weight: 600; }
+.save {
+  display: inline-flex;
+  align-items: center;
+  gap: 0.3rem;
+  font-size: 0.875rem;
+  color: var(--ink-soft);
+  padding: 0 0.5rem;
+  white-space: nowrap;
+}
+.save.unsaved,
+.save.conflict {
+  color: var(--bad);
+  font-weight: 600;
+}
 </style>

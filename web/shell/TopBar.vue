@@ -20,23 +20,86 @@ const { isDark, toggle } = useTheme();
     <span class="grow" />
     <template v-if="jobs.job && jobId">
       <SaveMark />
-      <Button v-tooltip.bottom="jobs.undoLabel ? `Undo: ${jobs.undoLabel} (Ctrl Z)` : 'Nothing to undo'" text severity="secondary" :disabled="!jobs.undoLabel" aria-label="Undo" @click="jobs.undo"><PhArrowUUpLeft :size="21" /></Button>
-      <Button v-tooltip.bottom="jobs.redoLabel ? `Redo: ${jobs.redoLabel} (Ctrl Shift Z)` : 'Nothing to redo'" text severity="secondary" :disabled="!jobs.redoLabel" aria-label="Redo" @click="jobs.redo"><PhArrowUUpRight :size="21" /></Button>
+      <Button
+        v-tooltip.bottom="jobs.undoLabel ? `Undo: ${jobs.undoLabel} (Ctrl Z)` : 'Nothing to undo'"
+        text
+        severity="secondary"
+        :disabled="!jobs.undoLabel"
+        aria-label="Undo"
+        @click="jobs.undo"
+        ><PhArrowUUpLeft :size="21"
+      /></Button>
+      <Button
+        v-tooltip.bottom="jobs.redoLabel ? `Redo: ${jobs.redoLabel} (Ctrl Shift Z)` : 'Nothing to redo'"
+        text
+        severity="secondary"
+        :disabled="!jobs.redoLabel"
+        aria-label="Redo"
+        @click="jobs.redo"
+        ><PhArrowUUpRight :size="21"
+      /></Button>
     </template>
-    <Button v-tooltip.bottom="'Keys (?)'" text severity="secondary" aria-label="Keys" class="keys" @click="emit('help')"><PhKeyboard :size="21" /></Button>
-    <Button v-tooltip.bottom="isDark ? 'Light' : 'Dark'" text severity="secondary" :aria-label="isDark ? 'Light' : 'Dark'" @click="toggle()"><PhSun v-if="isDark" :size="21" /><PhMoon v-else :size="21" /></Button>
+    <Button v-tooltip.bottom="'Keys (?)'" text severity="secondary" aria-label="Keys" class="keys" @click="emit('help')"
+      ><PhKeyboard :size="21"
+    /></Button>
+    <Button v-tooltip.bottom="isDark ? 'Light' : 'Dark'" text severity="secondary" :aria-label="isDark ? 'Light' : 'Dark'" @click="toggle()"
+      ><PhSun v-if="isDark" :size="21" /><PhMoon v-else :size="21"
+    /></Button>
   </header>
 </template>
 
 <style scoped>
-.bar { display: flex; align-items: center; gap: 0.35rem; padding: 0 0.75rem; height: 52px; background: var(--panel); min-width: 0; }
-.mark { display: flex; align-items: center; gap: 0.55rem; font: 600 1.15rem 'Barlow'; color: var(--ink); text-decoration: none; letter-spacing: 0.01em; }
-.job { margin-left: 0.9rem; padding-left: 1rem; border-left: 1px solid var(--line); color: var(--ink); text-decoration: none; font-weight: 600; white-space: nowrap; overflow: hidden; text-overflow: ellipsis; line-height: 2; }
-.job:hover { text-decoration: underline; }
-.bar :deep(.p-button) { padding: 0.45rem; color: var(--ink); }
+.bar {
+  display: flex;
+  align-items: center;
+  gap: 0.35rem;
+  padding: 0 0.75rem;
+  height: 52px;
+  background: var(--panel);
+  min-width: 0;
+}
+.mark {
+  display: flex;
+  align-items: center;
+  gap: 0.55rem;
+  font: 600 1.15rem 'Barlow';
+  color: var(--ink);
+  text-decoration: none;
+  letter-spacing: 0.01em;
+}
+.job {
+  margin-left: 0.9rem;
+  padding-left: 1rem;
+  border-left: 1px solid var(--line);
+  color: var(--ink);
+  text-decoration: none;
+  font-weight: 600;
+  white-space: nowrap;
+  overflow: hidden;
+  text-overflow: ellipsis;
+  line-height: 2;
+}
+.job:hover {
+  text-decoration: underline;
+}
+.bar :deep(.p-button) {
+  padding: 0.45rem;
+  color: var(--ink);
+}
 @media (max-width: 640px) {
-  .mark span, .keys { display: none; }
-  .job { margin-left: 0.2rem; padding-left: 0.7rem; flex: 0 1 auto; min-width: 0; }
-  .bar { gap: 0; padding: 0 0.5rem; }
+  .mark span,
+  .keys {
+    display: none;
+  }
+  .job {
+    margin-left: 0.2rem;
+    padding-left: 0.7rem;
+    flex: 0 1 auto;
+    min-width: 0;
+  }
+  .bar {
+    gap: 0;
+    padding: 0 0.5rem;
+  }
 }
 </style>

@@ -16,5 +16,12 @@ defineProps<{ trouble: string | null }>();
 </template>
 
 <style scoped>
-.state { display: grid; place-content: center; justify-items: center; gap: 1rem; text-align: center; padding: 1rem; }
+.state {
+  display: grid;
+  place-content: center;
+  justify-items: center;
+  gap: 1rem;
+  text-align: center;
+  padding: 1rem;
+}
 </style>

@@ -8,7 +8,9 @@ import ChoiceField from '../fields/ChoiceField.vue';
 const props = defineProps<{ job: Job; surface: Surface; step: string; plan: SurfacePlan | null }>();
 const router = useRouter();
 const options = computed(() => props.job.surfaces.map(({ id, name }) => ({ value: id, label: name })));
-const go = (surfaceId: string): void => { void router.push({ name: 'surface', params: { jobId: props.job.id, surfaceId, step: props.step } }); };
+const go = (surfaceId: string): void => {
+  void router.push({ name: 'surface', params: { jobId: props.job.id, surfaceId, step: props.step } });
+};
 </script>
 
 <template>
@@ -18,21 +20,59 @@ const go = (surfaceId: string): void => { void router.push({ name: 'surface', pa
       <template v-else>{{ surface.name }}</template>
     </h1>
     <dl v-if="plan" class="figures">
-      <div><dt>whole</dt><dd>{{ plan.totals.whole }}</dd></div>
-      <div><dt>cut</dt><dd>{{ plan.totals.cut }}</dd></div>
-      <div><dt>tiles opened</dt><dd>{{ plan.totals.opened }}</dd></div>
-      <div><dt>area</dt><dd>{{ (plan.areas.areaMm2 / 1e6).toFixed(2) }}<small> m²</small></dd></div>
+      <div>
+        <dt>whole</dt>
+        <dd>{{ plan.totals.whole }}</dd>
+      </div>
+      <div>
+        <dt>cut</dt>
+        <dd>{{ plan.totals.cut }}</dd>
+      </div>
+      <div>
+        <dt>tiles opened</dt>
+        <dd>{{ plan.totals.opened }}</dd>
+      </div>
+      <div>
+        <dt>area</dt>
+        <dd>{{ (plan.areas.areaMm2 / 1e6).toFixed(2) }}<small> m²</small></dd>
+      </div>
     </dl>
   </header>
 </template>
 
 <style scoped>
-.head { display: grid; gap: 0.8rem; }
-.title :deep(.p-select) { border-color: transparent; background: var(--paper); }
-.title :deep(.p-select-label) { font: 600 1.3rem/1.2 'Barlow'; }
-.figures { display: grid; grid-template-columns: repeat(4, auto); justify-content: space-between; gap: 0.5rem; margin: 0; }
-.figures div { display: grid; }
-dt { font-size: 0.82rem; color: var(--ink-soft); }
-dd { margin: 0; font: 600 1.55rem/1.05 var(--figure); order: -1; }
-dd small { font: 400 0.8rem 'Barlow'; color: var(--ink-soft); }
+.head {
+  display: grid;
+  gap: 0.8rem;
+}
+.title :deep(.p-select) {
+  border-color: transparent;
+  background: var(--paper);
+}
+.title :deep(.p-select-label) {
+  font: 600 1.3rem/1.2 'Barlow';
+}
+.figures {
+  display: grid;
+  grid-template-columns: repeat(4, auto);
+  justify-content: space-between;
+  gap: 0.5rem;
+  margin: 0;
+}
+.figures div {
+  display: grid;
+}
+dt {
+  font-size: 0.82rem;
+  color: var(--ink-soft);
+}
+dd {
+  margin: 0;
+  font: 600 1.55rem/1.05 var(--figure);
+  order: -1;
+}
+dd small {
+  font: 400 0.8rem 'Barlow';
+  color: var(--ink-soft);
+}
 </style>

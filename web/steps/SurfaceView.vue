@@ -4,7 +4,7 @@ import type { Point } from '@azulejo/core/geometry/point';
 import { productOf, tapeOf } from '@azulejo/core/job';
 import { METRIC_TAPE } from '@azulejo/core/units/tape';
 import SetoutBoard from '../board/SetoutBoard.vue';
-import type { SurfaceStep } from '../router.ts';
+import type { SurfaceStep } from './surfaceSteps.ts';
 import StepTape from '../shell/StepTape.vue';
 import { useBoardStore } from '../stores/boardStore.ts';
 import { useSurfacePlan } from '../workers/useSurfacePlan.ts';
@@ -22,15 +22,24 @@ const props = defineProps<{ jobId: string; surfaceId: string; step: SurfaceStep 
 const { jobs, trouble } = useOpenJob(toRef(props, 'jobId'));
 const board = useBoardStore();
 const { surface, drawing, plan, cuts } = useSurfacePlan(toRef(props, 'surfaceId'));
-watch(() => props.surfaceId, () => board.clear(), { immediate: true });
+watch(
+  () => props.surfaceId,
+  () => board.clear(),
+  { immediate: true },
+);
 
 const product = computed(() => (jobs.job && surface.value ? productOf(jobs.job, surface.value) : null));
 const tape = computed(() => (jobs.job && surface.value ? tapeOf(jobs.job, surface.value) : METRIC_TAPE));
 const moves = useSetoutMoves(surface, drawing, tape);
 const boardRef = useTemplateRef<BoardHandle>('boardRef');
-useBoardKeys(computed(() => props.step), boardRef, moves, drawing);
+useBoardKeys(
+  computed(() => props.step),
+  boardRef,
+  moves,
+  drawing,
+);
 
-const show = computed(() => ({ measure: 'measures', tile: 'picture', setout: 'setout', cuts: 'cuts' } as const)[props.step]);
+const show = computed(() => (({ measure: 'measures', tile: 'picture', setout: 'setout', cuts: 'cuts' }) as const)[props.step]);
 const chosenPieces = computed(() => {
   if (props.step !== 'cuts' || !cuts.value || !plan.value) return [];
   const group = plan.value.groups.find(({ id }) => id === board.chosenGroup);
@@ -53,10 +62,20 @@ const move = (by: Point): void => moves.moveBy(by);
     <StepTape :job-id="jobId" :surface-id="surfaceId" :current="step" />
     <div class="work">
       <SetoutBoard
-        ref="boardRef" :drawing="drawing" :cuts="cuts" :colour="product.colour" :tape="tape" :show="show" :chosen-pieces="chosenPieces"
-        :chosen-edge="step === 'setout' || step === 'measure' ? board.chosenEdge : null" :movable="step === 'setout'"
+        ref="boardRef"
+        :drawing="drawing"
+        :cuts="cuts"
+        :colour="product.colour"
+        :tape="tape"
+        :show="show"
+        :chosen-pieces="chosenPieces"
+        :chosen-edge="step === 'setout' || step === 'measure' ? board.chosenEdge : null"
+        :movable="step === 'setout'"
         :label="`${surface.name}, drawn to scale. The cut list and the lines to strike give the same in words.`"
-        @move="move" @drop="moves.drop" @pick-piece="pickPiece" @pick-edge="board.chosenEdge = $event"
+        @move="move"
+        @drop="moves.drop"
+        @pick-piece="pickPiece"
+        @pick-edge="board.chosenEdge = $event"
       />
       <main class="panel" :aria-label="`${surface.name}: ${step}`">
         <SurfaceHead :job="jobs.job" :surface="surface" :step="step" :plan="plan" />
@@ -70,11 +89,32 @@ const move = (by: Point): void => moves.moveBy(by);
 </template>
 
 <style scoped>
-.surface { display: flex; flex-direction: column; }
-.work { flex: 1; min-height: 0; display: grid; grid-template-columns: minmax(0, 1fr) 400px; }
-.panel { background: var(--panel); overflow-y: auto; padding: 1.1rem 1.25rem 2rem; display: grid; gap: 1.1rem; align-content: start; min-width: 0; }
+.surface {
+  display: flex;
+  flex-direction: column;
+}
+.work {
+  flex: 1;
+  min-height: 0;
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) 400px;
+}
+.panel {
+  background: var(--panel);
+  overflow-y: auto;
+  padding: 1.1rem 1.25rem 2rem;
+  display: grid;
+  gap: 1.1rem;
+  align-content: start;
+  min-width: 0;
+}
 @media (max-width: 860px) {
-  .work { grid-template-columns: minmax(0, 1fr); grid-template-rows: 42% minmax(0, 1fr); }
-  .panel { padding: 0.9rem 1rem 2rem; }
+  .work {
+    grid-template-columns: minmax(0, 1fr);
+    grid-template-rows: 42% minmax(0, 1fr);
+  }
+  .panel {
+    padding: 0.9rem 1rem 2rem;
+  }
 }
 </style>

@@ -14,7 +14,12 @@ export interface BoardHandle {
 }
 
 /** The keys of the drawing, and those that set it out where that is the step. */
-export function useBoardKeys(step: Ref<string>, boardRef: Readonly<Ref<BoardHandle | null>>, moves: SetoutMoves, drawing: Ref<Drawing | null>): void {
+export function useBoardKeys(
+  step: Ref<string>,
+  boardRef: Readonly<Ref<BoardHandle | null>>,
+  moves: SetoutMoves,
+  drawing: Ref<Drawing | null>,
+): void {
   const board = useBoardStore();
   const axis = computed<Axis>(() => edgeAxis(board.chosenEdge));
 
@@ -24,8 +29,10 @@ export function useBoardKeys(step: Ref<string>, boardRef: Readonly<Ref<BoardHand
   }
 
   const drawingKeys: Record<string, () => void> = {
-    '+': () => boardRef.value?.zoomBy(1.35), '=': () => boardRef.value?.zoomBy(1.35),
-    '-': () => boardRef.value?.zoomBy(1 / 1.35), 0: () => boardRef.value?.fit(),
+    '+': () => boardRef.value?.zoomBy(1.35),
+    '=': () => boardRef.value?.zoomBy(1.35),
+    '-': () => boardRef.value?.zoomBy(1 / 1.35),
+    0: () => boardRef.value?.fit(),
   };
   const setoutKeys: Record<string, (event: KeyboardEvent) => void> = {
     ArrowLeft: (event) => moves.nudge('x', event.shiftKey ? -10 : -1),
@@ -42,7 +49,9 @@ export function useBoardKeys(step: Ref<string>, boardRef: Readonly<Ref<BoardHand
   useEventListener('keydown', (event: KeyboardEvent) => {
     if (isTyping(event) || event.ctrlKey || event.metaKey || event.altKey) return;
     if (event.target instanceof HTMLInputElement && event.key.startsWith('Arrow')) return;
-    const act = (step.value === 'setout' ? setoutKeys[event.key.length === 1 ? event.key.toLowerCase() : event.key] : undefined) ?? drawingKeys[event.key];
+    const act =
+      (step.value === 'setout' ? setoutKeys[event.key.length === 1 ? event.key.toLowerCase() : event.key] : undefined) ??
+      drawingKeys[event.key];
     if (!act) return;
     event.preventDefault();
     act(event);

@@ -6,9 +6,15 @@ import { useJobStore } from '../stores/jobStore.ts';
 export function useOpenJob(jobId: Ref<string>) {
   const jobs = useJobStore();
   const trouble = ref<string | null>(null);
-  watch(jobId, (id) => {
-    trouble.value = null;
-    jobs.open(id).catch((error: unknown) => { trouble.value = error instanceof ServerError ? error.words : 'The job could not be opened.'; });
-  }, { immediate: true });
+  watch(
+    jobId,
+    (id) => {
+      trouble.value = null;
+      jobs.open(id).catch((error: unknown) => {
+        trouble.value = error instanceof ServerError ? error.words : 'The job could not be opened.';
+      });
+    },
+    { immediate: true },
+  );
   return { jobs, trouble };
 }

@@ -16,7 +16,7 @@ class FakeServer {
   saves = 0;
   down = false;
 
-  answer = (url: string, body: { baseVersion: number; change: Change } | null): [number, object] => {
+  answer = (body: { baseVersion: number; change: Change } | null): [number, object] => {
     if (body === null) return [200, this.stored()];
     if (body.baseVersion !== this.version) return [409, { code: 'job/changed-elsewhere', message: 'changed', issues: [] }];
     this.saves++;
@@ -27,17 +27,23 @@ class FakeServer {
 
   stored = () => ({ job: this.job, version: this.version, undoLabel: 'last', redoLabel: null });
 
-  fetch = (async (url: string, init?: { body?: string }) => {
+  fetch = (async (_url: string, init?: { body?: string }) => {
     await Promise.resolve();
     if (this.down) throw new TypeError('no network');
-    const [status, content] = this.answer(url, init?.body ? JSON.parse(init.body) : null);
+    const [status, content] = this.answer(init?.body ? JSON.parse(init.body) : null);
     return { status, ok: status < 400, json: () => Promise.resolve(structuredClone(content)) };
   }) as unknown as typeof fetch;
 }
 
 let server: FakeServer;
-const settled = async (): Promise<void> => { for (let k = 0; k < 40; k++) await Promise.resolve(); };
-const setJoint = (mm: number) => (draft: Job): void => { draft.surfaces[0].jointMm = mm; };
+const settled = async (): Promise<void> => {
+  for (let k = 0; k < 40; k++) await Promise.resolve();
+};
+const setJoint =
+  (mm: number) =>
+  (draft: Job): void => {
+    draft.surfaces[0].jointMm = mm;
+  };
 
 beforeEach(() => {
   setActivePinia(createPinia());
@@ -76,7 +82,10 @@ describe('the open job', () => {
     expect([jobs.saveState, server.job.surfaces[0].jointMm]).toEqual(['saved', 5]);
   });
 
-  test.each([['mine', 5, 'Theirs'], ['theirs', 3, 'Theirs']] as const)('changed elsewhere: nothing is lost until the person takes %s', async (choice, joint, name) => {
+  test.each([
+    ['mine', 5, 'Theirs'],
+    ['theirs', 3, 'Theirs'],
+  ] as const)('changed elsewhere: nothing is lost until the person takes %s', async (choice, joint, name) => {
     const jobs = useJobStore();
     await jobs.open('job');
     server.job = { ...server.job, name: 'Theirs' };
@@ -86,12 +95,21 @@ describe('the open job', () => {
     expect([jobs.saveState, server.job.surfaces[0].jointMm, jobs.conflict?.mine.length]).toEqual(['conflict', 3, 1]);
     expect(jobs.settle(choice)).toEqual([]);
     await settled();
-    expect([jobs.job?.surfaces[0].jointMm, jobs.job?.name, server.job.surfaces[0].jointMm, jobs.saveState]).toEqual([joint, name, joint, 'saved']);
+    expect([jobs.job?.surfaces[0].jointMm, jobs.job?.name, server.job.surfaces[0].jointMm, jobs.saveState]).toEqual([
+      joint,
+      name,
+      joint,
+      'saved',
+    ]);
   });
 });
 
 test('changes of a key held down become one, except the one on its way', () => {
-  const nudge = (value: number): Change => ({ label: 'Nudge', forward: [{ op: 'replace', path: ['a'], value }], inverse: [{ op: 'replace', path: ['a'], value: value - 1 }] });
+  const nudge = (value: number): Change => ({
+    label: 'Nudge',
+    forward: [{ op: 'replace', path: ['a'], value }],
+    inverse: [{ op: 'replace', path: ['a'], value: value - 1 }],
+  });
   const merged = [1, 2, 3].map(nudge).reduce<Change[]>((queue, change) => enqueue(queue, change, 1), []);
   expect(merged).toHaveLength(2);
   expect(merged[1].forward.map(({ value }) => value)).toEqual([2, 3]);

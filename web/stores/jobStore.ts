@@ -97,7 +97,9 @@ export const useJobStore = defineStore('job', () => {
       return;
     }
     trouble.value = failure.words;
-    await new Promise((resolve) => { setTimeout(resolve, RETRY_MS); });
+    await new Promise((resolve) => {
+      setTimeout(resolve, RETRY_MS);
+    });
   }
 
   async function step(move: 'undo' | 'redo'): Promise<void> {
@@ -144,8 +146,22 @@ export const useJobStore = defineStore('job', () => {
   });
 
   return {
-    job, version, undoLabel, redoLabel, waiting, saveState, trouble, conflict, news,
-    open, change, settle, follow, undo: () => step('undo'), redo: () => step('redo'), flush,
+    job,
+    version,
+    undoLabel,
+    redoLabel,
+    waiting,
+    saveState,
+    trouble,
+    conflict,
+    news,
+    open,
+    change,
+    settle,
+    follow,
+    undo: () => step('undo'),
+    redo: () => step('redo'),
+    flush,
   };
 });
 

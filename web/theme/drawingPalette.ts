@@ -17,12 +17,34 @@ export interface DrawingPalette {
 
 /** The drawing on paper. */
 export const LIGHT_DRAWING: DrawingPalette = {
-  ground: '#eef1f3', joint: '#7d868d', pieceLine: 'rgba(20,32,43,0.28)', hatch: 'rgba(20,32,43,0.42)', label: '#14202b', labelHalo: 'rgba(255,255,255,0.72)',
-  outline: '#14202b', fixture: '#fbfcfc', fixtureText: '#33404b', chalk: '#b03a24', dimension: '#14202b', chosen: '#1c4f9c', profile: '#b07d00',
+  ground: '#eef1f3',
+  joint: '#7d868d',
+  pieceLine: 'rgba(20,32,43,0.28)',
+  hatch: 'rgba(20,32,43,0.42)',
+  label: '#14202b',
+  labelHalo: 'rgba(255,255,255,0.72)',
+  outline: '#14202b',
+  fixture: '#fbfcfc',
+  fixtureText: '#33404b',
+  chalk: '#b03a24',
+  dimension: '#14202b',
+  chosen: '#1c4f9c',
+  profile: '#b07d00',
 };
 
 /** The drawing on a dark ground; tiles keep their own colour, a little dimmed. */
 export const DARK_DRAWING: DrawingPalette = {
-  ground: '#10161c', joint: '#4c565e', pieceLine: 'rgba(8,14,19,0.5)', hatch: 'rgba(8,14,19,0.55)', label: '#0b131a', labelHalo: 'rgba(255,255,255,0.6)',
-  outline: '#cdd6dd', fixture: '#202b35', fixtureText: '#e8edf1', chalk: '#ff7a5c', dimension: '#e8edf1', chosen: '#8fb8ee', profile: '#f2c12e',
+  ground: '#10161c',
+  joint: '#4c565e',
+  pieceLine: 'rgba(8,14,19,0.5)',
+  hatch: 'rgba(8,14,19,0.55)',
+  label: '#0b131a',
+  labelHalo: 'rgba(255,255,255,0.6)',
+  outline: '#cdd6dd',
+  fixture: '#202b35',
+  fixtureText: '#e8edf1',
+  chalk: '#ff7a5c',
+  dimension: '#e8edf1',
+  chosen: '#8fb8ee',
+  profile: '#f2c12e',
 };

@@ -32,11 +32,17 @@ export function useLatest<Input, Output>(source: WatchSource<Input | null>, comp
     running = false;
   }
 
-  watch(source, (input) => {
-    next = input === null ? null : { input };
-    if (input === null) value.value = null;
-    else if (!running) void run();
-  }, { immediate: true });
-  onScopeDispose(() => { gone = true; });
+  watch(
+    source,
+    (input) => {
+      next = input === null ? null : { input };
+      if (input === null) value.value = null;
+      else if (!running) void run();
+    },
+    { immediate: true },
+  );
+  onScopeDispose(() => {
+    gone = true;
+  });
   return { value, failed };
 }

@@ -27,8 +27,14 @@ export function useSurfacePlan(surfaceId: Ref<string>) {
     return { job: board.preview ? withSetout(jobs.job, surface.value, board.preview) : jobs.job, surfaceId: surfaceId.value };
   });
 
-  const drawn = useLatest<Wanted, Answer<Drawing>>(wanted, async (input) => ({ ...input, result: await planner.drawSurface(input.job, input.surfaceId) }));
-  const planned = useLatest<Wanted, Answer<SurfacePlan>>(wanted, async (input) => ({ ...input, result: await planner.planSurface(input.job, input.surfaceId) }));
+  const drawn = useLatest<Wanted, Answer<Drawing>>(wanted, async (input) => ({
+    ...input,
+    result: await planner.drawSurface(input.job, input.surfaceId),
+  }));
+  const planned = useLatest<Wanted, Answer<SurfacePlan>>(wanted, async (input) => ({
+    ...input,
+    result: await planner.planSurface(input.job, input.surfaceId),
+  }));
 
   const ofThisSurface = <T>(answer: Answer<T> | null): Answer<T> | null => (answer?.surfaceId === surfaceId.value ? answer : null);
   const plan = computed(() => ofThisSurface(planned.value.value)?.result ?? null);

@@ -11,5 +11,12 @@ export const longOffset: AdviceRule = ({ surface, surfaceIndex, product }) => {
   const longestMm = Math.max(widthMm, heightMm);
   if (pattern.kind !== 'runningBond' || longestMm <= LONG_SIDE_MM) return [];
   if (Math.min(pattern.offset, 1 - pattern.offset) <= 0.334) return [];
-  return [{ code: 'advice/long-offset', severity: 'warning', path: ['surfaces', surfaceIndex, 'pattern', 'offset'], figures: { longestMm, limitMm: LONG_SIDE_MM } }];
+  return [
+    {
+      code: 'advice/long-offset',
+      severity: 'warning',
+      path: ['surfaces', surfaceIndex, 'pattern', 'offset'],
+      figures: { longestMm, limitMm: LONG_SIDE_MM },
+    },
+  ];
 };

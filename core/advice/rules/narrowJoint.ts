@@ -7,5 +7,12 @@ const SMALLEST_MM = { floor: 3, wall: 2, countertop: 2 } as const;
 export const narrowJoint: AdviceRule = ({ surface, surfaceIndex }) => {
   const smallestMm = SMALLEST_MM[surface.kind];
   if (surface.jointMm >= smallestMm) return [];
-  return [{ code: 'advice/narrow-joint', severity: 'warning', path: ['surfaces', surfaceIndex, 'jointMm'], figures: { jointMm: surface.jointMm, smallestMm, kind: surface.kind } }];
+  return [
+    {
+      code: 'advice/narrow-joint',
+      severity: 'warning',
+      path: ['surfaces', surfaceIndex, 'jointMm'],
+      figures: { jointMm: surface.jointMm, smallestMm, kind: surface.kind },
+    },
+  ];
 };

@@ -5,6 +5,13 @@ import type { AdviceRule } from '../finding.ts';
 export const noPerimeterJoint: AdviceRule = ({ surface, surfaceIndex, plan }) => {
   const tight = plan.traced.edges.find((edge) => SEALED_ROLES.has(edge.role) && edge.gapMm === 0);
   return tight
-    ? [{ code: 'advice/no-perimeter-joint', severity: 'warning', path: ['surfaces', surfaceIndex, 'measured', 'gapsMm', tight.role], figures: { edge: tight.id, kind: surface.kind } }]
+    ? [
+        {
+          code: 'advice/no-perimeter-joint',
+          severity: 'warning',
+          path: ['surfaces', surfaceIndex, 'measured', 'gapsMm', tight.role],
+          figures: { edge: tight.id, kind: surface.kind },
+        },
+      ]
     : [];
 };

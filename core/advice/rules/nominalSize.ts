@@ -4,7 +4,11 @@ import type { AdviceRule } from '../finding.ts';
 export const nominalSize: AdviceRule = ({ product, surfaceIndex }) =>
   product.measured
     ? []
-    : [{
-      code: 'advice/nominal-size', severity: 'warning', path: ['surfaces', surfaceIndex, 'productId'],
-      figures: { name: product.name, widthMm: product.nominal.widthMm, heightMm: product.nominal.heightMm },
-    }];
+    : [
+        {
+          code: 'advice/nominal-size',
+          severity: 'warning',
+          path: ['surfaces', surfaceIndex, 'productId'],
+          figures: { name: product.name, widthMm: product.nominal.widthMm, heightMm: product.nominal.heightMm },
+        },
+      ];

@@ -7,5 +7,8 @@ export const sliver: AdviceRule = ({ plan, surfaceIndex }) =>
   plan.edges
     .filter((edge) => edge.role !== 'hidden' && !isReveal(edge) && edge.cuts.some((cut) => isSliver(cut.depthMm, cut.fullMm)))
     .map(({ id, smallestCutMm }) => ({
-      code: 'advice/sliver', severity: 'warning', path: ['surfaces', surfaceIndex, 'setout'], figures: { edge: id, cutMm: smallestCutMm ?? 0 },
+      code: 'advice/sliver',
+      severity: 'warning',
+      path: ['surfaces', surfaceIndex, 'setout'],
+      figures: { edge: id, cutMm: smallestCutMm ?? 0 },
     }));

@@ -23,20 +23,26 @@ export const ISSUE_WORDS = {
   'field/unknown': ({ keys }) => `Not known here: ${keys}.`,
   'file/not-json': ({ reason }) => `The file is not a job file: it is not JSON (${reason}).`,
   'file/not-a-job': () => 'The file is JSON but not a job file: "format" should be "azulejo-job".',
-  'file/newer-version': ({ version, reads }) => `The file was written by a newer Azulejo (version ${version}; this one reads up to ${reads}). Nothing was changed.`,
+  'file/newer-version': ({ version, reads }) =>
+    `The file was written by a newer Azulejo (version ${version}; this one reads up to ${reads}). Nothing was changed.`,
   'file/unreadable': ({ file }) => `The file can't be opened: ${file}`,
   'file/too-large': ({ maximum }) => `The file is larger than ${maximum}. A job file is text of a few hundred kilobytes.`,
   'job/repeated-id': ({ id }) => `The id "${id}" is used twice; each must be its own.`,
   'job/no-longer-fits': () => 'What was changed here is no longer there in the other version.',
   'surface/no-such-product': ({ productId }) => `The tile "${productId}" is not in this job's list.`,
-  'surface/gaps-leave-nothing': ({ role, gapMm }, length) => `The perimeter gaps leave no room for tile: the widest is ${length(gapMm)} (${roleName(role)}).`,
+  'surface/gaps-leave-nothing': ({ role, gapMm }, length) =>
+    `The perimeter gaps leave no room for tile: the widest is ${length(gapMm)} (${roleName(role)}).`,
   'surface/fixtures-leave-nothing': () => 'The fixtures cover the whole surface; there is nothing left to tile.',
-  'fixture/outside': ({ name, spaceMm, from }, length) => `"${name}" reaches outside the surface. Measured from the ${from}, there are ${length(spaceMm)} to place it in.`,
+  'fixture/outside': ({ name, spaceMm, from }, length) =>
+    `"${name}" reaches outside the surface. Measured from the ${from}, there are ${length(spaceMm)} to place it in.`,
   'doorway/no-such-edge': ({ edge, edges }) => `There is no edge "${edge}". Expected one of: ${edges}.`,
-  'doorway/outside': ({ edge, wallMm, endMm }, length) => `The doorway ends ${length(endMm)} along the ${edgeName(edge)} edge, which is ${length(wallMm)} long.`,
+  'doorway/outside': ({ edge, wallMm, endMm }, length) =>
+    `The doorway ends ${length(endMm)} along the ${edgeName(edge)} edge, which is ${length(wallMm)} long.`,
   'doorway/overlap': ({ edge }) => `Two doorways overlap in the ${edgeName(edge)} edge.`,
-  'joint/wider-than-tile': ({ jointMm, tileMm }, length) => `A joint of ${length(jointMm)} is as wide as the tile (${length(tileMm)}). Expected less.`,
-  'tile/larger-than-surface': ({ name, widthMm, heightMm }, length) => `"${name}" (${length(widthMm)} x ${length(heightMm)}) is larger than the surface both ways.`,
+  'joint/wider-than-tile': ({ jointMm, tileMm }, length) =>
+    `A joint of ${length(jointMm)} is as wide as the tile (${length(tileMm)}). Expected less.`,
+  'tile/larger-than-surface': ({ name, widthMm, heightMm }, length) =>
+    `"${name}" (${length(widthMm)} x ${length(heightMm)}) is larger than the surface both ways.`,
 } as const satisfies Record<string, Words>;
 
 /** The words for one refusal, with lengths as the tape shows them. */

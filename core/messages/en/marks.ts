@@ -8,17 +8,24 @@ export function describeMark(mark: Mark, tape: Tape): string {
   switch (mark.type) {
     case 'line': {
       const [first, last] = mark.mm;
-      return show(first) === show(last) ? `${show(first)} from the ${mark.from} edge` : `from the ${mark.from} edge ${show(first)} at one end, ${show(last)} at the other`;
+      return show(first) === show(last)
+        ? `${show(first)} from the ${mark.from} edge`
+        : `from the ${mark.from} edge ${show(first)} at one end, ${show(last)} at the other`;
     }
-    case 'corner': return `corner off: ${show(mark.xMm)} along from the ${mark.sideX}, ${show(mark.yMm)} from the ${mark.sideY}`;
-    case 'notch': return `notch ${show(mark.xMm)} in from the ${mark.sideX}, ${show(mark.yMm)} from the ${mark.sideY}${afterCut(mark)}`;
-    case 'slot': return `slot from the ${mark.side}: starts at ${show(mark.startMm)}, ${show(mark.widthMm)} wide, ${show(mark.depthMm)} deep${afterCut(mark)}`;
+    case 'corner':
+      return `corner off: ${show(mark.xMm)} along from the ${mark.sideX}, ${show(mark.yMm)} from the ${mark.sideY}`;
+    case 'notch':
+      return `notch ${show(mark.xMm)} in from the ${mark.sideX}, ${show(mark.yMm)} from the ${mark.sideY}${afterCut(mark)}`;
+    case 'slot':
+      return `slot from the ${mark.side}: starts at ${show(mark.startMm)}, ${show(mark.widthMm)} wide, ${show(mark.depthMm)} deep${afterCut(mark)}`;
     case 'circle': {
       const bit = mark.coreMm === null ? 'grind to the line' : `core bit ${mark.coreMm} mm`;
       return `hole ${formatLengthWithUnit(mark.diameterMm, tape)}, centre ${offTile(mark.xMm, 'left', show)}, ${offTile(mark.yMm, 'bottom', show)}; ${bit}`;
     }
-    case 'window': return `box ${show(mark.widthMm)} x ${show(mark.heightMm)}, ${show(mark.xMm)} from the left, ${show(mark.yMm)} from the bottom`;
-    case 'path': return `line through ${mark.points.map(([x, y]) => `${show(x)}/${show(y)}`).join(', ')} (from left/from bottom)`;
+    case 'window':
+      return `box ${show(mark.widthMm)} x ${show(mark.heightMm)}, ${show(mark.xMm)} from the left, ${show(mark.yMm)} from the bottom`;
+    case 'path':
+      return `line through ${mark.points.map(([x, y]) => `${show(x)}/${show(y)}`).join(', ')} (from left/from bottom)`;
   }
 }
 

@@ -1,15 +1,20 @@
-import type { Job } from '../../job.ts';
+import { productName, type Job } from '../../job.ts';
 import type { AdhesiveHow } from '../../takeoff/adhesive.ts';
 import type { GroutHow } from '../../takeoff/grout.ts';
 import type { Material } from '../../takeoff/material.ts';
-import { productName } from '../../takeoff/productName.ts';
 import type { SealantHow } from '../../takeoff/sealant.ts';
 import type { TilesHow } from '../../takeoff/tiles.ts';
 
-const ITEM_NAMES: Readonly<Record<Material['item'], string>> = { tiles: 'Tiles', adhesive: 'Tile adhesive', grout: 'Grout', sealant: 'Sealant' };
+const ITEM_NAMES: Readonly<Record<Material['item'], string>> = {
+  tiles: 'Tiles',
+  adhesive: 'Tile adhesive',
+  grout: 'Grout',
+  sealant: 'Sealant',
+};
 
 /** What a line of the order is called. */
-export const materialName = (job: Job, { item, productId }: Material): string => (productId ? productName(job, productId) : ITEM_NAMES[item]);
+export const materialName = (job: Job, { item, productId }: Material): string =>
+  productId ? productName(job, productId) : ITEM_NAMES[item];
 
 /** A quantity with its unit: pieces whole, kilograms to the tenth. */
 export function describeQuantity({ quantity, unit }: Pick<Material, 'quantity' | 'unit'>): string {
@@ -19,7 +24,12 @@ export function describeQuantity({ quantity, unit }: Pick<Material, 'quantity' |
 
 /** What it is bought in. */
 export function describePacks({ item, packs: { count, size } }: Material): string {
-  const words = { tiles: ['box', 'boxes', 'pieces'], adhesive: ['bag', 'bags', 'kg'], grout: ['bag', 'bags', 'kg'], sealant: ['cartridge', 'cartridges', 'ml'] }[item];
+  const words = {
+    tiles: ['box', 'boxes', 'pieces'],
+    adhesive: ['bag', 'bags', 'kg'],
+    grout: ['bag', 'bags', 'kg'],
+    sealant: ['cartridge', 'cartridges', 'ml'],
+  }[item];
   return `${count} ${count === 1 ? words[0] : words[1]} of ${size} ${words[2]}`;
 }
 
@@ -28,10 +38,14 @@ export function explainMaterial(job: Job, material: Material): string[] {
   const nameOf = (surfaceId: string): string => job.surfaces.find(({ id }) => id === surfaceId)?.name ?? surfaceId;
   const covers = material.packs.covers === null ? [] : [`The packs hold ${material.packs.covers.toFixed(2)} x the need.`];
   switch (material.item) {
-    case 'tiles': return [...explainTiles(material.how as TilesHow, nameOf), ...covers];
-    case 'adhesive': return [...explainAdhesive(material.how as AdhesiveHow, nameOf), ...covers];
-    case 'grout': return [...explainGrout(material.how as GroutHow, nameOf), ...covers];
-    case 'sealant': return [...explainSealant(material.how as SealantHow, nameOf), ...covers];
+    case 'tiles':
+      return [...explainTiles(material.how as TilesHow, nameOf), ...covers];
+    case 'adhesive':
+      return [...explainAdhesive(material.how as AdhesiveHow, nameOf), ...covers];
+    case 'grout':
+      return [...explainGrout(material.how as GroutHow, nameOf), ...covers];
+    case 'sealant':
+      return [...explainSealant(material.how as SealantHow, nameOf), ...covers];
   }
 }
 
@@ -44,15 +58,24 @@ const explainTiles = (how: TilesHow, nameOf: NameOf): string[] => [
 ];
 
 const explainAdhesive = (how: AdhesiveHow, nameOf: NameOf): string[] => [
-  ...how.surfaces.map((s) => `${nameOf(s.surfaceId)}: ${s.areaM2.toFixed(2)} m² with a ${s.notchMm} mm square notch, ${s.kgPerM2} kg/m²: ${s.kg.toFixed(1)} kg.`),
+  ...how.surfaces.map(
+    (s) =>
+      `${nameOf(s.surfaceId)}: ${s.areaM2.toFixed(2)} m² with a ${s.notchMm} mm square notch, ${s.kgPerM2} kg/m²: ${s.kg.toFixed(1)} kg.`,
+  ),
   how.backButtered ? 'Backs buttered: 1.2 kg/m² of it.' : 'Backs not buttered.',
   'Notch figures are typical; the data sheet on the bag wins.',
 ];
 
 const explainGrout = (how: GroutHow, nameOf: NameOf): string[] => [
-  ...how.surfaces.map((s) => `${nameOf(s.surfaceId)}: ${s.jointAreaM2.toFixed(3)} m² of joint, ${s.depthMm} mm deep, ${how.kgPerLitre} kg/L: ${s.kg.toFixed(2)} kg.`),
+  ...how.surfaces.map(
+    (s) =>
+      `${nameOf(s.surfaceId)}: ${s.jointAreaM2.toFixed(3)} m² of joint, ${s.depthMm} mm deep, ${how.kgPerLitre} kg/L: ${s.kg.toFixed(2)} kg.`,
+  ),
   `${how.leftPercent} % more, which stays in the bucket.`,
 ];
 
 const explainSealant = (how: SealantHow, nameOf: NameOf): string[] =>
-  how.surfaces.map((s) => `${nameOf(s.surfaceId)}: ${s.lengthM.toFixed(2)} m of perimeter and fixtures, up to ${how.depthMm} mm deep: ${Math.round(s.ml)} ml.`);
+  how.surfaces.map(
+    (s) =>
+      `${nameOf(s.surfaceId)}: ${s.lengthM.toFixed(2)} m of perimeter and fixtures, up to ${how.depthMm} mm deep: ${Math.round(s.ml)} ml.`,
+  );

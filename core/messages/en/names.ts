@@ -2,15 +2,26 @@ import type { CutKind } from '../../cuts/cutKind.ts';
 import type { EdgeRole } from '../../surface/edge.ts';
 
 const ROLE_NAMES: Readonly<Record<EdgeRole, string>> = {
-  wall: 'wall', focal: 'seen first', hidden: 'hidden', exposed: 'exposed end', threshold: 'threshold',
+  wall: 'wall',
+  focal: 'seen first',
+  hidden: 'hidden',
+  exposed: 'exposed end',
+  threshold: 'threshold',
 };
 
 /** What an edge role is called. */
 export const roleName = (role: EdgeRole | string | number): string => ROLE_NAMES[role as EdgeRole] ?? String(role);
 
 const KIND_NAMES: Readonly<Record<CutKind, string>> = {
-  straight: 'Straight', rip: 'Rip', taper: 'Taper', notch: 'Corner notch', uCut: 'U-cut', hole: 'Hole',
-  halfHole: 'Half-hole', curve: 'Curve', several: 'Several cuts',
+  straight: 'Straight',
+  rip: 'Rip',
+  taper: 'Taper',
+  notch: 'Corner notch',
+  uCut: 'U-cut',
+  hole: 'Hole',
+  halfHole: 'Half-hole',
+  curve: 'Curve',
+  several: 'Several cuts',
 };
 
 /** What a kind of cut is called. */

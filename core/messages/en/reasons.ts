@@ -14,12 +14,18 @@ const DIRECTION: Readonly<Record<Axis, string>> = { x: 'Left to right', y: 'Bott
 export function ruleName(rule: AxisChoice['rule'], axis: Axis): string {
   const [start, end] = END_NAMES[axis];
   switch (rule) {
-    case 'pieceCentred': return 'a piece on the centre line';
-    case 'jointCentred': return 'a joint on the centre line';
-    case 'fullFromStart': return `a full piece off the ${start} edge`;
-    case 'fullFromEnd': return `a full piece off the ${end} edge`;
-    case 'free': return 'placed by hand';
-    case 'best': return 'the best of these';
+    case 'pieceCentred':
+      return 'a piece on the centre line';
+    case 'jointCentred':
+      return 'a joint on the centre line';
+    case 'fullFromStart':
+      return `a full piece off the ${start} edge`;
+    case 'fullFromEnd':
+      return `a full piece off the ${end} edge`;
+    case 'free':
+      return 'placed by hand';
+    case 'best':
+      return 'the best of these';
   }
 }
 
@@ -44,7 +50,9 @@ function becauseOfRoles({ axis, rule, startRole, endRole }: Reason): string {
 }
 
 const SEEN: Readonly<Partial<Record<EdgeRole, string>>> = {
-  focal: 'is seen first', exposed: 'ends in the open', threshold: 'meets the next floor',
+  focal: 'is seen first',
+  exposed: 'ends in the open',
+  threshold: 'meets the next floor',
 };
 
 /** The pieces at both ends in words. */

@@ -1,7 +1,11 @@
 /** Cautions, shown where the act is planned. Local codes, data sheets and licensed trades decide. */
 export const SAFETY = {
-  cutting: 'Cut wet or with extraction and a fitted respirator; the dust harms lungs. Eye and ear protection, guard on, hands off the blade, the saw on a residual-current device.',
-  fixtures: 'Switch off and prove dead before a box is opened or tiled round; where the law asks, a licensed electrician. Water and waste by those licensed for them.',
-  mixing: 'Cement is caustic: gloves and eye protection; mix without raising dust. Bags and large tiles are heavy: lift with two. Air the room while sealant cures. The data sheet on the bag decides.',
-  stripping: 'Old floors and their glue may hold asbestos, old paint lead: stop and have them tested before anything is broken out. Structure and waterproofing by local code.',
+  cutting:
+    'Cut wet or with extraction and a fitted respirator; the dust harms lungs. Eye and ear protection, guard on, hands off the blade, the saw on a residual-current device.',
+  fixtures:
+    'Switch off and prove dead before a box is opened or tiled round; where the law asks, a licensed electrician. Water and waste by those licensed for them.',
+  mixing:
+    'Cement is caustic: gloves and eye protection; mix without raising dust. Bags and large tiles are heavy: lift with two. Air the room while sealant cures. The data sheet on the bag decides.',
+  stripping:
+    'Old floors and their glue may hold asbestos, old paint lead: stop and have them tested before anything is broken out. Structure and waterproofing by local code.',
 } as const;

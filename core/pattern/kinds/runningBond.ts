@@ -25,7 +25,23 @@ export const runningBond = {
     const first = { along: 0, across: 0 };
     const upright = lay === 'upright';
     return step === 'stepped'
-      ? coursedRepeat(tile, [first], [[along, 0], [offset * along, across]], upright)
-      : coursedRepeat(tile, [first, { along: offset * along, across }], [[along, 0], [0, 2 * across]], upright);
+      ? coursedRepeat(
+          tile,
+          [first],
+          [
+            [along, 0],
+            [offset * along, across],
+          ],
+          upright,
+        )
+      : coursedRepeat(
+          tile,
+          [first, { along: offset * along, across }],
+          [
+            [along, 0],
+            [0, 2 * across],
+          ],
+          upright,
+        );
   },
 } as const satisfies PatternKind<z.infer<typeof schema>>;

@@ -15,7 +15,10 @@ export const stack = {
   defaults: { kind: 'stack', lay: 'lying' },
   repeat: (module, { lay }) => {
     const tile = layTile(module, lay);
-    const vectors = [[tile.alongMm + module.jointMm, 0], [0, tile.acrossMm + module.jointMm]] as const;
+    const vectors = [
+      [tile.alongMm + module.jointMm, 0],
+      [0, tile.acrossMm + module.jointMm],
+    ] as const;
     return coursedRepeat(tile, [{ along: 0, across: 0 }], vectors, lay === 'upright');
   },
 } as const satisfies PatternKind<z.infer<typeof schema>>;

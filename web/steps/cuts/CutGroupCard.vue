@@ -17,7 +17,7 @@ const size = computed(() => {
   return `${formatLength(widthMm, props.tape)} x ${formatLengthWithUnit(heightMm, props.tape)}`;
 });
 const marks = computed(() => props.group.first.marks.map((mark) => describeMark(mark, props.tape)));
-const source = computed(() => (props.chosenLabel ? props.offCuts.sources.get(props.chosenLabel) ?? null : null));
+const source = computed(() => (props.chosenLabel ? (props.offCuts.sources.get(props.chosenLabel) ?? null) : null));
 </script>
 
 <template>
@@ -25,34 +25,121 @@ const source = computed(() => (props.chosenLabel ? props.offCuts.sources.get(pro
     <button type="button" class="summary" :aria-expanded="chosen" @click="emit('choose')">
       <PieceOutline :piece="group.first" :tile="tile" class="outline" />
       <span class="words">
-        <span class="off"><b>{{ group.pieces.length }} off</b><span class="size figure">{{ size }}</span></span>
-        <span class="small"><b>{{ kindName(group.first.kind) }}</b>, {{ group.first.tool }}<template v-if="group.first.edgeShows">, cut edge shows</template></span>
+        <span class="off"
+          ><b>{{ group.pieces.length }} off</b><span class="size figure">{{ size }}</span></span
+        >
+        <span class="small"
+          ><b>{{ kindName(group.first.kind) }}</b
+          >, {{ group.first.tool }}<template v-if="group.first.edgeShows">, cut edge shows</template></span
+        >
         <span v-for="mark in marks" :key="mark" class="small soft">{{ mark }}</span>
       </span>
     </button>
     <div v-if="chosen" class="pieces" role="group" aria-label="Pieces of this cut">
-      <button v-for="piece in group.pieces" :key="piece.label" type="button" :class="{ on: piece.label === chosenLabel }" :aria-pressed="piece.label === chosenLabel" @click="emit('choosePiece', piece.label)">{{ piece.label }}</button>
-      <p v-if="source" class="small soft">{{ chosenLabel }} comes from {{ source.offCutOf ? `the off-cut of ${source.offCutOf}` : `a new tile` }} (tile {{ source.tile }} of those opened for cuts).</p>
+      <button
+        v-for="piece in group.pieces"
+        :key="piece.label"
+        type="button"
+        :class="{ on: piece.label === chosenLabel }"
+        :aria-pressed="piece.label === chosenLabel"
+        @click="emit('choosePiece', piece.label)"
+      >
+        {{ piece.label }}
+      </button>
+      <p v-if="source" class="small soft">
+        {{ chosenLabel }} comes from {{ source.offCutOf ? `the off-cut of ${source.offCutOf}` : `a new tile` }} (tile {{ source.tile }} of
+        those opened for cuts).
+      </p>
     </div>
   </li>
 </template>
 
 <style scoped>
-.group { border-top: 1px solid var(--line); }
-.group.chosen { background: var(--cobalt-soft); }
-.summary { all: unset; box-sizing: border-box; width: 100%; display: grid; grid-template-columns: 64px 1fr; gap: 0.9rem; padding: 0.7rem 0.4rem; cursor: pointer; align-items: center; }
-.summary:hover { background: var(--paper); }
-.chosen .summary:hover { background: none; }
-.summary:focus-visible { outline: 3px solid var(--cobalt); outline-offset: -3px; }
-.outline { width: 64px; height: 64px; }
-.words { display: grid; gap: 0.1rem; min-width: 0; }
-.off { display: flex; justify-content: space-between; gap: 0.6rem; align-items: baseline; }
-.off b { font: 600 1.15rem 'Barlow'; white-space: nowrap; }
-.size { font-size: 1.45rem; line-height: 1.1; white-space: nowrap; }
-.pieces { display: flex; flex-wrap: wrap; gap: 0.35rem; padding: 0 0.4rem 0.8rem; }
-.pieces button { all: unset; cursor: pointer; font: 600 1rem var(--figure); padding: 0.25rem 0.55rem; border-radius: 3px; background: var(--panel); color: var(--ink); box-shadow: inset 0 0 0 1px var(--line-strong); }
-.pieces button.on { background: var(--cobalt); color: var(--panel); }
-.pieces button:focus-visible { outline: 3px solid var(--cobalt); outline-offset: 1px; }
-.pieces p { flex-basis: 100%; }
-@media (pointer: coarse) { .pieces button { min-width: 44px; min-height: 44px; box-sizing: border-box; display: grid; place-content: center; } }
+.group {
+  border-top: 1px solid var(--line);
+}
+.group.chosen {
+  background: var(--cobalt-soft);
+}
+.summary {
+  all: unset;
+  box-sizing: border-box;
+  width: 100%;
+  display: grid;
+  grid-template-columns: 64px 1fr;
+  gap: 0.9rem;
+  padding: 0.7rem 0.4rem;
+  cursor: pointer;
+  align-items: center;
+}
+.summary:hover {
+  background: var(--paper);
+}
+.chosen .summary:hover {
+  background: none;
+}
+.summary:focus-visible {
+  outline: 3px solid var(--cobalt);
+  outline-offset: -3px;
+}
+.outline {
+  width: 64px;
+  height: 64px;
+}
+.words {
+  display: grid;
+  gap: 0.1rem;
+  min-width: 0;
+}
+.off {
+  display: flex;
+  justify-content: space-between;
+  gap: 0.6rem;
+  align-items: baseline;
+}
+.off b {
+  font: 600 1.15rem 'Barlow';
+  white-space: nowrap;
+}
+.size {
+  font-size: 1.45rem;
+  line-height: 1.1;
+  white-space: nowrap;
+}
+.pieces {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0.35rem;
+  padding: 0 0.4rem 0.8rem;
+}
+.pieces button {
+  all: unset;
+  cursor: pointer;
+  font: 600 1rem var(--figure);
+  padding: 0.25rem 0.55rem;
+  border-radius: 3px;
+  background: var(--panel);
+  color: var(--ink);
+  box-shadow: inset 0 0 0 1px var(--line-strong);
+}
+.pieces button.on {
+  background: var(--cobalt);
+  color: var(--panel);
+}
+.pieces button:focus-visible {
+  outline: 3px solid var(--cobalt);
+  outline-offset: 1px;
+}
+.pieces p {
+  flex-basis: 100%;
+}
+@media (pointer: coarse) {
+  .pieces button {
+    min-width: 44px;
+    min-height: 44px;
+    box-sizing: border-box;
+    display: grid;
+    place-content: center;
+  }
+}
 </style>

@@ -25,24 +25,44 @@ function choosePiece(group: string, label: string): void {
   board.chosenGroup = group;
   board.chosenLabel = board.chosenLabel === label ? null : label;
 }
-watch(() => board.chosenGroup, async (id) => {
-  await nextTick();
-  if (id) document.getElementById(id)?.scrollIntoView({ block: 'nearest' });
-});
+watch(
+  () => board.chosenGroup,
+  async (id) => {
+    await nextTick();
+    if (id) document.getElementById(id)?.scrollIntoView({ block: 'nearest' });
+  },
+);
 </script>
 
 <template>
   <template v-if="plan">
     <div class="row">
-      <Button as="a" :href="exportUrl(job.id, 'sheet', surface.id)" severity="secondary" outlined><PhFilePdf :size="19" />Setout and cut sheet</Button>
+      <Button as="a" :href="exportUrl(job.id, 'sheet', surface.id)" severity="secondary" outlined
+        ><PhFilePdf :size="19" />Setout and cut sheet</Button
+      >
       <Button as="a" :href="exportUrl(job.id, 'cuts', surface.id)" severity="secondary" outlined><PhFileCsv :size="19" />Cut list</Button>
     </div>
     <p v-if="plan.groups.length === 0">Every piece is whole. Nothing to cut.</p>
     <template v-else>
       <p class="caution">{{ SAFETY.cutting }}</p>
-      <p class="soft">{{ plan.groups.length }} settings for {{ plan.cuts.length }} pieces, about {{ minutes }} min at the saw. Figures are from factory edges with joint and gap taken off; set the fence to them.</p>
+      <p class="soft">
+        {{ plan.groups.length }} settings for {{ plan.cuts.length }} pieces, about {{ minutes }} min at the saw. Figures are from factory
+        edges with joint and gap taken off; set the fence to them.
+      </p>
       <ol class="groups">
-        <CutGroupCard v-for="group in plan.groups" :id="group.id" :key="group.id" :group="group" :tape="tape" :tile="tile" :off-cuts="plan.offCuts" :chosen="board.chosenGroup === group.id" :chosen-label="board.chosenLabel" @choose="chooseGroup(group.id)" @choose-piece="choosePiece(group.id, $event)" />
+        <CutGroupCard
+          v-for="group in plan.groups"
+          :id="group.id"
+          :key="group.id"
+          :group="group"
+          :tape="tape"
+          :tile="tile"
+          :off-cuts="plan.offCuts"
+          :chosen="board.chosenGroup === group.id"
+          :chosen-label="board.chosenLabel"
+          @choose="chooseGroup(group.id)"
+          @choose-piece="choosePiece(group.id, $event)"
+        />
       </ol>
     </template>
     <p v-if="plan.layout.droppedAreaMm2 > 1" class="small soft">Strips under half a millimetre are left to the joint.</p>
@@ -51,6 +71,15 @@ watch(() => board.chosenGroup, async (id) => {
 </template>
 
 <style scoped>
-.caution { font-size: 0.9rem; background: var(--warn-soft); padding: 0.55rem 0.75rem; border-radius: 4px; }
-.groups { margin: 0; padding: 0; list-style: none; }
+.caution {
+  font-size: 0.9rem;
+  background: var(--warn-soft);
+  padding: 0.55rem 0.75rem;
+  border-radius: 4px;
+}
+.groups {
+  margin: 0;
+  padding: 0;
+  list-style: none;
+}
 </style>

@@ -28,6 +28,16 @@ const whole = computed(() => {
 </template>
 
 <style scoped>
-.whole { fill: none; stroke: var(--line-strong); stroke-width: 1.5; stroke-dasharray: 4 3; }
-.piece { fill: var(--cobalt-soft); stroke: var(--ink); stroke-width: 2.5; stroke-linejoin: round; }
+.whole {
+  fill: none;
+  stroke: var(--line-strong);
+  stroke-width: 1.5;
+  stroke-dasharray: 4 3;
+}
+.piece {
+  fill: var(--cobalt-soft);
+  stroke: var(--ink);
+  stroke-width: 2.5;
+  stroke-linejoin: round;
+}
 </style>

@@ -24,18 +24,35 @@ const kind = ref<Surface['kind']>('floor');
 const widthMm = ref<number | null>(null);
 const heightMm = ref<number | null>(null);
 const trouble = ref<string | null>(null);
-const suggested = computed(() => `${KIND_LABELS[kind.value]} ${props.job.surfaces.filter((surface) => surface.kind === kind.value).length + 1}`);
+const suggested = computed(
+  () => `${KIND_LABELS[kind.value]} ${props.job.surfaces.filter((surface) => surface.kind === kind.value).length + 1}`,
+);
 
-const setWidth = (mm: number): [] => { widthMm.value = mm; return []; };
-const setHeight = (mm: number): [] => { heightMm.value = mm; return []; };
+const setWidth = (mm: number): [] => {
+  widthMm.value = mm;
+  return [];
+};
+const setHeight = (mm: number): [] => {
+  heightMm.value = mm;
+  return [];
+};
 
 function add(): void {
   if (widthMm.value === null || heightMm.value === null) {
     trouble.value = 'Two lengths are needed: left to right, and bottom to top.';
     return;
   }
-  const surface = startSurface(props.job, newId('surface', props.job.surfaces), name.value.trim() || suggested.value, kind.value, widthMm.value, heightMm.value);
-  const [first] = jobs.change(`Add ${surface.name}`, (draft) => { draft.surfaces.push(surface); });
+  const surface = startSurface(
+    props.job,
+    newId('surface', props.job.surfaces),
+    name.value.trim() || suggested.value,
+    kind.value,
+    widthMm.value,
+    heightMm.value,
+  );
+  const [first] = jobs.change(`Add ${surface.name}`, (draft) => {
+    draft.surfaces.push(surface);
+  });
   if (first) trouble.value = describeIssue(first, props.job.tape);
   else void router.push({ name: 'surface', params: { jobId: props.job.id, surfaceId: surface.id, step: 'setout' } });
 }
@@ -44,7 +61,12 @@ function add(): void {
 <template>
   <Dialog visible modal header="New surface" @update:visible="emit('close')">
     <form class="form" @submit.prevent="add">
-      <SwitchField label="It is a" :value="kind" :options="SURFACE_KINDS.map((value) => ({ value, label: KIND_LABELS[value] }))" @choose="kind = $event" />
+      <SwitchField
+        label="It is a"
+        :value="kind"
+        :options="SURFACE_KINDS.map((value) => ({ value, label: KIND_LABELS[value] }))"
+        @choose="kind = $event"
+      />
       <div class="two">
         <LengthField label="Left to right" :mm="widthMm" :tape="job.tape" :commit="setWidth" positive large />
         <LengthField label="Bottom to top" :mm="heightMm" :tape="job.tape" :commit="setHeight" positive large />
@@ -64,10 +86,29 @@ function add(): void {
 </template>
 
 <style scoped>
-.form { display: grid; gap: 1rem; width: min(26rem, 82vw); }
-.two { display: grid; grid-template-columns: 1fr 1fr; gap: 0.8rem; align-items: start; }
-.field { display: grid; gap: 0.2rem; }
-label { font-size: 0.875rem; color: var(--ink-soft); }
-.why { color: var(--bad); }
-.unseen { display: none; }
+.form {
+  display: grid;
+  gap: 1rem;
+  width: min(26rem, 82vw);
+}
+.two {
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: 0.8rem;
+  align-items: start;
+}
+.field {
+  display: grid;
+  gap: 0.2rem;
+}
+label {
+  font-size: 0.875rem;
+  color: var(--ink-soft);
+}
+.why {
+  color: var(--bad);
+}
+.unseen {
+  display: none;
+}
 </style>

@@ -24,31 +24,91 @@ const size = computed(() => {
 
 <template>
   <li class="card">
-    <RouterLink :to="to" class="drawing" :aria-label="`${surface.name}: open the setout`"><SetoutPicture :plan="plan" :colour="product.colour" :label="`${surface.name}, drawn to scale`" /></RouterLink>
+    <RouterLink :to="to" class="drawing" :aria-label="`${surface.name}: open the setout`"
+      ><SetoutPicture :plan="plan" :colour="product.colour" :label="`${surface.name}, drawn to scale`"
+    /></RouterLink>
     <div class="text">
       <div class="title">
-        <h2 class="grow"><RouterLink :to="to">{{ surface.name }}</RouterLink></h2>
-        <Button v-tooltip.left="'Delete; undo brings it back'" text severity="secondary" :aria-label="`Delete ${surface.name}`" @click="emit('remove')"><PhTrash :size="18" /></Button>
+        <h2 class="grow">
+          <RouterLink :to="to">{{ surface.name }}</RouterLink>
+        </h2>
+        <Button
+          v-tooltip.left="'Delete; undo brings it back'"
+          text
+          severity="secondary"
+          :aria-label="`Delete ${surface.name}`"
+          @click="emit('remove')"
+          ><PhTrash :size="18"
+        /></Button>
       </div>
       <p class="soft small">{{ KIND_LABELS[surface.kind] }}, {{ size }}</p>
       <p class="small">{{ product.name }}. {{ describePattern(surface.pattern) }}</p>
-      <p v-if="plan" class="count"><b class="figure">{{ plan.totals.whole }}</b> whole <b class="figure">{{ plan.totals.cut }}</b> cut <b class="figure">{{ plan.totals.boxes }}</b> {{ plan.totals.boxes === 1 ? 'box' : 'boxes' }}</p>
-      <p v-for="finding in findings.slice(0, 1)" :key="finding.code" class="finding"><PhWarning :size="18" weight="bold" />{{ describeFinding(finding, tape) }}</p>
+      <p v-if="plan" class="count">
+        <b class="figure">{{ plan.totals.whole }}</b> whole <b class="figure">{{ plan.totals.cut }}</b> cut
+        <b class="figure">{{ plan.totals.boxes }}</b> {{ plan.totals.boxes === 1 ? 'box' : 'boxes' }}
+      </p>
+      <p v-for="finding in findings.slice(0, 1)" :key="finding.code" class="finding">
+        <PhWarning :size="18" weight="bold" />{{ describeFinding(finding, tape) }}
+      </p>
     </div>
   </li>
 </template>
 
 <style scoped>
-.card { background: var(--panel); border-radius: 4px; overflow: hidden; display: grid; grid-template-rows: 13rem auto; }
-.drawing { background: var(--paper); display: block; border: 1px solid var(--panel); }
-.drawing:focus-visible { outline: 3px solid var(--cobalt); outline-offset: -3px; }
-.text { padding: 0.8rem 1rem 1.1rem; display: grid; gap: 0.3rem; align-content: start; }
-.title { display: flex; align-items: center; }
-.title a { color: var(--ink); text-decoration: none; }
-.title a:hover { text-decoration: underline; }
-.count { color: var(--ink-soft); }
-.count b { font-size: 1.5rem; color: var(--ink); margin-left: 0.5rem; }
-.count b:first-child { margin-left: 0; }
-.finding { display: grid; grid-template-columns: auto 1fr; gap: 0.5rem; font-size: 0.9rem; background: var(--warn-soft); border-radius: 4px; padding: 0.5rem 0.65rem; }
-.finding svg { color: var(--warn); }
+.card {
+  background: var(--panel);
+  border-radius: 4px;
+  overflow: hidden;
+  display: grid;
+  grid-template-rows: 13rem auto;
+}
+.drawing {
+  background: var(--paper);
+  display: block;
+  border: 1px solid var(--panel);
+}
+.drawing:focus-visible {
+  outline: 3px solid var(--cobalt);
+  outline-offset: -3px;
+}
+.text {
+  padding: 0.8rem 1rem 1.1rem;
+  display: grid;
+  gap: 0.3rem;
+  align-content: start;
+}
+.title {
+  display: flex;
+  align-items: center;
+}
+.title a {
+  color: var(--ink);
+  text-decoration: none;
+}
+.title a:hover {
+  text-decoration: underline;
+}
+.count {
+  color: var(--ink-soft);
+}
+.count b {
+  font-size: 1.5rem;
+  color: var(--ink);
+  margin-left: 0.5rem;
+}
+.count b:first-child {
+  margin-left: 0;
+}
+.finding {
+  display: grid;
+  grid-template-columns: auto 1fr;
+  gap: 0.5rem;
+  font-size: 0.9rem;
+  background: var(--warn-soft);
+  border-radius: 4px;
+  padding: 0.5rem 0.65rem;
+}
+.finding svg {
+  color: var(--warn);
+}
 </style>

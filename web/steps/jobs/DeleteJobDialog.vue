@@ -20,7 +20,10 @@ async function remove(): Promise<void> {
 
 <template>
   <Dialog visible modal :header="`Delete ${job.name}?`" @update:visible="emit('close')">
-    <p class="words">Its surfaces, cuts and history go with it and can't be brought back. <a :href="exportUrl(job.id, 'job')">Save its job file first</a> to be able to read it back.</p>
+    <p class="words">
+      Its surfaces, cuts and history go with it and can't be brought back.
+      <a :href="exportUrl(job.id, 'job')">Save its job file first</a> to be able to read it back.
+    </p>
     <p v-if="trouble" class="why" role="alert">{{ trouble }}</p>
     <template #footer>
       <Button label="Keep it" severity="secondary" text @click="emit('close')" />
@@ -30,6 +33,11 @@ async function remove(): Promise<void> {
 </template>
 
 <style scoped>
-.words { max-width: 26rem; }
-.why { color: var(--bad); margin-top: 0.7rem; }
+.words {
+  max-width: 26rem;
+}
+.why {
+  color: var(--bad);
+  margin-top: 0.7rem;
+}
 </style>

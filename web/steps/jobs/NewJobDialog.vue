@@ -32,9 +32,22 @@ async function start(): Promise<void> {
 <template>
   <Dialog visible modal header="New job" @update:visible="emit('close')">
     <form class="form" @submit.prevent="start">
-      <div class="field"><label :for="id">Name</label><InputText :id="id" v-model="name" maxlength="80" fluid autocomplete="off" autofocus /></div>
-      <div class="field"><label :for="`${id}-client`">Client</label><InputText :id="`${id}-client`" v-model="client" maxlength="120" fluid autocomplete="off" /></div>
-      <SwitchField label="Tape" :value="system" :options="[{ value: 'metric', label: 'Millimetres' }, { value: 'imperial', label: 'Feet and inches' }]" @choose="system = $event" />
+      <div class="field">
+        <label :for="id">Name</label><InputText :id="id" v-model="name" maxlength="80" fluid autocomplete="off" autofocus />
+      </div>
+      <div class="field">
+        <label :for="`${id}-client`">Client</label
+        ><InputText :id="`${id}-client`" v-model="client" maxlength="120" fluid autocomplete="off" />
+      </div>
+      <SwitchField
+        label="Tape"
+        :value="system"
+        :options="[
+          { value: 'metric', label: 'Millimetres' },
+          { value: 'imperial', label: 'Feet and inches' },
+        ]"
+        @choose="system = $event"
+      />
       <p v-if="trouble" class="why" role="alert">{{ trouble }}</p>
       <button type="submit" class="unseen" tabindex="-1" aria-hidden="true">Start</button>
     </form>
@@ -46,9 +59,23 @@ async function start(): Promise<void> {
 </template>
 
 <style scoped>
-.form { display: grid; gap: 1rem; width: min(26rem, 82vw); }
-.field { display: grid; gap: 0.2rem; }
-label { font-size: 0.875rem; color: var(--ink-soft); }
-.why { color: var(--bad); }
-.unseen { display: none; }
+.form {
+  display: grid;
+  gap: 1rem;
+  width: min(26rem, 82vw);
+}
+.field {
+  display: grid;
+  gap: 0.2rem;
+}
+label {
+  font-size: 0.875rem;
+  color: var(--ink-soft);
+}
+.why {
+  color: var(--bad);
+}
+.unseen {
+  display: none;
+}
 </style>

@@ -19,38 +19,82 @@ const EDGES = ['bottom', 'right', 'top', 'left'].map((value) => ({ value, label:
 const START: Readonly<Record<string, string>> = { bottom: 'left', right: 'bottom', top: 'right', left: 'top' };
 
 function attempt(label: string, recipe: (doorways: Doorway[]) => void) {
-  const issues = edit(label, ({ measured }) => { recipe(measured.doorways); });
+  const issues = edit(label, ({ measured }) => {
+    recipe(measured.doorways);
+  });
   trouble.value = issues[0] ? describeIssue(issues[0], props.tape) : null;
   return issues;
 }
 const add = (): void => {
   const wall = props.surface.measured.shape.widthMm;
   attempt('Add doorway', (doorways) => {
-    doorways.push({ id: newId('door', doorways), edge: 'bottom', fromStartMm: Math.round(wall * 0.1), widthMm: Math.round(Math.min(800, wall * 0.5)), depthMm: 60 });
+    doorways.push({
+      id: newId('door', doorways),
+      edge: 'bottom',
+      fromStartMm: Math.round(wall * 0.1),
+      widthMm: Math.round(Math.min(800, wall * 0.5)),
+      depthMm: 60,
+    });
   });
 };
-const remove = (index: number): void => { attempt('Remove doorway', (doorways) => { doorways.splice(index, 1); }); };
+const remove = (index: number): void => {
+  attempt('Remove doorway', (doorways) => {
+    doorways.splice(index, 1);
+  });
+};
 const setLength = (index: number, key: 'fromStartMm' | 'widthMm' | 'depthMm') => (mm: number) =>
-  edit('Doorway', ({ measured }) => { measured.doorways[index][key] = mm; });
+  edit('Doorway', ({ measured }) => {
+    measured.doorways[index][key] = mm;
+  });
 </script>
 
 <template>
   <section v-if="surface.kind === 'floor' || surface.measured.doorways.length > 0" class="stack">
     <h2>Doorways</h2>
     <div v-for="(doorway, k) in surface.measured.doorways" :key="doorway.id" class="two">
-      <ChoiceField label="In the edge" :value="doorway.edge" :options="EDGES" @choose="(edge) => attempt('Doorway edge', (list) => { list[k].edge = edge; })" />
-      <LengthField :label="`From the ${START[doorway.edge] ?? 'start'}`" :mm="doorway.fromStartMm" :tape="tape" :commit="setLength(k, 'fromStartMm')" />
+      <ChoiceField
+        label="In the edge"
+        :value="doorway.edge"
+        :options="EDGES"
+        @choose="
+          (edge) =>
+            attempt('Doorway edge', (list) => {
+              list[k].edge = edge;
+            })
+        "
+      />
+      <LengthField
+        :label="`From the ${START[doorway.edge] ?? 'start'}`"
+        :mm="doorway.fromStartMm"
+        :tape="tape"
+        :commit="setLength(k, 'fromStartMm')"
+      />
       <LengthField label="Clear width" :mm="doorway.widthMm" :tape="tape" :commit="setLength(k, 'widthMm')" positive />
       <LengthField label="Tiled into the wall" :mm="doorway.depthMm" :tape="tape" :commit="setLength(k, 'depthMm')" positive />
       <Button severity="danger" text class="remove" @click="remove(k)"><PhTrash :size="18" />Remove this doorway</Button>
     </div>
     <p v-if="trouble" class="why" role="alert">{{ trouble }}</p>
-    <div><Button severity="secondary" outlined @click="add"><PhPlus :size="18" />Doorway</Button></div>
+    <div>
+      <Button severity="secondary" outlined @click="add"><PhPlus :size="18" />Doorway</Button>
+    </div>
   </section>
 </template>
 
 <style scoped>
-.two { display: grid; grid-template-columns: 1fr 1fr; gap: 0.7rem; align-items: start; border-top: 1px solid var(--line); padding-top: 0.6rem; }
-.remove { justify-self: start; grid-column: 1 / -1; }
-.why { color: var(--bad); font-size: 0.85rem; }
+.two {
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: 0.7rem;
+  align-items: start;
+  border-top: 1px solid var(--line);
+  padding-top: 0.6rem;
+}
+.remove {
+  justify-self: start;
+  grid-column: 1 / -1;
+}
+.why {
+  color: var(--bad);
+  font-size: 0.85rem;
+}
 </style>

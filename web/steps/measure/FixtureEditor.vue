@@ -19,17 +19,30 @@ const round = computed(() => props.fixture.outline.kind === 'round');
 
 const size = computed(() => {
   const { outline } = props.fixture;
-  return outline.kind === 'round' ? `⌀ ${formatLengthWithUnit(outline.diameterMm, props.tape)}` : `${formatLength(outline.widthMm, props.tape)} x ${formatLengthWithUnit(outline.heightMm, props.tape)}`;
+  return outline.kind === 'round'
+    ? `⌀ ${formatLengthWithUnit(outline.diameterMm, props.tape)}`
+    : `${formatLength(outline.widthMm, props.tape)} x ${formatLengthWithUnit(outline.heightMm, props.tape)}`;
 });
 
 const change = (label: string, recipe: (fixture: Fixture) => void) =>
-  edit(label, ({ measured }) => { recipe(measured.fixtures[props.index]); });
-const setLength = (key: 'xMm' | 'yMm' | 'clearanceMm') => (mm: number) => change(`${props.fixture.name} ${key === 'clearanceMm' ? 'clearance' : 'place'}`, (fixture) => { fixture[key] = mm; });
-const setSize = (key: 'widthMm' | 'heightMm' | 'diameterMm') => (mm: number) => change(`${props.fixture.name} size`, ({ outline }) => { (outline as Record<string, unknown>)[key] = mm; });
+  edit(label, ({ measured }) => {
+    recipe(measured.fixtures[props.index]);
+  });
+const setLength = (key: 'xMm' | 'yMm' | 'clearanceMm') => (mm: number) =>
+  change(`${props.fixture.name} ${key === 'clearanceMm' ? 'clearance' : 'place'}`, (fixture) => {
+    fixture[key] = mm;
+  });
+const setSize = (key: 'widthMm' | 'heightMm' | 'diameterMm') => (mm: number) =>
+  change(`${props.fixture.name} size`, ({ outline }) => {
+    (outline as Record<string, unknown>)[key] = mm;
+  });
 
 function rename(event: Event): void {
   const name = (event.target as HTMLInputElement).value.trim().slice(0, 60);
-  if (name !== '') change('Fixture name', (fixture) => { fixture.name = name; });
+  if (name !== '')
+    change('Fixture name', (fixture) => {
+      fixture.name = name;
+    });
 }
 
 /** Measuring from the other side keeps the fixture where it is. */
@@ -38,9 +51,10 @@ function setFrom(key: 'fromX' | 'fromY', value: string): void {
     if (fixture[key] === value) return;
     const { widthMm, heightMm } = props.surface.measured.shape;
     const { outline } = fixture;
-    const [place, space, own] = key === 'fromX'
-      ? ['xMm' as const, widthMm, outline.kind === 'rectangle' ? outline.widthMm : 0]
-      : ['yMm' as const, heightMm, outline.kind === 'rectangle' ? outline.heightMm : 0];
+    const [place, space, own] =
+      key === 'fromX'
+        ? ['xMm' as const, widthMm, outline.kind === 'rectangle' ? outline.widthMm : 0]
+        : ['yMm' as const, heightMm, outline.kind === 'rectangle' ? outline.heightMm : 0];
     fixture[place] = Math.max(0, Math.round((space - fixture[place] - own) * 1e4) / 1e4);
     if (key === 'fromX') fixture.fromX = value as Fixture['fromX'];
     else fixture.fromY = value as Fixture['fromY'];
@@ -52,7 +66,9 @@ function setFrom(key: 'fromX' | 'fromY', value: string): void {
   <div class="fixture" :class="{ open }">
     <button type="button" class="summary" :aria-expanded="open" @click="emit('toggle')">
       <PhCaretDown v-if="open" :size="16" /><PhCaretRight v-else :size="16" />
-      <span class="grow"><b>{{ fixture.name }}</b></span><span class="soft figure">{{ size }}</span>
+      <span class="grow"
+        ><b>{{ fixture.name }}</b></span
+      ><span class="soft figure">{{ size }}</span>
     </button>
     <div v-if="open" class="stack inside">
       <div class="field">
@@ -64,28 +80,92 @@ function setFrom(key: 'fromX' | 'fromY', value: string): void {
         <LengthField label="Height" :mm="fixture.outline.heightMm" :tape="tape" :commit="setSize('heightMm')" positive />
       </div>
       <div class="two">
-        <LengthField v-if="fixture.outline.kind === 'round'" label="Outer diameter" :mm="fixture.outline.diameterMm" :tape="tape" :commit="setSize('diameterMm')" positive />
+        <LengthField
+          v-if="fixture.outline.kind === 'round'"
+          label="Outer diameter"
+          :mm="fixture.outline.diameterMm"
+          :tape="tape"
+          :commit="setSize('diameterMm')"
+          positive
+        />
         <LengthField label="Clearance round it" :mm="fixture.clearanceMm" :tape="tape" :commit="setLength('clearanceMm')" />
       </div>
       <div class="two">
-        <SwitchField label="Measured from" :value="fixture.fromX" :options="[{ value: 'left', label: 'Left' }, { value: 'right', label: 'Right' }]" @choose="setFrom('fromX', $event)" />
+        <SwitchField
+          label="Measured from"
+          :value="fixture.fromX"
+          :options="[
+            { value: 'left', label: 'Left' },
+            { value: 'right', label: 'Right' },
+          ]"
+          @choose="setFrom('fromX', $event)"
+        />
         <LengthField :label="round ? 'to its centre' : 'to its near side'" :mm="fixture.xMm" :tape="tape" :commit="setLength('xMm')" />
-        <SwitchField label="and from" :value="fixture.fromY" :options="[{ value: 'bottom', label: 'Bottom' }, { value: 'top', label: 'Top' }]" @choose="setFrom('fromY', $event)" />
+        <SwitchField
+          label="and from"
+          :value="fixture.fromY"
+          :options="[
+            { value: 'bottom', label: 'Bottom' },
+            { value: 'top', label: 'Top' },
+          ]"
+          @choose="setFrom('fromY', $event)"
+        />
         <LengthField :label="round ? 'to its centre' : 'to its near side'" :mm="fixture.yMm" :tape="tape" :commit="setLength('yMm')" />
       </div>
-      <SwitchField label="Under it" :value="fixture.tiledUnder ? 'tiled' : 'left out'" :options="[{ value: 'left out', label: 'Left out' }, { value: 'tiled', label: 'Tiled under' }]" @choose="(value) => change(`${fixture.name} tiled under`, (f) => { f.tiledUnder = value === 'tiled'; })" />
+      <SwitchField
+        label="Under it"
+        :value="fixture.tiledUnder ? 'tiled' : 'left out'"
+        :options="[
+          { value: 'left out', label: 'Left out' },
+          { value: 'tiled', label: 'Tiled under' },
+        ]"
+        @choose="
+          (value) =>
+            change(`${fixture.name} tiled under`, (f) => {
+              f.tiledUnder = value === 'tiled';
+            })
+        "
+      />
       <Button severity="danger" text class="remove" @click="emit('remove')"><PhTrash :size="18" />Remove {{ fixture.name }}</Button>
     </div>
   </div>
 </template>
 
 <style scoped>
-.fixture { border-top: 1px solid var(--line); }
-.summary { all: unset; box-sizing: border-box; width: 100%; display: flex; gap: 0.5rem; align-items: center; padding: 0.55rem 0.2rem; cursor: pointer; }
-.summary:focus-visible { outline: 3px solid var(--cobalt); }
-.inside { padding: 0.2rem 0 1rem 1.5rem; }
-.two { display: grid; grid-template-columns: 1fr 1fr; gap: 0.7rem; align-items: start; }
-.field { display: grid; gap: 0.2rem; }
-label { font-size: 0.875rem; color: var(--ink-soft); }
-.remove { justify-self: start; }
+.fixture {
+  border-top: 1px solid var(--line);
+}
+.summary {
+  all: unset;
+  box-sizing: border-box;
+  width: 100%;
+  display: flex;
+  gap: 0.5rem;
+  align-items: center;
+  padding: 0.55rem 0.2rem;
+  cursor: pointer;
+}
+.summary:focus-visible {
+  outline: 3px solid var(--cobalt);
+}
+.inside {
+  padding: 0.2rem 0 1rem 1.5rem;
+}
+.two {
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: 0.7rem;
+  align-items: start;
+}
+.field {
+  display: grid;
+  gap: 0.2rem;
+}
+label {
+  font-size: 0.875rem;
+  color: var(--ink-soft);
+}
+.remove {
+  justify-self: start;
+}
 </style>

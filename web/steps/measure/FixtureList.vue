@@ -22,22 +22,41 @@ function add(kind: Fixture['outline']['kind']): void {
   const outline: Fixture['outline'] = kind === 'round' ? { kind, diameterMm: side } : { kind, widthMm: side, heightMm: side };
   edit('Add fixture', ({ measured }) => {
     measured.fixtures.push({
-      id, name: kind === 'round' ? 'Pipe' : 'Box', outline, fromX: 'left', xMm: Math.round(widthMm / 2 - (kind === 'round' ? 0 : side / 2)),
-      fromY: 'bottom', yMm: Math.round(heightMm / 2 - (kind === 'round' ? 0 : side / 2)), tiledUnder: false, clearanceMm: 3,
+      id,
+      name: kind === 'round' ? 'Pipe' : 'Box',
+      outline,
+      fromX: 'left',
+      xMm: Math.round(widthMm / 2 - (kind === 'round' ? 0 : side / 2)),
+      fromY: 'bottom',
+      yMm: Math.round(heightMm / 2 - (kind === 'round' ? 0 : side / 2)),
+      tiledUnder: false,
+      clearanceMm: 3,
     });
   });
   open.value = id;
 }
 
 function remove(id: string): void {
-  edit('Remove fixture', ({ measured }) => { measured.fixtures = measured.fixtures.filter((other) => other.id !== id); });
+  edit('Remove fixture', ({ measured }) => {
+    measured.fixtures = measured.fixtures.filter((other) => other.id !== id);
+  });
 }
 </script>
 
 <template>
   <section class="stack">
     <h2>Fixtures</h2>
-    <FixtureEditor v-for="(fixture, k) in surface.measured.fixtures" :key="fixture.id" :fixture="fixture" :index="k" :surface="surface" :tape="tape" :open="open === fixture.id" @toggle="open = open === fixture.id ? null : fixture.id" @remove="remove(fixture.id)" />
+    <FixtureEditor
+      v-for="(fixture, k) in surface.measured.fixtures"
+      :key="fixture.id"
+      :fixture="fixture"
+      :index="k"
+      :surface="surface"
+      :tape="tape"
+      :open="open === fixture.id"
+      @toggle="open = open === fixture.id ? null : fixture.id"
+      @remove="remove(fixture.id)"
+    />
     <p v-if="surface.measured.fixtures.length === 0" class="soft small">Pipes, boxes, trays: whatever the tiles have to go round.</p>
     <div class="row">
       <Button severity="secondary" outlined @click="add('rectangle')"><PhPlus :size="18" />Rectangular</Button>
@@ -48,5 +67,10 @@ function remove(id: string): void {
 </template>
 
 <style scoped>
-.caution { font-size: 0.85rem; background: var(--warn-soft); padding: 0.5rem 0.7rem; border-radius: 4px; }
+.caution {
+  font-size: 0.85rem;
+  background: var(--warn-soft);
+  padding: 0.5rem 0.7rem;
+  border-radius: 4px;
+}
 </style>

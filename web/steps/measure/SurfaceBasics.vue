@@ -12,11 +12,20 @@ const edit = useEditSurface(() => props.surface.id);
 const id = useId();
 const name = ref('');
 const trouble = ref(false);
-watch(() => props.surface.name, (now) => { name.value = now; }, { immediate: true });
+watch(
+  () => props.surface.name,
+  (now) => {
+    name.value = now;
+  },
+  { immediate: true },
+);
 
 function takeName(): void {
   trouble.value = name.value.trim() === '' || name.value.trim().length > 80;
-  if (!trouble.value) edit('Name', (surface) => { surface.name = name.value.trim(); });
+  if (!trouble.value)
+    edit('Name', (surface) => {
+      surface.name = name.value.trim();
+    });
 }
 </script>
 
@@ -28,12 +37,31 @@ function takeName(): void {
       <InputText :id="id" v-model="name" :invalid="trouble" fluid autocomplete="off" @change="takeName" />
       <p v-if="trouble" class="why" role="alert">Expected a name of 1 to 80 letters.</p>
     </div>
-    <SwitchField label="It is a" :value="surface.kind" :options="SURFACE_KINDS.map((value) => ({ value, label: KIND_LABELS[value] }))" @choose="(kind) => edit('Kind of surface', (s) => { s.kind = kind; })" />
+    <SwitchField
+      label="It is a"
+      :value="surface.kind"
+      :options="SURFACE_KINDS.map((value) => ({ value, label: KIND_LABELS[value] }))"
+      @choose="
+        (kind) =>
+          edit('Kind of surface', (s) => {
+            s.kind = kind;
+          })
+      "
+    />
   </section>
 </template>
 
 <style scoped>
-.field { display: grid; gap: 0.2rem; }
-label { font-size: 0.875rem; color: var(--ink-soft); }
-.why { color: var(--bad); font-size: 0.85rem; }
+.field {
+  display: grid;
+  gap: 0.2rem;
+}
+label {
+  font-size: 0.875rem;
+  color: var(--ink-soft);
+}
+.why {
+  color: var(--bad);
+  font-size: 0.85rem;
+}
 </style>

@@ -16,7 +16,10 @@ import ConsumptionForm from './ConsumptionForm.vue';
 
 const props = defineProps<{ jobId: string }>();
 const { jobs, trouble } = useOpenJob(toRef(props, 'jobId'));
-const planned = useLatest<Job, Plan>(() => jobs.job, (job) => planner.plan(job));
+const planned = useLatest<Job, Plan>(
+  () => jobs.job,
+  (job) => planner.plan(job),
+);
 const open = ref<ReadonlySet<string>>(new Set());
 
 const lines = computed(() => {
@@ -51,23 +54,50 @@ function toggle(key: string): void {
           <h1 class="grow">Order</h1>
           <Button as="a" :href="exportUrl(jobId, 'order')" severity="secondary" outlined><PhFileCsv :size="19" />Order as CSV</Button>
         </header>
-        <p v-if="jobs.job.surfaces.length === 0">There is no surface to order for yet. <RouterLink :to="{ name: 'job', params: { jobId } }">Measure one</RouterLink></p>
+        <p v-if="jobs.job.surfaces.length === 0">
+          There is no surface to order for yet. <RouterLink :to="{ name: 'job', params: { jobId } }">Measure one</RouterLink>
+        </p>
         <p v-else-if="lines.length === 0" class="soft" role="status">Counting</p>
         <template v-else>
           <table>
-            <thead><tr><th scope="col">What</th><th scope="col" class="num">Needed</th><th scope="col" class="num">To buy</th><th scope="col" class="num">{{ jobs.job.currency }}</th></tr></thead>
+            <thead>
+              <tr>
+                <th scope="col">What</th>
+                <th scope="col" class="num">Needed</th>
+                <th scope="col" class="num">To buy</th>
+                <th scope="col" class="num">{{ jobs.job.currency }}</th>
+              </tr>
+            </thead>
             <tbody v-for="line in lines" :key="line.key">
               <tr>
                 <th scope="row">
-                  <button type="button" :aria-expanded="open.has(line.key)" :aria-label="`${line.name}: how it was computed`" @click="toggle(line.key)"><PhCaretDown v-if="open.has(line.key)" :size="16" /><PhCaretRight v-else :size="16" />{{ line.name }}</button>
+                  <button
+                    type="button"
+                    :aria-expanded="open.has(line.key)"
+                    :aria-label="`${line.name}: how it was computed`"
+                    @click="toggle(line.key)"
+                  >
+                    <PhCaretDown v-if="open.has(line.key)" :size="16" /><PhCaretRight v-else :size="16" />{{ line.name }}
+                  </button>
                 </th>
                 <td class="num figure" :data-testid="`need-${line.key}`">{{ line.quantity }}</td>
                 <td class="num">{{ line.packs }}</td>
                 <td class="num figure">{{ line.cost }}</td>
               </tr>
-              <tr v-if="open.has(line.key)" class="how"><td colspan="4"><p v-for="step in line.how" :key="step">{{ step }}</p></td></tr>
+              <tr v-if="open.has(line.key)" class="how">
+                <td colspan="4">
+                  <p v-for="step in line.how" :key="step">{{ step }}</p>
+                </td>
+              </tr>
             </tbody>
-            <tfoot><tr><th scope="row">Together, before tax</th><td /><td /><td class="num figure total" data-testid="order-total">{{ total }}</td></tr></tfoot>
+            <tfoot>
+              <tr>
+                <th scope="row">Together, before tax</th>
+                <td />
+                <td />
+                <td class="num figure total" data-testid="order-total">{{ total }}</td>
+              </tr>
+            </tfoot>
           </table>
           <p class="caution">{{ SAFETY.mixing }}</p>
         </template>
@@ -78,27 +108,101 @@ function toggle(key: string): void {
 </template>
 
 <style scoped>
-.order { display: flex; flex-direction: column; }
-.sheet { flex: 1; min-height: 0; overflow-y: auto; display: grid; grid-template-columns: minmax(0, 1fr) 400px; align-items: start; }
-.sheet > section { padding: 1.6rem clamp(1rem, 3vw, 2.5rem) 3rem; }
-.head { display: flex; align-items: center; gap: 0.7rem; }
-table { width: 100%; border-collapse: collapse; background: var(--panel); border-radius: 4px; }
-th, td { text-align: left; padding: 0.7rem 0.9rem; vertical-align: baseline; }
-thead th { font-size: 0.875rem; font-weight: 400; color: var(--ink-soft); padding-bottom: 0.2rem; }
-tbody { border-top: 1px solid var(--line); }
-.num { text-align: right; white-space: nowrap; }
-td.figure { font-size: 1.25rem; }
-tbody th { font-weight: 600; padding-left: 0.4rem; }
-tbody button { all: unset; cursor: pointer; display: flex; gap: 0.45rem; align-items: center; padding: 0.2rem 0.5rem; border-radius: 3px; }
-tbody button:focus-visible { outline: 3px solid var(--cobalt); }
-.how td { padding: 0 0.9rem 0.9rem 2.4rem; color: var(--ink-soft); font-size: 0.93rem; }
-.how p + p { margin-top: 0.2rem; }
-tfoot { border-top: 3px solid var(--ink); }
-tfoot .total { font-size: 1.9rem; line-height: 1; }
-.caution { font-size: 0.9rem; background: var(--warn-soft); padding: 0.55rem 0.75rem; border-radius: 4px; }
+.order {
+  display: flex;
+  flex-direction: column;
+}
+.sheet {
+  flex: 1;
+  min-height: 0;
+  overflow-y: auto;
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) 400px;
+  align-items: start;
+}
+.sheet > section {
+  padding: 1.6rem clamp(1rem, 3vw, 2.5rem) 3rem;
+}
+.head {
+  display: flex;
+  align-items: center;
+  gap: 0.7rem;
+}
+table {
+  width: 100%;
+  border-collapse: collapse;
+  background: var(--panel);
+  border-radius: 4px;
+}
+th,
+td {
+  text-align: left;
+  padding: 0.7rem 0.9rem;
+  vertical-align: baseline;
+}
+thead th {
+  font-size: 0.875rem;
+  font-weight: 400;
+  color: var(--ink-soft);
+  padding-bottom: 0.2rem;
+}
+tbody {
+  border-top: 1px solid var(--line);
+}
+.num {
+  text-align: right;
+  white-space: nowrap;
+}
+td.figure {
+  font-size: 1.25rem;
+}
+tbody th {
+  font-weight: 600;
+  padding-left: 0.4rem;
+}
+tbody button {
+  all: unset;
+  cursor: pointer;
+  display: flex;
+  gap: 0.45rem;
+  align-items: center;
+  padding: 0.2rem 0.5rem;
+  border-radius: 3px;
+}
+tbody button:focus-visible {
+  outline: 3px solid var(--cobalt);
+}
+.how td {
+  padding: 0 0.9rem 0.9rem 2.4rem;
+  color: var(--ink-soft);
+  font-size: 0.93rem;
+}
+.how p + p {
+  margin-top: 0.2rem;
+}
+tfoot {
+  border-top: 3px solid var(--ink);
+}
+tfoot .total {
+  font-size: 1.9rem;
+  line-height: 1;
+}
+.caution {
+  font-size: 0.9rem;
+  background: var(--warn-soft);
+  padding: 0.55rem 0.75rem;
+  border-radius: 4px;
+}
 @media (max-width: 860px) {
-  .sheet { grid-template-columns: minmax(0, 1fr); }
-  th, td { padding: 0.6rem 0.4rem; }
-  td:nth-child(3) { white-space: normal; }
+  .sheet {
+    grid-template-columns: minmax(0, 1fr);
+  }
+  th,
+  td {
+    padding: 0.6rem 0.4rem;
+  }
+  td:nth-child(3) {
+    white-space: normal;
+  }
 }
 </style>

@@ -14,18 +14,25 @@ const jobs = useJobStore();
 const id = useId();
 
 const chosen = computed(() => props.surface.setout[props.axis].rule);
-const rows = computed(() => props.plan.advice.options[props.axis].map(({ rule, ends, sliver }) => ({
-  rule, sliver,
-  name: ruleName(rule, props.axis),
-  ends: describeEnds(ends, props.axis, props.tape),
-  proposed: props.plan.advice.proposed[props.axis].rule === rule,
-  inForce: props.plan.choice[props.axis].rule === rule,
-})));
+const rows = computed(() =>
+  props.plan.advice.options[props.axis].map(({ rule, ends, sliver }) => ({
+    rule,
+    sliver,
+    name: ruleName(rule, props.axis),
+    ends: describeEnds(ends, props.axis, props.tape),
+    proposed: props.plan.advice.proposed[props.axis].rule === rule,
+    inForce: props.plan.choice[props.axis].rule === rule,
+  })),
+);
 
 /** Where a full piece starts now, from the left or bottom limit, mm. */
 const offsetMm = computed(() => {
   const { layout, traced } = props.plan;
-  return layout.placement.origin[props.axis === 'x' ? 0 : 1] + firstPieceSpan(layout.repeat, props.axis).low - spanOf(traced.limits, props.axis).low;
+  return (
+    layout.placement.origin[props.axis === 'x' ? 0 : 1] +
+    firstPieceSpan(layout.repeat, props.axis).low -
+    spanOf(traced.limits, props.axis).low
+  );
 });
 
 function placeByHand(mm: number) {
@@ -53,21 +60,78 @@ function placeByHand(mm: number) {
       <span class="name">by hand</span>
       <span v-if="chosen !== 'free'" class="ends">drag the tiles or use the arrow keys</span>
     </label>
-    <LengthField v-if="chosen === 'free'" :label="axis === 'x' ? 'Full piece starts this far from the left limit' : 'Full piece starts this far from the bottom limit'" :mm="offsetMm" :tape="tape" :commit="placeByHand" />
+    <LengthField
+      v-if="chosen === 'free'"
+      :label="axis === 'x' ? 'Full piece starts this far from the left limit' : 'Full piece starts this far from the bottom limit'"
+      :mm="offsetMm"
+      :tape="tape"
+      :commit="placeByHand"
+    />
   </fieldset>
 </template>
 
 <style scoped>
-.options { border: 0; padding: 0; margin: 0; display: grid; gap: 2px; min-width: 0; }
-legend { font: 600 1.15rem/1.25 'Barlow'; padding: 0; margin-bottom: 0.35rem; }
-.row { display: grid; grid-template-columns: 1.4rem 1fr; gap: 0 0.4rem; padding: 0.4rem 0.5rem; border-radius: 4px; cursor: pointer; align-items: baseline; }
-.row:hover { background: var(--paper); }
-.row.on { background: var(--cobalt-soft); }
-.row:focus-within { outline: 3px solid var(--cobalt); outline-offset: -1px; }
-.row input { accent-color: var(--cobalt); margin: 0; width: 1rem; height: 1rem; align-self: center; }
-.name { font-weight: 600; }
-.name::first-letter { text-transform: uppercase; }
-.ends { grid-column: 2; font-size: 0.9rem; color: var(--ink-soft); }
-.tag { font: 600 0.78rem var(--figure); background: var(--tape); color: var(--tape-ink); padding: 0.02rem 0.4rem; border-radius: 2px; margin-left: 0.3rem; letter-spacing: 0.02em; }
-.tag.thin { background: var(--warn-soft); color: var(--warn); }
+.options {
+  border: 0;
+  padding: 0;
+  margin: 0;
+  display: grid;
+  gap: 2px;
+  min-width: 0;
+}
+legend {
+  font: 600 1.15rem/1.25 'Barlow';
+  padding: 0;
+  margin-bottom: 0.35rem;
+}
+.row {
+  display: grid;
+  grid-template-columns: 1.4rem 1fr;
+  gap: 0 0.4rem;
+  padding: 0.4rem 0.5rem;
+  border-radius: 4px;
+  cursor: pointer;
+  align-items: baseline;
+}
+.row:hover {
+  background: var(--paper);
+}
+.row.on {
+  background: var(--cobalt-soft);
+}
+.row:focus-within {
+  outline: 3px solid var(--cobalt);
+  outline-offset: -1px;
+}
+.row input {
+  accent-color: var(--cobalt);
+  margin: 0;
+  width: 1rem;
+  height: 1rem;
+  align-self: center;
+}
+.name {
+  font-weight: 600;
+}
+.name::first-letter {
+  text-transform: uppercase;
+}
+.ends {
+  grid-column: 2;
+  font-size: 0.9rem;
+  color: var(--ink-soft);
+}
+.tag {
+  font: 600 0.78rem var(--figure);
+  background: var(--tape);
+  color: var(--tape-ink);
+  padding: 0.02rem 0.4rem;
+  border-radius: 2px;
+  margin-left: 0.3rem;
+  letter-spacing: 0.02em;
+}
+.tag.thin {
+  background: var(--warn-soft);
+  color: var(--warn);
+}
 </style>

@@ -9,19 +9,36 @@ import { MAIN_EDGES } from './edgeDirections.ts';
 const props = defineProps<{ plan: SurfacePlan; tape: Tape; chosen: string }>();
 const emit = defineEmits<{ choose: [id: string] }>();
 
-const sides = computed(() => MAIN_EDGES.flatMap((id) => {
-  const edge = props.plan.edges.find((other) => other.id === id);
-  if (!edge) return [];
-  const { smallestCutMm: small, largestCutMm: large } = edge;
-  if (small === null || large === null) return [{ id, figure: 'full', role: roleName(edge.role), narrow: false }];
-  const figures = [...new Set([formatLength(large, props.tape), formatLength(small, props.tape)])];
-  return [{ id, figure: figures.length === 1 ? formatLengthWithUnit(small, props.tape) : figures.join(' / '), role: roleName(edge.role), narrow: figures.join().length > 9 }];
-}));
+const sides = computed(() =>
+  MAIN_EDGES.flatMap((id) => {
+    const edge = props.plan.edges.find((other) => other.id === id);
+    if (!edge) return [];
+    const { smallestCutMm: small, largestCutMm: large } = edge;
+    if (small === null || large === null) return [{ id, figure: 'full', role: roleName(edge.role), narrow: false }];
+    const figures = [...new Set([formatLength(large, props.tape), formatLength(small, props.tape)])];
+    return [
+      {
+        id,
+        figure: figures.length === 1 ? formatLengthWithUnit(small, props.tape) : figures.join(' / '),
+        role: roleName(edge.role),
+        narrow: figures.join().length > 9,
+      },
+    ];
+  }),
+);
 </script>
 
 <template>
   <div class="compass" role="group" aria-label="End cuts by edge; choose an edge">
-    <button v-for="side in sides" :key="side.id" type="button" :class="[side.id, { on: side.id === chosen }]" :aria-pressed="side.id === chosen" :aria-label="`${side.id} edge, ${side.role}: ${side.figure}`" @click="emit('choose', side.id)">
+    <button
+      v-for="side in sides"
+      :key="side.id"
+      type="button"
+      :class="[side.id, { on: side.id === chosen }]"
+      :aria-pressed="side.id === chosen"
+      :aria-label="`${side.id} edge, ${side.role}: ${side.figure}`"
+      @click="emit('choose', side.id)"
+    >
       <span class="figure" :class="{ narrow: side.narrow }" :data-testid="`end-${side.id}`">{{ side.figure }}</span>
       <span class="role">{{ side.id }}, {{ side.role }}</span>
     </button>
@@ -30,15 +47,66 @@ const sides = computed(() => MAIN_EDGES.flatMap((id) => {
 </template>
 
 <style scoped>
-.compass { display: grid; grid-template: 'a top b' auto 'left tile right' auto 'c bottom d' auto / 1fr 3.2rem 1fr; gap: 0.3rem; align-items: center; }
-button { all: unset; box-sizing: border-box; cursor: pointer; display: grid; justify-items: center; padding: 0.25rem 0.4rem; border-radius: 4px; text-align: center; }
-button.on { background: var(--cobalt-soft); box-shadow: inset 0 0 0 2px var(--cobalt); }
-button:focus-visible { outline: 3px solid var(--cobalt); outline-offset: 1px; }
-.figure { font-size: 1.9rem; line-height: 1.05; white-space: nowrap; }
-.figure.narrow { font-size: 1.3rem; line-height: 1.3; }
-.role { font-size: 0.8rem; color: var(--ink-soft); }
-.top { grid-area: top; grid-column: 1 / -1; justify-self: center; }
-.bottom { grid-area: bottom; grid-column: 1 / -1; justify-self: center; }
-.left { grid-area: left; } .right { grid-area: right; }
-.tile { grid-area: tile; height: 2.2rem; background: linear-gradient(var(--line-strong), var(--line-strong)) 50% 0 / 2px 100% no-repeat, linear-gradient(var(--line-strong), var(--line-strong)) 0 50% / 100% 2px no-repeat, var(--paper); border: 2px solid var(--line-strong); }
+.compass {
+  display: grid;
+  grid-template: 'a top b' auto 'left tile right' auto 'c bottom d' auto / 1fr 3.2rem 1fr;
+  gap: 0.3rem;
+  align-items: center;
+}
+button {
+  all: unset;
+  box-sizing: border-box;
+  cursor: pointer;
+  display: grid;
+  justify-items: center;
+  padding: 0.25rem 0.4rem;
+  border-radius: 4px;
+  text-align: center;
+}
+button.on {
+  background: var(--cobalt-soft);
+  box-shadow: inset 0 0 0 2px var(--cobalt);
+}
+button:focus-visible {
+  outline: 3px solid var(--cobalt);
+  outline-offset: 1px;
+}
+.figure {
+  font-size: 1.9rem;
+  line-height: 1.05;
+  white-space: nowrap;
+}
+.figure.narrow {
+  font-size: 1.3rem;
+  line-height: 1.3;
+}
+.role {
+  font-size: 0.8rem;
+  color: var(--ink-soft);
+}
+.top {
+  grid-area: top;
+  grid-column: 1 / -1;
+  justify-self: center;
+}
+.bottom {
+  grid-area: bottom;
+  grid-column: 1 / -1;
+  justify-self: center;
+}
+.left {
+  grid-area: left;
+}
+.right {
+  grid-area: right;
+}
+.tile {
+  grid-area: tile;
+  height: 2.2rem;
+  background:
+    linear-gradient(var(--line-strong), var(--line-strong)) 50% 0 / 2px 100% no-repeat,
+    linear-gradient(var(--line-strong), var(--line-strong)) 0 50% / 100% 2px no-repeat,
+    var(--paper);
+  border: 2px solid var(--line-strong);
+}
 </style>

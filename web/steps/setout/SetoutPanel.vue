@@ -24,7 +24,7 @@ const reasons = computed(() => props.plan?.advice.reasons.map((reason) => descri
       <p v-for="reason in reasons" :key="reason">{{ reason }}</p>
     </section>
     <Button v-if="!isBest" label="Take the best both ways (B)" severity="secondary" outlined @click="moves.best" />
-    <AxisOptions v-for="axis in (['x', 'y'] as const)" :key="axis" :axis="axis" :surface="surface" :plan="plan" :tape="tape" :moves="moves" />
+    <AxisOptions v-for="axis in ['x', 'y'] as const" :key="axis" :axis="axis" :surface="surface" :plan="plan" :tape="tape" :moves="moves" />
     <section class="stack">
       <h2>Lines to strike</h2>
       <ul class="lines">
@@ -36,8 +36,29 @@ const reasons = computed(() => props.plan?.advice.reasons.map((reason) => descri
 </template>
 
 <style scoped>
-.why { display: grid; gap: 0.5rem; border-left: 4px solid var(--cobalt); padding-left: 0.8rem; }
-.lines { margin: 0; padding: 0; list-style: none; display: grid; gap: 0.45rem; }
-.lines li { padding-left: 1.6rem; position: relative; }
-.lines li::before { content: ''; position: absolute; left: 0; top: 0.7em; width: 1.1rem; border-top: 2.5px dashed var(--chalk); }
+.why {
+  display: grid;
+  gap: 0.5rem;
+  border-left: 4px solid var(--cobalt);
+  padding-left: 0.8rem;
+}
+.lines {
+  margin: 0;
+  padding: 0;
+  list-style: none;
+  display: grid;
+  gap: 0.45rem;
+}
+.lines li {
+  padding-left: 1.6rem;
+  position: relative;
+}
+.lines li::before {
+  content: '';
+  position: absolute;
+  left: 0;
+  top: 0.7em;
+  width: 1.1rem;
+  border-top: 2.5px dashed var(--chalk);
+}
 </style>

@@ -33,7 +33,8 @@ export function useSetoutMoves(surface: Ref<Surface | null>, drawing: Ref<Drawin
     if (now?.x.rule === 'free' && now.y.rule === 'free') return [now.x.offsetMm, now.y.offsetMm];
     if (!drawing.value) return null;
     const { layout, traced } = drawing.value;
-    const at = (axis: Axis): number => layout.placement.origin[axis === 'x' ? 0 : 1] + firstPieceSpan(layout.repeat, axis).low - spanOf(traced.limits, axis).low;
+    const at = (axis: Axis): number =>
+      layout.placement.origin[axis === 'x' ? 0 : 1] + firstPieceSpan(layout.repeat, axis).low - spanOf(traced.limits, axis).low;
     return [at('x'), at('y')];
   }
 
@@ -62,7 +63,8 @@ export function useSetoutMoves(surface: Ref<Surface | null>, drawing: Ref<Drawin
   /** Best directions take the rule in force, so that moving one does not turn the other. */
   function settled(): SetoutChoice {
     const { setout } = surface.value ?? {};
-    const keep = (axis: Axis): AxisChoice => (setout && setout[axis].rule !== 'best' ? setout[axis] : drawing.value?.choice[axis] ?? { rule: 'best' });
+    const keep = (axis: Axis): AxisChoice =>
+      setout && setout[axis].rule !== 'best' ? setout[axis] : (drawing.value?.choice[axis] ?? { rule: 'best' });
     return { x: keep('x'), y: keep('y') };
   }
 
@@ -77,7 +79,10 @@ export function useSetoutMoves(surface: Ref<Surface | null>, drawing: Ref<Drawin
   };
 
   return {
-    moveBy, drop, nudge, setRule,
+    moveBy,
+    drop,
+    nudge,
+    setRule,
     best: () => commit('Best setout', { x: { rule: 'best' }, y: { rule: 'best' } }),
   };
 }

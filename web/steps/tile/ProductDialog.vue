@@ -21,13 +21,26 @@ const id = useId();
 const trouble = ref<string | null>(null);
 
 const START: Product = {
-  id: '', name: '', material: 'porcelain', nominal: { widthMm: 300, heightMm: 300 }, measured: null, thicknessMm: 9,
-  directional: false, piecesPerBox: 10, boxPrice: 0, colour: '#cfd3d6',
+  id: '',
+  name: '',
+  material: 'porcelain',
+  nominal: { widthMm: 300, heightMm: 300 },
+  measured: null,
+  thicknessMm: 9,
+  directional: false,
+  piecesPerBox: 10,
+  boxPrice: 0,
+  colour: '#cfd3d6',
 };
-const draft = reactive<Product>(structuredClone(props.product ? JSON.parse(JSON.stringify(props.product)) as Product : START));
+const draft = reactive<Product>(structuredClone(props.product ? (JSON.parse(JSON.stringify(props.product)) as Product) : START));
 
 /** Fields of this form write to the draft; the job changes when it is kept. */
-const into = (write: (mm: number) => void) => (mm: number): [] => { write(mm); return []; };
+const into =
+  (write: (mm: number) => void) =>
+  (mm: number): [] => {
+    write(mm);
+    return [];
+  };
 
 function setMeasured(side: 'widthMm' | 'heightMm', mm: number): void {
   draft.measured = { ...(draft.measured ?? draft.nominal), [side]: mm };
@@ -38,7 +51,11 @@ function keep(): void {
     trouble.value = 'Expected a name for the tile.';
     return;
   }
-  const kept: Product = { ...(JSON.parse(JSON.stringify(draft)) as Product), name: draft.name.trim(), id: props.product?.id ?? newId('tile', props.job.products) };
+  const kept: Product = {
+    ...(JSON.parse(JSON.stringify(draft)) as Product),
+    name: draft.name.trim(),
+    id: props.product?.id ?? newId('tile', props.job.products),
+  };
   const issues = edit(props.product ? 'Change tile' : 'Own tile', (surface, job) => {
     const at = job.products.findIndex((product) => product.id === kept.id);
     if (at === -1) job.products.push(kept);
@@ -57,16 +74,94 @@ function keep(): void {
         <label :for="id">Name</label>
         <InputText :id="id" v-model="draft.name" maxlength="80" fluid autocomplete="off" />
       </div>
-      <LengthField label="Width on the box" :mm="draft.nominal.widthMm" :tape="tape" :commit="into((mm) => { draft.nominal.widthMm = mm; })" positive />
-      <LengthField label="Height on the box" :mm="draft.nominal.heightMm" :tape="tape" :commit="into((mm) => { draft.nominal.heightMm = mm; })" positive />
-      <LengthField label="Width measured" :mm="draft.measured?.widthMm ?? null" :tape="tape" :commit="into((mm) => setMeasured('widthMm', mm))" positive />
-      <LengthField label="Height measured" :mm="draft.measured?.heightMm ?? null" :tape="tape" :commit="into((mm) => setMeasured('heightMm', mm))" positive />
-      <p class="wide small soft">Measure five pieces and enter their mean; the plan then uses it. <button v-if="draft.measured" type="button" class="link" @click="draft.measured = null">Not measured after all</button></p>
-      <LengthField label="Thickness" :mm="draft.thicknessMm" :tape="tape" :commit="into((mm) => { draft.thicknessMm = mm; })" positive />
-      <ChoiceField label="Material" :value="draft.material" :options="MATERIALS.map((value) => ({ value, label: value }))" @choose="draft.material = $event" />
-      <NumberField label="Pieces a box" :value="draft.piecesPerBox" :commit="(n) => { draft.piecesPerBox = n; return []; }" />
-      <NumberField label="Price a box" :decimals="2" :unit="job.currency" :value="draft.boxPrice" :commit="(n) => { draft.boxPrice = n; return []; }" />
-      <SwitchField label="Face" :value="draft.directional ? 'directional' : 'plain'" :options="[{ value: 'plain', label: 'Plain' }, { value: 'directional', label: 'Directional' }]" @choose="draft.directional = $event === 'directional'" />
+      <LengthField
+        label="Width on the box"
+        :mm="draft.nominal.widthMm"
+        :tape="tape"
+        :commit="
+          into((mm) => {
+            draft.nominal.widthMm = mm;
+          })
+        "
+        positive
+      />
+      <LengthField
+        label="Height on the box"
+        :mm="draft.nominal.heightMm"
+        :tape="tape"
+        :commit="
+          into((mm) => {
+            draft.nominal.heightMm = mm;
+          })
+        "
+        positive
+      />
+      <LengthField
+        label="Width measured"
+        :mm="draft.measured?.widthMm ?? null"
+        :tape="tape"
+        :commit="into((mm) => setMeasured('widthMm', mm))"
+        positive
+      />
+      <LengthField
+        label="Height measured"
+        :mm="draft.measured?.heightMm ?? null"
+        :tape="tape"
+        :commit="into((mm) => setMeasured('heightMm', mm))"
+        positive
+      />
+      <p class="wide small soft">
+        Measure five pieces and enter their mean; the plan then uses it.
+        <button v-if="draft.measured" type="button" class="link" @click="draft.measured = null">Not measured after all</button>
+      </p>
+      <LengthField
+        label="Thickness"
+        :mm="draft.thicknessMm"
+        :tape="tape"
+        :commit="
+          into((mm) => {
+            draft.thicknessMm = mm;
+          })
+        "
+        positive
+      />
+      <ChoiceField
+        label="Material"
+        :value="draft.material"
+        :options="MATERIALS.map((value) => ({ value, label: value }))"
+        @choose="draft.material = $event"
+      />
+      <NumberField
+        label="Pieces a box"
+        :value="draft.piecesPerBox"
+        :commit="
+          (n) => {
+            draft.piecesPerBox = n;
+            return [];
+          }
+        "
+      />
+      <NumberField
+        label="Price a box"
+        :decimals="2"
+        :unit="job.currency"
+        :value="draft.boxPrice"
+        :commit="
+          (n) => {
+            draft.boxPrice = n;
+            return [];
+          }
+        "
+      />
+      <SwitchField
+        label="Face"
+        :value="draft.directional ? 'directional' : 'plain'"
+        :options="[
+          { value: 'plain', label: 'Plain' },
+          { value: 'directional', label: 'Directional' },
+        ]"
+        @choose="draft.directional = $event === 'directional'"
+      />
       <div class="field">
         <label :for="`${id}-colour`">Colour in the drawing</label>
         <input :id="`${id}-colour`" v-model="draft.colour" type="color" />
@@ -81,12 +176,42 @@ function keep(): void {
 </template>
 
 <style scoped>
-.form { display: grid; grid-template-columns: 1fr 1fr; gap: 0.8rem; width: min(34rem, 82vw); align-items: start; }
-.wide { grid-column: 1 / -1; }
-.field { display: grid; gap: 0.2rem; }
-label { font-size: 0.875rem; color: var(--ink-soft); }
-input[type='color'] { width: 100%; height: 2.6rem; padding: 2px; border: 1px solid var(--line-strong); border-radius: 3px; background: none; }
-.link { all: unset; color: var(--cobalt); text-decoration: underline; cursor: pointer; }
-.link:focus-visible { outline: 3px solid var(--cobalt); }
-.why { color: var(--bad); }
+.form {
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: 0.8rem;
+  width: min(34rem, 82vw);
+  align-items: start;
+}
+.wide {
+  grid-column: 1 / -1;
+}
+.field {
+  display: grid;
+  gap: 0.2rem;
+}
+label {
+  font-size: 0.875rem;
+  color: var(--ink-soft);
+}
+input[type='color'] {
+  width: 100%;
+  height: 2.6rem;
+  padding: 2px;
+  border: 1px solid var(--line-strong);
+  border-radius: 3px;
+  background: none;
+}
+.link {
+  all: unset;
+  color: var(--cobalt);
+  text-decoration: underline;
+  cursor: pointer;
+}
+.link:focus-visible {
+  outline: 3px solid var(--cobalt);
+}
+.why {
+  color: var(--bad);
+}
 </style>

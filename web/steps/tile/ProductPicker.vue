@@ -19,12 +19,31 @@ function sizeOf(product: Product): string {
 <template>
   <div class="field">
     <label :id="id">Tile</label>
-    <Select :model-value="chosen" :options="[...products]" option-value="id" option-label="name" :aria-labelledby="id" fluid scroll-height="24rem" @update:model-value="emit('choose', $event)">
+    <Select
+      :model-value="chosen"
+      :options="[...products]"
+      option-value="id"
+      option-label="name"
+      :aria-labelledby="id"
+      fluid
+      scroll-height="24rem"
+      @update:model-value="emit('choose', $event)"
+    >
       <template #value>
-        <span v-if="current" class="tile"><i :style="{ background: current.colour }" /><span><b>{{ current.name }}</b><small>{{ sizeOf(current) }}, {{ current.material }}, {{ formatLengthWithUnit(current.thicknessMm, tape) }} thick</small></span></span>
+        <span v-if="current" class="tile"
+          ><i :style="{ background: current.colour }" /><span
+            ><b>{{ current.name }}</b
+            ><small>{{ sizeOf(current) }}, {{ current.material }}, {{ formatLengthWithUnit(current.thicknessMm, tape) }} thick</small></span
+          ></span
+        >
       </template>
       <template #option="{ option }">
-        <span class="tile"><i :style="{ background: option.colour }" /><span><b>{{ option.name }}</b><small>{{ sizeOf(option) }}, {{ option.material }}</small></span></span>
+        <span class="tile"
+          ><i :style="{ background: option.colour }" /><span
+            ><b>{{ option.name }}</b
+            ><small>{{ sizeOf(option) }}, {{ option.material }}</small></span
+          ></span
+        >
       </template>
     </Select>
     <p v-if="current && !current.measured" class="small soft">Size on the box; nobody has measured a piece yet.</p>
@@ -32,10 +51,35 @@ function sizeOf(product: Product): string {
 </template>
 
 <style scoped>
-.field { display: grid; gap: 0.3rem; }
-label { font-size: 0.875rem; color: var(--ink-soft); }
-.tile { display: flex; gap: 0.7rem; align-items: center; white-space: normal; }
-.tile i { width: 2.3rem; height: 2.3rem; flex: none; border-radius: 2px; box-shadow: inset 0 0 0 1px #0003, inset 0 6px 8px #ffffff40; }
-.tile span { display: grid; line-height: 1.25; }
-small { font-size: 0.85rem; color: var(--ink-soft); }
+.field {
+  display: grid;
+  gap: 0.3rem;
+}
+label {
+  font-size: 0.875rem;
+  color: var(--ink-soft);
+}
+.tile {
+  display: flex;
+  gap: 0.7rem;
+  align-items: center;
+  white-space: normal;
+}
+.tile i {
+  width: 2.3rem;
+  height: 2.3rem;
+  flex: none;
+  border-radius: 2px;
+  box-shadow:
+    inset 0 0 0 1px #0003,
+    inset 0 6px 8px #ffffff40;
+}
+.tile span {
+  display: grid;
+  line-height: 1.25;
+}
+small {
+  font-size: 0.85rem;
+  color: var(--ink-soft);
+}
 </style>

@@ -21,10 +21,15 @@ const trouble = ref<string | null>(null);
 const product = computed(() => productOf(props.job, props.surface));
 
 function choose(id: string): void {
-  const [first] = edit('Tile', (surface) => { surface.productId = id; });
+  const [first] = edit('Tile', (surface) => {
+    surface.productId = id;
+  });
   trouble.value = first ? describeIssue(first, props.tape) : null;
 }
-const setJoint = (mm: number) => edit('Joint', (surface) => { surface.jointMm = mm; });
+const setJoint = (mm: number) =>
+  edit('Joint', (surface) => {
+    surface.jointMm = mm;
+  });
 </script>
 
 <template>
@@ -39,9 +44,19 @@ const setJoint = (mm: number) => edit('Joint', (surface) => { surface.jointMm = 
   <LengthField label="Joint" :mm="surface.jointMm" :tape="tape" :commit="setJoint" large />
   <PatternForm :surface="surface" :product="product" />
   <FindingList :job="job" :surface="surface" :plan="plan" />
-  <ProductDialog v-if="editing" :product="editing === 'new' ? null : editing" :surface="surface" :job="job" :tape="tape" @close="editing = null" />
+  <ProductDialog
+    v-if="editing"
+    :product="editing === 'new' ? null : editing"
+    :surface="surface"
+    :job="job"
+    :tape="tape"
+    @close="editing = null"
+  />
 </template>
 
 <style scoped>
-.why { color: var(--bad); font-size: 0.9rem; }
+.why {
+  color: var(--bad);
+  font-size: 0.9rem;
+}
 </style>

@@ -1,0 +1,51 @@
+import { AxeBuilder } from '@axe-core/playwright';
+import { expect, test } from '@playwright/test';
+import { fileURLToPath } from 'node:url';
+import { RealServer } from './realServer.ts';
+
+const DEMO = fileURLToPath(new URL('../demo/tidewater-bakehouse.json', import.meta.url));
+const server = new RealServer();
+test.beforeAll(() => server.start(DEMO));
+test.afterAll(() => server.remove());
+
+const SURFACE = '/jobs/tidewater-bakehouse/surfaces/splashback';
+const VIEWS = [
+  ['jobs', '/'],
+  ['job', '/jobs/tidewater-bakehouse'],
+  ['measure', `${SURFACE}/measure`],
+  ['tile', `${SURFACE}/tile`],
+  ['setout', `${SURFACE}/setout`],
+  ['cuts', `${SURFACE}/cuts`],
+  ['order', '/jobs/tidewater-bakehouse/order'],
+] as const;
+const LOOKS = [
+  { name: 'light', colorScheme: 'light', viewport: { width: 1280, height: 800 } },
+  { name: 'dark on a phone', colorScheme: 'dark', viewport: { width: 390, height: 844 } },
+] as const;
+
+for (const { name, colorScheme, viewport } of LOOKS) {
+  for (const [view, path] of VIEWS) {
+    test(`${view} in ${name}: within reach of everyone, nothing refused by the page's own policy`, async ({ browser }) => {
+      const page = await (await browser.newContext({ colorScheme, viewport })).newPage();
+      const complaints: string[] = [];
+      page.on('console', (message) => {
+        if (message.type() === 'error') complaints.push(message.text());
+      });
+      page.on('pageerror', (error) => complaints.push(error.message));
+      await page.goto(server.address + path);
+      await expect(page.getByRole('status').filter({ hasText: /^(Opening|Setting out|Working|Counting|Looking)/ })).toHaveCount(0);
+      await expect(page.getByRole('main')).toBeVisible();
+      const { violations } = await new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa', 'wcag21aa']).analyze();
+      expect(violations.map(({ id, nodes }) => `${id}: ${nodes.map((node) => node.html.slice(0, 120)).join(' | ')}`)).toEqual([]);
+      expect(await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth)).toBeLessThanOrEqual(0);
+      expect(complaints).toEqual([]);
+    });
+  }
+}
+
+test('the keys are listed under the question mark', async ({ page }) => {
+  await page.goto(`${server.address}${SURFACE}/setout`);
+  await expect(page.getByText('Lines to strike')).toBeVisible();
+  await page.keyboard.press('?');
+  await expect(page.getByRole('dialog', { name: 'Keys' })).toContainText('Full pieces off the chosen edge');
+});

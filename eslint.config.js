@@ -1,0 +1,37 @@
+import eslint from '@eslint/js';
+import vue from 'eslint-plugin-vue';
+import tseslint from 'typescript-eslint';
+
+export default tseslint.config(
+  { ignores: ['**/dist/', '**/node_modules/', '.data/', 'test-results/'] },
+  eslint.configs.recommended,
+  ...tseslint.configs.strict,
+  ...tseslint.configs.stylistic,
+  ...vue.configs['flat/recommended'],
+  {
+    files: ['**/*.ts', '**/*.vue'],
+    languageOptions: { parserOptions: { parser: tseslint.parser, extraFileExtensions: ['.vue'] } },
+    rules: {
+      'no-undef': 'off',
+      '@typescript-eslint/consistent-type-definitions': ['error', 'interface'],
+      '@typescript-eslint/no-explicit-any': 'error',
+      '@typescript-eslint/consistent-type-imports': 'error',
+      'max-lines': ['error', { max: 300, skipBlankLines: true, skipComments: true }],
+      'vue/block-lang': ['error', { script: { lang: 'ts' } }],
+      'vue/max-attributes-per-line': 'off',
+      'vue/singleline-html-element-content-newline': 'off',
+      'vue/html-self-closing': 'off',
+      'vue/require-default-prop': 'off',
+      'vue/html-indent': 'off',
+      'vue/html-closing-bracket-newline': 'off',
+      'vue/first-attribute-linebreak': 'off',
+      'vue/multi-word-component-names': 'off',
+      'vue/multiline-html-element-content-newline': 'off',
+      '@typescript-eslint/no-invalid-void-type': 'off',
+    },
+  },
+  {
+    files: ['scripts/**', '**/*.mjs', '*.js', '*.cjs'],
+    languageOptions: { globals: { module: 'writable', process: 'readonly', URL: 'readonly', console: 'readonly', setTimeout: 'readonly' } },
+  },
+);
