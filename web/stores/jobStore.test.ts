@@ -16,9 +16,19 @@ class FakeServer {
   saves = 0;
   down = false;
 
-  answer = (body: { baseVersion: number; change: Change } | null): [number, object] => {
+  undone = 0;
+  private last: Change | null = null;
+
+  answer = (url: string, body: { baseVersion: number; change: Change } | null): [number, object] => {
     if (body === null) return [200, this.stored()];
     if (body.baseVersion !== this.version) return [409, { code: 'job/changed-elsewhere', message: 'changed', issues: [] }];
+    if (url.endsWith('/undo') && this.last) {
+      this.undone++;
+      this.job = applyChange(this.job, this.last.inverse);
+      this.version++;
+      return [200, this.stored()];
+    }
+    this.last = body.change;
     this.saves++;
     this.job = applyChange(this.job, body.change.forward);
     this.version++;
@@ -27,10 +37,10 @@ class FakeServer {
 
   stored = () => ({ job: this.job, version: this.version, undoLabel: 'last', redoLabel: null });
 
-  fetch = (async (_url: string, init?: { body?: string }) => {
+  fetch = (async (url: string, init?: { body?: string }) => {
     await Promise.resolve();
     if (this.down) throw new TypeError('no network');
-    const [status, content] = this.answer(init?.body ? JSON.parse(init.body) : null);
+    const [status, content] = this.answer(url, init?.body ? JSON.parse(init.body) : null);
     return { status, ok: status < 400, json: () => Promise.resolve(structuredClone(content)) };
   }) as unknown as typeof fetch;
 }
@@ -102,6 +112,21 @@ describe('the open job', () => {
       'saved',
     ]);
   });
+});
+
+test('undo waits for what is being saved, and an answer that was overtaken is not taken for news', async () => {
+  const jobs = useJobStore();
+  await jobs.open('job');
+  const before = server.stored();
+  jobs.change('Joint', setJoint(6));
+  void jobs.undo();
+  await settled();
+  expect([server.undone, jobs.job?.surfaces[0].jointMm, jobs.saveState]).toEqual([1, 3, 'saved']);
+  const { stored } = server;
+  server.stored = () => before;
+  await jobs.follow('job');
+  server.stored = stored;
+  expect(jobs.version).toBe(3);
 });
 
 test('changes of a key held down become one, except the one on its way', () => {

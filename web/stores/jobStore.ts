@@ -68,8 +68,13 @@ export const useJobStore = defineStore('job', () => {
     return [];
   }
 
-  async function flush(): Promise<void> {
-    if (sending.value || conflict.value) return;
+  /** Writes go one after the other, in the order they were asked for. */
+  let lastInTurn: Promise<void> = Promise.resolve();
+  const inTurn = (work: () => Promise<void>): Promise<void> => (lastInTurn = lastInTurn.then(work, work));
+
+  const flush = (): Promise<void> => inTurn(sendWaiting);
+
+  async function sendWaiting(): Promise<void> {
     sending.value = true;
     try {
       while (waiting.value.length > 0 && job.value && !conflict.value) await sendFirst(job.value.id);
@@ -102,16 +107,20 @@ export const useJobStore = defineStore('job', () => {
     });
   }
 
-  async function step(move: 'undo' | 'redo'): Promise<void> {
-    await flush();
-    if (!job.value || saveState.value !== 'saved') return;
+  const step = (move: 'undo' | 'redo'): Promise<void> =>
+    inTurn(async () => {
+      await sendWaiting();
+      if (job.value && saveState.value === 'saved') await moveInHistory(job.value.id, move);
+    });
+
+  async function moveInHistory(id: string, move: 'undo' | 'redo'): Promise<void> {
     sending.value = true;
     try {
-      const stored = await api[move](job.value.id, version.value);
+      const stored = await api[move](id, version.value);
       adopt(stored);
-      windows?.postMessage({ id: stored.job.id, version: stored.version });
+      windows?.postMessage({ id, version: stored.version });
     } catch (error) {
-      if (error instanceof ServerError && error.code === 'job/changed-elsewhere') await follow(job.value.id);
+      if (error instanceof ServerError && error.code === 'job/changed-elsewhere') await follow(id);
       else if (error instanceof ServerError && !error.code.startsWith('job/nothing')) news.value = error.words;
     } finally {
       sending.value = false;
@@ -121,7 +130,7 @@ export const useJobStore = defineStore('job', () => {
   /** Takes over what another window saved, when nothing here waits to be saved. */
   async function follow(id: string): Promise<void> {
     const stored = await api.findJob(id);
-    if (job.value?.id !== id || waiting.value.length > 0 || stored.version === version.value) return;
+    if (job.value?.id !== id || waiting.value.length > 0 || stored.version <= version.value) return;
     adopt(stored);
     news.value = 'The job was changed in another window; this is how it stands now.';
   }

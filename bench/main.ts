@@ -1,0 +1,27 @@
+import { benchPlans } from './planBench.ts';
+import { benchServer } from './serverBench.ts';
+
+const say = (text: string): void => {
+  process.stdout.write(`${text}\n`);
+};
+const ms = (value: number): string => value.toFixed(value < 10 ? 2 : 0);
+
+say('Plan of a floor, against clipping every piece with the same library (one run, ms)');
+say('pieces | place | drawing | whole plan | clip all | pieces/s | times faster');
+for (const row of benchPlans()) {
+  say(
+    [
+      row.pieces,
+      ms(row.placeMs),
+      ms(row.drawMs),
+      ms(row.planMs),
+      ms(row.clipAllMs),
+      Math.round(row.piecesPerSecond),
+      Math.round(row.ratio),
+    ].join(' | '),
+  );
+}
+const server = await benchServer();
+say(
+  `\nServer on PGlite: ${Math.round(server.savesPerSecond)} saves/s, ${Math.round(server.loadsPerSecond)} loads/s, ${server.lost} acknowledged saves lost`,
+);

@@ -1,0 +1,96 @@
+import { sharedArea } from '@azulejo/core/geometry/clip';
+import { drawSurface, planSurface } from '@azulejo/core/plan';
+import { productOf, type Job } from '@azulejo/core/job';
+import { repeatOf } from '@azulejo/core/pattern/registry';
+import { tileRing } from '@azulejo/core/setout/layout';
+import { placeRepeat } from '@azulejo/core/setout/placeRepeat';
+import { traceSurface } from '@azulejo/core/surface/traceSurface';
+import { jobOfOne } from '@azulejo/core/testJob';
+import { actualSize } from '@azulejo/core/tile/product';
+import { median, timeOf } from './timing.ts';
+
+const SIZES = [60, 1500, 30_000, 150_000];
+const TILE_MM = 100;
+const JOINT_MM = 2;
+
+/** One size of floor: how long each way of planning it takes. */
+export interface PlanRow {
+  readonly pieces: number;
+  readonly placeMs: number;
+  readonly drawMs: number;
+  readonly planMs: number;
+  readonly clipAllMs: number;
+  readonly piecesPerSecond: number;
+  /** How many times faster placing is than clipping every piece with the same library. */
+  readonly ratio: number;
+}
+
+/** A floor of about so many pieces with a door, a tray, a column and a pipe. */
+function floorOf(pieces: number): Job {
+  const side = Math.sqrt(pieces) * (TILE_MM + JOINT_MM);
+  const box = (id: string, share: number, size: number) =>
+    ({
+      id,
+      name: id,
+      outline: { kind: 'rectangle', widthMm: size, heightMm: size },
+      fromX: 'left',
+      xMm: side * share,
+      fromY: 'bottom',
+      yMm: side * share,
+      tiledUnder: false,
+      clearanceMm: 3,
+    }) as const;
+  const pipe = {
+    id: 'pipe',
+    name: 'pipe',
+    outline: { kind: 'round', diameterMm: 60 },
+    fromX: 'right',
+    xMm: side * 0.22,
+    fromY: 'top',
+    yMm: side * 0.31,
+    tiledUnder: false,
+    clearanceMm: 4,
+  } as const;
+  return jobOfOne({
+    size: [side, side],
+    tile: [TILE_MM, TILE_MM],
+    jointMm: JOINT_MM,
+    surface: {
+      pattern: { kind: 'runningBond', lay: 'lying', offset: 0.5, step: 'alternating' },
+      setout: { x: { rule: 'free', offsetMm: 31 }, y: { rule: 'free', offsetMm: 47 } },
+    },
+    measured: {
+      fixtures: [box('tray', 0.05, side * 0.2), box('column', 0.6, side * 0.08), pipe],
+      doorways: [{ id: 'door', edge: 'bottom', fromStartMm: side * 0.4, widthMm: side * 0.15, depthMm: 60 }],
+    },
+  });
+}
+
+/** Times one size; every figure is of the same run on the same machine. */
+export function benchPlan(pieces: number): PlanRow {
+  const job = floorOf(pieces);
+  const [surface] = job.surfaces;
+  const traced = traceSurface(surface.measured);
+  const repeat = repeatOf(surface.pattern, { ...actualSize(productOf(job, surface)), jointMm: JOINT_MM });
+  const placement = { origin: [31, 47], turnDeg: 0 } as const;
+  const rounds = pieces > 10_000 ? 7 : 25;
+  const place = () => placeRepeat(traced.region, repeat, placement);
+  place();
+  const placeMs = median(rounds, place);
+  const drawMs = median(rounds, () => drawSurface(job, surface));
+  const planMs = median(3, () => planSurface(job, surface));
+  const layout = place();
+  const reach = Math.ceil(Math.sqrt(pieces)) + 3;
+  const clipAllMs = timeOf(() => {
+    for (let piece = 0; piece < repeat.pieces.length; piece++) {
+      for (let j = -2; j < reach / repeat.pieces.length + 1; j++) {
+        for (let i = -2; i < reach; i++) sharedArea([[tileRing(layout, { piece, i, j })]], traced.region);
+      }
+    }
+  });
+  const count = layout.wholeCount + layout.cutTiles.length;
+  return { pieces: count, placeMs, drawMs, planMs, clipAllMs, piecesPerSecond: count / (placeMs / 1000), ratio: clipAllMs / placeMs };
+}
+
+/** All sizes of the budget. */
+export const benchPlans = (): PlanRow[] => SIZES.map(benchPlan);
