@@ -1,7 +1,7 @@
 import { SMALLEST_PIECE_WIDTH_MM, TOLERANCE_MM } from '../geometry/conventions.ts';
-import { difference, intersect } from '../geometry/clip.ts';
+import { intersect } from '../geometry/clip.ts';
 import { leftOfLine } from '../geometry/leftOfLine.ts';
-import { boxOf, boxRing, polygonArea, ringArea, ringLength, type Box, type Polygon, type Ring } from '../geometry/ring.ts';
+import { boxOf, boxRing, isConvex, polygonArea, ringArea, ringLength, type Box, type Polygon, type Ring } from '../geometry/ring.ts';
 import type { Segment } from './markCells.ts';
 
 /** What the region leaves of one tile. */
@@ -11,19 +11,45 @@ export interface Remains {
   readonly droppedAreaMm2: number;
 }
 
+/** A piece of the repeat with what every one of its tiles has in common. */
+export interface Prototype {
+  readonly ring: Ring;
+  readonly convex: boolean;
+  readonly areaMm2: number;
+  readonly lengthMm: number;
+}
+
+/** Measures a piece of the repeat once for all its tiles. */
+export const prototypeOf = (ring: Ring): Prototype => ({
+  ring,
+  convex: isConvex(ring),
+  areaMm2: ringArea(ring),
+  lengthMm: ringLength(ring),
+});
+
 /**
- * Clips one tile. A single straight boundary is a half-plane cut; anything else is clipped against
- * the part of the region round the tile. Pieces under the smallest width are dropped and counted.
+ * Clips one tile, given by its moved ring. A single straight boundary is a half-plane cut; anything
+ * else is clipped against the part of the region round the tile. Pieces under the smallest width
+ * are dropped and counted.
  */
-export function cutTile(ring: Ring, convex: boolean, segments: readonly Segment[], region: readonly Polygon[]): Remains {
-  const area = ringArea(ring);
-  const pieces = convex && segments.length === 1 ? halfPlane(ring, segments[0]) : clipNearby(ring, region);
+export function cutTile(
+  ring: Ring,
+  { convex, areaMm2, lengthMm }: Prototype,
+  segments: readonly Segment[],
+  region: readonly Polygon[],
+): Remains {
+  const straight = convex && segments.length === 1;
+  const pieces = straight ? halfPlane(ring, segments[0]) : clipNearby(ring, region);
   const left = pieces.reduce((sum, polygon) => sum + polygonArea(polygon), 0);
-  if (left >= area - TOLERANCE_MM * ringLength(ring)) return { whole: true, polygons: [], droppedAreaMm2: 0 };
+  if (left >= areaMm2 - TOLERANCE_MM * lengthMm) return WHOLE;
+  // A convex part is no longer round than its tile, so this much area is wide enough without measuring.
+  if (straight && 2 * left >= SMALLEST_PIECE_WIDTH_MM * lengthMm) return { whole: false, polygons: pieces, droppedAreaMm2: 0 };
   const polygons = pieces.filter((polygon) => widthOf(polygon) >= SMALLEST_PIECE_WIDTH_MM);
   const kept = polygons.reduce((sum, polygon) => sum + polygonArea(polygon), 0);
   return { whole: false, polygons, droppedAreaMm2: left - kept };
 }
+
+const WHOLE: Remains = { whole: true, polygons: [], droppedAreaMm2: 0 };
 
 function halfPlane(ring: Ring, { from, to }: Segment): Polygon[] {
   const left = leftOfLine(ring, from, to);
@@ -50,6 +76,3 @@ function clipToBox(region: readonly Polygon[], box: Box): Polygon[] {
     .map((polygon) => polygon.filter((ring) => ring.length >= 3))
     .filter((polygon) => polygon.length > 0);
 }
-
-/** What the cut takes off a tile, for marking; the tile less what stays. */
-export const cutAway = (tile: Ring, stays: readonly Polygon[]): Polygon[] => difference([[tile]], stays);

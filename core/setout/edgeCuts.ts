@@ -1,5 +1,5 @@
 import { dot, quarterTurn, subtract, unit, distance, type Point } from '../geometry/point.ts';
-import type { Polygon } from '../geometry/ring.ts';
+import { boxOf, type Polygon, type Ring } from '../geometry/ring.ts';
 import type { Edge, EdgeRole } from '../surface/edge.ts';
 import { tileRing, type CutTile, type Layout } from './layout.ts';
 
@@ -29,12 +29,21 @@ export interface EdgeSummary {
   readonly cuts: readonly EdgeCut[];
 }
 
+/** A cut tile with what it takes to pass over it quickly: the circle round the whole tile. */
+interface PlacedTile {
+  readonly tile: CutTile;
+  readonly ring: Ring;
+  readonly centre: Point;
+  readonly radiusMm: number;
+}
+
 /** Measures the pieces along every edge, square to it. A full piece is no cut. */
 export function summariseEdges(edges: readonly Edge[], layout: Layout): EdgeSummary[] {
+  const placed = layout.cutTiles.map((tile) => placeTile(tile, layout));
   const byId = new Map<string, Edge[]>();
   for (const edge of edges) byId.set(edge.id, [...(byId.get(edge.id) ?? []), edge]);
   return [...byId].map(([id, stretches]) => {
-    const cuts = stretches.flatMap((edge) => cutsAlong(edge, layout));
+    const cuts = stretches.flatMap((edge) => cutsAlong(edge, placed));
     const depths = cuts.map((cut) => cut.depthMm);
     return {
       id,
@@ -47,21 +56,30 @@ export function summariseEdges(edges: readonly Edge[], layout: Layout): EdgeSumm
   });
 }
 
-function cutsAlong(edge: Edge, layout: Layout): EdgeCut[] {
+function placeTile(tile: CutTile, layout: Layout): PlacedTile {
+  const ring = tileRing(layout, tile);
+  const { minX, minY, maxX, maxY } = boxOf(ring);
+  return { tile, ring, centre: [(minX + maxX) / 2, (minY + maxY) / 2], radiusMm: Math.hypot(maxX - minX, maxY - minY) / 2 };
+}
+
+function cutsAlong(edge: Edge, placed: readonly PlacedTile[]): EdgeCut[] {
   const along = unit(subtract(edge.to, edge.from));
   const inward = quarterTurn(along);
-  const depthOf = (p: Point): number => dot(subtract(p, edge.from), inward) - edge.gapMm;
+  const depthOf = (p: Point): number => (p[0] - edge.from[0]) * inward[0] + (p[1] - edge.from[1]) * inward[1] - edge.gapMm;
   const runOf = (p: Point): number => dot(subtract(p, edge.from), along);
   const edgeLength = distance(edge.from, edge.to);
-  return layout.cutTiles.flatMap((tile): EdgeCut[] => {
-    const depths = tileRing(layout, tile).map(depthOf);
+  const found: EdgeCut[] = [];
+  for (const { tile, ring, centre, radiusMm } of placed) {
+    if (Math.abs(depthOf(centre)) > radiusMm) continue;
+    const depths = ring.map(depthOf);
     const nearest = Math.min(...depths);
     const deepest = Math.max(...depths);
-    if (nearest > -ON_LINE_MM || deepest < ON_LINE_MM) return [];
+    if (nearest > -ON_LINE_MM || deepest < ON_LINE_MM) continue;
     const run = stretchOnLine(tile.polygons, depthOf, runOf);
-    if (run === null || run[1] < ON_LINE_MM || run[0] > edgeLength - ON_LINE_MM) return [];
-    return [{ tile, depthMm: deepest, fullMm: deepest - nearest, alongMm: run, edge }];
-  });
+    if (run === null || run[1] < ON_LINE_MM || run[0] > edgeLength - ON_LINE_MM) continue;
+    found.push({ tile, depthMm: deepest, fullMm: deepest - nearest, alongMm: run, edge });
+  }
+  return found;
 }
 
 /** The stretch of a piece's outline that lies on a line, as positions along it. */

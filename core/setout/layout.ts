@@ -1,4 +1,4 @@
-import { mapPolygon, mapRing, type Polygon, type Ring } from '../geometry/ring.ts';
+import { mapRing, type Polygon, type Ring } from '../geometry/ring.ts';
 import { motion, type Motion, type Point } from '../geometry/point.ts';
 import type { Repeat } from '../pattern/repeat.ts';
 
@@ -67,6 +67,3 @@ export function forEachWhole(layout: Layout, visit: (address: Address) => void):
     for (let i = runs[k + 2]; i <= runs[k + 3]; i++) visit({ piece: runs[k], j: runs[k + 1], i });
   }
 }
-
-/** A polygon moved from the pattern's frame onto the surface. */
-export const ontoSurface = (polygon: Polygon, placement: Placement): Polygon => mapPolygon(polygon, placementMotion(placement).turn);

@@ -1,7 +1,7 @@
-import { isConvex, mapPolygon, mapRing, type Polygon } from '../geometry/ring.ts';
+import { mapPolygon, mapRing, type Polygon } from '../geometry/ring.ts';
 import type { Repeat } from '../pattern/repeat.ts';
-import { cutTile } from './cutTile.ts';
-import { cellShift, ontoSurface, placementMotion, type CutTile, type Layout, type Placement } from './layout.ts';
+import { cutTile, prototypeOf } from './cutTile.ts';
+import { cellShift, placementMotion, type CutTile, type Layout, type Placement } from './layout.ts';
 import { boundarySegments, latticeOf, markCells, type MarkedCells, type Segment } from './markCells.ts';
 
 /**
@@ -9,7 +9,7 @@ import { boundarySegments, latticeOf, markCells, type MarkedCells, type Segment 
  * Work grows with the length of the boundary, not with the number of tiles.
  */
 export function placeRepeat(region: readonly Polygon[], repeat: Repeat, placement: Placement): Layout {
-  const { unturn } = placementMotion(placement);
+  const { unturn, turn } = placementMotion(placement);
   const flat = region.map((polygon) => mapPolygon(polygon, unturn));
   const segments = boundarySegments(flat);
   const toLattice = latticeOf(repeat);
@@ -18,16 +18,16 @@ export function placeRepeat(region: readonly Polygon[], repeat: Repeat, placemen
   let droppedAreaMm2 = 0;
 
   repeat.pieces.forEach(({ ring }, piece) => {
-    const convex = isConvex(ring);
+    const prototype = prototypeOf(ring);
     const marked = markCells(ring, toLattice, segments);
     const cutRow = (j: number, i: number, near: readonly Segment[]): void => {
       const [dx, dy] = cellShift(repeat, i, j);
       const moved = mapRing(ring, ([x, y]) => [x + dx, y + dy]);
-      const remains = cutTile(moved, convex, near, flat);
+      const remains = cutTile(moved, prototype, near, flat);
       droppedAreaMm2 += remains.droppedAreaMm2;
       if (remains.whole) runs.add(piece, j, i, i);
       else if (remains.polygons.length > 0) {
-        cutTiles.push({ piece, i, j, polygons: remains.polygons.map((p) => ontoSurface(p, placement)) });
+        cutTiles.push({ piece, i, j, polygons: remains.polygons.map((p) => mapPolygon(p, turn)) });
       }
     };
     for (const [j, row] of marked.touched) for (const [i, near] of row) cutRow(j, i, near);

@@ -10,9 +10,9 @@ const SQL = readQueries(import.meta.url, [
   'findJob',
   'lockJob',
   'insertJob',
-  'updateJob',
+  'moveJob',
   'forgetUndone',
-  'insertChange',
+  'saveChange',
   'findChange',
   'deleteJob',
 ]);
@@ -27,18 +27,24 @@ export interface JobEntry {
   readonly updatedAt: Date;
 }
 
-/** A job as stored, with what can be undone and redone. */
-export interface StoredJob {
-  readonly job: Job;
+/** Where a job stands: its version, and what can be undone and redone. */
+export interface JobStanding {
   readonly version: number;
   readonly undoLabel: string | null;
   readonly redoLabel: string | null;
+}
+
+/** A job as stored. */
+export interface StoredJob extends JobStanding {
+  readonly job: Job;
 }
 
 interface LockedJob {
   readonly job: Job;
   readonly version: number;
   readonly position: number;
+  /** Whether there are undone changes, which a new one forgets. */
+  readonly hasUndone: boolean;
 }
 
 /** Keeps jobs and their history. Every write names the version it builds on. */
@@ -67,30 +73,41 @@ export class JobRepository {
   }
 
   /** Makes a change. Throws `job/not-found`, `job/changed-elsewhere`, `job/refused`. */
-  makeChange(id: string, baseVersion: number, change: Change): Promise<StoredJob> {
-    return this.edit(id, baseVersion, async (locked, on) => {
-      const position = locked.position + 1;
-      await on.query(SQL.forgetUndone, [id, locked.position]);
-      await on.query(SQL.insertChange, [id, position, change.label, JSON.stringify(change.forward), JSON.stringify(change.inverse)]);
-      return { patches: change.forward, position };
+  makeChange(id: string, baseVersion: number, { label, forward, inverse }: Change): Promise<JobStanding> {
+    return this.database.transaction(async (on) => {
+      const { job, position, hasUndone } = await this.lock(id, baseVersion, on);
+      const changed = JSON.stringify(patched(job, forward));
+      if (hasUndone) await on.query(SQL.forgetUndone, [id, position]);
+      const [saved] = await on.query<{ version: number }>(SQL.saveChange, [
+        id,
+        changed,
+        position + 1,
+        label,
+        JSON.stringify(forward),
+        JSON.stringify(inverse),
+      ]);
+      return { version: saved.version, undoLabel: label, redoLabel: null };
     });
   }
 
   /** Takes the last change back. Throws as makeChange does, and `job/nothing-to-undo`. */
   undo(id: string, baseVersion: number): Promise<StoredJob> {
-    return this.edit(id, baseVersion, async ({ position }, on) => {
-      const change = await this.changeAt(id, position, on);
-      if (!change) throw new ApiError('job/nothing-to-undo');
-      return { patches: change.inverse, position: position - 1 };
-    });
+    return this.moveInHistory(id, baseVersion, -1);
   }
 
   /** Makes an undone change again. Throws as makeChange does, and `job/nothing-to-redo`. */
   redo(id: string, baseVersion: number): Promise<StoredJob> {
-    return this.edit(id, baseVersion, async ({ position }, on) => {
-      const change = await this.changeAt(id, position + 1, on);
-      if (!change) throw new ApiError('job/nothing-to-redo');
-      return { patches: change.forward, position: position + 1 };
+    return this.moveInHistory(id, baseVersion, 1);
+  }
+
+  private moveInHistory(id: string, baseVersion: number, step: 1 | -1): Promise<StoredJob> {
+    return this.database.transaction(async (on) => {
+      const { job, position } = await this.lock(id, baseVersion, on);
+      const [change] = await on.query<Change>(SQL.findChange, [id, step === 1 ? position + 1 : position]);
+      if (!change) throw new ApiError(step === 1 ? 'job/nothing-to-redo' : 'job/nothing-to-undo');
+      const moved = patched(job, step === 1 ? change.forward : change.inverse);
+      await on.query(SQL.moveJob, [id, JSON.stringify(moved), position + step]);
+      return this.find(id, on);
     });
   }
 
@@ -103,23 +120,11 @@ export class JobRepository {
       });
   }
 
-  private async changeAt(id: string, position: number, on: Queryable): Promise<Change | undefined> {
-    return (await on.query<Change>(SQL.findChange, [id, position]))[0];
-  }
-
-  private edit(
-    id: string,
-    baseVersion: number,
-    decide: (locked: LockedJob, on: Queryable) => Promise<{ patches: readonly Patch[]; position: number }>,
-  ): Promise<StoredJob> {
-    return this.database.transaction(async (on) => {
-      const [locked] = await on.query<LockedJob>(SQL.lockJob, [id]);
-      if (!locked) throw new ApiError('job/not-found');
-      if (locked.version !== baseVersion) throw changedElsewhere(locked.version);
-      const { patches, position } = await decide(locked, on);
-      await on.query(SQL.updateJob, [id, JSON.stringify(patched(locked.job, patches)), position]);
-      return this.find(id, on);
-    });
+  private async lock(id: string, baseVersion: number, on: Queryable): Promise<LockedJob> {
+    const [locked] = await on.query<LockedJob>(SQL.lockJob, [id]);
+    if (!locked) throw new ApiError('job/not-found');
+    if (locked.version !== baseVersion) throw changedElsewhere(locked.version);
+    return locked;
   }
 }
 

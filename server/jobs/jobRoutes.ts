@@ -12,6 +12,7 @@ const IMPORT_LIMIT_BYTES = 4 * 1024 * 1024;
 const params = z.object({ id: z.string().min(1).max(40) });
 const baseVersion = z.int().min(1);
 const stored = z.object({ job: z.unknown(), version: z.number(), undoLabel: z.string().nullable(), redoLabel: z.string().nullable() });
+const standing = stored.omit({ job: true });
 const created = z.object({ id: z.string() });
 const entry = z.object({
   id: z.string(),
@@ -98,7 +99,7 @@ export const jobRoutes =
           summary: 'Make one change, built on a version',
           params,
           body: z.object({ baseVersion, change }),
-          response: { 200: stored },
+          response: { 200: standing },
         },
       },
       ({ params: { id }, body }) =>

@@ -11,12 +11,16 @@ export interface JobEntry {
   readonly updatedAt: string;
 }
 
-/** A job as the server keeps it. */
-export interface StoredJob {
-  readonly job: Job;
+/** Where a job stands on the server. */
+export interface JobStanding {
   readonly version: number;
   readonly undoLabel: string | null;
   readonly redoLabel: string | null;
+}
+
+/** A job as the server keeps it. */
+export interface StoredJob extends JobStanding {
+  readonly job: Job;
 }
 
 /** A refusal by the server, or no answer at all (`network/unreachable`). */
@@ -62,7 +66,8 @@ export const api = {
   startJob: (name: string, client: string, system: 'metric' | 'imperial') => ask<{ id: string }>('POST', '/jobs', { name, client, system }),
   importJob: (text: string) => ask<{ id: string }>('POST', '/jobs/import', text),
   findJob: (id: string) => ask<StoredJob>('GET', jobUrl(id)),
-  makeChange: (id: string, baseVersion: number, change: Change) => ask<StoredJob>('POST', `${jobUrl(id)}/changes`, { baseVersion, change }),
+  makeChange: (id: string, baseVersion: number, change: Change) =>
+    ask<JobStanding>('POST', `${jobUrl(id)}/changes`, { baseVersion, change }),
   undo: (id: string, baseVersion: number) => ask<StoredJob>('POST', `${jobUrl(id)}/undo`, { baseVersion }),
   redo: (id: string, baseVersion: number) => ask<StoredJob>('POST', `${jobUrl(id)}/redo`, { baseVersion }),
   deleteJob: (id: string, baseVersion: number) => ask<void>('DELETE', `${jobUrl(id)}?baseVersion=${baseVersion}`),

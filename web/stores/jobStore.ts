@@ -4,7 +4,7 @@ import { applyChange, editJob, type Change } from '@azulejo/core/edit';
 import { readJob } from '@azulejo/core/formats/jobFile';
 import type { Job } from '@azulejo/core/job';
 import type { Issue } from '@azulejo/core/result';
-import { api, ServerError, type StoredJob } from '../api/client.ts';
+import { api, ServerError, type JobStanding, type StoredJob } from '../api/client.ts';
 import { enqueue } from './saveQueue.ts';
 
 /** Whether what is on screen is on disk. */
@@ -42,7 +42,7 @@ export const useJobStore = defineStore('job', () => {
     adoptVersion(stored);
   }
 
-  function adoptVersion(stored: StoredJob): void {
+  function adoptVersion(stored: JobStanding): void {
     version.value = stored.version;
     undoLabel.value = stored.undoLabel;
     redoLabel.value = stored.redoLabel;
