@@ -1,5 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
-import { mkdtempSync, writeFileSync } from 'node:fs';
+import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { writeJobFile } from '@azulejo/core/formats/jobFile';
@@ -71,4 +71,5 @@ test('--schema prints the JSON Schema of a job file', () => {
   const schema = JSON.parse(run(null, '--schema').out);
   expect(schema.properties.surfaces.items.properties.jointMm).toBeDefined();
   expect(schema.required).toContain('surfaces');
+  expect(schema).toEqual(JSON.parse(readFileSync(new URL('../docs/job.schema.json', import.meta.url), 'utf8')));
 });

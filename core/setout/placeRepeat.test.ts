@@ -26,7 +26,9 @@ const skewRegion = (lean: number, pipe: number): Polygon[] =>
     [[circleRing([900, 800], pipe)], [rectangleRing(1700, 900, 333, 210)]],
   );
 
+/** Every registered kind with its defaults, and the parameters that matter. */
 const patterns: fc.Arbitrary<Pattern> = fc.oneof(
+  fc.constantFrom(...Object.values(PATTERNS).map(({ defaults }): Pattern => defaults)),
   fc.record({ kind: fc.constant('stack' as const), lay: fc.constantFrom('lying' as const, 'upright' as const) }),
   fc.record({
     kind: fc.constant('runningBond' as const),

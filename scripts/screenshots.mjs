@@ -1,0 +1,85 @@
+// npm run screenshots: takes the pictures of docs/screenshots from the demo data.
+import { chromium } from '@playwright/test';
+import { spawn } from 'node:child_process';
+import { mkdirSync, mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { fileURLToPath } from 'node:url';
+import { build, install } from './build.mjs';
+import { installBrowser } from './chromium.mjs';
+
+process.chdir(fileURLToPath(new URL('..', import.meta.url)));
+install();
+installBrowser();
+build(['server', 'web']);
+
+const JOB = '/jobs/tidewater-bakehouse';
+const surface = (id, step) => `${JOB}/surfaces/${id}/${step}`;
+const DESK = { viewport: { width: 1280, height: 800 } };
+const PHONE = { viewport: { width: 390, height: 844 }, hasTouch: true };
+
+const PICTURES = [
+  { name: 'jobs', path: '/', look: DESK },
+  { name: 'job', path: JOB, look: DESK },
+  { name: 'measure', path: surface('washroom-floor', 'measure'), look: DESK },
+  { name: 'tile', path: surface('oven-wall', 'tile'), look: DESK },
+  { name: 'setout', path: surface('washroom-floor', 'setout'), look: DESK },
+  { name: 'setout-dark', path: surface('splashback', 'setout'), look: { ...DESK, colorScheme: 'dark' } },
+  { name: 'cuts', path: surface('oven-wall', 'cuts'), look: DESK, act: (page) => page.getByRole('button', { name: /off/ }).nth(2).click() },
+  {
+    name: 'order',
+    path: `${JOB}/order`,
+    look: DESK,
+    act: (page) =>
+      page
+        .getByRole('button', { name: /how it was/ })
+        .first()
+        .click(),
+  },
+  { name: 'phone-setout', path: surface('washroom-floor', 'setout'), look: PHONE },
+  { name: 'phone-cuts', path: surface('washroom-floor', 'cuts'), look: { ...PHONE, colorScheme: 'dark' } },
+];
+
+const folder = mkdtempSync(join(tmpdir(), 'azulejo-pictures-'));
+const server = spawn(process.execPath, [
+  'server/dist/start.js',
+  '--data',
+  folder,
+  '--port',
+  '0',
+  '--add-job',
+  'demo/tidewater-bakehouse.json',
+]);
+const address = await new Promise((resolve) => {
+  server.stdout.on('data', (chunk) => {
+    const ready = /is ready: (\S+)/.exec(chunk.toString());
+    if (ready) resolve(ready[1]);
+  });
+});
+const browser = await chromium.launch({
+  executablePath: '/usr/bin/chromium',
+  args: [
+    '--no-sandbox',
+    '--disable-gpu',
+    '--disable-quic',
+    '--disable-background-networking',
+    '--disable-component-update',
+    '--disable-sync',
+  ],
+});
+mkdirSync('docs/screenshots', { recursive: true });
+for (const { name, path, look, act } of PICTURES) {
+  const page = await (await browser.newContext(look)).newPage();
+  await page.goto(address + path);
+  await page.waitForTimeout(1500);
+  if (act) await act(page);
+  await page.waitForTimeout(400);
+  await page.screenshot({ path: `docs/screenshots/${name}.png`, animations: 'disabled' });
+  await page.close();
+}
+await browser.close();
+server.kill('SIGTERM');
+await new Promise((resolve) => {
+  server.once('exit', resolve);
+});
+rmSync(folder, { recursive: true, force: true });
