@@ -1,14 +1,13 @@
 import autocannon from 'autocannon';
+import { spawn } from 'node:child_process';
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { fileURLToPath } from 'node:url';
 import { editJob } from '@azulejo/core/edit';
 import { writeJobFile } from '@azulejo/core/formats/jobFile';
 import type { Job } from '@azulejo/core/job';
 import { jobOfOne } from '@azulejo/core/testJob';
-import { buildApp } from '@azulejo/server/app';
-import { migrate } from '@azulejo/server/db/migrate';
-import { openPglite } from '@azulejo/server/db/openPglite';
 
 const WRITERS = 8;
 const SECONDS = 4;
@@ -24,10 +23,7 @@ export interface ServerRow {
 /** Times saving and loading through the real server on a folder of its own. */
 export async function benchServer(): Promise<ServerRow> {
   const folder = mkdtempSync(join(tmpdir(), 'azulejo-bench-'));
-  const database = await openPglite(join(folder, 'db'));
-  await migrate(database);
-  const app = await buildApp({ database, webFolder: null, requestsPerMinute: null });
-  const address = await app.listen({ host: '127.0.0.1', port: 0 });
+  const { address, stop } = await startServer(folder);
   const base = jobOfOne({ size: [2314, 1000], tile: [297.5, 297.5], jointMm: 3 });
   const jobs = Array.from({ length: WRITERS }, (_, k): Job => ({ ...base, id: `job-${k}` }));
   const post = (url: string, body: string, type: string) =>
@@ -53,8 +49,7 @@ export async function benchServer(): Promise<ServerRow> {
     jobs.map(async ({ id }) => ((await (await fetch(`${address}/api/jobs/${id}`)).json()) as { version: number }).version - 1),
   );
   const load = await autocannon({ url: `${address}/api/jobs/job-0`, connections: WRITERS, duration: SECONDS });
-  await app.close();
-  await database.close();
+  await stop();
   rmSync(folder, { recursive: true, force: true });
   const total = saves.reduce((sum, count) => sum + count, 0);
   return {
@@ -62,4 +57,25 @@ export async function benchServer(): Promise<ServerRow> {
     loadsPerSecond: load.requests.average,
     lost: saves.reduce((sum, count, k) => sum + count - kept[k], 0),
   };
+}
+
+/** The server as it ships, in a process of its own. */
+async function startServer(folder: string): Promise<{ address: string; stop: () => Promise<unknown> }> {
+  const start = fileURLToPath(new URL('../../server/dist/start.js', import.meta.url));
+  const server = spawn(process.execPath, [start, '--data', folder, '--port', '0'], { stdio: ['ignore', 'pipe', 'inherit'] });
+  const address = await new Promise<string>((resolve, reject) => {
+    server.stdout.on('data', (chunk: Buffer) => {
+      const ready = /is ready: (\S+)/.exec(chunk.toString());
+      if (ready) resolve(ready[1]);
+    });
+    server.once('exit', (code) => reject(new Error(`the server stopped with ${code}`)));
+  });
+  const stop = (): Promise<unknown> => {
+    const gone = new Promise((resolve) => {
+      server.once('exit', resolve);
+    });
+    server.kill('SIGTERM');
+    return gone;
+  };
+  return { address, stop };
 }

@@ -56,7 +56,7 @@ export function build(parts) {
       if (isFresh('web', ['core', 'web'])) continue;
       run(join(root, 'node_modules/.bin/vite'), ['build', '--logLevel', 'warn'], join(root, 'web'));
     } else {
-      if (isFresh(part, part === 'bench' ? ['core', 'server', 'bench'] : ['core', part])) continue;
+      if (isFresh(part, ['core', part])) continue;
       run(tsc, ['-b', part]);
       if (part === 'server') copyQueries('server');
     }

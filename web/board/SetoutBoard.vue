@@ -52,7 +52,7 @@ const outlineKey = computed(() => {
 function fit(): void {
   if (!props.drawing || screen.value.width === 0) return;
   const narrow = screen.value.width < NARROW_PX;
-  const margin = narrow ? MARGIN_PX * 0.9 : MARGIN_PX;
+  const margin = narrow ? { x: 66, y: 42 } : { x: MARGIN_PX, y: MARGIN_PX };
   const points = [...props.drawing.traced.outline];
   const [minX, minY] = [Math.min(...points.map(([x]) => x)), Math.min(...points.map(([, y]) => y))];
   const [maxX, maxY] = [Math.max(...points.map(([x]) => x)), Math.max(...points.map(([, y]) => y))];

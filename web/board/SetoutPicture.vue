@@ -30,7 +30,7 @@ const content = computed<BoardContent | null>(() =>
     : null,
 );
 const view = computed(() =>
-  fitView(props.plan ? boxOf(props.plan.traced.outline) : { minX: 0, minY: 0, maxX: 1, maxY: 1 }, size.value, 14),
+  fitView(props.plan ? boxOf(props.plan.traced.outline) : { minX: 0, minY: 0, maxX: 1, maxY: 1 }, size.value, { x: 14, y: 14 }),
 );
 useStage(host, { content, view, size, palette: computed(() => (isDark.value ? DARK_DRAWING : LIGHT_DRAWING)) });
 </script>

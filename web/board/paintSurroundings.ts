@@ -16,6 +16,9 @@ const CLEAR_PX = 18;
 /** Fixtures smaller than this on screen go without a name, pixels. */
 const NAMED_PX = 20;
 
+/** Fixtures wider than this carry their name inside, pixels. */
+const NAME_INSIDE_PX = 52;
+
 /** Fixtures: cut out ones as the ground that shows, tiled-under ones as a dashed outline. */
 export function paintFixtures(brush: Brush, { traced }: Drawing, withNames: boolean): void {
   const { context, palette, view } = brush;
@@ -36,8 +39,16 @@ export function paintFixtures(brush: Brush, { traced }: Drawing, withNames: bool
     context.font = '600 13px "Barlow", sans-serif';
     const width = context.measureText(fixture.name).width;
     const [x, y] = toScreen(view, [(box.minX + box.maxX) / 2, (box.minY + box.maxY) / 2]);
-    const fits = (box.maxX - box.minX) * view.scale > width + 8;
-    writeOn(brush, fixture.name, x, fits ? y : y - ((box.maxY - box.minY) / 2) * view.scale - 10, palette.fixtureText, !fits);
+    const wide = (box.maxX - box.minX) * view.scale;
+    const fits = wide > width + 8;
+    writeOn(
+      brush,
+      fixture.name,
+      x,
+      wide > NAME_INSIDE_PX ? y : y - ((box.maxY - box.minY) / 2) * view.scale - 10,
+      palette.fixtureText,
+      !fits,
+    );
   }
 }
 

@@ -23,11 +23,11 @@ export const toScreen = (view: View, [x, y]: Point): Point => [view.x + x * view
 /** From the screen to the surface. */
 export const toSurface = (view: View, [x, y]: Point): Point => [(x - view.x) / view.scale, (view.y - y) / view.scale];
 
-/** Shows a whole box with a margin round it and room below for controls, pixels. */
-export function fitView(box: Box, size: ScreenSize, margin: number, below = 0): View {
+/** Shows a whole box with margins beside and above it and room below for controls, pixels. */
+export function fitView(box: Box, size: ScreenSize, margin: { readonly x: number; readonly y: number }, below = 0): View {
   const width = Math.max(1, box.maxX - box.minX);
   const height = Math.max(1, box.maxY - box.minY);
-  const scale = Math.max(LEAST_SCALE, Math.min((size.width - 2 * margin) / width, (size.height - below - 2 * margin) / height));
+  const scale = Math.max(LEAST_SCALE, Math.min((size.width - 2 * margin.x) / width, (size.height - below - 2 * margin.y) / height));
   return {
     scale,
     x: (size.width - width * scale) / 2 - box.minX * scale,

@@ -108,6 +108,14 @@ const move = (by: Point): void => moves.moveBy(by);
   align-content: start;
   min-width: 0;
 }
+@media print {
+  .work {
+    display: block;
+  }
+  .work > :first-child {
+    height: 110mm;
+  }
+}
 @media (max-width: 860px) {
   .work {
     grid-template-columns: minmax(0, 1fr);

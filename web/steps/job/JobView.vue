@@ -1,12 +1,13 @@
 <script setup lang="ts">
 import Button from 'primevue/button';
 import { computed, ref, toRef } from 'vue';
-import { PhDownloadSimple, PhPlus, PhShoppingCartSimple } from '@phosphor-icons/vue';
+import { PhDownloadSimple, PhPlus, PhShoppingCartSimple, PhSlidersHorizontal } from '@phosphor-icons/vue';
 import type { Job } from '@azulejo/core/job';
 import type { Plan } from '@azulejo/core/plan';
 import { exportUrl } from '../../api/client.ts';
 import { planner } from '../../workers/planner.ts';
 import { useLatest } from '../../workers/useLatest.ts';
+import JobDetailsDialog from './JobDetailsDialog.vue';
 import LoadingState from '../LoadingState.vue';
 import { useOpenJob } from '../useOpenJob.ts';
 import NewSurfaceDialog from './NewSurfaceDialog.vue';
@@ -15,6 +16,7 @@ import SurfaceCard from './SurfaceCard.vue';
 const props = defineProps<{ jobId: string }>();
 const { jobs, trouble } = useOpenJob(toRef(props, 'jobId'));
 const adding = ref(false);
+const showingDetails = ref(false);
 const planned = useLatest<Job, Plan>(
   () => jobs.job,
   (job) => planner.plan(job),
@@ -39,6 +41,7 @@ function remove(id: string): void {
         <h1>{{ jobs.job.name }}</h1>
         <p v-if="jobs.job.client" class="soft">{{ jobs.job.client }}</p>
       </div>
+      <Button severity="secondary" outlined @click="showingDetails = true"><PhSlidersHorizontal :size="19" />Details</Button>
       <Button as="a" :href="exportUrl(jobId, 'job')" severity="secondary" outlined><PhDownloadSimple :size="19" />Job file</Button>
       <Button v-if="jobs.job.surfaces.length > 0" as="router-link" :to="{ name: 'order', params: { jobId } }" severity="secondary" outlined
         ><PhShoppingCartSimple :size="19" />Order<span v-if="total" class="figure">{{ total }} {{ jobs.job.currency }}</span></Button
@@ -61,6 +64,7 @@ function remove(id: string): void {
         @remove="remove(surface.id)"
       />
     </ul>
+    <JobDetailsDialog v-if="showingDetails" :job="jobs.job" @close="showingDetails = false" />
     <NewSurfaceDialog v-if="adding" :job="jobs.job" @close="adding = false" />
   </main>
 </template>

@@ -1,0 +1,157 @@
+<script setup lang="ts">
+import Button from 'primevue/button';
+import Dialog from 'primevue/dialog';
+import InputText from 'primevue/inputtext';
+import { ref, useId } from 'vue';
+import type { Job } from '@azulejo/core/job';
+import { describeIssue } from '@azulejo/core/messages/en/issues';
+import type { Issue } from '@azulejo/core/result';
+import { formatLengthWithUnit } from '@azulejo/core/units/formatLength';
+import type { Tape } from '@azulejo/core/units/tape';
+import SwitchField from '../../fields/SwitchField.vue';
+import { useJobStore } from '../../stores/jobStore.ts';
+
+const props = defineProps<{ job: Job }>();
+const emit = defineEmits<{ close: [] }>();
+const jobs = useJobStore();
+const id = useId();
+const trouble = ref<string | null>(null);
+
+/** A wall to show how the tape reads, mm. */
+const SAMPLE_MM = 2314.3;
+
+function tell(issues: readonly Issue[]): void {
+  trouble.value = issues[0] ? describeIssue(issues[0]) : null;
+}
+const setTape = (change: Partial<Tape>): void => {
+  tell(
+    jobs.change('Tape', (draft) => {
+      draft.tape = { ...draft.tape, ...change };
+    }),
+  );
+};
+
+function setText(key: 'name' | 'client' | 'currency', event: Event): void {
+  const text = (event.target as HTMLInputElement).value.trim();
+  const value = key === 'currency' ? text.toUpperCase() : text;
+  if (key === 'name' && value === '') trouble.value = 'Expected a name for the job.';
+  else if (key === 'currency' && !/^[A-Z]{3}$/.test(value)) trouble.value = 'Expected a currency of three letters, such as EUR.';
+  else {
+    tell(
+      jobs.change(`Job ${key}`, (draft) => {
+        draft[key] = value;
+      }),
+    );
+  }
+}
+</script>
+
+<template>
+  <Dialog visible modal header="Job details" @update:visible="emit('close')">
+    <div class="form">
+      <div class="field">
+        <label :for="id">Name</label
+        ><InputText :id="id" :model-value="props.job.name" maxlength="80" fluid autocomplete="off" @change="setText('name', $event)" />
+      </div>
+      <div class="two">
+        <div class="field">
+          <label :for="`${id}-client`">Client</label
+          ><InputText
+            :id="`${id}-client`"
+            :model-value="job.client"
+            maxlength="120"
+            fluid
+            autocomplete="off"
+            @change="setText('client', $event)"
+          />
+        </div>
+        <div class="field">
+          <label :for="`${id}-currency`">Currency</label
+          ><InputText
+            :id="`${id}-currency`"
+            :model-value="job.currency"
+            maxlength="3"
+            fluid
+            autocomplete="off"
+            @change="setText('currency', $event)"
+          />
+        </div>
+      </div>
+      <SwitchField
+        label="Tape"
+        :value="job.tape.system"
+        :options="[
+          { value: 'metric', label: 'Millimetres' },
+          { value: 'imperial', label: 'Feet and inches' },
+        ]"
+        @choose="setTape({ system: $event })"
+      />
+      <SwitchField
+        v-if="job.tape.system === 'metric'"
+        label="Shown to"
+        :value="job.tape.metricStepMm"
+        :options="[
+          { value: 1, label: '1 mm' },
+          { value: 0.5, label: '0.5 mm' },
+          { value: 0.1, label: '0.1 mm' },
+        ]"
+        @choose="setTape({ metricStepMm: $event })"
+      />
+      <template v-else>
+        <SwitchField
+          label="Shown to"
+          :value="job.tape.fraction"
+          :options="[
+            { value: 8, label: '1/8 in' },
+            { value: 16, label: '1/16 in' },
+            { value: 32, label: '1/32 in' },
+          ]"
+          @choose="setTape({ fraction: $event })"
+        />
+        <SwitchField
+          label="Between two marks"
+          :value="job.tape.lightHeavy ? 'named' : 'rounded'"
+          :options="[
+            { value: 'rounded', label: 'Nearest mark' },
+            { value: 'named', label: 'Light or heavy' },
+          ]"
+          @choose="setTape({ lightHeavy: $event === 'named' })"
+        />
+      </template>
+      <p class="soft">
+        A wall of 2314.3 mm then reads <b class="figure sample">{{ formatLengthWithUnit(SAMPLE_MM, job.tape) }}</b>
+      </p>
+      <p v-if="trouble" class="why" role="alert">{{ trouble }}</p>
+    </div>
+    <template #footer><Button label="Done" @click="emit('close')" /></template>
+  </Dialog>
+</template>
+
+<style scoped>
+.form {
+  display: grid;
+  gap: 1rem;
+  width: min(28rem, 82vw);
+}
+.two {
+  display: grid;
+  grid-template-columns: 1fr 6rem;
+  gap: 0.8rem;
+}
+.field {
+  display: grid;
+  gap: 0.2rem;
+}
+label {
+  font-size: 0.875rem;
+  color: var(--ink-soft);
+}
+.sample {
+  font-size: 1.3rem;
+  color: var(--ink);
+  margin-left: 0.3rem;
+}
+.why {
+  color: var(--bad);
+}
+</style>
