@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import InputText from 'primevue/inputtext';
 import { computed, ref, useId, watch } from 'vue';
+import { reportTrouble } from './fieldTroubles.ts';
 import { describeIssue } from '@azulejo/core/messages/en/issues';
 import type { Issue } from '@azulejo/core/result';
 import { formatLength } from '@azulejo/core/units/formatLength';
@@ -21,6 +22,7 @@ const props = defineProps<{
 const id = useId();
 const text = ref('');
 const trouble = ref<string | null>(null);
+reportTrouble(id, trouble);
 const unit = computed(() => (props.tape.system === 'metric' ? 'mm' : 'in'));
 const shown = (): string => (props.mm === null ? '' : formatLength(props.mm, props.tape));
 

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import InputText from 'primevue/inputtext';
 import { ref, useId, watch } from 'vue';
+import { reportTrouble } from './fieldTroubles.ts';
 import { describeIssue } from '@azulejo/core/messages/en/issues';
 import type { Issue } from '@azulejo/core/result';
 
@@ -15,6 +16,7 @@ const props = defineProps<{
 const id = useId();
 const text = ref('');
 const trouble = ref<string | null>(null);
+reportTrouble(id, trouble);
 watch(
   () => props.value,
   (value) => {

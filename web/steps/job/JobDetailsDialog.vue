@@ -51,7 +51,15 @@ function setText(key: 'name' | 'client' | 'currency', event: Event): void {
     <div class="form">
       <div class="field">
         <label :for="id">Name</label
-        ><InputText :id="id" :model-value="props.job.name" maxlength="80" fluid autocomplete="off" @change="setText('name', $event)" />
+        ><InputText
+          :id="id"
+          :model-value="props.job.name"
+          maxlength="80"
+          fluid
+          autofocus
+          autocomplete="off"
+          @change="setText('name', $event)"
+        />
       </div>
       <div class="two">
         <div class="field">

@@ -8,6 +8,7 @@ import type { Job, Surface } from '@azulejo/core/job';
 import { describeIssue } from '@azulejo/core/messages/en/issues';
 import { startSurface } from '@azulejo/core/startJob';
 import { SURFACE_KINDS } from '@azulejo/core/surface/surface';
+import { useFieldTroubles } from '../../fields/fieldTroubles.ts';
 import LengthField from '../../fields/LengthField.vue';
 import SwitchField from '../../fields/SwitchField.vue';
 import { useJobStore } from '../../stores/jobStore.ts';
@@ -24,6 +25,7 @@ const kind = ref<Surface['kind']>('floor');
 const widthMm = ref<number | null>(null);
 const heightMm = ref<number | null>(null);
 const trouble = ref<string | null>(null);
+const hasTroubles = useFieldTroubles();
 const suggested = computed(
   () => `${KIND_LABELS[kind.value]} ${props.job.surfaces.filter((surface) => surface.kind === kind.value).length + 1}`,
 );
@@ -37,7 +39,16 @@ const setHeight = (mm: number): [] => {
   return [];
 };
 
+/** Enter in a field moves on only when everything is there. */
+function addWhenReady(): void {
+  if (!hasTroubles.value && widthMm.value !== null && heightMm.value !== null) add();
+}
+
 function add(): void {
+  if (hasTroubles.value) {
+    trouble.value = "A field above holds something that can't be read; mend it first.";
+    return;
+  }
   if (widthMm.value === null || heightMm.value === null) {
     trouble.value = 'Two lengths are needed: left to right, and bottom to top.';
     return;
@@ -60,7 +71,7 @@ function add(): void {
 
 <template>
   <Dialog visible modal header="New surface" @update:visible="emit('close')">
-    <form class="form" @submit.prevent="add">
+    <form class="form" @submit.prevent="addWhenReady">
       <SwitchField
         label="It is a"
         :value="kind"

@@ -8,6 +8,7 @@ import { describeIssue } from '@azulejo/core/messages/en/issues';
 import { MATERIALS, type Product } from '@azulejo/core/tile/product';
 import type { Tape } from '@azulejo/core/units/tape';
 import ChoiceField from '../../fields/ChoiceField.vue';
+import { useFieldTroubles } from '../../fields/fieldTroubles.ts';
 import LengthField from '../../fields/LengthField.vue';
 import NumberField from '../../fields/NumberField.vue';
 import SwitchField from '../../fields/SwitchField.vue';
@@ -19,6 +20,7 @@ const emit = defineEmits<{ close: [] }>();
 const edit = useEditSurface(() => props.surface.id);
 const id = useId();
 const trouble = ref<string | null>(null);
+const hasTroubles = useFieldTroubles();
 
 const START: Product = {
   id: '',
@@ -47,6 +49,10 @@ function setMeasured(side: 'widthMm' | 'heightMm', mm: number): void {
 }
 
 function keep(): void {
+  if (hasTroubles.value) {
+    trouble.value = "A field above holds something that can't be read; mend it first.";
+    return;
+  }
   if (draft.name.trim() === '') {
     trouble.value = 'Expected a name for the tile.';
     return;
