@@ -42,6 +42,14 @@ describe('plan JOB.json', () => {
     expect(new Set(surface.pieces.map((p: { label: string }) => p.label)).size).toBe(surface.pieces.length);
   });
 
+  test('--setouts adds the ranked candidates', () => {
+    const { candidates } = JSON.parse(run(writeJobFile(job), '--setouts').out).setouts[0];
+    const scores = candidates.map((c: { score: number }) => c.score);
+    expect(scores).toHaveLength(16);
+    expect(scores).toEqual([...scores].sort((a: number, b: number) => a - b));
+    expect(candidates[0].x.rule).toBe('jointCentred');
+  });
+
   test('a length may be a tape string', () => {
     const text = writeJobFile(job).replace('"widthMm": 2314', '"widthMm": "2.314 m"');
     expect(JSON.parse(run(text).out).surfaces[0].areaMm2).toBeCloseTo((2314 - 10) * 990, 3);

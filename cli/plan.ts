@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { jobFileSchema, readJobFile } from '@azulejo/core/formats/jobFile';
-import { planJson } from '@azulejo/core/formats/planJson';
+import { planJson, setoutsJson } from '@azulejo/core/formats/planJson';
 import { describeIssue } from '@azulejo/core/messages/en/issues';
 import { plan } from '@azulejo/core/plan';
 import { issue, type Issue } from '@azulejo/core/result';
@@ -9,6 +9,7 @@ const BAD_INPUT = 2;
 
 const USAGE = `Usage:
   plan JOB.json    prints the plan of a job file as JSON (a dash reads standard input)
+  plan JOB.json --setouts    adds the setouts it compares, the best first
   plan --schema    prints the JSON Schema of a job file
 `;
 
@@ -18,7 +19,8 @@ export function runPlan(args: readonly string[], write: (text: string) => void, 
     write(`${JSON.stringify(jobFileSchema(), null, 2)}\n`);
     return 0;
   }
-  const [file, ...rest] = args;
+  const withSetouts = args.includes('--setouts');
+  const [file, ...rest] = args.filter((arg) => arg !== '--setouts');
   if (file === undefined || rest.length > 0 || (file.startsWith('--') && file !== '-')) {
     complain(USAGE);
     return BAD_INPUT;
@@ -27,7 +29,8 @@ export function runPlan(args: readonly string[], write: (text: string) => void, 
   if (text === null) return refuse([issue('file/unreadable', [], { file })], complain);
   const job = readJobFile(text);
   if (!job.ok) return refuse(job.issues, complain);
-  write(`${JSON.stringify(planJson(job.value, plan(job.value)))}\n`);
+  const planned = planJson(job.value, plan(job.value));
+  write(`${JSON.stringify(withSetouts ? { ...planned, setouts: setoutsJson(job.value) } : planned)}\n`);
   return 0;
 }
 

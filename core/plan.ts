@@ -8,7 +8,15 @@ import { productOf, type Job, type Surface } from './job.ts';
 import { roundMoney } from './money/packs.ts';
 import { repeatOf } from './pattern/registry.ts';
 import type { Repeat } from './pattern/repeat.ts';
-import { adviseSetout, candidatePlacer, chooseSetout, type Candidate, type Placer, type SetoutAdvice } from './setout/chooseSetout.ts';
+import {
+  adviseSetout,
+  candidatePlacer,
+  chooseSetout,
+  rankSetouts,
+  type Candidate,
+  type Placer,
+  type SetoutAdvice,
+} from './setout/chooseSetout.ts';
 import type { EdgeSummary } from './setout/edgeCuts.ts';
 import type { Layout } from './setout/layout.ts';
 import { settingOutLines, type SettingOutLine } from './setout/settingOutLines.ts';
@@ -95,6 +103,9 @@ export function planSurface(job: Job, surface: Surface): SurfacePlan {
     totals: totalsOf(figures, offCuts, job.consumption, product),
   };
 }
+
+/** The setouts the product compares for a surface, the best first. */
+export const setoutsOf = (job: Job, surface: Surface): Candidate[] => rankSetouts(stageSurface(job, surface).place);
 
 interface Stage {
   readonly traced: Traced;

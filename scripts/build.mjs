@@ -1,8 +1,9 @@
 // Builds what is asked for (core, cli, server, web) where sources are newer than the last build.
 import { spawnSync } from 'node:child_process';
-import { cpSync, existsSync, mkdirSync, readdirSync, statSync, writeFileSync } from 'node:fs';
+import { cpSync, existsSync, mkdirSync, readFileSync, readdirSync, statSync, writeFileSync } from 'node:fs';
 import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
+import { brotliCompressSync } from 'node:zlib';
 
 const root = fileURLToPath(new URL('..', import.meta.url));
 const SKIP = new Set(['node_modules', 'dist', '.cache']);
@@ -46,6 +47,13 @@ function copyQueries(folder) {
   }
 }
 
+/** Puts a brotli copy beside each script and style, for the server to send. */
+function compress(folder) {
+  for (const name of readdirSync(folder).filter((file) => /\.(js|css)$/.test(file))) {
+    writeFileSync(join(folder, `${name}.br`), brotliCompressSync(readFileSync(join(folder, name))));
+  }
+}
+
 const stamp = (name) => writeFileSync(join(root, name, 'dist/.built'), '');
 
 /** Builds the named parts; `web` brings its own copy of the core. */
@@ -54,7 +62,8 @@ export function build(parts) {
   for (const part of parts) {
     if (part === 'web') {
       if (isFresh('web', ['core', 'web'])) continue;
-      run(join(root, 'node_modules/.bin/vite'), ['build', '--logLevel', 'warn'], join(root, 'web'));
+      run(join(root, 'node_modules/.bin/vite'), ['build', '--logLevel', 'error'], join(root, 'web'));
+      compress(join(root, 'web/dist/assets'));
     } else {
       if (isFresh(part, ['core', part])) continue;
       run(tsc, ['-b', part]);

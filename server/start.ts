@@ -45,7 +45,14 @@ async function addJob(jobs: JobRepository, file: string): Promise<void> {
   await jobs.insert(read.value);
 }
 
+function explain(error: unknown): string {
+  if (!(error instanceof Error)) return String(error);
+  if ('code' in error && error.code === 'EADDRINUSE')
+    return `the port is taken by another program: expected a free one (--port NUMBER), or 0 for any`;
+  return error.message;
+}
+
 start().catch((error: unknown) => {
-  process.stderr.write(`Azulejo could not start: ${error instanceof Error ? error.message : String(error)}\n`);
-  process.exitCode = 1;
+  process.stderr.write(`Azulejo could not start: ${explain(error)}\n`);
+  process.exit(1);
 });

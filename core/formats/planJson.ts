@@ -2,12 +2,38 @@ import { tapeOf, type Job, type Surface } from '../job.ts';
 import { labelOf } from '../cuts/labelPieces.ts';
 import { describeFinding } from '../messages/en/advice.ts';
 import { describeReason } from '../messages/en/reasons.ts';
-import type { Plan, SurfacePlan } from '../plan.ts';
+import { setoutsOf, type Plan, type SurfacePlan } from '../plan.ts';
+import type { EdgeSummary } from '../setout/edgeCuts.ts';
 import { forEachWhole, tileRing, type Address } from '../setout/layout.ts';
 import type { Point } from '../geometry/point.ts';
 
 /** The version of the plan as JSON; keys may be added within it. */
 const PLAN_VERSION = 1;
+
+/** The ranked setouts of each surface, for those who want to compare: the best first. */
+export const setoutsJson = (job: Job): object[] =>
+  job.surfaces.map((surface) => ({
+    id: surface.id,
+    candidates: setoutsOf(job, surface).map(({ x, y, score, edges, layout }) => ({
+      x,
+      y,
+      school: schoolOf({ x, y }),
+      score,
+      origin: layout.placement.origin,
+      turnDeg: layout.placement.turnDeg,
+      whole: layout.wholeCount,
+      cut: layout.cutTiles.length,
+      edges: edges.map(edgeJson),
+    })),
+  }));
+
+const edgeJson = ({ id, role, lengthMm, smallestCutMm, largestCutMm }: EdgeSummary): object => ({
+  id,
+  role,
+  lengthMm,
+  smallestCutMm,
+  largestCutMm,
+});
 
 /** A plan as one JSON value: millimetres, degrees, y up as in geometry/conventions.ts. */
 export function planJson(job: Job, plan: Plan): object {
@@ -50,7 +76,7 @@ function surfaceJson(job: Job, surface: Surface, planned: SurfacePlan): object {
       lines: planned.lines,
     },
     pieces: pieceList(surface, planned),
-    edges: edges.map(({ id, role, lengthMm, smallestCutMm, largestCutMm }) => ({ id, role, lengthMm, smallestCutMm, largestCutMm })),
+    edges: edges.map(edgeJson),
     totals,
   };
 }

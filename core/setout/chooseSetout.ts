@@ -30,6 +30,10 @@ export function chooseSetout(place: Placer, choice: SetoutChoice): Candidate {
   return best(rulesFor(choice.x).flatMap((x) => rulesFor(choice.y).map((y) => place(x, y))));
 }
 
+/** Every pair of rules, the best first. */
+export const rankSetouts = (place: Placer): Candidate[] =>
+  FIXED_RULES.flatMap((x) => FIXED_RULES.map((y) => place({ rule: x }, { rule: y }))).sort((a, b) => a.score - b.score);
+
 /** What speaks for a setout, and what the product would choose itself. */
 export interface SetoutAdvice {
   readonly reasons: readonly Reason[];

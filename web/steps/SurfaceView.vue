@@ -9,6 +9,7 @@ import StepTape from '../shell/StepTape.vue';
 import { useBoardStore } from '../stores/boardStore.ts';
 import { useSurfacePlan } from '../workers/useSurfacePlan.ts';
 import CutsPanel from './cuts/CutsPanel.vue';
+import FindingList from './FindingList.vue';
 import LoadingState from './LoadingState.vue';
 import MeasurePanel from './measure/MeasurePanel.vue';
 import SetoutPanel from './setout/SetoutPanel.vue';
@@ -83,6 +84,7 @@ const move = (by: Point): void => moves.moveBy(by);
         <TilePanel v-else-if="step === 'tile'" :job="jobs.job" :surface="surface" :tape="tape" :plan="plan" />
         <SetoutPanel v-else-if="step === 'setout'" :surface="surface" :tape="tape" :plan="plan" :moves="moves" />
         <CutsPanel v-else :job="jobs.job" :surface="surface" :tape="tape" :plan="plan" :product="product" />
+        <FindingList v-if="step !== 'cuts'" :job="jobs.job" :surface="surface" :plan="plan" />
       </main>
     </div>
   </div>

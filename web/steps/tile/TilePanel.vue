@@ -7,7 +7,6 @@ import { describeIssue } from '@azulejo/core/messages/en/issues';
 import type { SurfacePlan } from '@azulejo/core/plan';
 import type { Product } from '@azulejo/core/tile/product';
 import type { Tape } from '@azulejo/core/units/tape';
-import FindingList from '../FindingList.vue';
 import LengthField from '../../fields/LengthField.vue';
 import { useEditSurface } from '../useEditSurface.ts';
 import PatternForm from './PatternForm.vue';
@@ -43,7 +42,6 @@ const setJoint = (mm: number) =>
   </section>
   <LengthField label="Joint" :mm="surface.jointMm" :tape="tape" :commit="setJoint" large />
   <PatternForm :surface="surface" :product="product" />
-  <FindingList :job="job" :surface="surface" :plan="plan" />
   <ProductDialog
     v-if="editing"
     :product="editing === 'new' ? null : editing"
