@@ -8,15 +8,8 @@ import { productOf, type Job, type Surface } from './job.ts';
 import { roundMoney } from './money/packs.ts';
 import { repeatOf } from './pattern/registry.ts';
 import type { Repeat } from './pattern/repeat.ts';
-import {
-  adviseSetout,
-  candidatePlacer,
-  chooseSetout,
-  rankSetouts,
-  type Candidate,
-  type Placer,
-  type SetoutAdvice,
-} from './setout/chooseSetout.ts';
+import { adviseSetout, candidatePlacer, chooseSetout, rankSetouts, type Placer, type SetoutAdvice } from './setout/chooseSetout.ts';
+import type { Candidate } from './setout/candidate.ts';
 import type { EdgeSummary } from './setout/edgeCuts.ts';
 import type { Layout } from './setout/layout.ts';
 import { settingOutLines, type SettingOutLine } from './setout/settingOutLines.ts';

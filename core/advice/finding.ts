@@ -1,7 +1,8 @@
 import type { Figures, Issue } from '../result.ts';
 import type { Surface } from '../job.ts';
 import type { Product } from '../tile/product.ts';
-import type { SurfacePlan } from '../plan.ts';
+import type { EdgeSummary } from '../setout/edgeCuts.ts';
+import type { Traced } from '../surface/traceSurface.ts';
 
 /** Something the person should know, with the field that mends it. Its words live in messages/. */
 export interface Finding {
@@ -16,7 +17,7 @@ export interface AdviceContext {
   readonly surface: Surface;
   readonly surfaceIndex: number;
   readonly product: Product;
-  readonly plan: SurfacePlan;
+  readonly plan: { readonly traced: Traced; readonly edges: readonly EdgeSummary[] };
 }
 
 /** A rule finds nothing or some findings. */

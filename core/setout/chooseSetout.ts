@@ -2,25 +2,12 @@ import type { Repeat } from '../pattern/repeat.ts';
 import type { Edge } from '../surface/edge.ts';
 import type { Traced } from '../surface/traceSurface.ts';
 import { firstPieceSpan, settledOrigin, spanOf, type Axis } from './axisPlacement.ts';
-import { summariseEdges, type EdgeSummary } from './edgeCuts.ts';
-import type { Layout } from './layout.ts';
+import { summariseEdges } from './edgeCuts.ts';
+import type { Candidate, SettledAxis } from './candidate.ts';
 import { placeRepeat } from './placeRepeat.ts';
 import { endCuts, explainSetout, leavesSliver, type EndCuts, type Reason } from './explainSetout.ts';
 import { scoreSetout } from './scoreSetout.ts';
 import { BEST_SETOUT, FIXED_RULES, type AxisChoice, type FixedRule, type SetoutChoice } from './setoutChoice.ts';
-
-/** An axis choice that names where the repeat lies. */
-export type SettledAxis = Exclude<AxisChoice, { rule: 'best' }>;
-
-/** A setout with every tile placed. */
-export interface Candidate {
-  readonly x: SettledAxis;
-  readonly y: SettledAxis;
-  readonly layout: Layout;
-  readonly edges: readonly EdgeSummary[];
-  /** What speaks against it; less is better. */
-  readonly score: number;
-}
 
 /** Places pairs of rules, each once. */
 export type Placer = (x: SettledAxis, y: SettledAxis) => Candidate;

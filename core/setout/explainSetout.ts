@@ -2,7 +2,7 @@ import { boxOf } from '../geometry/ring.ts';
 import type { EdgeRole } from '../surface/edge.ts';
 import type { Traced } from '../surface/traceSurface.ts';
 import type { Axis } from './axisPlacement.ts';
-import type { Candidate } from './chooseSetout.ts';
+import type { Candidate } from './candidate.ts';
 import type { EdgeSummary } from './edgeCuts.ts';
 import { isSliver } from './scoreSetout.ts';
 import type { FixedRule } from './setoutChoice.ts';

@@ -1,6 +1,7 @@
 <script setup lang="ts">
-import InputText from 'primevue/inputtext';
 import { computed, ref, useId, watch } from 'vue';
+import FieldFrame from './FieldFrame.vue';
+import FigureInput from './FigureInput.vue';
 import { reportTrouble } from './fieldTroubles.ts';
 import { describeIssue } from '@azulejo/core/messages/en/issues';
 import type { Issue } from '@azulejo/core/result';
@@ -62,71 +63,16 @@ function stepBy(direction: 1 | -1, event: KeyboardEvent): void {
 </script>
 
 <template>
-  <div class="field" :class="{ large }">
-    <label :for="id" :class="{ hidden: hideLabel }">{{ label }}</label>
-    <span class="box">
-      <InputText
-        :id="id"
-        v-model="text"
-        :invalid="trouble !== null"
-        :aria-describedby="trouble ? `${id}-why` : undefined"
-        autocomplete="off"
-        inputmode="text"
-        fluid
-        @change="take"
-        @keydown.enter="take"
-        @keydown.up="stepBy(1, $event)"
-        @keydown.down="stepBy(-1, $event)"
-      />
-      <span class="unit" aria-hidden="true">{{ unit }}</span>
-    </span>
-    <p v-if="trouble" :id="`${id}-why`" class="why" role="alert">{{ trouble }}</p>
-  </div>
+  <FieldFrame :id="id" :label="label" :trouble="trouble" :hide-label="hideLabel">
+    <FigureInput
+      :id="id"
+      v-model="text"
+      :unit="unit"
+      :troubled="trouble !== null"
+      :large="large"
+      inputmode="text"
+      @take="take"
+      @step="stepBy"
+    />
+  </FieldFrame>
 </template>
-
-<style scoped>
-.field {
-  display: grid;
-  gap: 0.2rem;
-  min-width: 0;
-}
-label {
-  font-size: 0.875rem;
-  color: var(--ink-soft);
-}
-label.hidden {
-  position: absolute;
-  width: 1px;
-  height: 1px;
-  overflow: hidden;
-  clip-path: inset(50%);
-}
-.box {
-  position: relative;
-  display: block;
-}
-.box :deep(input) {
-  font-family: var(--figure);
-  font-weight: 600;
-  font-size: 1.1rem;
-  padding-right: 2.3rem;
-  line-height: 1.2;
-}
-.large .box :deep(input) {
-  font-size: 1.55rem;
-}
-.unit {
-  position: absolute;
-  right: 0.65rem;
-  top: 50%;
-  translate: 0 -50%;
-  color: var(--ink-soft);
-  font-size: 0.8rem;
-  pointer-events: none;
-}
-.why {
-  color: var(--bad);
-  font-size: 0.85rem;
-  line-height: 1.3;
-}
-</style>

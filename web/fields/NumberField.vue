@@ -1,6 +1,7 @@
 <script setup lang="ts">
-import InputText from 'primevue/inputtext';
 import { ref, useId, watch } from 'vue';
+import FieldFrame from './FieldFrame.vue';
+import FigureInput from './FigureInput.vue';
 import { reportTrouble } from './fieldTroubles.ts';
 import { describeIssue } from '@azulejo/core/messages/en/issues';
 import type { Issue } from '@azulejo/core/result';
@@ -37,59 +38,7 @@ function take(): void {
 </script>
 
 <template>
-  <div class="field">
-    <label :for="id">{{ label }}</label>
-    <span class="box">
-      <InputText
-        :id="id"
-        v-model="text"
-        :invalid="trouble !== null"
-        :aria-describedby="trouble ? `${id}-why` : undefined"
-        autocomplete="off"
-        inputmode="decimal"
-        fluid
-        @change="take"
-        @keydown.enter="take"
-      />
-      <span v-if="unit" class="unit" aria-hidden="true">{{ unit }}</span>
-    </span>
-    <p v-if="trouble" :id="`${id}-why`" class="why" role="alert">{{ trouble }}</p>
-  </div>
+  <FieldFrame :id="id" :label="label" :trouble="trouble">
+    <FigureInput :id="id" v-model="text" :unit="unit" :troubled="trouble !== null" inputmode="decimal" @take="take" />
+  </FieldFrame>
 </template>
-
-<style scoped>
-.field {
-  display: grid;
-  gap: 0.2rem;
-  min-width: 0;
-  align-content: start;
-}
-label {
-  font-size: 0.875rem;
-  color: var(--ink-soft);
-}
-.box {
-  position: relative;
-  display: block;
-}
-.box :deep(input) {
-  font-family: var(--figure);
-  font-weight: 600;
-  font-size: 1.05rem;
-  padding-right: 2.6rem;
-}
-.unit {
-  position: absolute;
-  right: 0.65rem;
-  top: 50%;
-  translate: 0 -50%;
-  color: var(--ink-soft);
-  font-size: 0.8rem;
-  pointer-events: none;
-}
-.why {
-  color: var(--bad);
-  font-size: 0.85rem;
-  line-height: 1.3;
-}
-</style>

@@ -1,20 +1,19 @@
 <script setup lang="ts">
 import Button from 'primevue/button';
 import Dialog from 'primevue/dialog';
-import InputText from 'primevue/inputtext';
-import { ref, useId } from 'vue';
+import { ref } from 'vue';
 import type { Job } from '@azulejo/core/job';
 import { describeIssue } from '@azulejo/core/messages/en/issues';
 import type { Issue } from '@azulejo/core/result';
 import { formatLengthWithUnit } from '@azulejo/core/units/formatLength';
 import type { Tape } from '@azulejo/core/units/tape';
+import TextField from '../../fields/TextField.vue';
 import SwitchField from '../../fields/SwitchField.vue';
 import { useJobStore } from '../../stores/jobStore.ts';
 
-const props = defineProps<{ job: Job }>();
+defineProps<{ job: Job }>();
 const emit = defineEmits<{ close: [] }>();
 const jobs = useJobStore();
-const id = useId();
 const trouble = ref<string | null>(null);
 
 /** A wall to show how the tape reads, mm. */
@@ -31,59 +30,23 @@ const setTape = (change: Partial<Tape>): void => {
   );
 };
 
-function setText(key: 'name' | 'client' | 'currency', event: Event): void {
-  const text = (event.target as HTMLInputElement).value.trim();
-  const value = key === 'currency' ? text.toUpperCase() : text;
-  if (key === 'name' && value === '') trouble.value = 'Expected a name for the job.';
-  else if (key === 'currency' && !/^[A-Z]{3}$/.test(value)) trouble.value = 'Expected a currency of three letters, such as EUR.';
-  else {
-    tell(
-      jobs.change(`Job ${key}`, (draft) => {
-        draft[key] = value;
-      }),
-    );
-  }
-}
+const setText =
+  (key: 'name' | 'client' | 'currency', expected: string) =>
+  (text: string): string | null => {
+    const [first] = jobs.change(`Job ${key}`, (draft) => {
+      draft[key] = key === 'currency' ? text.toUpperCase() : text;
+    });
+    return first ? expected : null;
+  };
 </script>
 
 <template>
   <Dialog visible modal header="Job details" @update:visible="emit('close')">
     <div class="form">
-      <div class="field">
-        <label :for="id">Name</label
-        ><InputText
-          :id="id"
-          :model-value="props.job.name"
-          maxlength="80"
-          fluid
-          autofocus
-          autocomplete="off"
-          @change="setText('name', $event)"
-        />
-      </div>
+      <TextField label="Name" :value="job.name" :longest="80" autofocus :commit="setText('name', 'Expected a name for the job.')" />
       <div class="two">
-        <div class="field">
-          <label :for="`${id}-client`">Client</label
-          ><InputText
-            :id="`${id}-client`"
-            :model-value="job.client"
-            maxlength="120"
-            fluid
-            autocomplete="off"
-            @change="setText('client', $event)"
-          />
-        </div>
-        <div class="field">
-          <label :for="`${id}-currency`">Currency</label
-          ><InputText
-            :id="`${id}-currency`"
-            :model-value="job.currency"
-            maxlength="3"
-            fluid
-            autocomplete="off"
-            @change="setText('currency', $event)"
-          />
-        </div>
+        <TextField label="Client" :value="job.client" :longest="120" :commit="setText('client', 'Expected at most 120 letters.')" />
+        <TextField label="Currency" :value="job.currency" :longest="3" :commit="setText('currency', 'Three letters, such as EUR.')" />
       </div>
       <SwitchField
         label="Tape"
@@ -145,14 +108,6 @@ function setText(key: 'name' | 'client' | 'currency', event: Event): void {
   display: grid;
   grid-template-columns: 1fr 6rem;
   gap: 0.8rem;
-}
-.field {
-  display: grid;
-  gap: 0.2rem;
-}
-label {
-  font-size: 0.875rem;
-  color: var(--ink-soft);
 }
 .sample {
   font-size: 1.3rem;

@@ -1,8 +1,7 @@
 <script setup lang="ts">
 import Button from 'primevue/button';
 import Dialog from 'primevue/dialog';
-import InputText from 'primevue/inputtext';
-import { computed, ref, useId } from 'vue';
+import { computed, ref } from 'vue';
 import { useRouter } from 'vue-router';
 import type { Job, Surface } from '@azulejo/core/job';
 import { describeIssue } from '@azulejo/core/messages/en/issues';
@@ -10,6 +9,7 @@ import { startSurface } from '@azulejo/core/startJob';
 import { SURFACE_KINDS } from '@azulejo/core/surface/surface';
 import { useFieldTroubles } from '../../fields/fieldTroubles.ts';
 import LengthField from '../../fields/LengthField.vue';
+import TextField from '../../fields/TextField.vue';
 import SwitchField from '../../fields/SwitchField.vue';
 import { useJobStore } from '../../stores/jobStore.ts';
 import { newId } from '../newId.ts';
@@ -19,7 +19,6 @@ const props = defineProps<{ job: Job }>();
 const emit = defineEmits<{ close: [] }>();
 const jobs = useJobStore();
 const router = useRouter();
-const id = useId();
 const name = ref('');
 const kind = ref<Surface['kind']>('floor');
 const widthMm = ref<number | null>(null);
@@ -82,10 +81,7 @@ function add(): void {
         <LengthField label="Left to right" :mm="widthMm" :tape="job.tape" :commit="setWidth" positive large />
         <LengthField label="Bottom to top" :mm="heightMm" :tape="job.tape" :commit="setHeight" positive large />
       </div>
-      <div class="field">
-        <label :for="id">Name</label>
-        <InputText :id="id" v-model="name" :placeholder="suggested" maxlength="80" fluid autocomplete="off" />
-      </div>
+      <TextField label="Name" :value="name" :longest="80" :placeholder="suggested" :commit="(text) => ((name = text), null)" />
       <p v-if="trouble" class="why" role="alert">{{ trouble }}</p>
       <button type="submit" class="unseen" tabindex="-1" aria-hidden="true">Set it out</button>
     </form>
@@ -107,14 +103,6 @@ function add(): void {
   grid-template-columns: 1fr 1fr;
   gap: 0.8rem;
   align-items: start;
-}
-.field {
-  display: grid;
-  gap: 0.2rem;
-}
-label {
-  font-size: 0.875rem;
-  color: var(--ink-soft);
 }
 .why {
   color: var(--bad);

@@ -1,15 +1,14 @@
 <script setup lang="ts">
 import Button from 'primevue/button';
 import Dialog from 'primevue/dialog';
-import InputText from 'primevue/inputtext';
-import { ref, useId } from 'vue';
+import { ref } from 'vue';
 import { useRouter } from 'vue-router';
 import { api, ServerError } from '../../api/client.ts';
+import TextField from '../../fields/TextField.vue';
 import SwitchField from '../../fields/SwitchField.vue';
 
 const emit = defineEmits<{ close: [] }>();
 const router = useRouter();
-const id = useId();
 const name = ref('');
 const client = ref('');
 const system = ref<'metric' | 'imperial'>('metric');
@@ -32,13 +31,8 @@ async function start(): Promise<void> {
 <template>
   <Dialog visible modal header="New job" @update:visible="emit('close')">
     <form class="form" @submit.prevent="start">
-      <div class="field">
-        <label :for="id">Name</label><InputText :id="id" v-model="name" maxlength="80" fluid autocomplete="off" autofocus />
-      </div>
-      <div class="field">
-        <label :for="`${id}-client`">Client</label
-        ><InputText :id="`${id}-client`" v-model="client" maxlength="120" fluid autocomplete="off" />
-      </div>
+      <TextField label="Name" :value="name" :longest="80" autofocus :commit="(text) => ((name = text), null)" />
+      <TextField label="Client" :value="client" :longest="120" :commit="(text) => ((client = text), null)" />
       <SwitchField
         label="Tape"
         :value="system"
@@ -63,14 +57,6 @@ async function start(): Promise<void> {
   display: grid;
   gap: 1rem;
   width: min(26rem, 82vw);
-}
-.field {
-  display: grid;
-  gap: 0.2rem;
-}
-label {
-  font-size: 0.875rem;
-  color: var(--ink-soft);
 }
 .why {
   color: var(--bad);

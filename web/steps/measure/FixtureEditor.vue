@@ -1,19 +1,18 @@
 <script setup lang="ts">
 import Button from 'primevue/button';
-import InputText from 'primevue/inputtext';
-import { computed, useId } from 'vue';
+import { computed } from 'vue';
 import { PhCaretDown, PhCaretRight, PhTrash } from '@phosphor-icons/vue';
 import type { Surface } from '@azulejo/core/job';
 import type { Fixture } from '@azulejo/core/surface/fixture';
 import { formatLength, formatLengthWithUnit } from '@azulejo/core/units/formatLength';
 import type { Tape } from '@azulejo/core/units/tape';
 import LengthField from '../../fields/LengthField.vue';
+import TextField from '../../fields/TextField.vue';
 import SwitchField from '../../fields/SwitchField.vue';
 import { useEditSurface } from '../useEditSurface.ts';
 
 const props = defineProps<{ fixture: Fixture; index: number; surface: Surface; tape: Tape; open: boolean }>();
 const emit = defineEmits<{ toggle: []; remove: [] }>();
-const id = useId();
 const edit = useEditSurface(() => props.surface.id);
 const round = computed(() => props.fixture.outline.kind === 'round');
 
@@ -37,12 +36,12 @@ const setSize = (key: 'widthMm' | 'heightMm' | 'diameterMm') => (mm: number) =>
     (outline as Record<string, unknown>)[key] = mm;
   });
 
-function rename(event: Event): void {
-  const name = (event.target as HTMLInputElement).value.trim().slice(0, 60);
-  if (name !== '')
-    change('Fixture name', (fixture) => {
-      fixture.name = name;
-    });
+function rename(name: string): string | null {
+  if (name === '') return 'Expected a name for the fixture.';
+  change('Fixture name', (fixture) => {
+    fixture.name = name;
+  });
+  return null;
 }
 
 /** Measuring from the other side keeps the fixture where it is. */
@@ -71,10 +70,7 @@ function setFrom(key: 'fromX' | 'fromY', value: string): void {
       ><span class="soft figure">{{ size }}</span>
     </button>
     <div v-if="open" class="stack inside">
-      <div class="field">
-        <label :for="id">Name</label>
-        <InputText :id="id" :model-value="fixture.name" maxlength="60" fluid autocomplete="off" @change="rename" />
-      </div>
+      <TextField label="Name" :value="fixture.name" :longest="60" :commit="rename" />
       <div v-if="fixture.outline.kind === 'rectangle'" class="two">
         <LengthField label="Width" :mm="fixture.outline.widthMm" :tape="tape" :commit="setSize('widthMm')" positive />
         <LengthField label="Height" :mm="fixture.outline.heightMm" :tape="tape" :commit="setSize('heightMm')" positive />
@@ -156,14 +152,6 @@ function setFrom(key: 'fromX' | 'fromY', value: string): void {
   grid-template-columns: 1fr 1fr;
   gap: 0.7rem;
   align-items: start;
-}
-.field {
-  display: grid;
-  gap: 0.2rem;
-}
-label {
-  font-size: 0.875rem;
-  color: var(--ink-soft);
 }
 .remove {
   justify-self: start;

@@ -10,15 +10,60 @@ import { useJobStore } from '../../stores/jobStore.ts';
 const props = defineProps<{ job: Job }>();
 const jobs = useJobStore();
 const use = computed(() => props.job.consumption);
-const prices = computed(() => props.job.prices);
 const notches = [{ value: 0, label: 'By tile' }, ...[6, 8, 10, 12].map((mm) => ({ value: mm, label: `${mm}` }))];
 
-const set = (label: string, recipe: (job: Job) => void) => jobs.change(label, recipe);
-const setNotch = (mm: number): void => {
-  set('Trowel notch', ({ consumption }) => {
-    consumption.trowelNotchMm = mm === 0 ? null : (mm as 6 | 8 | 10 | 12);
+/** A figure that can be typed over: its name, and where it stands in the job. */
+interface Figure {
+  readonly label: string;
+  readonly unit: string;
+  readonly decimals?: number;
+  readonly read: (job: Job) => number;
+  readonly write: (job: Job, value: number) => void;
+}
+
+const money = computed(() => ({ unit: props.job.currency, decimals: 2 }));
+const cutting: readonly Figure[] = [
+  { label: 'Spares for the client', unit: 'pcs', read: (j) => j.consumption.sparePieces, write: (j, n) => (j.consumption.sparePieces = n) },
+  {
+    label: 'Straight cuts that break',
+    unit: '%',
+    read: (j) => j.consumption.breakagePercent.straight,
+    write: (j, n) => (j.consumption.breakagePercent.straight = n),
+  },
+  {
+    label: 'Shaped cuts that break',
+    unit: '%',
+    read: (j) => j.consumption.breakagePercent.shaped,
+    write: (j, n) => (j.consumption.breakagePercent.shaped = n),
+  },
+];
+const packs = computed<readonly Figure[]>(() => [
+  { label: 'Adhesive, a bag', unit: 'kg', read: (j) => j.prices.adhesive.bagKg, write: (j, n) => (j.prices.adhesive.bagKg = n) },
+  { label: 'Price of a bag', ...money.value, read: (j) => j.prices.adhesive.price, write: (j, n) => (j.prices.adhesive.price = n) },
+  { label: 'Grout, a bag', unit: 'kg', read: (j) => j.prices.grout.bagKg, write: (j, n) => (j.prices.grout.bagKg = n) },
+  { label: 'Price of a bag', ...money.value, read: (j) => j.prices.grout.price, write: (j, n) => (j.prices.grout.price = n) },
+  {
+    label: 'Sealant, a cartridge',
+    unit: 'ml',
+    read: (j) => j.prices.sealant.cartridgeMl,
+    write: (j, n) => (j.prices.sealant.cartridgeMl = n),
+  },
+  { label: 'Price of a cartridge', ...money.value, read: (j) => j.prices.sealant.price, write: (j, n) => (j.prices.sealant.price = n) },
+]);
+
+const setFigure = (figure: Figure) => (value: number) =>
+  jobs.change(figure.label, (draft) => {
+    figure.write(draft, value);
   });
-};
+const setKerf = (mm: number) =>
+  jobs.change('Kerf', (draft) => {
+    draft.consumption.kerfMm = mm;
+  });
+const setUse = (label: string, part: Partial<Job['consumption']>) =>
+  jobs.change(label, (draft) => {
+    Object.assign(draft.consumption, part);
+  });
+const setNotch = (mm: number) => setUse('Trowel notch', { trowelNotchMm: mm === 0 ? null : (mm as 6 | 8 | 10 | 12) });
 </script>
 
 <template>
@@ -31,57 +76,17 @@ const setNotch = (mm: number): void => {
         { value: 'kept', label: 'Used again' },
         { value: 'thrown', label: 'Not used' },
       ]"
-      @choose="
-        (value) =>
-          set('Off-cuts', ({ consumption }) => {
-            consumption.offCutsKept = value === 'kept';
-          })
-      "
+      @choose="setUse('Off-cuts', { offCutsKept: $event === 'kept' })"
     />
     <div class="two">
-      <LengthField
-        label="Saw kerf"
-        :mm="use.kerfMm"
-        :tape="METRIC_TAPE"
-        :commit="
-          (mm) =>
-            set('Kerf', ({ consumption }) => {
-              consumption.kerfMm = mm;
-            })
-        "
-      />
+      <LengthField label="Saw kerf" :mm="use.kerfMm" :tape="METRIC_TAPE" :commit="setKerf" />
       <NumberField
-        label="Spares for the client"
-        unit="pcs"
-        :value="use.sparePieces"
-        :commit="
-          (n) =>
-            set('Spares', ({ consumption }) => {
-              consumption.sparePieces = n;
-            })
-        "
-      />
-      <NumberField
-        label="Straight cuts that break"
-        unit="%"
-        :value="use.breakagePercent.straight"
-        :commit="
-          (n) =>
-            set('Breakage', ({ consumption }) => {
-              consumption.breakagePercent.straight = n;
-            })
-        "
-      />
-      <NumberField
-        label="Shaped cuts that break"
-        unit="%"
-        :value="use.breakagePercent.shaped"
-        :commit="
-          (n) =>
-            set('Breakage', ({ consumption }) => {
-              consumption.breakagePercent.shaped = n;
-            })
-        "
+        v-for="figure in cutting"
+        :key="figure.label"
+        :label="figure.label"
+        :unit="figure.unit"
+        :value="figure.read(job)"
+        :commit="setFigure(figure)"
       />
     </div>
     <SwitchField label="Trowel notch, mm" :value="use.trowelNotchMm ?? 0" :options="notches" @choose="setNotch" />
@@ -92,83 +97,18 @@ const setNotch = (mm: number): void => {
         { value: 'no', label: 'Left dry' },
         { value: 'yes', label: 'Buttered' },
       ]"
-      @choose="
-        (value) =>
-          set('Back-buttering', ({ consumption }) => {
-            consumption.backButtered = value === 'yes';
-          })
-      "
+      @choose="setUse('Back-buttering', { backButtered: $event === 'yes' })"
     />
     <h3>Packs and prices</h3>
     <div class="two">
       <NumberField
-        label="Adhesive, a bag"
-        unit="kg"
-        :value="prices.adhesive.bagKg"
-        :commit="
-          (n) =>
-            set('Adhesive bag', (j) => {
-              j.prices.adhesive.bagKg = n;
-            })
-        "
-      />
-      <NumberField
-        label="costs"
-        :decimals="2"
-        :unit="job.currency"
-        :value="prices.adhesive.price"
-        :commit="
-          (n) =>
-            set('Adhesive price', (j) => {
-              j.prices.adhesive.price = n;
-            })
-        "
-      />
-      <NumberField
-        label="Grout, a bag"
-        unit="kg"
-        :value="prices.grout.bagKg"
-        :commit="
-          (n) =>
-            set('Grout bag', (j) => {
-              j.prices.grout.bagKg = n;
-            })
-        "
-      />
-      <NumberField
-        label="costs"
-        :decimals="2"
-        :unit="job.currency"
-        :value="prices.grout.price"
-        :commit="
-          (n) =>
-            set('Grout price', (j) => {
-              j.prices.grout.price = n;
-            })
-        "
-      />
-      <NumberField
-        label="Sealant, a cartridge"
-        unit="ml"
-        :value="prices.sealant.cartridgeMl"
-        :commit="
-          (n) =>
-            set('Cartridge', (j) => {
-              j.prices.sealant.cartridgeMl = n;
-            })
-        "
-      />
-      <NumberField
-        label="costs"
-        :decimals="2"
-        :unit="job.currency"
-        :value="prices.sealant.price"
-        :commit="
-          (n) =>
-            set('Sealant price', (j) => {
-              j.prices.sealant.price = n;
-            })
-        "
+        v-for="(figure, k) in packs"
+        :key="k"
+        :label="figure.label"
+        :unit="figure.unit"
+        :decimals="figure.decimals"
+        :value="figure.read(job)"
+        :commit="setFigure(figure)"
       />
     </div>
     <p class="small soft">Prices of tiles stand with each tile.</p>
@@ -187,5 +127,6 @@ const setNotch = (mm: number): void => {
   display: grid;
   grid-template-columns: 1fr 1fr;
   gap: 0.7rem;
+  align-items: start;
 }
 </style>

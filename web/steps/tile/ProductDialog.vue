@@ -1,7 +1,6 @@
 <script setup lang="ts">
 import Button from 'primevue/button';
 import Dialog from 'primevue/dialog';
-import InputText from 'primevue/inputtext';
 import { reactive, ref, useId } from 'vue';
 import type { Job, Surface } from '@azulejo/core/job';
 import { describeIssue } from '@azulejo/core/messages/en/issues';
@@ -11,6 +10,8 @@ import ChoiceField from '../../fields/ChoiceField.vue';
 import { useFieldTroubles } from '../../fields/fieldTroubles.ts';
 import LengthField from '../../fields/LengthField.vue';
 import NumberField from '../../fields/NumberField.vue';
+import FieldFrame from '../../fields/FieldFrame.vue';
+import TextField from '../../fields/TextField.vue';
 import SwitchField from '../../fields/SwitchField.vue';
 import { newId } from '../newId.ts';
 import { useEditSurface } from '../useEditSurface.ts';
@@ -76,10 +77,7 @@ function keep(): void {
 <template>
   <Dialog visible modal :header="product ? product.name : 'Own tile'" class="product" @update:visible="emit('close')">
     <form class="form" @submit.prevent>
-      <div class="field wide">
-        <label :for="id">Name</label>
-        <InputText :id="id" v-model="draft.name" maxlength="80" fluid autocomplete="off" />
-      </div>
+      <TextField class="wide" autofocus label="Name" :value="draft.name" :longest="80" :commit="(text) => ((draft.name = text), null)" />
       <LengthField
         label="Width on the box"
         :mm="draft.nominal.widthMm"
@@ -168,10 +166,9 @@ function keep(): void {
         ]"
         @choose="draft.directional = $event === 'directional'"
       />
-      <div class="field">
-        <label :for="`${id}-colour`">Colour in the drawing</label>
-        <input :id="`${id}-colour`" v-model="draft.colour" type="color" />
-      </div>
+      <FieldFrame :id="`${id}-colour`" label="Colour in the drawing"
+        ><input :id="`${id}-colour`" v-model="draft.colour" type="color"
+      /></FieldFrame>
       <p v-if="trouble" class="why wide" role="alert">{{ trouble }}</p>
     </form>
     <template #footer>
@@ -191,14 +188,6 @@ function keep(): void {
 }
 .wide {
   grid-column: 1 / -1;
-}
-.field {
-  display: grid;
-  gap: 0.2rem;
-}
-label {
-  font-size: 0.875rem;
-  color: var(--ink-soft);
 }
 input[type='color'] {
   width: 100%;

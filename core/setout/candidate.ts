@@ -1,0 +1,16 @@
+import type { EdgeSummary } from './edgeCuts.ts';
+import type { Layout } from './layout.ts';
+import type { AxisChoice } from './setoutChoice.ts';
+
+/** An axis choice that names where the repeat lies. */
+export type SettledAxis = Exclude<AxisChoice, { rule: 'best' }>;
+
+/** A setout with every tile placed. */
+export interface Candidate {
+  readonly x: SettledAxis;
+  readonly y: SettledAxis;
+  readonly layout: Layout;
+  readonly edges: readonly EdgeSummary[];
+  /** What speaks against it; less is better. */
+  readonly score: number;
+}
