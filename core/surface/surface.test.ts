@@ -1,0 +1,109 @@
+import { describe, expect, test } from '@jest/globals';
+import fc from 'fast-check';
+import { polygonsArea } from '../geometry/ring.ts';
+import { checkMeasured } from './checkMeasured.ts';
+import { DEFAULT_GAPS, EDGE_ROLES } from './edge.ts';
+import type { Fixture } from './fixture.ts';
+import { SHAPES, shapeSchema } from './shapes/registry.ts';
+import type { Measured } from './surface.ts';
+import { traceSurface } from './traceSurface.ts';
+
+const room = (over: Partial<Measured> = {}): Measured => ({
+  shape: { kind: 'rectangle', widthMm: 2640, heightMm: 1985 },
+  roles: {},
+  gapsMm: DEFAULT_GAPS,
+  doorways: [],
+  fixtures: [],
+  ...over,
+});
+const tray: Fixture = {
+  id: 'f',
+  name: 'Tray',
+  outline: { kind: 'rectangle', widthMm: 900, heightMm: 800 },
+  fromX: 'left',
+  xMm: 0,
+  fromY: 'top',
+  yMm: 0,
+  tiledUnder: false,
+  clearanceMm: 5,
+};
+const pipe: Fixture = {
+  id: 'p',
+  name: 'Pipe',
+  outline: { kind: 'round', diameterMm: 110 },
+  fromX: 'right',
+  xMm: 420,
+  fromY: 'top',
+  yMm: 510,
+  tiledUnder: false,
+  clearanceMm: 5,
+};
+const area = (measured: Measured): number => polygonsArea(traceSurface(measured).region);
+
+describe('where tile may lie', () => {
+  test('a tray in the corner, a pipe and a door, by closed formulas', () => {
+    const body = 2630 * 1975;
+    expect(area(room())).toBeCloseTo(body, 3);
+    expect(area(room({ fixtures: [tray] }))).toBeCloseTo(body - 900 * 800, 3);
+    expect(area(room({ fixtures: [pipe] }))).toBeCloseTo(body - Math.PI * 60 * 60, 0);
+    expect(area(room({ fixtures: [{ ...tray, tiledUnder: true }] }))).toBeCloseTo(body, 3);
+    const door = { id: 'door', edge: 'bottom', fromStartMm: 1460, widthMm: 780, depthMm: 60 };
+    expect(area(room({ doorways: [door] }))).toBeCloseTo(body + (780 - 10) * 60, 3);
+  });
+
+  test('gaps follow the role of each edge', () => {
+    const gapsMm = { wall: 4, focal: 6, hidden: 8, exposed: 1, threshold: 3 };
+    const { limits } = traceSurface(room({ gapsMm, roles: { left: 'focal', right: 'exposed', top: 'hidden' } }));
+    expect(limits).toEqual({ minX: 6, minY: 4, maxX: 2639, maxY: 1977 });
+  });
+
+  test('a fixture is where it is, whichever sides it is measured from', () => {
+    fc.assert(
+      fc.property(fc.integer({ min: 0, max: 1700 }), fc.integer({ min: 0, max: 1100 }), fc.boolean(), (x, y, round) => {
+        const outline: Fixture['outline'] = round ? { kind: 'round', diameterMm: 200 } : { kind: 'rectangle', widthMm: 900, heightMm: 800 };
+        const [w, h] = round ? [0, 0] : [900, 800];
+        const near: Fixture = { ...tray, outline, fromX: 'left', xMm: x, fromY: 'bottom', yMm: y };
+        const far: Fixture = { ...near, fromX: 'right', xMm: 2640 - x - w, fromY: 'top', yMm: 1985 - y - h };
+        const [a, b] = [near, far].map((fixture) => traceSurface(room({ fixtures: [fixture] })).fixtures[0].ring);
+        a.forEach((p, k) => expect(Math.hypot(p[0] - b[k][0], p[1] - b[k][1])).toBeLessThan(1e-9));
+      }),
+    );
+  });
+
+  test('a doorway opens any edge, its outer end a threshold', () => {
+    for (const edge of ['bottom', 'right', 'top', 'left']) {
+      const { edges } = traceSurface(room({ doorways: [{ id: 'd', edge, fromStartMm: 300, widthMm: 700, depthMm: 90 }] }));
+      expect(edges.filter(({ id }) => id === edge)).toHaveLength(2);
+      expect(edges.find(({ id }) => id === 'd')).toMatchObject({ role: 'threshold', gapMm: DEFAULT_GAPS.threshold });
+      expect(edges).toHaveLength(8);
+    }
+  });
+});
+
+describe('what can not be', () => {
+  const codes = (over: Partial<Measured>): string[] => checkMeasured(room(over)).map(({ code, path }) => [code, ...path].join(' '));
+  const door = { id: 'd', edge: 'bottom', fromStartMm: 300, widthMm: 700, depthMm: 90 };
+  test.each<[string, Partial<Measured>, string[]]>([
+    ['a fixture over an edge', { fixtures: [{ ...tray, xMm: 1800 }] }, ['fixture/outside fixtures 0 xMm']],
+    ['a fixture above the top', { fixtures: [{ ...tray, yMm: 1300 }] }, ['fixture/outside fixtures 0 yMm']],
+    [
+      'a fixture that is everything',
+      { fixtures: [{ ...tray, outline: { kind: 'rectangle', widthMm: 2640, heightMm: 1985 } }] },
+      ['surface/fixtures-leave-nothing fixtures'],
+    ],
+    ['a gap over half', { gapsMm: { ...DEFAULT_GAPS, wall: 1000 } }, ['surface/gaps-leave-nothing gapsMm']],
+    ['a door in no edge', { doorways: [{ ...door, edge: 'north' }] }, ['doorway/no-such-edge doorways 0 edge']],
+    ['a door past the corner', { doorways: [{ ...door, fromStartMm: 2000 }] }, ['doorway/outside doorways 0 fromStartMm']],
+    ['two doors in one place', { doorways: [door, { ...door, id: 'e', fromStartMm: 900 }] }, ['doorway/overlap doorways 1 fromStartMm']],
+    ['nothing wrong', { doorways: [door, { ...door, id: 'e', fromStartMm: 1000 }], fixtures: [tray, pipe] }, []],
+  ])('%s', (_, over, expected) => expect(codes(over)).toEqual(expected));
+});
+
+test.each(Object.entries(SHAPES))('%s: its defaults read back, its corners run counter-clockwise, each with an edge', (id, kind) => {
+  expect(shapeSchema.parse(kind.defaults)).toEqual(kind.defaults);
+  const { ring, edgeIds } = kind.outline(kind.defaults);
+  expect([kind.id, edgeIds.length, new Set(edgeIds).size]).toEqual([id, ring.length, ring.length]);
+  expect(polygonsArea([[ring]])).toBeGreaterThan(0);
+});
+
+test('every role has a gap', () => expect(Object.keys(DEFAULT_GAPS).sort()).toEqual([...EDGE_ROLES].sort()));
