@@ -14,7 +14,7 @@ export interface ScreenSize {
   readonly height: number;
 }
 
-const LEAST_SCALE = 0.005;
+const LEAST_SCALE = 0.002;
 const GREATEST_SCALE = 20;
 
 /** From the surface (mm, y up) to the screen (pixels, y down). */

@@ -26,7 +26,6 @@ export const ISSUE_WORDS = {
   'file/newer-version': ({ version, reads }) =>
     `The file was written by a newer Azulejo (version ${version}; this one reads up to ${reads}). Nothing was changed.`,
   'file/unreadable': ({ file }) => `The file can't be opened: ${file}`,
-  'file/too-large': ({ maximum }) => `The file is larger than ${maximum}. A job file is text of a few hundred kilobytes.`,
   'job/repeated-id': ({ id }) => `The id "${id}" is used twice; each must be its own.`,
   'job/no-longer-fits': () => 'What was changed here is no longer there in the other version.',
   'surface/no-such-product': ({ productId }) => `The tile "${productId}" is not in this job's list.`,

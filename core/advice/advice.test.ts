@@ -1,0 +1,74 @@
+import { describe, expect, test } from '@jest/globals';
+import { ADVICE_WORDS, describeFinding } from '../messages/en/advice.ts';
+import { plan } from '../plan.ts';
+import type { Job } from '../job.ts';
+import { jobOfOne } from '../testJob.ts';
+import { IMPERIAL_TAPE, METRIC_TAPE } from '../units/tape.ts';
+import { ADVICE_RULES } from './registry.ts';
+
+type Wanted = Parameters<typeof jobOfOne>[0];
+const good: Wanted = {
+  size: [2405, 1205],
+  tile: [300, 300],
+  jointMm: 3,
+  surface: { kind: 'wall', setout: { x: { rule: 'jointCentred' }, y: { rule: 'fullFromStart' } } },
+};
+const codes = (job: Job): string[] => plan(job).findings.map(({ code }) => code);
+
+/** What sets each rule off, from a surface that sets off none. */
+const PROVOKED: Readonly<Record<keyof typeof ADVICE_RULES, { readonly code: string; readonly job: Job; readonly path: string }>> = {
+  nominalSize: {
+    code: 'advice/nominal-size',
+    path: 'surfaces.0.productId',
+    job: { ...jobOfOne(good), products: [{ ...jobOfOne(good).products[0], measured: null }] },
+  },
+  sliver: {
+    code: 'advice/sliver',
+    path: 'surfaces.0.setout',
+    job: jobOfOne({ ...good, surface: { kind: 'wall', setout: { x: { rule: 'free', offsetMm: 30 }, y: { rule: 'fullFromStart' } } } }),
+  },
+  longOffset: {
+    code: 'advice/long-offset',
+    path: 'surfaces.0.pattern.offset',
+    job: jobOfOne({
+      ...good,
+      tile: [600, 300],
+      surface: { kind: 'wall', pattern: { kind: 'runningBond', lay: 'lying', offset: 0.5, step: 'alternating' } },
+    }),
+  },
+  narrowJoint: { code: 'advice/narrow-joint', path: 'surfaces.0.jointMm', job: jobOfOne({ ...good, jointMm: 1.5 }) },
+  noPerimeterJoint: { code: 'advice/no-perimeter-joint', path: 'surfaces.0.measured.gapsMm.wall', job: jobOfOne({ ...good, gapMm: 0 }) },
+};
+
+test('a sound surface sets off nothing', () => expect(codes(jobOfOne(good))).toEqual([]));
+
+describe.each(Object.entries(PROVOKED))('%s', (_, { code, job, path }) => {
+  test('is found, names the field that mends it, and has words in both tapes', () => {
+    const finding = plan(job).findings.find((found) => found.code === code);
+    expect(finding?.path.join('.')).toBe(path);
+    for (const tape of [METRIC_TAPE, IMPERIAL_TAPE]) expect(finding && describeFinding(finding, tape)).toMatch(/^[A-Z"].{40,}[.)]$/s);
+  });
+});
+
+test('a hidden edge may keep its sliver; a third of offset is safe', () => {
+  const hidden = {
+    ...good,
+    measured: { roles: { left: 'hidden', right: 'hidden' } },
+    surface: { kind: 'wall', setout: { x: { rule: 'free', offsetMm: 30 }, y: { rule: 'fullFromStart' } } },
+  } as const;
+  expect(codes(jobOfOne(hidden))).toEqual([]);
+  const third = jobOfOne({
+    ...good,
+    tile: [600, 300],
+    surface: { kind: 'wall', pattern: { kind: 'runningBond', lay: 'lying', offset: 1 / 3, step: 'alternating' } },
+  });
+  expect(codes(third)).not.toContain('advice/long-offset');
+});
+
+test('every code has words and every word a rule', () => {
+  expect(Object.keys(ADVICE_WORDS).sort()).toEqual(
+    Object.values(PROVOKED)
+      .map(({ code }) => code)
+      .sort(),
+  );
+});

@@ -1,0 +1,129 @@
+import { describe, expect, test } from '@jest/globals';
+import { readFileSync } from 'node:fs';
+import fc from 'fast-check';
+import Papa from 'papaparse';
+import { applyChange, editJob } from '../edit.ts';
+import { polygonsArea, ringArea, type Ring } from '../geometry/ring.ts';
+import { sharedArea } from '../geometry/clip.ts';
+import type { Job } from '../job.ts';
+import { plan } from '../plan.ts';
+import { jobOfOne } from '../testJob.ts';
+import { cutsCsv, orderCsv } from './csv.ts';
+import { readJobFile, writeJobFile } from './jobFile.ts';
+import { planJson } from './planJson.ts';
+
+const demoText = readFileSync(new URL('../../demo/tidewater-bakehouse.json', import.meta.url), 'utf8');
+const readDemo = (): Job => {
+  const read = readJobFile(demoText);
+  if (!read.ok) throw new Error(JSON.stringify(read.issues));
+  return read.value;
+};
+const demo = readDemo();
+
+interface PieceJson {
+  label: string;
+  whole: boolean;
+  tileIndex: number;
+  rings: Ring[];
+  tileRings: Ring[];
+  cut: null | { kind: string; marks: object[]; tool: string; edgeShows: boolean };
+}
+interface SurfaceJson {
+  region: { polygons: Ring[][] };
+  areaMm2: number;
+  tiledAreaMm2: number;
+  jointAreaMm2: number;
+  droppedAreaMm2: number;
+  pieces: PieceJson[];
+  totals: Record<string, number>;
+  edges: { id: string; smallestCutMm: number | null; largestCutMm: number | null }[];
+  setout: { reasons: string[]; jointMm: number; origin: number[] };
+}
+
+describe('the plan as JSON, held against its own drawing', () => {
+  const json = planJson(demo, plan(demo)) as {
+    surfaces: SurfaceJson[];
+    advice: { message: string; path: unknown[] }[];
+    materials: { packs: { count: number }[]; cost: number }[];
+    money: { total: number };
+  };
+  test.each(demo.surfaces.map(({ name }, k) => [name, k] as const))('%s', (_, k) => {
+    const surface = json.surfaces[k];
+    expect(polygonsArea(surface.region.polygons)).toBeCloseTo(surface.areaMm2, 3);
+    expect(surface.pieces.reduce((sum, { rings }) => sum + rings.reduce((area, ring) => area + ringArea(ring), 0), 0)).toBeCloseTo(
+      surface.tiledAreaMm2,
+      1,
+    );
+    expect(surface.tiledAreaMm2 + surface.jointAreaMm2).toBeCloseTo(surface.areaMm2, 3);
+    for (const { rings, tileRings, whole, cut } of surface.pieces) {
+      expect(whole).toBe(cut === null);
+      expect(sharedArea([rings], [tileRings])).toBeCloseTo(polygonsArea([rings]), -1);
+      expect(sharedArea([rings], surface.region.polygons)).toBeCloseTo(polygonsArea([rings]), -1);
+    }
+    const { pieces, whole, cut, opened, lowerBound, boxes } = surface.totals;
+    expect([pieces, whole]).toEqual([surface.pieces.length, surface.pieces.filter((piece) => piece.whole).length]);
+    expect(whole + cut).toBe(pieces);
+    expect(lowerBound).toBeLessThanOrEqual(opened);
+    expect(boxes).toBeGreaterThan(0);
+    expect(surface.setout.reasons).toHaveLength(2);
+  });
+  test('costs add up', () => expect(json.materials.reduce((sum, { cost }) => sum + cost, 0)).toBeCloseTo(json.money.total, 2));
+});
+
+describe('the job file', () => {
+  test('reads back to the same job', () => {
+    expect(readJobFile(writeJobFile(demo))).toEqual({ ok: true, value: demo });
+    expect(writeJobFile(demo)).toBe(demoText);
+  });
+  test('a file cut short, or with any value spoilt, is refused or read, never thrown over', () => {
+    fc.assert(
+      fc.property(fc.integer({ min: 0, max: demoText.length - 2 }), (at) => expect(readJobFile(demoText.slice(0, at)).ok).toBe(false)),
+      { numRuns: 60 },
+    );
+    fc.assert(
+      fc.property(fc.constantFrom(...Object.keys(demo)), fc.jsonValue(), (key, value) => {
+        const read = readJobFile(JSON.stringify({ ...demo, [key]: value }));
+        if (!read.ok) expect(read.issues.every(({ code }) => code.includes('/'))).toBe(true);
+      }),
+      { numRuns: 200 },
+    );
+  });
+  test('a misspelt key is noticed', () => {
+    const read = readJobFile(demoText.replace('"client"', '"cliant"'));
+    expect(!read.ok && read.issues[0]).toMatchObject({ code: 'field/unknown', figures: { keys: 'cliant' } });
+  });
+});
+
+test('a change and what takes it back cancel each other', () => {
+  fc.assert(
+    fc.property(fc.string({ minLength: 1, maxLength: 40 }), fc.integer({ min: 1, max: 20 }), (name, joint) => {
+      const { job, change } = editJob(demo, 'Change', (draft) => {
+        draft.surfaces[0].name = name;
+        draft.surfaces[1].jointMm = joint;
+        draft.surfaces.splice(2, 1);
+      });
+      expect(applyChange(demo, change.forward)).toEqual(job);
+      expect(applyChange(job, change.inverse)).toEqual(demo);
+    }),
+  );
+});
+
+describe('CSV', () => {
+  const parse = (text: string) => Papa.parse<Record<string, string>>(text.trim(), { header: true });
+  test('has a line for every cut piece, with the figures of the plan', () => {
+    const { surfaces } = plan(demo);
+    surfaces.forEach((planned, k) => {
+      const { data, errors } = parse(cutsCsv(demo, demo.surfaces[k], planned));
+      expect(errors).toEqual([]);
+      expect(data.map(({ Piece }) => Piece).sort()).toEqual(planned.cuts.map(({ label }) => label).sort());
+      expect(data.every((row) => Number(row['Off']) === data.filter(({ Group }) => Group === row['Group']).length)).toBe(true);
+    });
+  });
+  test('orders what is planned, and a name can not become a formula', () => {
+    const job = jobOfOne({ size: [2000, 1000], tile: [200, 200], jointMm: 3 });
+    const nasty = { ...job, products: [{ ...job.products[0], name: '=2+5' }] };
+    const { data } = parse(orderCsv(nasty, plan(nasty)));
+    expect(data[0]['Item']).toBe("'=2+5");
+    expect(data.map(({ Cost }) => Number(Cost)).reduce((a, b) => a + b, 0)).toBeCloseTo(plan(nasty).money.total, 2);
+  });
+});

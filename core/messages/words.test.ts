@@ -1,0 +1,87 @@
+import { describe, expect, test } from '@jest/globals';
+import { readdirSync, readFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { fileURLToPath } from 'node:url';
+import { CUT_KINDS, type Mark } from '../cuts/cutKind.ts';
+import { kindLetter } from '../cuts/kindLetter.ts';
+import { PATTERNS, type Pattern } from '../pattern/registry.ts';
+import { IMPERIAL_TAPE, METRIC_TAPE } from '../units/tape.ts';
+import { describeIssue, ISSUE_WORDS } from './en/issues.ts';
+import { describeMark } from './en/marks.ts';
+import { edgeName, kindName } from './en/names.ts';
+import { describePattern, PATTERN_NAMES, shareName } from './en/patterns.ts';
+
+const ROOT = fileURLToPath(new URL('../../', import.meta.url));
+
+function sources(folder: string): string[] {
+  return readdirSync(join(ROOT, folder), { withFileTypes: true }).flatMap((entry) => {
+    const path = join(folder, entry.name);
+    if (entry.isDirectory()) return ['dist', 'node_modules', 'messages'].includes(entry.name) ? [] : sources(path);
+    return /\.(ts|vue)$/.test(entry.name) && !entry.name.endsWith('.test.ts') ? [readFileSync(join(ROOT, path), 'utf8')] : [];
+  });
+}
+
+test('every refusal in the sources has its words, and no words stand for nothing', () => {
+  const text = ['core', 'cli', 'web'].flatMap(sources).join('\n');
+  const used = new Set(
+    [...text.matchAll(/'((?:length|field|file|job|surface|fixture|doorway|joint|tile)\/[a-z-]+)'/g)].map(([, code]) => code),
+  );
+  expect([...used].filter((code) => !code.startsWith('job/changed') && !code.startsWith('job/nothing')).sort()).toEqual(
+    Object.keys(ISSUE_WORDS).sort(),
+  );
+});
+
+test.each(Object.keys(ISSUE_WORDS))('%s: one or two plain sentences, no exclamation mark, no empty figure', (code) => {
+  const figures = new Proxy({}, { get: (_, key) => (String(key).endsWith('Mm') ? 12.5 : 'x') });
+  const words = describeIssue({ code, figures });
+  expect(words).toMatch(/^["A-Z].*\.?$/s);
+  expect(words).not.toMatch(/undefined|NaN|!|\$\{/);
+});
+
+test('an unknown code is a mistake in the program', () =>
+  expect(() => describeIssue({ code: 'no/such', figures: {} })).toThrow(/no\/such/));
+
+const MARKS: readonly [Mark, string][] = [
+  [{ type: 'line', from: 'left', mm: [249, 249] }, '249 from the left edge'],
+  [{ type: 'line', from: 'top', mm: [100, 112.5] }, 'from the top edge 100 at one end, 112.5 at the other'],
+  [{ type: 'corner', sideX: 'right', xMm: 40, sideY: 'bottom', yMm: 25 }, 'corner off: 40 along from the right, 25 from the bottom'],
+  [{ type: 'notch', sideX: 'left', xMm: 68.5, sideY: 'top', yMm: 199, afterCut: false }, 'notch 68.5 in from the left, 199 from the top'],
+  [
+    { type: 'slot', side: 'bottom', startMm: 80, widthMm: 100, depthMm: 120, afterCut: true },
+    'slot from the bottom: starts at 80, 100 wide, 120 deep, after the straight cut',
+  ],
+  [
+    { type: 'circle', xMm: -17.5, yMm: 293, diameterMm: 120, coreMm: null },
+    'hole 120 mm, centre 17.5 outside the left edge, 293 from the bottom; grind to the line',
+  ],
+  [{ type: 'window', xMm: 50, yMm: 60, widthMm: 120, heightMm: 80 }, 'box 120 x 80, 50 from the left, 60 from the bottom'],
+  [
+    {
+      type: 'path',
+      points: [
+        [0, 10],
+        [20, 30],
+      ],
+    },
+    'line through 0/10, 20/30 (from left/from bottom)',
+  ],
+];
+test.each(MARKS)('a mark reads as it is set: %j', (mark, words) => expect(describeMark(mark, METRIC_TAPE)).toBe(words));
+test('and in inches', () =>
+  expect(describeMark({ type: 'line', from: 'left', mm: [5.0625 * 25.4, 5.0625 * 25.4] }, IMPERIAL_TAPE)).toBe(
+    '5 1/16" from the left edge',
+  ));
+
+describe('names', () => {
+  test('kinds of cut differ in name and, but for the plain one, in sign', () => {
+    expect(new Set(CUT_KINDS.map(kindName)).size).toBe(CUT_KINDS.length);
+    expect(new Set(CUT_KINDS.map(kindLetter)).size).toBe(CUT_KINDS.length);
+    expect(CUT_KINDS.filter((kind) => kindLetter(kind) === '')).toEqual(['straight']);
+  });
+  test('patterns, shares and reveals', () => {
+    for (const { defaults, id } of Object.values(PATTERNS))
+      expect(describePattern(defaults as Pattern).startsWith(PATTERN_NAMES[id])).toBe(true);
+    expect([0.5, 1 / 3, 0.25, 0.4].map(shareName)).toEqual(['half', 'third', 'quarter', '40 %']);
+    expect([edgeName('left'), edgeName('door-start')]).toEqual(['left', 'reveal of door']);
+  });
+});

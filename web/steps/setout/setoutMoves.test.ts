@@ -1,0 +1,83 @@
+import { beforeEach, describe, expect, test } from '@jest/globals';
+import { createPinia, setActivePinia } from 'pinia';
+import { computed } from 'vue';
+import { drawSurface } from '@azulejo/core/plan';
+import { endCuts } from '@azulejo/core/setout/explainSetout';
+import { jobOfOne } from '@azulejo/core/testJob';
+import { IMPERIAL_TAPE, METRIC_TAPE, type Tape } from '@azulejo/core/units/tape';
+import { useBoardStore } from '../../stores/boardStore.ts';
+
+Reflect.deleteProperty(globalThis, 'BroadcastChannel');
+const { useJobStore } = await import('../../stores/jobStore.ts');
+const { useSetoutMoves } = await import('./useSetoutMoves.ts');
+
+/** The worked wall, its joint on the centre line, as the board has it. */
+async function openWall(tape: Tape = METRIC_TAPE) {
+  const job = jobOfOne({
+    size: [2314, 1215],
+    tile: [297.5, 297.5],
+    jointMm: 3,
+    surface: { setout: { x: { rule: 'jointCentred' }, y: { rule: 'best' } } },
+  });
+  globalThis.fetch = (() =>
+    Promise.resolve({
+      ok: true,
+      status: 200,
+      json: () => Promise.resolve({ job, version: 1, undoLabel: null, redoLabel: null }),
+    })) as unknown as typeof fetch;
+  const jobs = useJobStore();
+  const board = useBoardStore();
+  await jobs.open('job');
+  const surface = computed(() => jobs.job?.surfaces[0] ?? null);
+  const drawing = computed(() =>
+    jobs.job && surface.value ? drawSurface(jobs.job, { ...surface.value, setout: board.preview ?? surface.value.setout }) : null,
+  );
+  const moves = useSetoutMoves(
+    surface,
+    drawing,
+    computed(() => tape),
+  );
+  const ends = () => (drawing.value ? endCuts({ ...drawing.value.choice, edges: drawing.value.edges }, 'x') : null);
+  return { jobs, board, moves, surface, left: () => Math.round((ends()?.start.cutsMm[0] ?? 0) * 1000) / 1000 };
+}
+
+beforeEach(() => {
+  setActivePinia(createPinia());
+});
+
+describe('by hand', () => {
+  test('a nudge moves one direction by a step of the tape and settles the other', async () => {
+    const { moves, surface, left } = await openWall();
+    expect(left()).toBe(249);
+    moves.nudge('x', 1);
+    expect(left()).toBe(250);
+    moves.nudge('x', -10);
+    expect(left()).toBe(240);
+    expect(surface.value?.setout.x.rule).toBe('free');
+    expect(surface.value?.setout.y.rule).not.toBe('best');
+  });
+
+  test('on a tape in inches a step is a sixteenth', async () => {
+    const { moves, left } = await openWall(IMPERIAL_TAPE);
+    moves.nudge('x', 16);
+    expect(left()).toBeCloseTo(249 + 25.4, 3);
+  });
+
+  test('dragging is a preview until it is let go, then one change on a whole step', async () => {
+    const { jobs, board, moves, surface, left } = await openWall();
+    for (let k = 0; k < 5; k++) moves.moveBy([3.33, 1.07]);
+    expect([surface.value?.setout.x.rule, Math.round(left())]).toEqual(['jointCentred', 266]);
+    moves.drop();
+    expect([board.preview, surface.value?.setout.x.rule]).toEqual([null, 'free']);
+    expect(Number.isInteger(surface.value?.setout.x.rule === 'free' ? surface.value.setout.x.offsetMm : 0.5)).toBe(true);
+    expect(jobs.waiting.length).toBeLessThanOrEqual(1);
+  });
+
+  test('rules and the best can be taken back at any time', async () => {
+    const { moves, surface, left } = await openWall();
+    moves.setRule('x', { rule: 'pieceCentred' });
+    expect(left()).toBe(98.75);
+    moves.best();
+    expect([surface.value?.setout, left()]).toEqual([{ x: { rule: 'best' }, y: { rule: 'best' } }, 249]);
+  });
+});
