@@ -30,6 +30,9 @@ function checkSurface(job: Job, surface: Surface): Issue[] {
   return [...measured, ...checkTile(job, surface)];
 }
 
+/** More pieces than this on one surface are a slip of the pen: a tile of 5 mm on a floor of 5 m makes as many. */
+const MOST_PIECES = 1_000_000;
+
 function checkTile(job: Job, surface: Surface): Issue[] {
   const product = productOf(job, surface);
   const { widthMm, heightMm } = actualSize(product);
@@ -41,5 +44,6 @@ function checkTile(job: Job, surface: Surface): Issue[] {
   if (tile[0] > sides[0] && tile[1] > sides[1]) {
     return [issue('tile/larger-than-surface', ['productId'], { name: product.name, widthMm, heightMm })];
   }
-  return [];
+  const pieces = Math.round(((box.maxX - box.minX) * (box.maxY - box.minY)) / ((widthMm + surface.jointMm) * (heightMm + surface.jointMm)));
+  return pieces > MOST_PIECES ? [issue('tile/too-many-pieces', ['productId'], { name: product.name, pieces, most: MOST_PIECES })] : [];
 }

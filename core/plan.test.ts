@@ -103,6 +103,7 @@ describe('what can not be true is refused at its field', () => {
   test.each([
     [{ jointMm: 300 }, 'joint/wider-than-tile surfaces.0.jointMm'],
     [{ tile: [2400, 400] }, 'tile/larger-than-surface surfaces.0.productId'],
+    [{ size: [40_000, 40_000], tile: [12, 12] }, 'tile/too-many-pieces surfaces.0.productId'],
     [{ gapMm: 160 }, 'surface/gaps-leave-nothing surfaces.0.measured.gapsMm'],
     [{ measured: { fixtures: [pipe] } }, 'fixture/outside surfaces.0.measured.fixtures.0.xMm'],
     [

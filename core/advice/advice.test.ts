@@ -4,7 +4,7 @@ import { plan } from '../plan.ts';
 import type { Job } from '../job.ts';
 import { jobOfOne } from '../testJob.ts';
 import { IMPERIAL_TAPE, METRIC_TAPE } from '../units/tape.ts';
-import { ADVICE_RULES } from './registry.ts';
+import type { ADVICE_RULES } from './registry.ts';
 
 type Wanted = Parameters<typeof jobOfOne>[0];
 const good: Wanted = {

@@ -1,6 +1,7 @@
 import type { CutPiece } from '@azulejo/core/cuts/cutPiece';
 import type { Drawing } from '@azulejo/core/plan';
 import type { Tape } from '@azulejo/core/units/tape';
+import { paintFixturePlaces } from './paintFixturePlaces.ts';
 import { paintChosen, paintCutShapes, paintHatching, paintLabel } from './paintCuts.ts';
 import { paintChalkLines, paintEdgeLengths, paintEdges, paintEndCuts, paintFixtures } from './paintSurroundings.ts';
 import { paintTiles, type Brush } from './paintTiles.ts';
@@ -29,5 +30,8 @@ export function paintBoard(brush: Brush, content: BoardContent): void {
   if (cuts && (show === 'setout' || show === 'cuts')) for (const piece of cuts) paintLabel(brush, piece);
   if (show === 'setout') paintChalkLines(brush, drawing);
   if (show === 'setout' || show === 'cuts') paintEndCuts(brush, drawing, content.tape);
-  if (show === 'measures') paintEdgeLengths(brush, drawing, content.tape);
+  if (show === 'measures') {
+    paintEdgeLengths(brush, drawing, content.tape);
+    paintFixturePlaces(brush, drawing, content.tape);
+  }
 }

@@ -41,14 +41,9 @@ export function paintFixtures(brush: Brush, { traced }: Drawing, withNames: bool
     const [x, y] = toScreen(view, [(box.minX + box.maxX) / 2, (box.minY + box.maxY) / 2]);
     const wide = (box.maxX - box.minX) * view.scale;
     const fits = wide > width + 8;
-    writeOn(
-      brush,
-      fixture.name,
-      x,
-      wide > NAME_INSIDE_PX ? y : y - ((box.maxY - box.minY) / 2) * view.scale - 10,
-      palette.fixtureText,
-      !fits,
-    );
+    const inside = wide > NAME_INSIDE_PX;
+    const out = (fixture.fromY === 'top' ? 1 : -1) * (((box.maxY - box.minY) / 2) * view.scale + 10);
+    writeOn(brush, fixture.name, x, inside ? y : y + out, palette.fixtureText, !fits);
   }
 }
 

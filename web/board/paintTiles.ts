@@ -70,3 +70,26 @@ function traceWholes(brush: Brush, layout: Layout): void {
 }
 
 const touches = (a: Box, b: Box): boolean => a.minX <= b.maxX && a.maxX >= b.minX && a.minY <= b.maxY && a.maxY >= b.minY;
+
+const OVER_PX = 12;
+const OVER_FONT = `600 ${OVER_PX}px "Barlow Condensed", sans-serif`;
+
+/** How much room a text written over tiles takes, pixels. */
+export function overSize({ context }: Brush, text: string): ScreenSize {
+  context.font = OVER_FONT;
+  return { width: context.measureText(text).width + 6, height: OVER_PX + 3 };
+}
+
+/** Writes a short text over tiles, on a ground that keeps it readable. */
+export function writeOver(brush: Brush, text: string, x: number, y: number): void {
+  const { context, palette } = brush;
+  const { width, height } = overSize(brush, text);
+  context.fillStyle = palette.labelHalo;
+  context.beginPath();
+  context.roundRect(x - width / 2, y - height / 2, width, height, 3);
+  context.fill();
+  context.fillStyle = palette.label;
+  context.textAlign = 'center';
+  context.textBaseline = 'middle';
+  context.fillText(text, x, y + 0.5);
+}

@@ -22,7 +22,7 @@ import { useOpenJob } from './useOpenJob.ts';
 const props = defineProps<{ jobId: string; surfaceId: string; step: SurfaceStep }>();
 const { jobs, trouble } = useOpenJob(toRef(props, 'jobId'));
 const board = useBoardStore();
-const { surface, drawing, plan, cuts } = useSurfacePlan(toRef(props, 'surfaceId'));
+const { surface, drawing, plan, cuts, failed } = useSurfacePlan(toRef(props, 'surfaceId'));
 watch(
   () => props.surfaceId,
   () => board.clear(),
@@ -77,7 +77,11 @@ const move = (by: Point): void => moves.moveBy(by);
         @drop="moves.drop"
         @pick-piece="pickPiece"
         @pick-edge="board.chosenEdge = $event"
-      />
+      >
+        <p v-if="failed" class="failed" role="alert">
+          This setout could not be computed. Undo the last change, or change a size; nothing is lost.
+        </p>
+      </SetoutBoard>
       <main class="panel" :aria-label="`${surface.name}: ${step}`">
         <SurfaceHead :job="jobs.job" :surface="surface" :step="step" :plan="plan" />
         <MeasurePanel v-if="step === 'measure'" :surface="surface" :tape="tape" :plan="plan" />
@@ -91,6 +95,14 @@ const move = (by: Point): void => moves.moveBy(by);
 </template>
 
 <style scoped>
+.failed {
+  position: absolute;
+  inset: 12px 12px auto;
+  background: var(--bad-soft);
+  color: var(--bad);
+  padding: 0.6rem 0.9rem;
+  border-radius: 4px;
+}
 .surface {
   display: flex;
   flex-direction: column;

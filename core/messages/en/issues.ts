@@ -40,6 +40,8 @@ export const ISSUE_WORDS = {
   'doorway/overlap': ({ edge }) => `Two doorways overlap in the ${edgeName(edge)} edge.`,
   'joint/wider-than-tile': ({ jointMm, tileMm }, length) =>
     `A joint of ${length(jointMm)} is as wide as the tile (${length(tileMm)}). Expected less.`,
+  'tile/too-many-pieces': ({ name, pieces, most }) =>
+    `"${name}" would take ${pieces} pieces here; expected at most ${most}. Look at the sizes again.`,
   'tile/larger-than-surface': ({ name, widthMm, heightMm }, length) =>
     `"${name}" (${length(widthMm)} x ${length(heightMm)}) is larger than the surface both ways.`,
 } as const satisfies Record<string, Words>;
