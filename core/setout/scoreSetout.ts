@@ -2,7 +2,7 @@ import { VISIBILITY } from '../surface/edge.ts';
 import type { Layout } from './layout.ts';
 import type { EdgeCut, EdgeSummary } from './edgeCuts.ts';
 
-/** Under this share of the piece a cut is a sliver (handbook practice: under a third). */
+/** Under this share of the piece a cut is a sliver (trade practice: under a third). */
 export const SLIVER_SHARE = 1 / 3;
 
 /** Under this many mm a cut is a sliver, however small the piece. */

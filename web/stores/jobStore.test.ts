@@ -15,11 +15,13 @@ class FakeServer {
   version = 1;
   saves = 0;
   down = false;
+  gone = false;
 
   undone = 0;
   private last: Change | null = null;
 
   answer = (url: string, body: { baseVersion: number; change: Change } | null): [number, object] => {
+    if (this.gone) return [404, { code: 'job/not-found', message: 'gone', issues: [] }];
     if (body === null) return [200, this.stored()];
     if (body.baseVersion !== this.version) return [409, { code: 'job/changed-elsewhere', message: 'changed', issues: [] }];
     if (url.endsWith('/undo') && this.last) {
@@ -127,6 +129,20 @@ test('undo waits for what is being saved, and an answer that was overtaken is no
   await jobs.follow('job');
   server.stored = stored;
   expect(jobs.version).toBe(3);
+});
+
+test('opening the open job again takes it as it is stored: read back from a file, or gone', async () => {
+  const jobs = useJobStore();
+  await jobs.open('job');
+  jobs.change('Joint', setJoint(6));
+  await settled();
+  server.job = { ...server.job, name: 'Read back' };
+  server.version = 1;
+  await jobs.open('job');
+  expect([jobs.job?.name, jobs.version, jobs.saveState]).toEqual(['Read back', 1, 'saved']);
+  server.gone = true;
+  await expect(jobs.open('job')).rejects.toMatchObject({ code: 'job/not-found' });
+  expect(jobs.job).toBeNull();
 });
 
 test('changes of a key held down become one, except the one on its way', () => {

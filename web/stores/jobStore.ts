@@ -37,6 +37,14 @@ export const useJobStore = defineStore('job', () => {
     return sending.value || waiting.value.length > 0 ? 'saving' : 'saved';
   });
 
+  /** Writes and looks go one after the other, in the order they were asked for. */
+  let lastInTurn: Promise<unknown> = Promise.resolve();
+  function inTurn(work: () => Promise<void>): Promise<void> {
+    const done = lastInTurn.then(work, work);
+    lastInTurn = done.catch(() => undefined);
+    return done;
+  }
+
   function adopt(stored: StoredJob): void {
     job.value = stored.job;
     adoptVersion(stored);
@@ -48,11 +56,23 @@ export const useJobStore = defineStore('job', () => {
     redoLabel.value = stored.redoLabel;
   }
 
-  /** Opens a job; throws ServerError when there is none. */
+  /** Opens a job, or looks again at the open one; throws ServerError when there is none. */
   async function open(id: string): Promise<void> {
-    if (job.value?.id === id) return;
+    if (job.value?.id === id) return inTurn(() => lookAgain(id));
     [job.value, waiting.value, trouble.value, conflict.value] = [null, [], null, null];
     adopt(await api.findJob(id));
+  }
+
+  /** Takes the job as it is stored now: it may have been changed, deleted or read back from a file meanwhile. */
+  async function lookAgain(id: string): Promise<void> {
+    if (waiting.value.length > 0 || conflict.value) return;
+    try {
+      const stored = await api.findJob(id);
+      if (job.value?.id === id && waiting.value.length === 0 && stored.version !== version.value) adopt(stored);
+    } catch (error) {
+      if (error instanceof ServerError && error.code === 'job/not-found') job.value = null;
+      throw error;
+    }
   }
 
   /** Makes a change; returns why not when it can't be, and then changes nothing. */
@@ -67,10 +87,6 @@ export const useJobStore = defineStore('job', () => {
     void flush();
     return [];
   }
-
-  /** Writes go one after the other, in the order they were asked for. */
-  let lastInTurn: Promise<void> = Promise.resolve();
-  const inTurn = (work: () => Promise<void>): Promise<void> => (lastInTurn = lastInTurn.then(work, work));
 
   const flush = (): Promise<void> => inTurn(sendWaiting);
 
@@ -98,8 +114,11 @@ export const useJobStore = defineStore('job', () => {
   async function handleTrouble(id: string, error: unknown): Promise<void> {
     const failure = error instanceof ServerError ? error : new ServerError('server/failed', 'The change could not be saved.');
     if (failure.code === 'job/changed-elsewhere') {
-      conflict.value = { theirs: await api.findJob(id), mine: waiting.value };
-      return;
+      const theirs = await api.findJob(id).catch(() => null);
+      if (theirs) {
+        conflict.value = { theirs, mine: waiting.value };
+        return;
+      }
     }
     trouble.value = failure.words;
     await new Promise((resolve) => {
