@@ -79,7 +79,7 @@ export function planSurface(job: Job, surface: Surface): SurfacePlan {
   const drawing = drawingOf(surface, stage, chosen);
   const advice = adviseSetout(stage.place, chosen, stage.traced);
   const labels = startLabels(chosen.layout);
-  const cuts = describeCuts(chosen.layout, chosen.edges, product, labels);
+  const cuts = describeCuts(drawing, product, labels);
   const groups = groupCuts(cuts, product);
   const offCuts = planOffCuts(cuts, product, job.consumption);
   const areas = measureAreas(stage.traced, chosen.layout);

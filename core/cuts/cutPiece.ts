@@ -2,6 +2,8 @@ import { boxOf, mapPolygon, polygonArea, tidyRing, type Polygon } from '../geome
 import { labelPoint } from '../geometry/labelPoint.ts';
 import type { Point } from '../geometry/point.ts';
 import { actualSize, type Product, type Size } from '../tile/product.ts';
+import type { Traced } from '../surface/traceSurface.ts';
+import type { Circle } from '../geometry/circleRing.ts';
 import type { EdgeRole } from '../surface/edge.ts';
 import type { EdgeSummary } from '../setout/edgeCuts.ts';
 import { isSliver } from '../setout/scoreSetout.ts';
@@ -36,24 +38,45 @@ export interface CutPiece {
 
 const SHOWN_ROLES: ReadonlySet<EdgeRole> = new Set(['exposed', 'threshold']);
 
+/** What all pieces of a surface are described with. */
+interface CutContext {
+  readonly layout: Layout;
+  readonly product: Product;
+  /** Round fixtures with their clearance, on the surface. */
+  readonly circles: readonly Circle[];
+}
+
 /** Describes every piece that is not whole, course by course. */
-export function describeCuts(layout: Layout, edges: readonly EdgeSummary[], product: Product, labels: Labels): CutPiece[] {
+export function describeCuts(
+  { traced, layout, edges }: { readonly traced: Traced; readonly layout: Layout; readonly edges: readonly EdgeSummary[] },
+  product: Product,
+  labels: Labels,
+): CutPiece[] {
   const shown = new Set(edges.filter(({ role }) => SHOWN_ROLES.has(role)).flatMap(({ cuts }) => cuts.map((cut) => cut.tile)));
+  const circles = traced.fixtures.flatMap(({ clearCircle }) => (clearCircle ? [clearCircle] : []));
   return layout.cutTiles.flatMap((tile) =>
     tile.polygons.map((polygon, part) => {
       const name = labelOf(labels, layout, tile) + (tile.polygons.length > 1 ? String.fromCharCode(97 + part) : '');
-      return describePiece(name, tile, polygon, layout, product, shown.has(tile));
+      return describePiece(name, tile, polygon, shown.has(tile), { layout, product, circles });
     }),
   );
 }
 
-function describePiece(label: string, address: Address, polygon: Polygon, layout: Layout, product: Product, edgeShows: boolean): CutPiece {
+function describePiece(
+  label: string,
+  address: Address,
+  polygon: Polygon,
+  edgeShows: boolean,
+  { layout, product, circles }: CutContext,
+): CutPiece {
   const tile = actualSize(product);
-  const inTile = mapPolygon(polygon, toTileFrame(layout, address)).map(tidyRing);
+  const intoTile = toTileFrame(layout, address);
+  const inTile = mapPolygon(polygon, intoTile).map(tidyRing);
   const box = boxOf(inTile[0]);
   const sizeMm = { widthMm: box.maxX - box.minX, heightMm: box.maxY - box.minY };
+  const near = circles.map(({ centre, radiusMm }) => ({ centre: intoTile(centre), radiusMm }));
   const cuts = traceCuts(inTile, tile)
-    .map((line) => markCut(line, tile, box))
+    .map((line) => markCut(line, tile, box, near))
     .sort((a, b) => Number(SHAPED_KINDS.has(a.kind)) - Number(SHAPED_KINDS.has(b.kind)));
   const kind = kindOf(cuts, sizeMm, tile);
   const marks = cuts.map(({ mark }) => mark);
@@ -75,14 +98,15 @@ function describePiece(label: string, address: Address, polygon: Polygon, layout
 }
 
 function kindOf(cuts: readonly MarkedCut[], size: Size, tile: Size): CutKind {
-  if (cuts.length !== 1) {
-    const shaped = cuts.find(({ kind }) => SHAPED_KINDS.has(kind));
-    return cuts.length === 0 ? 'straight' : shaped && cuts.length === 1 ? shaped.kind : 'several';
-  }
+  if (cuts.length === 0) return 'straight';
+  if (cuts.length > 1) return 'several';
   const [{ kind }] = cuts;
   const narrow = isSliver(size.widthMm, tile.widthMm) || isSliver(size.heightMm, tile.heightMm);
   return kind === 'straight' && narrow ? 'rip' : kind;
 }
+
+/** Whether a piece needs more than straight passes from edge to edge. */
+export const isShaped = ({ marks }: Pick<CutPiece, 'marks'>): boolean => marks.some(({ type }) => type !== 'line' && type !== 'corner');
 
 const minutesOf = (cuts: readonly MarkedCut[]): number =>
   Math.max(

@@ -1,15 +1,10 @@
+import type { Circle } from '../geometry/circleRing.ts';
 import { distance, type Point } from '../geometry/point.ts';
-
-/** A circle through points of an arc. */
-export interface FittedCircle {
-  readonly centre: Point;
-  readonly radiusMm: number;
-}
 
 const OFF_CIRCLE_MM = 0.1;
 
 /** The circle three spread points lie on; null when the points are not those of one circle. */
-export function fitCircle(points: readonly Point[]): FittedCircle | null {
+export function fitCircle(points: readonly Point[]): Circle | null {
   if (points.length < 5) return null;
   const [a, b, c] = [0, Math.floor(points.length / 3), Math.floor((2 * points.length) / 3)].map((k) => points[k]);
   const d = 2 * (a[0] * (b[1] - c[1]) + b[0] * (c[1] - a[1]) + c[0] * (a[1] - b[1]));
@@ -23,3 +18,7 @@ export function fitCircle(points: readonly Point[]): FittedCircle | null {
   const inner = points.slice(1, -1);
   return inner.every((p) => Math.abs(distance(p, centre) - radiusMm) < OFF_CIRCLE_MM) ? { centre, radiusMm } : null;
 }
+
+/** Whether an arc runs on a known circle; its two ends may lie on a chord beside it. */
+export const runsOn = (points: readonly Point[], { centre, radiusMm }: Circle): boolean =>
+  points.slice(1, -1).every((p) => Math.abs(distance(p, centre) - radiusMm) < OFF_CIRCLE_MM);

@@ -2,7 +2,8 @@ import { boxOf, type Box } from '../geometry/ring.ts';
 import type { Point } from '../geometry/point.ts';
 import type { Size } from '../tile/product.ts';
 import { coreBitFor, type CutKind, type Mark, type Side } from './cutKind.ts';
-import { fitCircle } from './fitCircle.ts';
+import type { Circle } from '../geometry/circleRing.ts';
+import { fitCircle, runsOn } from './fitCircle.ts';
 import type { CutLine } from './traceCuts.ts';
 
 const SAME_MM = 0.01;
@@ -16,11 +17,12 @@ export interface MarkedCut {
 
 /**
  * Names one cut and says how it is marked: from the tile's factory edges, or for a notch or slot that
- * opens to a side cut before it, from the sides of the piece. `piece` is the box of the piece in the tile.
+ * opens to a side cut before it, from the sides of the piece. `piece` is the box of the piece in the tile,
+ * `circles` those of round fixtures in the tile's frame.
  */
-export function markCut(line: CutLine, tile: Size, piece: Box): MarkedCut {
-  if (line.closed) return line.curved ? (circleCut(line, 'hole') ?? pathCut(line, 'hole')) : windowCut(line);
-  if (line.curved) return circleCut(line, 'halfHole') ?? pathCut(line, 'curve');
+export function markCut(line: CutLine, tile: Size, piece: Box, circles: readonly Circle[]): MarkedCut {
+  if (line.closed) return line.curved ? (circleCut(line, 'hole', circles) ?? pathCut(line, 'hole')) : windowCut(line);
+  if (line.curved) return circleCut(line, 'halfHole', circles) ?? pathCut(line, 'curve');
   switch (line.points.length) {
     case 2:
       return straightCut(line.points[0], line.points[1], tile);
@@ -126,8 +128,9 @@ function windowCut(line: CutLine): MarkedCut {
   };
 }
 
-function circleCut(line: CutLine, kind: 'hole' | 'halfHole'): MarkedCut | null {
-  const circle = fitCircle(line.points);
+/** The circle is the fixture's own where the cut runs on one; a shallow bite alone would tell it badly. */
+function circleCut(line: CutLine, kind: 'hole' | 'halfHole', circles: readonly Circle[]): MarkedCut | null {
+  const circle = circles.find((known) => runsOn(line.points, known)) ?? fitCircle(line.points);
   if (!circle) return null;
   const diameterMm = 2 * circle.radiusMm;
   return { kind, mark: { type: 'circle', xMm: circle.centre[0], yMm: circle.centre[1], diameterMm, coreMm: coreBitFor(diameterMm) } };

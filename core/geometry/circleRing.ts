@@ -2,6 +2,12 @@ import { ARC_SAGITTA_MM } from './conventions.ts';
 import type { Point } from './point.ts';
 import type { Ring } from './ring.ts';
 
+/** A circle: its centre and radius, mm. */
+export interface Circle {
+  readonly centre: Point;
+  readonly radiusMm: number;
+}
+
 /**
  * A circle as a counter-clockwise ring of equal chords, grown by a hair so that its area is the
  * circle's own: pi * r². Radius in mm, above zero.

@@ -1,9 +1,10 @@
 import { difference } from '../geometry/clip.ts';
+import type { Circle } from '../geometry/circleRing.ts';
 import { insetEdges } from '../geometry/insetEdges.ts';
 import { boxOf, type Box, type Polygon, type Ring } from '../geometry/ring.ts';
 import { openDoorways } from './doorway.ts';
 import type { Edge, EdgeRole } from './edge.ts';
-import { fixtureRing, type Fixture } from './fixture.ts';
+import { fixtureCircle, fixtureRing, type Fixture } from './fixture.ts';
 import { outlineOf } from './shapes/registry.ts';
 import type { Measured } from './surface.ts';
 
@@ -13,6 +14,8 @@ export interface TracedFixture {
   readonly ring: Ring;
   /** With its clearance; where tiles end. */
   readonly clearRing: Ring;
+  /** The circle that `clearRing` stands for; null for other outlines. */
+  readonly clearCircle: Circle | null;
 }
 
 /** A measured surface turned into geometry. */
@@ -50,6 +53,7 @@ export function traceSurface(measured: Measured): Traced {
     fixture,
     ring: fixtureRing(fixture, body),
     clearRing: fixtureRing(fixture, body, fixture.clearanceMm),
+    clearCircle: fixtureCircle(fixture, body, fixture.clearanceMm),
   }));
   const holes = fixtures.filter(({ fixture }) => !fixture.tiledUnder).map(({ clearRing }): Polygon => [clearRing]);
   return {

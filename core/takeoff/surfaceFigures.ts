@@ -1,5 +1,4 @@
-import { SHAPED_KINDS } from '../cuts/cutKind.ts';
-import type { CutPiece } from '../cuts/cutPiece.ts';
+import { isShaped, type CutPiece } from '../cuts/cutPiece.ts';
 import type { OffCutPlan } from '../cuts/offCutPlan.ts';
 import { distance } from '../geometry/point.ts';
 import { polygonsArea, ringArea, ringLength } from '../geometry/ring.ts';
@@ -55,7 +54,7 @@ export function surfaceFigures(
   product: Product,
 ): SurfaceFigures {
   const size = actualSize(product);
-  const shapedCuts = cuts.filter(({ kind }) => SHAPED_KINDS.has(kind)).length;
+  const shapedCuts = cuts.filter(isShaped).length;
   return {
     surfaceId,
     productId: product.id,

@@ -1,0 +1,166 @@
+import { describe, expect, test } from '@jest/globals';
+import fc from 'fast-check';
+import { planSurface } from '../plan.ts';
+import { MADE_UP_TILES } from '../tile/madeUpList.ts';
+import { jobOfOne } from '../testJob.ts';
+import { coreBitFor, type Mark } from './cutKind.ts';
+import type { CutPiece } from './cutPiece.ts';
+import { narrowestSnapMm, toolFor } from './cutTool.ts';
+import { fitCircle } from './fitCircle.ts';
+
+const [W, H] = [310, 190];
+
+/** A grid of tiles without joints round one fixture; every figure below can be reckoned by hand. */
+function cutsRound(
+  outline: { kind: 'rectangle'; widthMm: number; heightMm: number } | { kind: 'round'; diameterMm: number },
+  xMm: number,
+  yMm: number,
+): readonly CutPiece[] {
+  const fixture = { id: 'f', name: 'F', outline, fromX: 'left', xMm, fromY: 'bottom', yMm, tiledUnder: false, clearanceMm: 0 } as const;
+  const job = jobOfOne({
+    size: [6 * W, 6 * H],
+    tile: [W, H],
+    jointMm: 0,
+    gapMm: 0,
+    measured: { fixtures: [fixture] },
+    surface: { setout: { x: { rule: 'fullFromStart' }, y: { rule: 'fullFromStart' } } },
+  });
+  return planSurface(job, job.surfaces[0]).cuts;
+}
+
+/** What a mark takes off the tile, in mm²; null for marks that do not say it alone. */
+function takenOff(mark: Mark): number | null {
+  switch (mark.type) {
+    case 'line':
+      return mark.from === 'left' || mark.from === 'right'
+        ? (W - (mark.mm[0] + mark.mm[1]) / 2) * H
+        : (H - (mark.mm[0] + mark.mm[1]) / 2) * W;
+    case 'notch':
+      return mark.xMm * mark.yMm;
+    case 'slot':
+      return mark.widthMm * mark.depthMm;
+    case 'window':
+      return mark.widthMm * mark.heightMm;
+    default:
+      return null;
+  }
+}
+
+describe('the marks give the piece back', () => {
+  test('round a box anywhere: one mark takes off exactly what is missing', () => {
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 30, max: 700 }),
+        fc.integer({ min: 30, max: 500 }),
+        fc.integer({ min: 5, max: 900 }),
+        fc.integer({ min: 5, max: 500 }),
+        (width, height, x, y) => {
+          const clear = (at: number, step: number): boolean => at % step > 1 && at % step < step - 1;
+          fc.pre(clear(x, W) && clear(y, H) && clear(x + width, W) && clear(y + height, H));
+          for (const piece of cutsRound({ kind: 'rectangle', widthMm: width, heightMm: height }, x, y)) {
+            if (piece.marks.length !== 1 || piece.label.endsWith('a') || piece.label.endsWith('b')) continue;
+            expect(takenOff(piece.marks[0])).toBeCloseTo(W * H - piece.areaMm2, 1);
+          }
+        },
+      ),
+      { numRuns: 80 },
+    );
+  });
+
+  test('round a pipe anywhere: every bitten piece knows the same centre and diameter', () => {
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 40, max: 170 }),
+        fc.integer({ min: 330, max: 900 }),
+        fc.integer({ min: 210, max: 560 }),
+        (diameter, x, y) => {
+          const pieces = cutsRound({ kind: 'round', diameterMm: diameter }, x, y);
+          // A pipe that touches two sides leaves the corner as a piece of its own, so tiles are counted and not pieces.
+          const tiles = new Set(pieces.map(({ address: { i, j } }) => `${i} ${j}`));
+          const missing = tiles.size * W * H - pieces.reduce((sum, piece) => sum + piece.areaMm2, 0);
+          expect(missing).toBeCloseTo((Math.PI * diameter * diameter) / 4, -1);
+          for (const { marks, address } of pieces) {
+            for (const mark of marks) {
+              if (mark.type !== 'circle') continue;
+              expect(mark.xMm + address.i * W).toBeCloseTo(x, 1);
+              expect(mark.yMm + address.j * H).toBeCloseTo(y, 1);
+              expect(mark.diameterMm).toBeCloseTo(diameter, 0);
+            }
+          }
+          expect(pieces.some(({ marks }) => marks.some(({ type }) => type === 'circle'))).toBe(true);
+        },
+      ),
+      { numRuns: 60 },
+    );
+  });
+
+  test('a slanted cut has a mark at each end, the larger where more stays', () => {
+    const job = jobOfOne({ size: [1200, 900], tile: [300, 300], jointMm: 0, gapMm: 0 });
+    const { cuts } = planSurface(job, { ...job.surfaces[0], setout: { x: { rule: 'free', offsetMm: 70 }, y: { rule: 'fullFromStart' } } });
+    expect(cuts.flatMap(({ marks }) => marks).every((mark) => mark.type === 'line' && mark.mm[0] === mark.mm[1])).toBe(true);
+  });
+});
+
+test('a circle is found from part of its arc, and not from what is no circle', () => {
+  fc.assert(
+    fc.property(fc.integer({ min: 5, max: 400 }), fc.integer({ min: 30, max: 340 }), (radius, degrees) => {
+      const arc = Array.from(
+        { length: 40 },
+        (_, k) =>
+          [9 + radius * Math.cos((degrees * k * Math.PI) / 180 / 40), -4 + radius * Math.sin((degrees * k * Math.PI) / 180 / 40)] as const,
+      );
+      const found = fitCircle(arc);
+      expect(found?.radiusMm).toBeCloseTo(radius, 3);
+      expect(fitCircle(arc.map(([x, y], k) => [x, k % 2 === 0 ? y : y + 2] as const))).toBeNull();
+    }),
+  );
+});
+
+test('a core bit is the next that exists; beyond the largest there is none', () => {
+  expect([5, 6, 59, 60, 61, 120, 126, 128].map(coreBitFor)).toEqual([6, 6, 60, 60, 65, 120, 127, null]);
+});
+
+describe('the tool', () => {
+  const tile = (material: string) => MADE_UP_TILES.find((product) => product.material === material) ?? MADE_UP_TILES[0];
+  const line: Mark = { type: 'line', from: 'left', mm: [200, 200] };
+  test.each([
+    ['a wide straight cut in porcelain snaps', 'straight', [line], 'porcelain', 97, 'snap cutter'],
+    ['a narrow one is sawn', 'rip', [line], 'porcelain', 12, 'wet saw'],
+    ['glass and stone are sawn', 'straight', [line], 'glass', 97, 'wet saw'],
+    [
+      'a notch is sawn',
+      'notch',
+      [{ type: 'notch', sideX: 'left', xMm: 40, sideY: 'top', yMm: 50, afterCut: false }],
+      'ceramic',
+      Infinity,
+      'wet saw',
+    ],
+    [
+      'a hole with a bit is drilled',
+      'hole',
+      [{ type: 'circle', xMm: 90, yMm: 90, diameterMm: 40, coreMm: 40 }],
+      'ceramic',
+      Infinity,
+      'core bit',
+    ],
+    [
+      'a hole without one is ground',
+      'hole',
+      [{ type: 'circle', xMm: 90, yMm: 90, diameterMm: 180, coreMm: null }],
+      'ceramic',
+      Infinity,
+      'grinder',
+    ],
+    [
+      'half a hole is ground, but in glass drilled',
+      'halfHole',
+      [{ type: 'circle', xMm: 0, yMm: 90, diameterMm: 40, coreMm: 40 }],
+      'glass',
+      Infinity,
+      'core bit',
+    ],
+  ] as const)('%s', (_, kind, marks, material, narrowest, tool) => {
+    expect(toolFor(kind, marks, tile(material), narrowest)).toBe(tool);
+  });
+  test('thick pieces need a wider strip to snap', () => expect([8, 10, 14].map(narrowestSnapMm)).toEqual([20, 20, 28]));
+});
