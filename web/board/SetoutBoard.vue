@@ -184,4 +184,18 @@ defineExpose({ fit, zoomBy });
   border-color: var(--line);
   color: var(--ink);
 }
+@media print {
+  .board {
+    height: auto;
+  }
+  .canvas {
+    position: static;
+  }
+  .canvas :deep(.konvajs-content),
+  .canvas :deep(canvas) {
+    position: static !important;
+    width: 100% !important;
+    height: auto !important;
+  }
+}
 </style>

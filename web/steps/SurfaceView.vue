@@ -126,9 +126,6 @@ const move = (by: Point): void => moves.moveBy(by);
   .work {
     display: block;
   }
-  .work > :first-child {
-    height: 110mm;
-  }
 }
 @media (max-width: 860px) {
   .work {

@@ -36,7 +36,7 @@ watch(
 
 <template>
   <template v-if="plan">
-    <div class="row">
+    <div class="row no-print">
       <Button as="a" :href="exportUrl(job.id, 'sheet', surface.id)" severity="secondary" outlined
         ><PhFilePdf :size="19" />Setout and cut sheet</Button
       >
