@@ -1,3 +1,5 @@
+import { fileURLToPath } from 'node:url';
+
 const project = (name) => ({
   displayName: name,
   rootDir: `./${name}`,
@@ -8,6 +10,7 @@ const project = (name) => ({
   transform: {
     '\\.ts$': ['@swc/jest', { jsc: { target: 'es2022', parser: { syntax: 'typescript' } }, module: { type: 'es6' } }],
   },
+  setupFiles: [fileURLToPath(new URL('./jest.setup.mjs', import.meta.url))],
   testMatch: ['<rootDir>/**/*.test.ts'],
 });
 

@@ -3,7 +3,7 @@ import type { Drawing } from '@azulejo/core/plan';
 import type { Tape } from '@azulejo/core/units/tape';
 import { paintFixturePlaces } from './paintFixturePlaces.ts';
 import { paintChosen, paintCutShapes, paintHatching, paintLabel } from './paintCuts.ts';
-import { paintChalkLines, paintEdgeLengths, paintEdges, paintEndCuts, paintFixtures } from './paintSurroundings.ts';
+import { paintChalkLines, paintEdgeLengths, paintEdges, paintEndCuts, paintFixtureNames, paintFixtures } from './paintSurroundings.ts';
 import { paintTiles, type Brush } from './paintTiles.ts';
 
 /** What the board shows besides the pieces. */
@@ -24,10 +24,11 @@ export function paintBoard(brush: Brush, content: BoardContent): void {
   paintTiles(brush, drawing, colour);
   paintCutShapes(brush, drawing.layout, colour);
   if (cuts) paintHatching(brush, cuts);
-  paintFixtures(brush, drawing, show !== 'picture');
+  paintFixtures(brush, drawing);
   paintEdges(brush, drawing, content.chosenEdge);
   paintChosen(brush, content.chosenPieces);
   if (cuts && (show === 'setout' || show === 'cuts')) for (const piece of cuts) paintLabel(brush, piece);
+  if (show !== 'picture') paintFixtureNames(brush, drawing);
   if (show === 'setout') paintChalkLines(brush, drawing);
   if (show === 'setout' || show === 'cuts') paintEndCuts(brush, drawing, content.tape);
   if (show === 'measures') {

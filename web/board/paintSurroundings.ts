@@ -20,8 +20,8 @@ const NAMED_PX = 20;
 const NAME_INSIDE_PX = 52;
 
 /** Fixtures: cut out ones as the ground that shows, tiled-under ones as a dashed outline. */
-export function paintFixtures(brush: Brush, { traced }: Drawing, withNames: boolean): void {
-  const { context, palette, view } = brush;
+export function paintFixtures(brush: Brush, { traced }: Drawing): void {
+  const { context, palette } = brush;
   for (const { fixture, ring } of traced.fixtures) {
     context.beginPath();
     traceRing(brush, ring);
@@ -34,16 +34,21 @@ export function paintFixtures(brush: Brush, { traced }: Drawing, withNames: bool
     context.lineWidth = 1.5;
     context.stroke();
     context.setLineDash([]);
+  }
+}
+
+/** The names of fixtures: inside where there is room, else beside them, away from where they are measured. */
+export function paintFixtureNames(brush: Brush, { traced }: Drawing): void {
+  const { context, palette, view } = brush;
+  for (const { fixture, ring } of traced.fixtures) {
     const box = boxOf(ring);
-    if (!withNames || Math.max(box.maxX - box.minX, box.maxY - box.minY) * view.scale < NAMED_PX) continue;
+    const [wide, high] = [(box.maxX - box.minX) * view.scale, (box.maxY - box.minY) * view.scale];
+    if (Math.max(wide, high) < NAMED_PX) continue;
     context.font = '600 13px "Barlow", sans-serif';
-    const width = context.measureText(fixture.name).width;
+    const fits = wide > context.measureText(fixture.name).width + 8;
     const [x, y] = toScreen(view, [(box.minX + box.maxX) / 2, (box.minY + box.maxY) / 2]);
-    const wide = (box.maxX - box.minX) * view.scale;
-    const fits = wide > width + 8;
-    const inside = wide > NAME_INSIDE_PX;
-    const out = (fixture.fromY === 'top' ? 1 : -1) * (((box.maxY - box.minY) / 2) * view.scale + 10);
-    writeOn(brush, fixture.name, x, inside ? y : y + out, palette.fixtureText, !fits);
+    const out = (fixture.fromY === 'top' ? 1 : -1) * (high / 2 + 10);
+    writeOn(brush, fixture.name, x, fits || wide > NAME_INSIDE_PX ? y : y + out, palette.fixtureText, !fits);
   }
 }
 
