@@ -102,12 +102,7 @@ export const jobRoutes =
           response: { 200: standing },
         },
       },
-      ({ params: { id }, body }) =>
-        jobs.makeChange(id, body.baseVersion, {
-          label: body.change.label,
-          forward: body.change.forward.map((p) => ({ ...p, value: p.value })),
-          inverse: body.change.inverse.map((p) => ({ ...p, value: p.value })),
-        }),
+      ({ params: { id }, body }) => jobs.makeChange(id, body.baseVersion, body.change),
     );
 
     app.post(

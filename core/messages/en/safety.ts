@@ -6,6 +6,4 @@ export const SAFETY = {
     'Switch off and prove dead before a box is opened or tiled round; where the law asks, a licensed electrician. Water and waste by those licensed for them.',
   mixing:
     'Cement is caustic: gloves and eye protection; mix without raising dust. Bags and large tiles are heavy: lift with two. Air the room while sealant cures. The data sheet on the bag decides.',
-  stripping:
-    'Old floors and their glue may hold asbestos, old paint lead: stop and have them tested before anything is broken out. Structure and waterproofing by local code.',
 } as const;

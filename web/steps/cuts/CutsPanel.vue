@@ -71,12 +71,6 @@ watch(
 </template>
 
 <style scoped>
-.caution {
-  font-size: 0.9rem;
-  background: var(--warn-soft);
-  padding: 0.55rem 0.75rem;
-  border-radius: 4px;
-}
 .groups {
   margin: 0;
   padding: 0;

@@ -65,12 +65,3 @@ function remove(id: string): void {
     <p v-if="surface.measured.fixtures.length > 0" class="caution">{{ SAFETY.fixtures }}</p>
   </section>
 </template>
-
-<style scoped>
-.caution {
-  font-size: 0.85rem;
-  background: var(--warn-soft);
-  padding: 0.5rem 0.7rem;
-  border-radius: 4px;
-}
-</style>

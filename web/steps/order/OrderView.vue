@@ -187,12 +187,6 @@ tfoot .total {
   font-size: 1.9rem;
   line-height: 1;
 }
-.caution {
-  font-size: 0.9rem;
-  background: var(--warn-soft);
-  padding: 0.55rem 0.75rem;
-  border-radius: 4px;
-}
 @media (max-width: 860px) {
   .sheet {
     grid-template-columns: minmax(0, 1fr);
