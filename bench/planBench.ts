@@ -1,3 +1,4 @@
+import type { Fixture } from '@azulejo/core/surface/fixture';
 import { sharedArea } from '@azulejo/core/geometry/clip';
 import { drawSurface, planSurface } from '@azulejo/core/plan';
 import { productOf, type Job } from '@azulejo/core/job';
@@ -28,29 +29,32 @@ export interface PlanRow {
 /** A floor of about so many pieces with a door, a tray, a column and a pipe. */
 function floorOf(pieces: number): Job {
   const side = Math.sqrt(pieces) * (TILE_MM + JOINT_MM);
-  const box = (id: string, share: number, size: number) =>
-    ({
-      id,
-      name: id,
-      outline: { kind: 'rectangle', widthMm: size, heightMm: size },
-      fromX: 'left',
-      xMm: side * share,
-      fromY: 'bottom',
-      yMm: side * share,
-      tiledUnder: false,
-      clearanceMm: 3,
-    }) as const;
-  const pipe = {
+  const box = (id: string, share: number, size: number): Fixture => ({
+    id,
+    name: id,
+    outline: { kind: 'rectangle', widthMm: size, heightMm: size },
+    kind: 'cutOut',
+    cover: null,
+    from: [
+      { edge: 'left', mm: side * share },
+      { edge: 'bottom', mm: side * share },
+    ],
+    tiledUnder: false,
+    clearanceMm: 3,
+  });
+  const pipe: Fixture = {
     id: 'pipe',
     name: 'pipe',
     outline: { kind: 'round', diameterMm: 60 },
-    fromX: 'right',
-    xMm: side * 0.22,
-    fromY: 'top',
-    yMm: side * 0.31,
+    kind: 'cutOut',
+    cover: null,
+    from: [
+      { edge: 'right', mm: side * 0.22 },
+      { edge: 'top', mm: side * 0.31 },
+    ],
     tiledUnder: false,
     clearanceMm: 4,
-  } as const;
+  };
   return jobOfOne({
     size: [side, side],
     tile: [TILE_MM, TILE_MM],

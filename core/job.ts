@@ -1,6 +1,8 @@
 import { z } from 'zod';
 import { patternSchema } from './pattern/registry.ts';
 import { setoutChoiceSchema } from './setout/setoutChoice.ts';
+import { linkSchema } from './surface/link.ts';
+import { PRACTICES } from './surface/levels/flatness.ts';
 import { measuredSchema, SURFACE_KINDS } from './surface/surface.ts';
 import { pricesSchema } from './money/prices.ts';
 import { productSchema } from './tile/product.ts';
@@ -9,7 +11,7 @@ import { gapSchema } from './units/lengthSchema.ts';
 import { tapeSchema } from './units/tape.ts';
 
 /** The version of the job file this code writes; files of a newer one are refused. */
-export const JOB_VERSION = 1;
+export const JOB_VERSION = 2;
 
 const idSchema = z.string().min(1).max(40);
 
@@ -19,6 +21,7 @@ export const surfaceSchema = z.strictObject({
   name: z.string().trim().min(1).max(80),
   kind: z.enum(SURFACE_KINDS),
   tape: tapeSchema.nullable().default(null).describe('How this surface reads its tape; null follows the job'),
+  roomId: idSchema.nullable().default(null).describe('The room it belongs to; null for none'),
   measured: measuredSchema,
   productId: idSchema,
   jointMm: gapSchema.describe('Width of the grout joint, mm'),
@@ -43,7 +46,13 @@ export const jobSchema = z.strictObject({
     .describe('Three-letter code'),
   tape: tapeSchema,
   products: z.array(productSchema).max(500),
+  practice: z.enum(PRACTICES).default('european').describe('Whose limits findings are held against'),
+  rooms: z
+    .array(z.strictObject({ id: idSchema, name: z.string().trim().min(1).max(80) }))
+    .max(100)
+    .default([]),
   surfaces: z.array(surfaceSchema).max(200),
+  links: z.array(linkSchema).max(400).default([]).describe('Edges at which surfaces meet'),
   consumption: consumptionSchema,
   prices: pricesSchema,
 });

@@ -93,10 +93,12 @@ describe('what can not be true is refused at its field', () => {
     id: 'p',
     name: 'Pipe',
     outline: { kind: 'round', diameterMm: 100 },
-    fromX: 'left',
-    xMm: 20,
-    fromY: 'bottom',
-    yMm: 100,
+    kind: 'cutOut',
+    cover: null,
+    from: [
+      { edge: 'left', mm: 20 },
+      { edge: 'bottom', mm: 100 },
+    ],
     tiledUnder: false,
     clearanceMm: 3,
   } as const;
@@ -105,7 +107,7 @@ describe('what can not be true is refused at its field', () => {
     [{ tile: [2400, 400] }, 'tile/larger-than-surface surfaces.0.productId'],
     [{ size: [40_000, 40_000], tile: [12, 12] }, 'tile/too-many-pieces surfaces.0.productId'],
     [{ gapMm: 160 }, 'surface/gaps-leave-nothing surfaces.0.measured.gapsMm'],
-    [{ measured: { fixtures: [pipe] } }, 'fixture/outside surfaces.0.measured.fixtures.0.xMm'],
+    [{ measured: { fixtures: [pipe] } }, 'fixture/outside surfaces.0.measured.fixtures.0.from.0.mm'],
     [
       { measured: { doorways: [{ id: 'd', edge: 'bottom', fromStartMm: 2000, widthMm: 800, depthMm: 60 }] } },
       'doorway/outside surfaces.0.measured.doorways.0.fromStartMm',

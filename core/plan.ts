@@ -25,7 +25,7 @@ export interface Drawing {
   readonly surfaceId: string;
   readonly traced: Traced;
   readonly layout: Layout;
-  readonly choice: Pick<Candidate, 'x' | 'y'>;
+  readonly choice: Pick<Candidate, 'x' | 'y' | 'sides'>;
   readonly edges: readonly EdgeSummary[];
   readonly lines: readonly SettingOutLine[];
 }
@@ -60,7 +60,7 @@ export function plan(job: Job): Plan {
   const total = roundMoney(materials.reduce((sum, material) => sum + material.cost, 0));
   const findings = surfaces.flatMap((planned, surfaceIndex) => {
     const surface = job.surfaces[surfaceIndex];
-    return adviseSurface({ surface, surfaceIndex, product: productOf(job, surface), plan: planned });
+    return adviseSurface({ job, surface, surfaceIndex, product: productOf(job, surface), plan: planned });
   });
   return { surfaces, materials, money: { currency: job.currency, total }, findings };
 }
@@ -112,11 +112,11 @@ function stageSurface(job: Job, surface: Surface): Stage {
   return { traced, repeat, place: candidatePlacer(traced, repeat, surface.jointMm) };
 }
 
-const drawingOf = (surface: Surface, { traced }: Stage, { layout, edges, x, y }: Candidate): Drawing => ({
+const drawingOf = (surface: Surface, { traced }: Stage, { layout, edges, sides, x, y }: Candidate): Drawing => ({
   surfaceId: surface.id,
   traced,
   layout,
   edges,
-  choice: { x, y },
-  lines: settingOutLines(layout, traced.body, traced.limits),
+  choice: { x, y, sides },
+  lines: settingOutLines(layout, traced.outline, traced.limits),
 });

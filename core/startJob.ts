@@ -1,6 +1,8 @@
 import { JOB_VERSION, jobSchema, type Job, type Surface } from './job.ts';
 import { BEST_SETOUT } from './setout/setoutChoice.ts';
+import { boxOf } from './geometry/ring.ts';
 import { DEFAULT_GAPS } from './surface/edge.ts';
+import { outlineOf, type Shape } from './surface/shapes/registry.ts';
 import { MADE_UP_TILES } from './tile/madeUpList.ts';
 import type { Tape } from './units/tape.ts';
 
@@ -21,19 +23,40 @@ export function startJob(id: string, name: string, tape: Tape): Job {
 
 /** A new rectangular surface with good defaults, so that two lengths make a setout. Sides in mm. */
 export function startSurface(job: Job, id: string, name: string, kind: Surface['kind'], widthMm: number, heightMm: number): Surface {
-  const product = firstTile(job, kind, Math.max(widthMm, heightMm));
+  return startSurfaceOf(job, id, name, kind, { kind: 'rectangle', widthMm, heightMm });
+}
+
+/** A new surface of any shape with good defaults. */
+export function startSurfaceOf(job: Job, id: string, name: string, kind: Surface['kind'], shape: Shape): Surface {
+  const { minX, minY, maxX, maxY } = boxOf(outlineOf(shape).ring);
+  const product = firstTile(job, kind, Math.max(maxX - minX, maxY - minY));
   return {
     id,
     name,
     kind,
     tape: null,
-    measured: { shape: { kind: 'rectangle', widthMm, heightMm }, roles: {}, gapsMm: DEFAULT_GAPS, doorways: [], fixtures: [] },
+    roomId: null,
+    measured: startMeasured(shape),
     productId: product.id,
     jointMm: kind === 'floor' ? 3 : 2,
     pattern: kind === 'wall' ? { kind: 'runningBond', lay: 'lying', offset: 0.5, step: 'alternating' } : { kind: 'stack', lay: 'lying' },
     setout: BEST_SETOUT,
   };
 }
+
+/** A shape with nothing on it yet. */
+export const startMeasured = (shape: Shape): Surface['measured'] => ({
+  shape,
+  roles: {},
+  gapsMm: DEFAULT_GAPS,
+  edgeGapsMm: {},
+  doorways: [],
+  fixtures: [],
+  base: null,
+  levels: null,
+  buildUp: null,
+  again: [],
+});
 
 /** The first tile of the list that suits: small on walls, larger on floors, never larger than the surface. */
 function firstTile(job: Job, kind: Surface['kind'], longestMm: number): Job['products'][number] {

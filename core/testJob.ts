@@ -15,7 +15,7 @@ interface Wanted {
 /** A job of one rectangular surface with one tile; lengths in mm. For tests and benches. */
 export function jobOfOne({ size, tile, jointMm, gapMm = 5, surface, measured, directional = false }: Wanted): Job {
   const empty = startJob('job', 'Trial', METRIC_TAPE);
-  const gapsMm = { wall: gapMm, focal: gapMm, hidden: gapMm, exposed: gapMm, threshold: gapMm };
+  const gapsMm = { wall: gapMm, focal: gapMm, hidden: gapMm, worktop: gapMm, exposed: gapMm, threshold: gapMm, continues: gapMm };
   const dimensions = { widthMm: tile[0], heightMm: tile[1] };
   const plain = startSurface(empty, 's', 'Trial', 'wall', ...size);
   const product = { ...empty.products[0], id: 't', nominal: dimensions, measured: dimensions, directional };

@@ -3,12 +3,13 @@ import { readFileSync } from 'node:fs';
 import type { FastifyInstance, InjectOptions } from 'fastify';
 import { editJob } from '@azulejo/core/edit';
 import { writeJobFile } from '@azulejo/core/formats/jobFile';
-import type { Job } from '@azulejo/core/job';
+import { JOB_VERSION, type Job } from '@azulejo/core/job';
 import { plan } from '@azulejo/core/plan';
 import { jobOfOne } from '@azulejo/core/testJob';
 import { buildApp } from './app.ts';
 import type { Database } from './db/database.ts';
 import { migrate, migrationNames } from './db/migrate.ts';
+import { bringJobsForward } from './jobs/bringJobsForward.ts';
 import { openPglite } from './db/openPglite.ts';
 import { ERRORS } from './errors/catalogue.ts';
 
@@ -41,6 +42,36 @@ const rename = (from: Job, name: string) =>
   editJob(from, `Name ${name}`, (draft) => {
     draft.name = name;
   }).change;
+
+test('a job stored by an older version is brought forward, without the history it can no longer follow', async () => {
+  const old = {
+    ...job,
+    id: 'old',
+    version: 1,
+    surfaces: [
+      {
+        ...job.surfaces[0],
+        measured: {
+          ...job.surfaces[0].measured,
+          fixtures: [
+            { id: 'p', name: 'Pipe', outline: { kind: 'round', diameterMm: 60 }, fromX: 'right', xMm: 400, fromY: 'top', yMm: 300 },
+          ],
+        },
+      },
+    ],
+  };
+  await database.query("INSERT INTO job (id, doc) VALUES ('old', $1::jsonb)", [JSON.stringify(old)]);
+  await database.query("INSERT INTO job_change (job_id, position, label, forward, inverse) VALUES ('old', 1, 'x', '[]', '[]')");
+  expect(await bringJobsForward(database)).toBe(1);
+  expect(await bringJobsForward(database)).toBe(0);
+  const { body } = await ask('GET', '/jobs/old');
+  expect(body).toMatchObject({ version: 2, undoLabel: null, job: { version: JOB_VERSION } });
+  expect(body.job.surfaces[0].measured.fixtures[0].from).toEqual([
+    { edge: 'right', mm: 400 },
+    { edge: 'top', mm: 300 },
+  ]);
+  await ask('DELETE', '/jobs/old?baseVersion=2');
+});
 
 describe('a job is kept with its history', () => {
   test('imported, read back, changed, undone and redone', async () => {

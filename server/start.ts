@@ -6,6 +6,7 @@ import { buildApp } from './app.ts';
 import { lockFolder } from './db/lockFolder.ts';
 import { migrate } from './db/migrate.ts';
 import { openPglite } from './db/openPglite.ts';
+import { bringJobsForward } from './jobs/bringJobsForward.ts';
 import { JobRepository } from './jobs/jobRepository.ts';
 import { readSettings } from './settings.ts';
 
@@ -23,6 +24,7 @@ async function start(): Promise<void> {
   });
   const database = await openPglite(`${settings.dataFolder}/db`);
   await migrate(database);
+  await bringJobsForward(database);
   for (const file of settings.jobFiles) await addJob(new JobRepository(database), file);
   const loopback = ['127.0.0.1', 'localhost', '::1'].includes(settings.host);
   const webFolder = fileURLToPath(new URL('../../web/dist', import.meta.url));

@@ -4,6 +4,7 @@ import { plan } from '../plan.ts';
 import type { Job } from '../job.ts';
 import { jobOfOne } from '../testJob.ts';
 import { IMPERIAL_TAPE, METRIC_TAPE } from '../units/tape.ts';
+import { asWalls } from '../surface/shapes/asWalls.ts';
 import type { ADVICE_RULES } from './registry.ts';
 
 type Wanted = Parameters<typeof jobOfOne>[0];
@@ -15,12 +16,75 @@ const good: Wanted = {
 };
 const codes = (job: Job): string[] => plan(job).findings.map(({ code }) => code);
 
+/** Two walls that meet in a corner, the second of another height. */
+function twoThatMeet(heightMm: number): Job {
+  const job = jobOfOne(good);
+  const [first] = job.surfaces;
+  const second = {
+    ...first,
+    id: 'second',
+    name: 'Side',
+    measured: { ...first.measured, shape: { kind: 'rectangle', widthMm: 900, heightMm } },
+  } as const;
+  const link = { id: 'l', a: { surface: first.id, edge: 'right' }, b: { surface: 'second', edge: 'left' }, meets: 'inside' } as const;
+  return { ...job, surfaces: [first, second], links: [link] };
+}
+
 /** What sets each rule off, from a surface that sets off none. */
 const PROVOKED: Readonly<Record<keyof typeof ADVICE_RULES, { readonly code: string; readonly job: Job; readonly path: string }>> = {
   nominalSize: {
     code: 'advice/nominal-size',
     path: 'surfaces.0.productId',
     job: { ...jobOfOne(good), products: [{ ...jobOfOne(good).products[0], measured: null }] },
+  },
+  readingDisagrees: {
+    code: 'advice/readings-unclear',
+    path: 'surfaces.0.measured.shape',
+    job: jobOfOne({
+      ...good,
+      measured: {
+        shape: {
+          ...asWalls({ kind: 'rectangle', widthMm: 2405, heightMm: 1205 }),
+          checks: [
+            { id: 'ac', from: 'bottom', to: 'top', mm: Math.hypot(2405, 1205), twice: false },
+            { id: 'bd', from: 'right', to: 'left', mm: Math.hypot(2405, 1205) + 24, twice: false },
+          ],
+        },
+      },
+    }),
+  },
+  meetingDiffers: { code: 'advice/meeting-differs', path: 'surfaces.0.measured.shape', job: twoThatMeet(1197) },
+  measureAgain: {
+    code: 'advice/measure-again',
+    path: 'surfaces.0.measured.again',
+    job: jobOfOne({ ...good, measured: { again: ['shape.widthMm'] } }),
+  },
+  notFlat: {
+    code: 'advice/not-flat',
+    path: 'surfaces.0.measured.levels',
+    job: jobOfOne({
+      ...good,
+      measured: {
+        levels: {
+          datum: '',
+          fill: 'leveller',
+          leastMm: 3,
+          readings: [300, 1200, 2100].flatMap((xMm, i) =>
+            [200, 600, 1000].map((yMm, j) => ({ id: `p${i}${j}`, xMm, yMm, downMm: i === 1 && j === 1 ? 1011 : 1000 })),
+          ),
+        },
+      },
+    }),
+  },
+  notFlush: {
+    code: 'advice/finishes-proud',
+    path: 'surfaces.0.measured.buildUp',
+    job: jobOfOne({
+      ...good,
+      measured: {
+        buildUp: { layers: [{ id: 'l', name: 'Board', thicknessMm: 12 }], neighbour: 'the hall', neighbourMm: 10, adjust: null },
+      },
+    }),
   },
   sliver: {
     code: 'advice/sliver',
@@ -46,7 +110,7 @@ describe.each(Object.entries(PROVOKED))('%s', (_, { code, job, path }) => {
   test('is found, names the field that mends it, and has words in both tapes', () => {
     const finding = plan(job).findings.find((found) => found.code === code);
     expect(finding?.path.join('.')).toBe(path);
-    for (const tape of [METRIC_TAPE, IMPERIAL_TAPE]) expect(finding && describeFinding(finding, tape)).toMatch(/^[A-Z"].{40,}[.)]$/s);
+    for (const tape of [METRIC_TAPE, IMPERIAL_TAPE]) expect(finding && describeFinding(finding, tape)).toMatch(/^[A-Z"\d].{40,}[.)]$/s);
   });
 });
 
@@ -65,10 +129,9 @@ test('a hidden edge may keep its sliver; a third of offset is safe', () => {
   expect(codes(third)).not.toContain('advice/long-offset');
 });
 
+/** What rules say besides, in cases like those above. */
+const OTHER_OUTCOMES = ['advice/reading-disagrees', 'advice/finishes-low'];
+
 test('every code has words and every word a rule', () => {
-  expect(Object.keys(ADVICE_WORDS).sort()).toEqual(
-    Object.values(PROVOKED)
-      .map(({ code }) => code)
-      .sort(),
-  );
+  expect(Object.keys(ADVICE_WORDS).sort()).toEqual([...Object.values(PROVOKED).map(({ code }) => code), ...OTHER_OUTCOMES].sort());
 });

@@ -1,5 +1,5 @@
 import type { Figures, Issue } from '../result.ts';
-import type { Surface } from '../job.ts';
+import type { Job, Surface } from '../job.ts';
 import type { Product } from '../tile/product.ts';
 import type { EdgeSummary } from '../setout/edgeCuts.ts';
 import type { Traced } from '../surface/traceSurface.ts';
@@ -14,6 +14,7 @@ export interface Finding {
 
 /** What a rule looks at: one surface as chosen and as planned. */
 export interface AdviceContext {
+  readonly job: Job;
   readonly surface: Surface;
   readonly surfaceIndex: number;
   readonly product: Product;

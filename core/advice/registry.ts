@@ -1,15 +1,28 @@
 import type { AdviceContext, AdviceRule, Finding } from './finding.ts';
 import { longOffset } from './rules/longOffset.ts';
+import { measureAgain } from './rules/measureAgain.ts';
+import { meetingDiffers } from './rules/meetingDiffers.ts';
 import { narrowJoint } from './rules/narrowJoint.ts';
 import { nominalSize } from './rules/nominalSize.ts';
+import { notFlat } from './rules/notFlat.ts';
+import { notFlush } from './rules/notFlush.ts';
 import { noPerimeterJoint } from './rules/noPerimeterJoint.ts';
+import { readingDisagrees } from './rules/readingDisagrees.ts';
 import { sliver } from './rules/sliver.ts';
 
 /** Every rule of advice. A new rule is a file in rules/ and a line here. */
-export const ADVICE_RULES = { nominalSize, sliver, longOffset, narrowJoint, noPerimeterJoint } as const satisfies Record<
-  string,
-  AdviceRule
->;
+export const ADVICE_RULES = {
+  readingDisagrees,
+  meetingDiffers,
+  measureAgain,
+  notFlat,
+  notFlush,
+  nominalSize,
+  sliver,
+  longOffset,
+  narrowJoint,
+  noPerimeterJoint,
+} as const satisfies Record<string, AdviceRule>;
 
 /** All findings on one surface, in the order of the rules. */
 export const adviseSurface = (context: AdviceContext): Finding[] => Object.values(ADVICE_RULES).flatMap((rule) => rule(context));

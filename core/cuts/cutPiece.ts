@@ -42,7 +42,7 @@ const SHOWN_ROLES: ReadonlySet<EdgeRole> = new Set(['exposed', 'threshold']);
 interface CutContext {
   readonly layout: Layout;
   readonly product: Product;
-  /** Round fixtures with their clearance, on the surface. */
+  /** Round fixtures with their clearance, and where tiles end at curved edges, on the surface. */
   readonly circles: readonly Circle[];
 }
 
@@ -53,7 +53,7 @@ export function describeCuts(
   labels: Labels,
 ): CutPiece[] {
   const shown = new Set(edges.filter(({ role }) => SHOWN_ROLES.has(role)).flatMap(({ cuts }) => cuts.map((cut) => cut.tile)));
-  const circles = traced.fixtures.flatMap(({ clearCircle }) => (clearCircle ? [clearCircle] : []));
+  const circles = [...traced.fixtures.flatMap(({ clearCircle }) => (clearCircle ? [clearCircle] : [])), ...traced.curves];
   return layout.cutTiles.flatMap((tile) =>
     tile.polygons.map((polygon, part) => {
       const name = labelOf(labels, layout, tile) + (tile.polygons.length > 1 ? String.fromCharCode(97 + part) : '');

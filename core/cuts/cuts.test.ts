@@ -24,10 +24,12 @@ const box = (xMm: number, yMm: number, widthMm: number, heightMm: number): Fixtu
   id: 'f',
   name: 'F',
   outline: { kind: 'rectangle', widthMm, heightMm },
-  fromX: 'left',
-  xMm,
-  fromY: 'bottom',
-  yMm,
+  kind: 'cutOut',
+  cover: null,
+  from: [
+    { edge: 'left', mm: xMm },
+    { edge: 'bottom', mm: yMm },
+  ],
   tiledUnder: false,
   clearanceMm: 0,
 });
@@ -35,10 +37,12 @@ const pipe = (xMm: number, yMm: number, diameterMm: number): Fixture => ({
   id: 'f',
   name: 'F',
   outline: { kind: 'round', diameterMm },
-  fromX: 'left',
-  xMm,
-  fromY: 'bottom',
-  yMm,
+  kind: 'cutOut',
+  cover: null,
+  from: [
+    { edge: 'left', mm: xMm },
+    { edge: 'bottom', mm: yMm },
+  ],
   tiledUnder: false,
   clearanceMm: 0,
 });

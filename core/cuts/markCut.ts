@@ -1,5 +1,5 @@
 import { boxOf, type Box } from '../geometry/ring.ts';
-import type { Point } from '../geometry/point.ts';
+import { cross, subtract, type Point } from '../geometry/point.ts';
 import type { Size } from '../tile/product.ts';
 import { coreBitFor, type CutKind, type Mark, type Side } from './cutKind.ts';
 import type { Circle } from '../geometry/circleRing.ts';
@@ -22,7 +22,7 @@ export interface MarkedCut {
  */
 export function markCut(line: CutLine, tile: Size, piece: Box, circles: readonly Circle[]): MarkedCut {
   if (line.closed) return line.curved ? (circleCut(line, 'hole', circles) ?? pathCut(line, 'hole')) : windowCut(line);
-  if (line.curved) return circleCut(line, 'halfHole', circles) ?? pathCut(line, 'curve');
+  if (line.curved) return (bulges(line) ? null : circleCut(line, 'halfHole', circles)) ?? pathCut(line, 'curve');
   switch (line.points.length) {
     case 2:
       return straightCut(line.points[0], line.points[1], tile);
@@ -33,6 +33,12 @@ export function markCut(line: CutLine, tile: Size, piece: Box, circles: readonly
     default:
       return pathCut(line, 'curve');
   }
+}
+
+/** Whether the piece is rounded off, not bitten into: the chain has the piece on its left and turns left. */
+function bulges({ points }: CutLine): boolean {
+  const [from, middle, to] = [points[0], points[Math.floor(points.length / 2)], points[points.length - 1]];
+  return cross(subtract(middle, from), subtract(to, middle)) > 0;
 }
 
 /** The piece lies on the left of the line from p to q, so the way it runs tells what is kept. */

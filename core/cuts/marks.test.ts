@@ -1,6 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { planSurface } from '../plan.ts';
+import type { Fixture } from '../surface/fixture.ts';
 import { MADE_UP_TILES } from '../tile/madeUpList.ts';
 import { jobOfOne } from '../testJob.ts';
 import { coreBitFor, type Mark } from './cutKind.ts';
@@ -16,7 +17,19 @@ function cutsRound(
   xMm: number,
   yMm: number,
 ): readonly CutPiece[] {
-  const fixture = { id: 'f', name: 'F', outline, fromX: 'left', xMm, fromY: 'bottom', yMm, tiledUnder: false, clearanceMm: 0 } as const;
+  const fixture: Fixture = {
+    id: 'f',
+    name: 'F',
+    outline,
+    kind: 'cutOut',
+    cover: null,
+    from: [
+      { edge: 'left', mm: xMm },
+      { edge: 'bottom', mm: yMm },
+    ],
+    tiledUnder: false,
+    clearanceMm: 0,
+  };
   const job = jobOfOne({
     size: [6 * W, 6 * H],
     tile: [W, H],

@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { checkJob } from '../checkJob.ts';
 import { JOB_VERSION, jobSchema, type Job } from '../job.ts';
 import { accepted, issue, refused, type Result } from '../result.ts';
+import { bringForward } from './migrations.ts';
 import { issuesFromZod } from './zodIssues.ts';
 
 /**
@@ -26,7 +27,7 @@ export function readJob(data: unknown): Result<Job> {
   if ('version' in data && typeof data.version === 'number' && data.version > JOB_VERSION) {
     return refused(issue('file/newer-version', ['version'], { version: data.version, reads: JOB_VERSION }));
   }
-  const parsed = jobSchema.safeParse(data);
+  const parsed = jobSchema.safeParse(bringForward({ ...data }));
   if (!parsed.success) return refused(...issuesFromZod(parsed.error));
   const untrue = checkJob(parsed.data);
   return untrue.length > 0 ? refused(...untrue) : accepted(parsed.data);

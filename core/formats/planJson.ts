@@ -81,7 +81,7 @@ function surfaceJson(job: Job, surface: Surface, planned: SurfacePlan): object {
   };
 }
 
-function schoolOf({ x, y }: SurfacePlan['choice']): string {
+function schoolOf({ x, y }: Pick<SurfacePlan['choice'], 'x' | 'y'>): string {
   const rules = [x.rule, y.rule];
   if (rules.includes('free')) return 'free';
   const centred = rules.filter((rule) => rule === 'pieceCentred' || rule === 'jointCentred').length;

@@ -50,10 +50,12 @@ describe('a reason says what it gains and what it costs', () => {
 });
 
 test('a line to strike is two measures from what stands there', () => {
-  const line = { axis: 'x', course: 2, atMm: 100, fromStartMm: [1155.5, 1155.5], fromEndMm: [1158.5, 1158.5] } as const;
-  expect(describeLine(line, METRIC_TAPE)).toBe('Upright line, second course: 1155.5 from the left at both ends (1158.5 from the right).');
+  const line = { axis: 'x', course: 2, atMm: 100, fromStartMm: [1155.5, 1155.5], fromEndMm: [1158.5, 1158.5], spanMm: [0, 900] } as const;
+  expect(describeLine(line, METRIC_TAPE)).toBe(
+    'Upright line, second course: from the left 1155.5 at both ends (from the right 1158.5 at both ends).',
+  );
   expect(describeLine({ ...line, axis: 'y', course: 1, fromStartMm: [254, 279.4] }, IMPERIAL_TAPE)).toBe(
-    'Level line: 10" and 11" from the bottom (45 5/8" from the top).',
+    'Level line: from the bottom 10" at the left end, 11" at the right end (from the top 45 5/8" at both ends).',
   );
 });
 

@@ -24,7 +24,11 @@ function sources(folder: string): string[] {
 test('every refusal in the sources has its words, and no words stand for nothing', () => {
   const text = ['core', 'cli', 'web'].flatMap(sources).join('\n');
   const used = new Set(
-    [...text.matchAll(/'((?:length|field|file|job|surface|fixture|doorway|joint|tile)\/[a-z-]+)'/g)].map(([, code]) => code),
+    [
+      ...text.matchAll(
+        /'((?:length|field|file|job|surface|fixture|doorway|joint|tile|shape|check|curve|base|link|outline|dxf|svg)\/[a-z-]+)'/g,
+      ),
+    ].map(([, code]) => code),
   );
   expect([...used].filter((code) => !/^job\/(changed|not)/.test(code)).sort()).toEqual(Object.keys(ISSUE_WORDS).sort());
 });

@@ -1,4 +1,5 @@
 import type { EdgeSummary } from './edgeCuts.ts';
+import type { MainEdges } from '../surface/sides.ts';
 import type { Layout } from './layout.ts';
 import type { AxisChoice } from './setoutChoice.ts';
 
@@ -11,6 +12,8 @@ export interface Candidate {
   readonly y: SettledAxis;
   readonly layout: Layout;
   readonly edges: readonly EdgeSummary[];
+  /** The edge that ends the rows on each side. */
+  readonly sides: MainEdges;
   /** What speaks against it; less is better. */
   readonly score: number;
 }

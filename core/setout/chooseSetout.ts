@@ -75,16 +75,17 @@ export function candidatePlacer(traced: Traced, repeat: Repeat, jointMm: number)
     if (known) return known;
     const layout = placeRepeat(traced.region, repeat, { origin: [originOn('x', x), originOn('y', y)], turnDeg: 0 });
     const edges = summariseEdges(traced.edges, layout);
-    const candidate = { x, y, layout, edges, score: scoreSetout(edges, summariseEdges(beside, layout), layout) };
+    const { sides } = traced;
+    const candidate = { x, y, layout, edges, sides, score: scoreSetout(edges, summariseEdges(beside, layout), layout, sides) };
     placed.set(key, candidate);
     return candidate;
   };
 }
 
-/** The sides of rectangular fixtures that are left out, the field on their left. */
+/** The sides of fixtures that are left out and not round, the field on their left. */
 function fixtureEdges({ fixtures }: Traced): Edge[] {
   return fixtures
-    .filter(({ fixture }) => !fixture.tiledUnder && fixture.outline.kind === 'rectangle')
+    .filter(({ fixture }) => !fixture.tiledUnder && fixture.outline.kind !== 'round')
     .flatMap(({ fixture, clearRing }) => {
       const ring = [...clearRing].reverse();
       return ring.map((from, k) => ({ id: `${fixture.id}-${k}`, from, to: ring[(k + 1) % ring.length], role: 'wall', gapMm: 0 }) as const);

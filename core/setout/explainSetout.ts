@@ -1,4 +1,5 @@
 import { boxOf } from '../geometry/ring.ts';
+import type { MainEdges } from '../surface/sides.ts';
 import type { EdgeRole } from '../surface/edge.ts';
 import type { Traced } from '../surface/traceSurface.ts';
 import type { Axis } from './axisPlacement.ts';
@@ -36,12 +37,14 @@ export interface Reason {
   readonly onePiece: boolean;
 }
 
-const SIDES: Readonly<Record<Axis, readonly [string, string]>> = { x: ['left', 'right'], y: ['bottom', 'top'] };
+/** The edges at the two ends of a direction. */
+const endsOf = (sides: MainEdges, axis: Axis): readonly (string | null)[] =>
+  axis === 'x' ? [sides.left, sides.right] : [sides.bottom, sides.top];
 
 /** Explains both directions of a setout against its nearest rivals. */
 export function explainSetout(chosen: Candidate, rivals: Readonly<Record<Axis, readonly Candidate[]>>, traced: Traced): Reason[] {
   return (['x', 'y'] as const).map((axis) => {
-    const [start, end] = SIDES[axis].map((id) => edgeNamed(chosen.edges, id));
+    const [start, end] = endsOf(chosen.sides, axis).map((id) => edgeNamed(chosen.edges, id));
     const rival = nearestRival(rivals[axis], axis, endCuts(chosen, axis));
     return {
       axis,
@@ -56,15 +59,15 @@ export function explainSetout(chosen: Candidate, rivals: Readonly<Record<Axis, r
   });
 }
 
-const edgeNamed = (edges: readonly EdgeSummary[], id: string): EdgeSummary | undefined => edges.find((edge) => edge.id === id);
+const edgeNamed = (edges: readonly EdgeSummary[], id: string | null): EdgeSummary | undefined => edges.find((edge) => edge.id === id);
 
 /** Whether either end of a direction gets pieces too narrow to look right. */
-export const leavesSliver = ({ edges }: Pick<Candidate, 'edges'>, axis: Axis): boolean =>
-  SIDES[axis].some((id) => edgeNamed(edges, id)?.cuts.some((cut) => isSliver(cut.depthMm, cut.fullMm)) ?? false);
+export const leavesSliver = ({ edges, sides }: Pick<Candidate, 'edges' | 'sides'>, axis: Axis): boolean =>
+  endsOf(sides, axis).some((id) => edgeNamed(edges, id)?.cuts.some((cut) => isSliver(cut.depthMm, cut.fullMm)) ?? false);
 
 /** The pieces at both ends of a direction. */
-export function endCuts(setout: Pick<Candidate, 'edges' | Axis>, axis: Axis): EndCuts {
-  const [start, end] = SIDES[axis].map((id) => cutSizes(edgeNamed(setout.edges, id)));
+export function endCuts(setout: Pick<Candidate, 'edges' | 'sides' | Axis>, axis: Axis): EndCuts {
+  const [start, end] = endsOf(setout.sides, axis).map((id) => cutSizes(edgeNamed(setout.edges, id)));
   const { rule } = setout[axis];
   return {
     start: { cutsMm: start, full: start.length === 0 || rule === 'fullFromStart' },

@@ -1,4 +1,5 @@
 import { VISIBILITY } from '../surface/edge.ts';
+import type { MainEdges } from '../surface/sides.ts';
 import type { Layout } from './layout.ts';
 import type { EdgeCut, EdgeSummary } from './edgeCuts.ts';
 
@@ -22,12 +23,12 @@ export const isSliver = (depthMm: number, fullMm: number): boolean =>
  * that differ count by the less visible of the two, so that a hidden edge may take any misfit.
  * `beside` are the sides of what stands in the field: strips and thin ears there count too.
  */
-export function scoreSetout(edges: readonly EdgeSummary[], beside: readonly EdgeSummary[], layout: Layout): number {
+export function scoreSetout(edges: readonly EdgeSummary[], beside: readonly EdgeSummary[], layout: Layout, sides: MainEdges): number {
   const looks = edges.map((edge) => ({ edge, weight: VISIBILITY[edge.role] * shareOfSide(edge, edges) }));
   const cuts = looks.reduce((sum, { edge, weight }) => sum + weight * meanPenalty(edge), 0);
   const imbalance = [
-    ['left', 'right'],
-    ['bottom', 'top'],
+    [sides.left, sides.right],
+    [sides.bottom, sides.top],
   ].reduce((sum, [a, b]) => sum + imbalanceOf(edges, a, b), 0);
   const count = layout.cutTiles.length / Math.sqrt(Math.max(1, layout.cutTiles.length + layout.wholeCount));
   return cuts + thinBeside(beside, edges) + IMBALANCE_WEIGHT * imbalance + CUT_COUNT_WEIGHT * count;
@@ -57,7 +58,7 @@ function penalty({ depthMm, fullMm }: EdgeCut): number {
   return size + (isSliver(depthMm, fullMm) ? SLIVER_PENALTY : 0);
 }
 
-function imbalanceOf(edges: readonly EdgeSummary[], a: string, b: string): number {
+function imbalanceOf(edges: readonly EdgeSummary[], a: string | null, b: string | null): number {
   const first = edges.find(({ id }) => id === a);
   const second = edges.find(({ id }) => id === b);
   if (!first || !second) return 0;

@@ -1,4 +1,5 @@
-import { boxOf, type Box } from '../geometry/ring.ts';
+import { boxOf, type Box, type Ring } from '../geometry/ring.ts';
+import type { Point } from '../geometry/point.ts';
 import { cellShift, type Layout } from './layout.ts';
 import { firstPieceSpan, spanOf, type Axis } from './axisPlacement.ts';
 
@@ -14,19 +15,21 @@ export interface SettingOutLine {
   readonly fromStartMm: readonly [number, number];
   /** From the right or top edge, mm. */
   readonly fromEndMm: readonly [number, number];
+  /** Where the line itself runs from and to, mm. */
+  readonly spanMm: readonly [number, number];
 }
 
 /**
  * The lines nearest the middle of the field that pieces are laid to: one each way, and for a
  * shifted course a second one along it.
  */
-export function settingOutLines(layout: Layout, body: Box, limits: Box): SettingOutLine[] {
+export function settingOutLines(layout: Layout, outline: Ring, limits: Box): SettingOutLine[] {
   const alongAxis: Axis = layout.repeat.upright ? 'y' : 'x';
   const acrossAxis: Axis = layout.repeat.upright ? 'x' : 'y';
   const shift = courseShift(layout, alongAxis);
-  const first = lineAt(layout, alongAxis, 1, 0, body, limits);
-  const second = shift === 0 ? [] : [lineAt(layout, alongAxis, 2, shift, body, limits)];
-  return [first, ...second, lineAt(layout, acrossAxis, 1, 0, body, limits)];
+  const first = lineAt(layout, alongAxis, 1, 0, outline, limits);
+  const second = shift === 0 ? [] : [lineAt(layout, alongAxis, 2, shift, outline, limits)];
+  return [first, ...second, lineAt(layout, acrossAxis, 1, 0, outline, limits)];
 }
 
 /** How far the second course lies along the first, mm; 0 for straight joints. */
@@ -36,14 +39,44 @@ function courseShift({ repeat }: Layout, axis: Axis): number {
   return cellShift(repeat, 0, 1)[k];
 }
 
-function lineAt(layout: Layout, axis: Axis, course: 1 | 2, shift: number, body: Box, limits: Box): SettingOutLine {
+function lineAt(layout: Layout, axis: Axis, course: 1 | 2, shift: number, outline: Ring, limits: Box): SettingOutLine {
   const start = layout.placement.origin[axis === 'x' ? 0 : 1] + firstPieceSpan(layout.repeat, axis).low + shift;
   const period = pieceStep(layout, axis);
   const field = spanOf(limits, axis);
   const centre = (field.low + field.high) / 2;
   const atMm = start + Math.round((centre - start) / period) * period;
-  const { low, high } = spanOf(body, axis);
-  return { axis, course, atMm, fromStartMm: [atMm - low, atMm - low], fromEndMm: [high - atMm, high - atMm] };
+  return { axis, course, atMm, ...tapedFrom(outline, axis, atMm) };
+}
+
+/** A tape is held this far in from where a line meets a wall, mm. */
+const IN_FROM_END_MM = 1;
+
+/** The two tape measures at each end of a line: square to it, to the walls on either side. */
+function tapedFrom(outline: Ring, axis: Axis, atMm: number): Pick<SettingOutLine, 'fromStartMm' | 'fromEndMm' | 'spanMm'> {
+  const across = axis === 'x' ? outline : outline.map(([x, y]): Point => [y, x]);
+  const { minX, maxX } = boxOf(across);
+  const along = crossingsAt(
+    across.map(([x, y]): Point => [y, x]),
+    Math.min(maxX - 1e-6, Math.max(minX + 1e-6, atMm)),
+  );
+  const spanMm = [along[0], along[along.length - 1]] as const;
+  const walls = [spanMm[0] + IN_FROM_END_MM, spanMm[1] - IN_FROM_END_MM].map((y) => {
+    const met = crossingsAt(across, y);
+    const before = met.filter((x) => x <= atMm + 1e-6);
+    const after = met.filter((x) => x >= atMm - 1e-6);
+    return { start: atMm - (before[before.length - 1] ?? minX), end: (after[0] ?? maxX) - atMm };
+  });
+  return { spanMm, fromStartMm: [walls[0].start, walls[1].start], fromEndMm: [walls[0].end, walls[1].end] };
+}
+
+/** Where a level line at `y` meets an outline, left to right. */
+function crossingsAt(outline: Ring, y: number): number[] {
+  return outline
+    .flatMap(([x1, y1], k) => {
+      const [x2, y2] = outline[(k + 1) % outline.length];
+      return y1 <= y === y2 <= y ? [] : [x1 + ((y - y1) / (y2 - y1)) * (x2 - x1)];
+    })
+    .sort((a, b) => a - b);
 }
 
 /** From one piece to the next in a direction, mm. */

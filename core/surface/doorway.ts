@@ -39,7 +39,7 @@ export function openDoorways(outline: NamedRing, doorways: readonly Doorway[]): 
       edgeIds.push(`${doorway.id}-start`, doorway.id, `${doorway.id}-end`, id);
     }
   });
-  return withoutEmptyEdges({ ring: corners, edgeIds });
+  return withoutEmptyEdges({ ...outline, ring: corners, edgeIds });
 }
 
 function recess(from: Point, to: Point, doorway: Doorway): Point[] {
@@ -50,7 +50,7 @@ function recess(from: Point, to: Point, doorway: Doorway): Point[] {
   return [start, add(start, out), add(end, out), end];
 }
 
-function withoutEmptyEdges({ ring, edgeIds }: NamedRing): NamedRing {
+function withoutEmptyEdges({ ring, edgeIds, ...rest }: NamedRing): NamedRing {
   const kept = [...ring.keys()].filter((k) => distance(ring[k], ring[(k + 1) % ring.length]) > 0);
-  return { ring: kept.map((k) => ring[k]), edgeIds: kept.map((k) => edgeIds[k]) };
+  return { ...rest, ring: kept.map((k) => ring[k]), edgeIds: kept.map((k) => edgeIds[k]) };
 }

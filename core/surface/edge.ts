@@ -3,7 +3,7 @@ import type { Point } from '../geometry/point.ts';
 import { gapSchema } from '../units/lengthSchema.ts';
 
 /** What an edge meets, and how it is looked at. */
-export const EDGE_ROLES = ['wall', 'focal', 'hidden', 'exposed', 'threshold'] as const;
+export const EDGE_ROLES = ['wall', 'focal', 'hidden', 'worktop', 'exposed', 'threshold', 'continues'] as const;
 
 /** One of the edge roles. */
 export type EdgeRole = (typeof EDGE_ROLES)[number];
@@ -16,25 +16,35 @@ export const gapsSchema = z.strictObject({
   wall: gapSchema.default(5),
   focal: gapSchema.default(5),
   hidden: gapSchema.default(5),
+  worktop: gapSchema.default(3),
   exposed: gapSchema.default(0),
   threshold: gapSchema.default(5),
+  continues: gapSchema.default(2),
 });
 
 /** Perimeter gaps by role, mm. */
 export type Gaps = z.infer<typeof gapsSchema>;
 
 /** Gaps for a new surface: room to move at walls, none where an edge profile closes the field. */
-export const DEFAULT_GAPS: Gaps = { wall: 5, focal: 5, hidden: 5, exposed: 0, threshold: 5 };
+export const DEFAULT_GAPS: Gaps = { wall: 5, focal: 5, hidden: 5, worktop: 3, exposed: 0, threshold: 5, continues: 2 };
 
 /** How much a look at this edge counts when setouts are weighed against each other. */
-export const VISIBILITY: Readonly<Record<EdgeRole, number>> = { focal: 3, exposed: 2, threshold: 2, wall: 1, hidden: 0.2 };
+export const VISIBILITY: Readonly<Record<EdgeRole, number>> = {
+  focal: 3,
+  exposed: 2,
+  threshold: 2,
+  continues: 2,
+  worktop: 1,
+  wall: 1,
+  hidden: 0.2,
+};
 
-/** Roles whose gap is filled with sealant; an exposed end is closed by its profile. */
-export const SEALED_ROLES: ReadonlySet<EdgeRole> = new Set(['wall', 'focal', 'hidden', 'threshold']);
+/** Roles whose gap is filled with sealant; an exposed end is closed by its profile, one that continues by the joint. */
+export const SEALED_ROLES: ReadonlySet<EdgeRole> = new Set(['wall', 'focal', 'hidden', 'worktop', 'threshold']);
 
 /** One straight stretch of the outline, the surface on its left. */
 export interface Edge {
-  /** Name of the edge; a stretch beside a doorway keeps its wall's name. */
+  /** Name of the edge; a stretch beside a doorway keeps its wall's name, and so do the stretches of a curve. */
   readonly id: string;
   readonly from: Point;
   readonly to: Point;

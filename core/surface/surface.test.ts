@@ -3,27 +3,26 @@ import fc from 'fast-check';
 import { polygonsArea } from '../geometry/ring.ts';
 import { checkMeasured } from './checkMeasured.ts';
 import { DEFAULT_GAPS, EDGE_ROLES } from './edge.ts';
+import { startMeasured } from '../startJob.ts';
 import type { Fixture } from './fixture.ts';
-import { SHAPES, shapeSchema } from './shapes/registry.ts';
+import { checkShape, outlineOf, SHAPES, shapeSchema } from './shapes/registry.ts';
 import type { Measured } from './surface.ts';
 import { traceSurface } from './traceSurface.ts';
 
 const room = (over: Partial<Measured> = {}): Measured => ({
-  shape: { kind: 'rectangle', widthMm: 2640, heightMm: 1985 },
-  roles: {},
-  gapsMm: DEFAULT_GAPS,
-  doorways: [],
-  fixtures: [],
+  ...startMeasured({ kind: 'rectangle', widthMm: 2640, heightMm: 1985 }),
   ...over,
 });
 const tray: Fixture = {
   id: 'f',
   name: 'Tray',
   outline: { kind: 'rectangle', widthMm: 900, heightMm: 800 },
-  fromX: 'left',
-  xMm: 0,
-  fromY: 'top',
-  yMm: 0,
+  kind: 'cutOut',
+  cover: null,
+  from: [
+    { edge: 'left', mm: 0 },
+    { edge: 'top', mm: 0 },
+  ],
   tiledUnder: false,
   clearanceMm: 5,
 };
@@ -31,10 +30,12 @@ const pipe: Fixture = {
   id: 'p',
   name: 'Pipe',
   outline: { kind: 'round', diameterMm: 110 },
-  fromX: 'right',
-  xMm: 420,
-  fromY: 'top',
-  yMm: 510,
+  kind: 'cutOut',
+  cover: null,
+  from: [
+    { edge: 'right', mm: 420 },
+    { edge: 'top', mm: 510 },
+  ],
   tiledUnder: false,
   clearanceMm: 5,
 };
@@ -52,7 +53,7 @@ describe('where tile may lie', () => {
   });
 
   test('gaps follow the role of each edge', () => {
-    const gapsMm = { wall: 4, focal: 6, hidden: 8, exposed: 1, threshold: 3 };
+    const gapsMm = { ...DEFAULT_GAPS, wall: 4, focal: 6, hidden: 8, exposed: 1, threshold: 3 };
     const { limits } = traceSurface(room({ gapsMm, roles: { left: 'focal', right: 'exposed', top: 'hidden' } }));
     expect(limits).toEqual({ minX: 6, minY: 4, maxX: 2639, maxY: 1977 });
   });
@@ -62,8 +63,25 @@ describe('where tile may lie', () => {
       fc.property(fc.integer({ min: 0, max: 1700 }), fc.integer({ min: 0, max: 1100 }), fc.boolean(), (x, y, round) => {
         const outline: Fixture['outline'] = round ? { kind: 'round', diameterMm: 200 } : { kind: 'rectangle', widthMm: 900, heightMm: 800 };
         const [w, h] = round ? [0, 0] : [900, 800];
-        const near: Fixture = { ...tray, outline, fromX: 'left', xMm: x, fromY: 'bottom', yMm: y };
-        const far: Fixture = { ...near, fromX: 'right', xMm: 2640 - x - w, fromY: 'top', yMm: 1985 - y - h };
+        const near: Fixture = {
+          ...tray,
+          outline,
+          kind: 'cutOut',
+          cover: null,
+          from: [
+            { edge: 'left', mm: x },
+            { edge: 'bottom', mm: y },
+          ],
+        };
+        const far: Fixture = {
+          ...near,
+          kind: 'cutOut',
+          cover: null,
+          from: [
+            { edge: 'right', mm: 2640 - x - w },
+            { edge: 'top', mm: 1985 - y - h },
+          ],
+        };
         const [a, b] = [near, far].map((fixture) => traceSurface(room({ fixtures: [fixture] })).fixtures[0].ring);
         a.forEach((p, k) => expect(Math.hypot(p[0] - b[k][0], p[1] - b[k][1])).toBeLessThan(1e-9));
       }),
@@ -84,15 +102,23 @@ describe('what can not be', () => {
   const codes = (over: Partial<Measured>): string[] => checkMeasured(room(over)).map(({ code, path }) => [code, ...path].join(' '));
   const door = { id: 'd', edge: 'bottom', fromStartMm: 300, widthMm: 700, depthMm: 90 };
   test.each<[string, Partial<Measured>, string[]]>([
-    ['a fixture over an edge', { fixtures: [{ ...tray, xMm: 1800 }] }, ['fixture/outside fixtures 0 xMm']],
-    ['a fixture above the top', { fixtures: [{ ...tray, yMm: 1300 }] }, ['fixture/outside fixtures 0 yMm']],
+    [
+      'a fixture over an edge',
+      { fixtures: [{ ...tray, from: [{ edge: 'left', mm: 1800 }, tray.from[1]] }] },
+      ['fixture/outside fixtures 0 from 0 mm'],
+    ],
+    [
+      'a fixture above the top',
+      { fixtures: [{ ...tray, from: [tray.from[0], { edge: 'top', mm: 1300 }] }] },
+      ['fixture/outside fixtures 0 from 1 mm'],
+    ],
     [
       'a fixture that is everything',
       { fixtures: [{ ...tray, outline: { kind: 'rectangle', widthMm: 2640, heightMm: 1985 } }] },
       ['surface/fixtures-leave-nothing fixtures'],
     ],
     ['a gap over half', { gapsMm: { ...DEFAULT_GAPS, wall: 1000 } }, ['surface/gaps-leave-nothing gapsMm']],
-    ['a door in no edge', { doorways: [{ ...door, edge: 'north' }] }, ['doorway/no-such-edge doorways 0 edge']],
+    ['a door in no edge', { doorways: [{ ...door, edge: 'north' }] }, ['surface/no-such-edge doorways 0 edge']],
     ['a door past the corner', { doorways: [{ ...door, fromStartMm: 2000 }] }, ['doorway/outside doorways 0 fromStartMm']],
     ['two doors in one place', { doorways: [door, { ...door, id: 'e', fromStartMm: 900 }] }, ['doorway/overlap doorways 1 fromStartMm']],
     ['nothing wrong', { doorways: [door, { ...door, id: 'e', fromStartMm: 1000 }], fixtures: [tray, pipe] }, []],
@@ -101,7 +127,8 @@ describe('what can not be', () => {
 
 test.each(Object.entries(SHAPES))('%s: its defaults read back, its corners run counter-clockwise, each with an edge', (id, kind) => {
   expect(shapeSchema.parse(kind.defaults)).toEqual(kind.defaults);
-  const { ring, edgeIds } = kind.outline(kind.defaults);
+  const { ring, edgeIds } = outlineOf(kind.defaults);
+  expect(checkShape(kind.defaults)).toEqual([]);
   expect([kind.id, edgeIds.length, new Set(edgeIds).size]).toEqual([id, ring.length, ring.length]);
   expect(polygonsArea([[ring]])).toBeGreaterThan(0);
 });

@@ -1,7 +1,11 @@
 import { z } from 'zod';
+import { gapSchema } from '../units/lengthSchema.ts';
+import { baseLineSchema } from './baseLine.ts';
+import { buildUpSchema } from './buildUp.ts';
 import { doorwaySchema } from './doorway.ts';
 import { edgeRoleSchema, gapsSchema } from './edge.ts';
 import { fixtureSchema } from './fixture.ts';
+import { levelsSchema } from './levels/levels.ts';
 import { shapeSchema } from './shapes/registry.ts';
 
 /** What a surface is. */
@@ -12,8 +16,13 @@ export const measuredSchema = z.strictObject({
   shape: shapeSchema,
   roles: z.record(z.string(), edgeRoleSchema).describe('Role of each edge by name; a wall where none is given'),
   gapsMm: gapsSchema,
+  edgeGapsMm: z.record(z.string(), gapSchema).default({}).describe('Gap at one edge by name, where it is not that of its role, mm'),
   doorways: z.array(doorwaySchema).max(20).default([]),
   fixtures: z.array(fixtureSchema).max(200).default([]),
+  base: baseLineSchema.nullable().default(null).describe('What a wall stands on, read at points'),
+  levels: levelsSchema.nullable().default(null).describe('Readings down to the substrate from a level line'),
+  buildUp: buildUpSchema.nullable().default(null).describe('What lies between the substrate and the finish'),
+  again: z.array(z.string()).max(500).default([]).describe('What is still to be measured again since this was copied'),
 });
 
 /** A surface as measured. */

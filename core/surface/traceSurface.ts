@@ -2,15 +2,22 @@ import { difference } from '../geometry/clip.ts';
 import type { Circle } from '../geometry/circleRing.ts';
 import { insetEdges } from '../geometry/insetEdges.ts';
 import { boxOf, type Box, type Polygon, type Ring } from '../geometry/ring.ts';
+import type { Point } from '../geometry/point.ts';
+import { bendToBase } from './baseLine.ts';
 import { openDoorways } from './doorway.ts';
 import type { Edge, EdgeRole } from './edge.ts';
-import { fixtureCircle, fixtureRing, type Fixture } from './fixture.ts';
+import { fixtureCircle, fixtureRing, lineOfEdge, placeFixture, type Fixture, type FixturePlace, type MeasuringLine } from './fixture.ts';
 import { outlineOf } from './shapes/registry.ts';
+import type { NamedRing } from './shapes/shapeKind.ts';
+import { mainEdges, type MainEdges } from './sides.ts';
 import type { Measured } from './surface.ts';
 
 /** Where a fixture lies. */
 export interface TracedFixture {
   readonly fixture: Fixture;
+  readonly place: FixturePlace;
+  /** The two lines it is measured from. */
+  readonly lines: readonly [MeasuringLine, MeasuringLine];
   readonly ring: Ring;
   /** With its clearance; where tiles end. */
   readonly clearRing: Ring;
@@ -18,58 +25,95 @@ export interface TracedFixture {
   readonly clearCircle: Circle | null;
 }
 
+/** A corner of the shape, named by the edge that starts there. */
+export interface Corner {
+  readonly at: Point;
+  readonly edgeId: string;
+}
+
 /** A measured surface turned into geometry. */
 export interface Traced {
   readonly edges: readonly Edge[];
+  /** What edges are called where that is not their id. */
+  readonly names: Readonly<Record<string, string>>;
+  /** The edge that ends the rows on each side. */
+  readonly sides: MainEdges;
+  readonly corners: readonly Corner[];
   readonly outline: Ring;
-  /** The box of the shape itself, without doorways; fixtures are measured from its sides. */
+  /** The box of the shape itself, without doorways. */
   readonly body: Box;
   /** The body less its perimeter gaps: what centre lines and full pieces are taken from. */
   readonly limits: Box;
   readonly fixtures: readonly TracedFixture[];
+  /** Where tiles end along edges that run on a circle. */
+  readonly curves: readonly Circle[];
   /** The outline less its perimeter gaps. */
   readonly field: readonly Polygon[];
   /** Where tile may lie: the field less fixtures and their clearance. */
   readonly region: readonly Polygon[];
 }
 
+/** The outline of a surface before its doorways are opened: its shape, bent to its base. */
+export const measuredOutline = ({ shape, base }: Measured): NamedRing => bendToBase(outlineOf(shape), base);
+
 /** Traces a measured surface. A surface that leaves no room has an empty region. */
 export function traceSurface(measured: Measured): Traced {
-  const shape = outlineOf(measured.shape);
+  const shape = measuredOutline(measured);
   const body = boxOf(shape.ring);
   const opened = openDoorways(shape, measured.doorways);
   const doorIds = new Set(measured.doorways.map((d) => d.id));
   const roleOf = (id: string): EdgeRole => measured.roles[id] ?? (doorIds.has(id) ? 'threshold' : 'wall');
+  const gapOf = (id: string): number => measured.edgeGapsMm[id] ?? measured.gapsMm[roleOf(id)];
   const edges = opened.ring.map((from, k): Edge => {
-    const role = roleOf(opened.edgeIds[k]);
-    const to = opened.ring[(k + 1) % opened.ring.length];
-    return { id: opened.edgeIds[k], from, to, role, gapMm: measured.gapsMm[role] };
+    const id = opened.edgeIds[k];
+    return { id, from, to: opened.ring[(k + 1) % opened.ring.length], role: roleOf(id), gapMm: gapOf(id) };
   });
   const field = insetEdges(
     opened.ring,
     edges.map((edge) => edge.gapMm),
   );
-  const fixtures = measured.fixtures.map((fixture) => ({
-    fixture,
-    ring: fixtureRing(fixture, body),
-    clearRing: fixtureRing(fixture, body, fixture.clearanceMm),
-    clearCircle: fixtureCircle(fixture, body, fixture.clearanceMm),
-  }));
+  const fixtures = traceFixtures(measured.fixtures, outlineOf(measured.shape));
   const holes = fixtures.filter(({ fixture }) => !fixture.tiledUnder).map(({ clearRing }): Polygon => [clearRing]);
   return {
     edges,
+    names: shape.names ?? {},
+    sides: mainEdges(edges, doorIds),
+    corners: cornersOf(shape),
     outline: opened.ring,
     body,
-    limits: limitsOf(
-      shape.ring,
-      shape.edgeIds.map((id) => measured.gapsMm[roleOf(id)]),
-      body,
-    ),
+    limits: limitsOf(shape.ring, shape.edgeIds.map(gapOf), body),
     fixtures,
+    curves: (shape.curves ?? []).map(({ edgeId, circle, bulgesOut }) => ({
+      centre: circle.centre,
+      radiusMm: circle.radiusMm - (bulgesOut ? 1 : -1) * gapOf(edgeId),
+    })),
     field,
     region: holes.reduce<readonly Polygon[]>((region, hole) => difference(region, [hole]), field),
   };
 }
+
+/** Fixtures whose measures lead nowhere are left out; checkMeasured refuses them. */
+function traceFixtures(fixtures: readonly Fixture[], { ring, edgeIds }: NamedRing): TracedFixture[] {
+  return fixtures.flatMap((fixture): TracedFixture[] => {
+    const [a, b] = fixture.from.map(({ edge }) => lineOfEdge(ring, edgeIds, edge));
+    const place = a && b ? placeFixture(fixture, [a, b]) : null;
+    if (!a || !b || !place) return [];
+    return [
+      {
+        fixture,
+        place,
+        lines: [a, b],
+        ring: fixtureRing(fixture, place),
+        clearRing: fixtureRing(fixture, place, fixture.clearanceMm),
+        clearCircle: fixtureCircle(fixture, place, fixture.clearanceMm),
+      },
+    ];
+  });
+}
+
+/** Where one edge ends and the next begins. */
+const cornersOf = ({ ring, edgeIds }: NamedRing): Corner[] =>
+  ring.flatMap((at, k) => (edgeIds[k] === edgeIds[(k + ring.length - 1) % ring.length] ? [] : [{ at, edgeId: edgeIds[k] }]));
 
 function limitsOf(ring: Ring, gapsMm: readonly number[], body: Box): Box {
   const inset = insetEdges(ring, gapsMm);

@@ -10,7 +10,9 @@ import type { Drawing } from '@azulejo/core/plan';
 import type { Tape } from '@azulejo/core/units/tape';
 import { useTheme } from '../theme/useTheme.ts';
 import { DARK_DRAWING, LIGHT_DRAWING } from '../theme/drawingPalette.ts';
+import { gripAt, type Grip } from './grip.ts';
 import { nearestEdge } from './nearestEdge.ts';
+import type { MeasureOverlay } from './paintMeasures.ts';
 import type { BoardContent } from './paintBoard.ts';
 import { usePointers } from './usePointers.ts';
 import { useStage } from './useStage.ts';
@@ -25,15 +27,26 @@ const props = defineProps<{
   chosenPieces: readonly CutPiece[];
   chosenEdge: string | null;
   movable: boolean;
+  /** What measuring shows, and what can be taken hold of there. */
+  measure?: MeasureOverlay | null;
+  grips?: readonly Grip[];
   label: string;
 }>();
-const emit = defineEmits<{ move: [byMm: Point]; drop: []; pickPiece: [label: string | null]; pickEdge: [id: string] }>();
+const emit = defineEmits<{
+  move: [byMm: Point];
+  drop: [];
+  moveGrip: [id: string, byMm: Point];
+  dropGrip: [];
+  pickPiece: [label: string | null];
+  pickEdge: [id: string];
+}>();
 
 const MARGIN_PX = 72;
 /** On a narrow board the controls lie below the drawing. */
 const NARROW_PX = 560;
 const CONTROLS_PX = 36;
 const EDGE_REACH_PX = 26;
+const GRIP_REACH_PX = 18;
 const ZOOM_STEP = 1.35;
 
 const host = ref<HTMLDivElement | null>(null);
@@ -41,6 +54,8 @@ const size = useElementSize(host);
 const screen = computed(() => ({ width: size.width.value, height: size.height.value }));
 const view = ref<View>({ scale: 0.1, x: 0, y: 0 });
 const handMoves = ref<'tiles' | 'view'>('tiles');
+/** What the hand holds besides the tiles; the view stays while it does. */
+const held = ref<string | null>(null);
 const { isDark } = useTheme();
 const palette = computed(() => (isDark.value ? DARK_DRAWING : LIGHT_DRAWING));
 
@@ -50,7 +65,7 @@ const outlineKey = computed(() => {
 });
 
 function fit(): void {
-  if (!props.drawing || screen.value.width === 0) return;
+  if (held.value !== null || !props.drawing || screen.value.width === 0) return;
   const narrow = screen.value.width < NARROW_PX;
   const margin = narrow ? { x: 66, y: 42 } : { x: MARGIN_PX, y: MARGIN_PX };
   const points = [...props.drawing.traced.outline];
@@ -70,6 +85,7 @@ const content = computed<BoardContent | null>(() =>
         show: props.show,
         chosenPieces: props.chosenPieces,
         chosenEdge: props.chosenEdge,
+        measure: props.measure ?? null,
       }
     : null,
 );
@@ -89,14 +105,22 @@ function pick(at: Point): void {
 }
 
 usePointers(host, {
-  begin: (at, wantsView) =>
-    props.movable &&
-    handMoves.value === 'tiles' &&
-    !wantsView &&
-    props.drawing !== null &&
-    isInside(toSurface(view.value, at), props.drawing.traced.region),
-  moveTiles: ([x, y]) => emit('move', [x / view.value.scale, -y / view.value.scale]),
-  dropTiles: () => emit('drop'),
+  begin: (at, wantsView) => {
+    if (wantsView || props.drawing === null) return false;
+    const point = toSurface(view.value, at);
+    held.value = gripAt(props.grips ?? [], point, GRIP_REACH_PX / view.value.scale)?.id ?? null;
+    return held.value !== null || (props.movable && handMoves.value === 'tiles' && isInside(point, props.drawing.traced.region));
+  },
+  moveHeld: ([x, y]) => {
+    const by: Point = [x / view.value.scale, -y / view.value.scale];
+    if (held.value === null) emit('move', by);
+    else emit('moveGrip', held.value, by);
+  },
+  dropHeld: () => {
+    if (held.value === null) emit('drop');
+    else emit('dropGrip');
+    held.value = null;
+  },
   moveView: ([x, y]) => {
     view.value = { ...view.value, x: view.value.x + x, y: view.value.y + y };
   },

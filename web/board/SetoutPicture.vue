@@ -26,6 +26,7 @@ const content = computed<BoardContent | null>(() =>
         show: 'picture',
         chosenPieces: [],
         chosenEdge: null,
+        measure: null,
       }
     : null,
 );

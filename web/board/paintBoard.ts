@@ -1,3 +1,4 @@
+import { paintMeasures, type MeasureOverlay } from './paintMeasures.ts';
 import type { CutPiece } from '@azulejo/core/cuts/cutPiece';
 import type { Drawing } from '@azulejo/core/plan';
 import type { Tape } from '@azulejo/core/units/tape';
@@ -16,6 +17,8 @@ export interface BoardContent {
   readonly show: 'measures' | 'setout' | 'cuts' | 'picture';
   readonly chosenPieces: readonly CutPiece[];
   readonly chosenEdge: string | null;
+  /** What measuring shows; null outside it. */
+  readonly measure: MeasureOverlay | null;
 }
 
 /** Paints a whole board, from the ground up. */
@@ -32,7 +35,8 @@ export function paintBoard(brush: Brush, content: BoardContent): void {
   if (show === 'setout') paintChalkLines(brush, drawing);
   if (show === 'setout' || show === 'cuts') paintEndCuts(brush, drawing, content.tape);
   if (show === 'measures') {
+    if (content.measure) paintMeasures(brush, drawing, content.measure, content.tape);
     paintEdgeLengths(brush, drawing, content.tape);
-    paintFixturePlaces(brush, drawing, content.tape);
+    if (content.measure?.part === 'fixtures') paintFixturePlaces(brush, drawing, content.tape);
   }
 }

@@ -1,7 +1,5 @@
-import { boxOf } from '@azulejo/core/geometry/ring';
-import type { Point } from '@azulejo/core/geometry/point';
+import { add, dot, quarterTurn, scale, subtract, unit, type Point } from '@azulejo/core/geometry/point';
 import type { Drawing } from '@azulejo/core/plan';
-import type { TracedFixture } from '@azulejo/core/surface/traceSurface';
 import { formatLength } from '@azulejo/core/units/formatLength';
 import type { Tape } from '@azulejo/core/units/tape';
 import { writeOver, type Brush } from './paintTiles.ts';
@@ -10,22 +8,16 @@ import { toScreen } from './view.ts';
 /** Shorter measures than this have no room for their figure, pixels. */
 const ROOM_PX = 30;
 
-/** The two measures that place each fixture, drawn from the edges they were taken from. */
+/** The two measures that place each fixture, drawn square to the edges they were taken from. */
 export function paintFixturePlaces(brush: Brush, { traced }: Drawing, tape: Tape): void {
-  for (const placed of traced.fixtures) {
-    const { fixture } = placed;
-    const { minX, maxX, minY, maxY } = traced.body;
-    const [x, y] = anchorOf(placed);
-    paintMeasure(brush, [fixture.fromX === 'left' ? minX : maxX, y], [x, y], formatLength(fixture.xMm, tape));
-    paintMeasure(brush, [x, fixture.fromY === 'bottom' ? minY : maxY], [x, y], formatLength(fixture.yMm, tape));
+  for (const { fixture, place, lines } of traced.fixtures) {
+    fixture.from.forEach(({ mm }, k) => {
+      const { from, to } = lines[k];
+      const inward = quarterTurn(unit(subtract(to, from)));
+      const foot = add(place.centre, scale(inward, -dot(subtract(place.centre, from), inward)));
+      paintMeasure(brush, foot, add(foot, scale(inward, mm)), formatLength(mm, tape));
+    });
   }
-}
-
-/** Where both measures end: the centre of a round fixture, the near corner of a rectangular one. */
-function anchorOf({ fixture, ring }: TracedFixture): Point {
-  const box = boxOf(ring);
-  if (fixture.outline.kind === 'round') return [(box.minX + box.maxX) / 2, (box.minY + box.maxY) / 2];
-  return [fixture.fromX === 'left' ? box.minX : box.maxX, fixture.fromY === 'bottom' ? box.minY : box.maxY];
 }
 
 function paintMeasure(brush: Brush, edge: Point, anchor: Point, figure: string): void {

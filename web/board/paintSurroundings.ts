@@ -1,7 +1,10 @@
-import { distance, quarterTurn, scale, subtract, unit, type Point } from '@azulejo/core/geometry/point';
+import { distance, motion, quarterTurn, scale, subtract, unit, type Point } from '@azulejo/core/geometry/point';
 import { boxOf } from '@azulejo/core/geometry/ring';
 import type { Drawing } from '@azulejo/core/plan';
 import { edgeDimensions } from '@azulejo/core/setout/edgeDimensions';
+import { sideOf } from '@azulejo/core/surface/sides';
+import { fixtureSize, type Fixture, type FixturePlace } from '@azulejo/core/surface/fixture';
+import { FIXTURE_STROKES } from './fixtureStrokes.ts';
 import type { Edge } from '@azulejo/core/surface/edge';
 import { formatLength } from '@azulejo/core/units/formatLength';
 import type { Tape } from '@azulejo/core/units/tape';
@@ -16,13 +19,16 @@ const CLEAR_PX = 18;
 /** Fixtures smaller than this on screen go without a name, pixels. */
 const NAMED_PX = 20;
 
+/** Fixtures smaller than this on screen go without their symbol, pixels. */
+const SYMBOL_PX = 14;
+
 /** Fixtures wider than this carry their name inside, pixels. */
 const NAME_INSIDE_PX = 52;
 
-/** Fixtures: cut out ones as the ground that shows, tiled-under ones as a dashed outline. */
+/** Fixtures: cut out ones as the ground that shows, tiled-under ones as a dashed outline, each with its symbol. */
 export function paintFixtures(brush: Brush, { traced }: Drawing): void {
   const { context, palette } = brush;
-  for (const { fixture, ring } of traced.fixtures) {
+  for (const { fixture, ring, place } of traced.fixtures) {
     context.beginPath();
     traceRing(brush, ring);
     if (!fixture.tiledUnder) {
@@ -33,34 +39,55 @@ export function paintFixtures(brush: Brush, { traced }: Drawing): void {
     context.strokeStyle = palette.outline;
     context.lineWidth = 1.5;
     context.stroke();
+    paintSymbol(brush, fixture, place);
     context.setLineDash([]);
+  }
+}
+
+/** The strokes of a fixture's symbol, stretched to its size and turned with it. */
+function paintSymbol(brush: Brush, { kind, outline }: Fixture, { centre, turnDeg }: FixturePlace): void {
+  const { context, view, palette } = brush;
+  const { widthMm, heightMm } = fixtureSize(outline);
+  if (outline.kind === 'shape' || Math.min(widthMm, heightMm) * view.scale < SYMBOL_PX) return;
+  const { turn } = motion(turnDeg, centre);
+  const place = ([x, y]: Point): Point => toScreen(view, turn([(x - 0.5) * widthMm, (y - 0.5) * heightMm]));
+  context.strokeStyle = palette.fixtureLine;
+  context.lineWidth = 1.2;
+  for (const stroke of FIXTURE_STROKES[kind]) {
+    context.beginPath();
+    if (stroke.kind === 'circle') {
+      context.arc(...place([stroke.x, stroke.y]), stroke.r * Math.min(widthMm, heightMm) * view.scale, 0, 2 * Math.PI);
+    } else {
+      stroke.points.forEach((point, k) => (k === 0 ? context.moveTo(...place(point)) : context.lineTo(...place(point))));
+    }
+    context.stroke();
   }
 }
 
 /** The names of fixtures: inside where there is room, else beside them, away from where they are measured. */
 export function paintFixtureNames(brush: Brush, { traced }: Drawing): void {
   const { context, palette, view } = brush;
-  for (const { fixture, ring } of traced.fixtures) {
+  for (const { fixture, ring, lines } of traced.fixtures) {
     const box = boxOf(ring);
     const [wide, high] = [(box.maxX - box.minX) * view.scale, (box.maxY - box.minY) * view.scale];
     if (Math.max(wide, high) < NAMED_PX) continue;
     context.font = '600 13px "Barlow", sans-serif';
-    const fits = wide > context.measureText(fixture.name).width + 8;
+    const inside = wide > context.measureText(fixture.name).width + 8 || wide > NAME_INSIDE_PX;
     const [x, y] = toScreen(view, [(box.minX + box.maxX) / 2, (box.minY + box.maxY) / 2]);
-    const out = (fixture.fromY === 'top' ? 1 : -1) * (high / 2 + 10);
-    writeOn(brush, fixture.name, x, fits || wide > NAME_INSIDE_PX ? y : y + out, palette.fixtureText, !fits);
+    const out = (lines.some((line) => sideOf(line) === 'top') ? 1 : -1) * (high / 2 + 10);
+    if (inside) writeOn(brush, fixture.name, x, y, palette.fixtureText, fixture.tiledUnder ? palette.labelHalo : palette.fixture);
+    else writeOn(brush, fixture.name, x, y + out, palette.label, palette.labelHalo);
   }
 }
 
-function writeOn({ context, palette }: Brush, text: string, x: number, y: number, colour: string, withHalo: boolean): void {
+function writeOn({ context }: Brush, text: string, x: number, y: number, colour: string, halo: string): void {
   context.textAlign = 'center';
   context.textBaseline = 'middle';
-  if (withHalo) {
-    context.lineWidth = 4;
-    context.strokeStyle = palette.labelHalo;
-    context.strokeText(text, x, y);
-    context.fillStyle = palette.label;
-  } else context.fillStyle = colour;
+  context.lineWidth = 4;
+  context.lineJoin = 'round';
+  context.strokeStyle = halo;
+  context.strokeText(text, x, y);
+  context.fillStyle = colour;
   context.fillText(text, x, y);
 }
 
@@ -69,13 +96,18 @@ export function paintEdges(brush: Brush, { traced }: Drawing, chosenEdge: string
   for (const edge of traced.edges) paintEdge(brush, edge, edge.id === chosenEdge);
 }
 
-/** Wall: a heavy line. Focal: heavy with a rail outside. Hidden: dashed. Exposed: a bright profile. Threshold: two thin lines. */
+/**
+ * Wall: a heavy line. Focal: heavy with a rail outside. Hidden: dashed. Worktop or tray: fine teeth.
+ * Exposed: a bright profile. Threshold: two thin lines. Continues: dash and dot.
+ */
 function paintEdge(brush: Brush, edge: Edge, chosen: boolean): void {
   const { context, palette } = brush;
   const style = {
     wall: { width: 4, dash: [], colour: palette.outline, rail: false },
     focal: { width: 4, dash: [], colour: palette.outline, rail: true },
     hidden: { width: 3, dash: [7, 5], colour: palette.outline, rail: false },
+    worktop: { width: 6, dash: [2, 2], colour: palette.outline, rail: false },
+    continues: { width: 1.5, dash: [12, 4, 2, 4], colour: palette.chosen, rail: false },
     exposed: { width: 5, dash: [], colour: palette.profile, rail: false },
     threshold: { width: 1.5, dash: [], colour: palette.outline, rail: true },
   }[edge.role];
@@ -100,23 +132,12 @@ function strokeLine({ context, view }: Brush, { from, to }: Edge, outPx: number,
 }
 
 /** The lines to strike, as chalk. */
-export function paintChalkLines(brush: Brush, { lines, traced }: Drawing): void {
+export function paintChalkLines(brush: Brush, { lines }: Drawing): void {
   const { context, palette, view } = brush;
-  const box = traced.body;
   context.setLineDash([12, 5]);
   context.strokeStyle = palette.chalk;
-  for (const { axis, atMm, course } of lines) {
-    const ends =
-      axis === 'x'
-        ? ([
-            [atMm, box.minY],
-            [atMm, box.maxY],
-          ] as const)
-        : ([
-            [box.minX, atMm],
-            [box.maxX, atMm],
-          ] as const);
-    const [[x1, y1], [x2, y2]] = ends.map((end) => toScreen(view, end));
+  for (const { axis, atMm, course, spanMm } of lines) {
+    const [[x1, y1], [x2, y2]] = spanMm.map((end) => toScreen(view, axis === 'x' ? [atMm, end] : [end, atMm]));
     context.lineWidth = course === 1 ? 2.5 : 1.5;
     context.beginPath();
     context.moveTo(x1, y1);
@@ -135,15 +156,28 @@ export function paintEndCuts(brush: Brush, drawing: Drawing, tape: Tape): void {
   }
 }
 
-/** Lengths of all edges, as they were measured. */
+/** Lengths of all edges; the stretches of a curve are written once, as the length along it. */
 export function paintEdgeLengths(brush: Brush, { traced }: Drawing, tape: Tape): void {
-  for (const { from, to } of traced.edges) {
-    const lengthMm = distance(from, to);
+  for (const stretches of runsOfEdges(traced.edges)) {
+    const lengthMm = stretches.reduce((sum, { from, to }) => sum + distance(from, to), 0);
     if (lengthMm * brush.view.scale < 34) continue;
+    const curved = stretches.length > 1;
+    const { from, to } = stretches[Math.floor(stretches.length / 2)];
     const out = quarterTurn(unit(subtract(to, from)));
-    const [x, y] = toScreen(brush.view, [(from[0] + to[0]) / 2, (from[1] + to[1]) / 2]);
-    writeFigure(brush, formatLength(lengthMm, tape), [x, y], [-out[0], -out[1]]);
+    const at = toScreen(brush.view, curved ? from : [(from[0] + to[0]) / 2, (from[1] + to[1]) / 2]);
+    writeFigure(brush, (curved ? '⌒ ' : '') + formatLength(lengthMm, tape), at, [-out[0], -out[1]]);
   }
+}
+
+/** Stretches of one edge that follow each other, together. */
+function runsOfEdges(edges: readonly Edge[]): Edge[][] {
+  const runs: Edge[][] = [];
+  for (const edge of edges) {
+    const last = runs.at(-1);
+    if (last?.[0].id === edge.id) last.push(edge);
+    else runs.push([edge]);
+  }
+  return runs;
 }
 
 /** Writes a figure clear of the edge it stands at. */

@@ -3,10 +3,10 @@ import type { Point } from '@azulejo/core/geometry/point';
 
 /** What a hand does on the board; positions and moves in pixels. */
 export interface HandActions {
-  /** A drag began; true when it moves tiles, false when it moves the view. */
+  /** A drag began; true when it holds something, false when it moves the view. */
   readonly begin: (at: Point, wantsView: boolean) => boolean;
-  readonly moveTiles: (by: Point) => void;
-  readonly dropTiles: () => void;
+  readonly moveHeld: (by: Point) => void;
+  readonly dropHeld: () => void;
   readonly moveView: (by: Point) => void;
   readonly zoom: (factor: number, about: Point) => void;
   readonly tap: (at: Point) => void;
@@ -17,7 +17,7 @@ const TAP_PX = 5;
 /** Turns pointers, wheel and pinch into what they mean on the board. */
 export function usePointers(host: Ref<HTMLElement | null>, actions: HandActions): void {
   const fingers = new Map<number, Point>();
-  let dragging: 'tiles' | 'view' | null = null;
+  let dragging: 'held' | 'view' | null = null;
   let travelled = 0;
 
   const at = (event: PointerEvent | WheelEvent): Point => {
@@ -30,9 +30,9 @@ export function usePointers(host: Ref<HTMLElement | null>, actions: HandActions)
     fingers.set(event.pointerId, at(event));
     if (fingers.size === 1) {
       travelled = 0;
-      dragging = actions.begin(at(event), event.button !== 0 || event.altKey) ? 'tiles' : 'view';
-    } else if (dragging === 'tiles') {
-      actions.dropTiles();
+      dragging = actions.begin(at(event), event.button !== 0 || event.altKey) ? 'held' : 'view';
+    } else if (dragging === 'held') {
+      actions.dropHeld();
       dragging = 'view';
     }
   }
@@ -44,7 +44,7 @@ export function usePointers(host: Ref<HTMLElement | null>, actions: HandActions)
     const by: Point = [now[0] - before[0], now[1] - before[1]];
     travelled += Math.hypot(...by);
     if (fingers.size === 2) pinch(event.pointerId, before, now);
-    else if (travelled > TAP_PX) (dragging === 'tiles' ? actions.moveTiles : actions.moveView)(by);
+    else if (travelled > TAP_PX) (dragging === 'held' ? actions.moveHeld : actions.moveView)(by);
     fingers.set(event.pointerId, now);
   }
 
@@ -59,7 +59,7 @@ export function usePointers(host: Ref<HTMLElement | null>, actions: HandActions)
   function up(event: PointerEvent): void {
     if (!fingers.delete(event.pointerId) || fingers.size > 0) return;
     if (travelled <= TAP_PX) actions.tap(at(event));
-    if (dragging === 'tiles') actions.dropTiles();
+    if (dragging === 'held') actions.dropHeld();
     dragging = null;
   }
 

@@ -2,7 +2,7 @@
 import InputText from 'primevue/inputtext';
 
 /** The box of a figure with its unit; the field round it reads and checks what is typed. */
-defineProps<{ id: string; unit?: string; troubled: boolean; large?: boolean; inputmode: 'text' | 'decimal' }>();
+defineProps<{ id: string; unit?: string; troubled: boolean; large?: boolean; inputmode: 'text' | 'decimal'; measures?: string }>();
 const text = defineModel<string>({ required: true });
 const emit = defineEmits<{ take: []; step: [direction: 1 | -1, event: KeyboardEvent] }>();
 </script>
@@ -16,6 +16,7 @@ const emit = defineEmits<{ take: []; step: [direction: 1 | -1, event: KeyboardEv
       :aria-describedby="troubled ? `${id}-why` : undefined"
       autocomplete="off"
       :inputmode="inputmode"
+      :data-measures="measures"
       fluid
       @change="emit('take')"
       @keydown.enter="emit('take')"

@@ -18,6 +18,10 @@ const props = defineProps<{
   hideLabel?: boolean;
   positive?: boolean;
   large?: boolean;
+  /** Lengths to either side are told by their sign. */
+  signed?: boolean;
+  /** What is measured here, for a distance meter: a key of the measured part. */
+  measures?: string;
 }>();
 
 const id = useId();
@@ -25,7 +29,7 @@ const text = ref('');
 const trouble = ref<string | null>(null);
 reportTrouble(id, trouble);
 const unit = computed(() => (props.tape.system === 'metric' ? 'mm' : 'in'));
-const shown = (): string => (props.mm === null ? '' : formatLength(props.mm, props.tape));
+const shown = (): string => (props.mm === null ? '' : (props.mm < 0 ? '−' : '') + formatLength(Math.abs(props.mm), props.tape));
 
 watch(
   [() => props.mm, () => props.tape],
@@ -40,16 +44,22 @@ function take(): void {
     trouble.value = null;
     return;
   }
-  const read = parseLength(text.value, props.tape);
+  const read = readText();
   if (!read.ok) trouble.value = describeIssue(read.issues[0], props.tape);
   else if (props.positive && read.value <= 0) trouble.value = describeIssue({ code: 'length/too-small', figures: {} });
   else commitLength(read.value);
 }
 
+function readText() {
+  const [, sign, rest] = /^\s*([-−]?)(.*)$/s.exec(text.value) ?? ['', '', text.value];
+  const read = parseLength(props.signed ? rest : text.value, props.tape);
+  return read.ok && props.signed && sign ? { ...read, value: -read.value } : read;
+}
+
 function commitLength(mm: number): void {
   const [first] = props.commit(mm);
   trouble.value = first ? describeIssue(first, props.tape) : null;
-  if (!first) text.value = formatLength(mm, props.tape);
+  if (!first) text.value = (mm < 0 ? '−' : '') + formatLength(Math.abs(mm), props.tape);
 }
 
 /** Up and down step by what the tape shows, ten times as far with Shift. */
@@ -71,6 +81,7 @@ function stepBy(direction: 1 | -1, event: KeyboardEvent): void {
       :troubled="trouble !== null"
       :large="large"
       inputmode="text"
+      :measures="measures"
       @take="take"
       @step="stepBy"
     />

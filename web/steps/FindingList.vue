@@ -11,9 +11,13 @@ const props = defineProps<{ job: Job; surface: Surface; plan: SurfacePlan | null
 const findings = computed(() => {
   if (!props.plan || props.plan.surfaceId !== props.surface.id) return [];
   const surfaceIndex = props.job.surfaces.findIndex(({ id }) => id === props.surface.id);
-  return adviseSurface({ surface: props.surface, surfaceIndex, product: productOf(props.job, props.surface), plan: props.plan }).map(
-    (finding) => ({ finding, words: describeFinding(finding, tapeOf(props.job, props.surface)), step: stepOfFinding(finding) }),
-  );
+  return adviseSurface({
+    job: props.job,
+    surface: props.surface,
+    surfaceIndex,
+    product: productOf(props.job, props.surface),
+    plan: props.plan,
+  }).map((finding) => ({ finding, words: describeFinding(finding, tapeOf(props.job, props.surface)), step: stepOfFinding(finding) }));
 });
 </script>
 

@@ -13,6 +13,8 @@ import FindingList from './FindingList.vue';
 import LoadingState from './LoadingState.vue';
 import MeasurePanel from './measure/MeasurePanel.vue';
 import SetoutPanel from './setout/SetoutPanel.vue';
+import { useMeasureMoves } from './measure/useMeasureMoves.ts';
+import { useMeasureOverlay } from './measure/useMeasureOverlay.ts';
 import { useSetoutMoves } from './setout/useSetoutMoves.ts';
 import SurfaceHead from './SurfaceHead.vue';
 import TilePanel from './tile/TilePanel.vue';
@@ -32,6 +34,8 @@ watch(
 const product = computed(() => (jobs.job && surface.value ? productOf(jobs.job, surface.value) : null));
 const tape = computed(() => (jobs.job && surface.value ? tapeOf(jobs.job, surface.value) : METRIC_TAPE));
 const moves = useSetoutMoves(surface, drawing, tape);
+const measureMoves = useMeasureMoves(surface, drawing, tape);
+const overlay = useMeasureOverlay(surface, drawing);
 const boardRef = useTemplateRef<BoardHandle>('boardRef');
 useBoardKeys(
   computed(() => props.step),
@@ -70,11 +74,15 @@ const move = (by: Point): void => moves.moveBy(by);
         :tape="tape"
         :show="show"
         :chosen-pieces="chosenPieces"
-        :chosen-edge="step === 'setout' || step === 'measure' ? board.chosenEdge : null"
+        :chosen-edge="step === 'setout' || (step === 'measure' && board.measurePart === 'edges') ? board.chosenEdge : null"
         :movable="step === 'setout'"
         :label="`${surface.name}, drawn to scale. The cut list and the lines to strike give the same in words.`"
         @move="move"
+        :measure="step === 'measure' ? overlay : null"
+        :grips="step === 'measure' ? measureMoves.grips.value : []"
         @drop="moves.drop"
+        @move-grip="measureMoves.move"
+        @drop-grip="measureMoves.drop"
         @pick-piece="pickPiece"
         @pick-edge="board.chosenEdge = $event"
       >
@@ -84,7 +92,7 @@ const move = (by: Point): void => moves.moveBy(by);
       </SetoutBoard>
       <main class="panel" :aria-label="`${surface.name}: ${step}`">
         <SurfaceHead :job="jobs.job" :surface="surface" :step="step" :plan="plan" />
-        <MeasurePanel v-if="step === 'measure'" :surface="surface" :tape="tape" :plan="plan" />
+        <MeasurePanel v-if="step === 'measure'" :job="jobs.job" :product="product" :surface="surface" :tape="tape" :plan="plan" />
         <TilePanel v-else-if="step === 'tile'" :job="jobs.job" :surface="surface" :tape="tape" :plan="plan" />
         <SetoutPanel v-else-if="step === 'setout'" :surface="surface" :tape="tape" :plan="plan" :moves="moves" />
         <CutsPanel v-else :job="jobs.job" :surface="surface" :tape="tape" :plan="plan" :product="product" />

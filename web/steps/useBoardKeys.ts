@@ -4,7 +4,7 @@ import type { Drawing } from '@azulejo/core/plan';
 import type { Axis } from '@azulejo/core/setout/axisPlacement';
 import { isTyping } from '../shell/isTyping.ts';
 import { useBoardStore } from '../stores/boardStore.ts';
-import { edgeAxis, edgeIsStart, MAIN_EDGES } from './setout/edgeDirections.ts';
+import { sideAxis, sideIsStart, sideOfEdge, WALKED_SIDES } from './setout/edgeDirections.ts';
 import type { SetoutMoves } from './setout/useSetoutMoves.ts';
 
 /** What keys can ask of the board. */
@@ -21,11 +21,13 @@ export function useBoardKeys(
   drawing: Ref<Drawing | null>,
 ): void {
   const board = useBoardStore();
-  const axis = computed<Axis>(() => edgeAxis(board.chosenEdge));
+  const side = computed(() => (drawing.value ? sideOfEdge(drawing.value.traced.sides, board.chosenEdge) : 'left'));
+  const axis = computed<Axis>(() => sideAxis(side.value));
 
   function nextEdge(): void {
-    const ids = MAIN_EDGES.filter((id) => drawing.value?.traced.edges.some((edge) => edge.id === id));
-    board.chosenEdge = ids[(ids.indexOf(board.chosenEdge as (typeof MAIN_EDGES)[number]) + 1) % ids.length] ?? 'left';
+    const sides = drawing.value?.traced.sides;
+    const ids = sides ? WALKED_SIDES.flatMap((one) => sides[one] ?? []) : [];
+    board.chosenEdge = ids[(ids.indexOf(board.chosenEdge) + 1) % ids.length] ?? 'left';
   }
 
   const drawingKeys: Record<string, () => void> = {
@@ -42,7 +44,7 @@ export function useBoardKeys(
     e: nextEdge,
     p: () => moves.setRule(axis.value, { rule: 'pieceCentred' }),
     j: () => moves.setRule(axis.value, { rule: 'jointCentred' }),
-    f: () => moves.setRule(axis.value, { rule: edgeIsStart(board.chosenEdge) ? 'fullFromStart' : 'fullFromEnd' }),
+    f: () => moves.setRule(axis.value, { rule: sideIsStart(side.value) ? 'fullFromStart' : 'fullFromEnd' }),
     b: () => moves.best(),
   };
 

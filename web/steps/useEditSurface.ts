@@ -1,13 +1,20 @@
 import type { Job, Surface } from '@azulejo/core/job';
 import type { Issue } from '@azulejo/core/result';
+import { lengthAt } from '@azulejo/core/surface/measurements';
 import { useJobStore } from '../stores/jobStore.ts';
 
-/** Makes a change to one surface of the open job; returns why not when it can't be. */
+/** Makes a change to one surface of the open job; returns why not when it can't be. A length that changes is measured again. */
 export function useEditSurface(id: () => string): (label: string, recipe: (surface: Surface, job: Job) => void) => readonly Issue[] {
   const jobs = useJobStore();
   return (label, recipe) =>
     jobs.change(label, (draft) => {
       const surface = draft.surfaces.find((other) => other.id === id());
-      if (surface) recipe(surface, draft);
+      if (!surface) return;
+      const before = new Map(surface.measured.again.map((key) => [key, lengthAt(surface.measured, key)]));
+      recipe(surface, draft);
+      surface.measured.again = surface.measured.again.filter((key) => {
+        const now = lengthAt(surface.measured, key);
+        return now !== null && now === before.get(key);
+      });
     });
 }

@@ -1,21 +1,40 @@
 import { defineStore } from 'pinia';
 import { ref, shallowRef } from 'vue';
+import type { Surface } from '@azulejo/core/job';
 import type { SetoutChoice } from '@azulejo/core/setout/setoutChoice';
 
-/** What is chosen on the board, and a setout that is being moved and not yet let go of. */
+/** The parts of measuring a surface, in the order of the work. */
+export const MEASURE_PARTS = [
+  { name: 'shape', label: 'Shape' },
+  { name: 'edges', label: 'Edges' },
+  { name: 'fixtures', label: 'Fixtures' },
+  { name: 'levels', label: 'Levels' },
+  { name: 'around', label: 'Around it' },
+] as const;
+
+/** One part of measuring. */
+export type MeasurePart = (typeof MEASURE_PARTS)[number]['name'];
+
+/** What is chosen on the board, and what is being moved and not yet let go of. */
 export const useBoardStore = defineStore('board', () => {
   const preview = shallowRef<SetoutChoice | null>(null);
+  /** The measurements while a hand drags a corner or a fixture. */
+  const measuredPreview = shallowRef<Surface['measured'] | null>(null);
+  const measurePart = ref<MeasurePart>('shape');
   const chosenEdge = ref<string>('left');
+  const chosenFixture = ref<string | null>(null);
   const chosenGroup = ref<string | null>(null);
   const chosenLabel = ref<string | null>(null);
 
   /** Chooses nothing; for a new surface. */
   function clear(): void {
     preview.value = null;
+    measuredPreview.value = null;
     chosenEdge.value = 'left';
+    chosenFixture.value = null;
     chosenGroup.value = null;
     chosenLabel.value = null;
   }
 
-  return { preview, chosenEdge, chosenGroup, chosenLabel, clear };
+  return { preview, measuredPreview, measurePart, chosenEdge, chosenFixture, chosenGroup, chosenLabel, clear };
 });

@@ -9,6 +9,12 @@ export interface DrawingPalette {
   readonly outline: string;
   readonly fixture: string;
   readonly fixtureText: string;
+  /** The strokes of symbols. */
+  readonly fixtureLine: string;
+  /** Low and high ground, as #rrggbb, and the lines between bands. */
+  readonly levelLow: string;
+  readonly levelHigh: string;
+  readonly levelLine: string;
   readonly chalk: string;
   readonly dimension: string;
   readonly chosen: string;
@@ -26,6 +32,10 @@ export const LIGHT_DRAWING: DrawingPalette = {
   outline: '#14202b',
   fixture: '#fbfcfc',
   fixtureText: '#33404b',
+  fixtureLine: '#8494a1',
+  levelLow: '#7f9cc2',
+  levelHigh: '#f6ecd0',
+  levelLine: 'rgba(20,32,43,0.35)',
   chalk: '#b03a24',
   dimension: '#14202b',
   chosen: '#1c4f9c',
@@ -43,6 +53,10 @@ export const DARK_DRAWING: DrawingPalette = {
   outline: '#cdd6dd',
   fixture: '#202b35',
   fixtureText: '#e8edf1',
+  fixtureLine: '#5d6e7b',
+  levelLow: '#1d3350',
+  levelHigh: '#8d7f56',
+  levelLine: 'rgba(232,237,241,0.35)',
   chalk: '#ff7a5c',
   dimension: '#e8edf1',
   chosen: '#8fb8ee',

@@ -24,7 +24,12 @@ export function useSurfacePlan(surfaceId: Ref<string>) {
 
   const wanted = computed<Wanted | null>(() => {
     if (!jobs.job || !surface.value) return null;
-    return { job: board.preview ? withSetout(jobs.job, surface.value, board.preview) : jobs.job, surfaceId: surfaceId.value };
+    const preview = {
+      ...(board.preview ? { setout: board.preview } : {}),
+      ...(board.measuredPreview ? { measured: board.measuredPreview } : {}),
+    };
+    const moving = board.preview !== null || board.measuredPreview !== null;
+    return { job: moving ? withPreview(jobs.job, surface.value, preview) : jobs.job, surfaceId: surfaceId.value };
   });
 
   const drawn = useLatest<Wanted, Answer<Drawing>>(wanted, async (input) => ({
@@ -48,6 +53,6 @@ export function useSurfacePlan(surfaceId: Ref<string>) {
   return { surface, drawing, plan, cuts, failed };
 }
 
-function withSetout(job: Job, surface: Surface, setout: Surface['setout']): Job {
-  return { ...job, surfaces: job.surfaces.map((other) => (other.id === surface.id ? { ...other, setout } : other)) };
+function withPreview(job: Job, surface: Surface, preview: Partial<Surface>): Job {
+  return { ...job, surfaces: job.surfaces.map((other) => (other.id === surface.id ? { ...other, ...preview } : other)) };
 }

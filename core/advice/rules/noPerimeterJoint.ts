@@ -10,7 +10,7 @@ export const noPerimeterJoint: AdviceRule = ({ surface, surfaceIndex, plan }) =>
           code: 'advice/no-perimeter-joint',
           severity: 'warning',
           path: ['surfaces', surfaceIndex, 'measured', 'gapsMm', tight.role],
-          figures: { edge: tight.id, kind: surface.kind },
+          figures: { edge: plan.traced.names[tight.id] ?? tight.id, kind: surface.kind },
         },
       ]
     : [];

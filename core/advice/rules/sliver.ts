@@ -10,5 +10,5 @@ export const sliver: AdviceRule = ({ plan, surfaceIndex }) =>
       code: 'advice/sliver',
       severity: 'warning',
       path: ['surfaces', surfaceIndex, 'setout'],
-      figures: { edge: id, cutMm: smallestCutMm ?? 0 },
+      figures: { edge: plan.traced.names[id] ?? id, cutMm: smallestCutMm ?? 0 },
     }));

@@ -9,6 +9,20 @@ type Words = (figures: Figures, length: (mm: number | string) => string) => stri
 
 /** The words for every finding: what will go wrong on site, and what mends it. */
 export const ADVICE_WORDS = {
+  'advice/reading-disagrees': ({ readings, offMm }, length) =>
+    `Measure ${readings} again: it disagrees with the others by ${length(offMm)}.`,
+  'advice/readings-unclear': ({ readings, offMm }, length) =>
+    `Something was misread by about ${length(offMm)}, and the readings can't say where: it may be ${readings}. Measure those again, or add a diagonal.`,
+  'advice/meeting-differs': ({ edge, other, mineMm, theirsMm }, length) =>
+    `The ${edgeName(edge)} edge is ${length(mineMm)} here, but "${other}" meets it with ${length(theirsMm)}. Courses will not run round; measure both again.`,
+  'advice/measure-again': ({ count }) =>
+    `${count} ${count === 1 ? 'length is' : 'lengths are'} still those of the place this was copied from. Cuts made to them will not fit.`,
+  'advice/not-flat': ({ gapMm, limitMm, edgeMm }, length) =>
+    `Under a straightedge of ${length(edgeMm)} the substrate gapes by up to ${length(gapMm)}; this tile allows ${length(limitMm)}. Edges will lip and corners ring hollow: level it first. Check the standard in force.`,
+  'advice/finishes-proud': ({ offMm, neighbour }, length) =>
+    `Finishes ${length(offMm)} proud of ${neighbour}: an edge to trip over. Thin a layer, or plan a ramped profile.`,
+  'advice/finishes-low': ({ offMm, neighbour }, length) =>
+    `Finishes ${length(offMm)} below ${neighbour}. Thicken a layer to bring it flush.`,
   'advice/nominal-size': ({ name, widthMm, heightMm }, length) =>
     `"${name}" is planned with the size on the box (${length(widthMm)} x ${length(heightMm)}). Real pieces differ and every cut will be off by it; measure a handful and enter their mean.`,
   'advice/sliver': ({ edge, cutMm }, length) =>

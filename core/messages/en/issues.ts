@@ -33,11 +33,60 @@ export const ISSUE_WORDS = {
     `The perimeter gaps leave no room for tile: the widest is ${length(gapMm)} (${roleName(role)}).`,
   'surface/fixtures-leave-nothing': () => 'The fixtures cover the whole surface; there is nothing left to tile.',
   'fixture/outside': ({ name, spaceMm, from }, length) =>
-    `"${name}" reaches outside the surface. Measured from the ${from}, there are ${length(spaceMm)} to place it in.`,
-  'doorway/no-such-edge': ({ edge, edges }) => `There is no edge "${edge}". Expected one of: ${edges}.`,
+    `"${name}" reaches outside the surface. Measured from ${edgeName(from)}, there are ${length(spaceMm)} to place it in.`,
+  'surface/no-such-edge': ({ edge, edges }) => `There is no edge "${edge}". Expected one of: ${edges}.`,
+  'surface/no-such-room': ({ roomId }) => `The job has no room "${roomId}".`,
+  'fixture/overlap': ({ name, other }) => `"${name}" stands in the same place as "${other}". Measure both again, or leave one out.`,
+  'fixture/parallel-edges': ({ name, first, second }) =>
+    `"${name}" is measured from ${edgeName(first)} and ${edgeName(second)}, which run the same way. Expected two edges that meet at a corner.`,
+  'shape/part-too-long': ({ partMm, wholeMm }, length) =>
+    `The parts come to ${length(partMm)}, but the whole they lie in is ${length(wholeMm)}. Expected less.`,
+  'shape/open': ({ openMm }, length) =>
+    `The walls don't close: after the last one you stand ${length(openMm)} from where you started. Measure again, add a diagonal, or have it spread over the corners.`,
+  'shape/too-open': ({ openMm, roundMm }, length) =>
+    `The walls don't close: ${length(openMm)} stay open on ${length(roundMm)} of wall, too much to spread. A length or a turn is wrong.`,
+  'shape/wall-too-long': ({ wall, lengthMm, othersMm }, length) =>
+    `The wall ${edgeName(wall)} (${length(lengthMm)}) is longer than all the others together (${length(othersMm)}), so they can't close.`,
+  'shape/no-triangle': ({ longest, longestMm, first, second, togetherMm }, length) =>
+    `The distance ${edgeName(longest)} can't be ${length(longestMm)}: ${edgeName(first)} and ${edgeName(second)} together reach only ${length(togetherMm)}.`,
+  'shape/reading-far-off': ({ reading, readMm, expectedMm }, length) =>
+    `The distance ${edgeName(reading)} reads ${length(readMm)}, but all the others make it about ${length(expectedMm)}. Was a figure left out?`,
+  'shape/crosses-itself': ({ first, second }) =>
+    `The outline crosses itself: ${edgeName(first)} meets ${edgeName(second)}. Look at their lengths and turns.`,
+  'shape/wrong-way-round': () =>
+    'The surface lies on the right of the walls. Go round it with the wall at your right hand: turns to the left.',
+  'check/no-such-wall': ({ wall, walls }) => `There is no corner "${wall}". Expected one where one of these starts: ${walls}.`,
+  'check/same-corner': () => 'A diagonal runs between two different corners.',
+  'curve/radius-too-small': ({ radiusMm, leastMm, chordMm }, length) =>
+    `A radius of ${length(radiusMm)} can't span ${length(chordMm)}. Expected at least ${length(leastMm)}.`,
+  'curve/rise-too-large': ({ riseMm, mostMm }, length) =>
+    `A rise of ${length(riseMm)} is more than ${length(mostMm)}. Was a figure left out?`,
+  'curve/offset-outside': ({ alongMm, chordMm }, length) =>
+    `An offset at ${length(alongMm)} does not lie between the corners, which are ${length(chordMm)} apart.`,
+  'curve/offsets-out-of-order': ({ alongMm, beforeMm }, length) =>
+    `Offsets run along the line: ${length(alongMm)} comes after ${length(beforeMm)}. Expected more.`,
+  'base/curved-edge': ({ edge }) => `The ${edgeName(edge)} edge is curved; a base line is read along a straight one.`,
+  'base/outside': ({ alongMm, edgeMm }, length) =>
+    `The reading at ${length(alongMm)} lies beyond the edge, which is ${length(edgeMm)} long.`,
+  'base/out-of-order': ({ alongMm, beforeMm }, length) =>
+    `Readings run along the edge: ${length(alongMm)} comes after ${length(beforeMm)}. Expected more.`,
+  'link/no-such-surface': ({ surface }) => `The job has no surface "${surface}" to meet.`,
+  'link/edge-taken': ({ edge, other }) =>
+    `The edge ${edgeName(edge)} or ${edgeName(other)} already meets another surface. An edge has one neighbour.`,
+  'doorway/curved-edge': ({ edge }) => `The ${edgeName(edge)} edge is curved; a doorway opens a straight one.`,
   'doorway/outside': ({ edge, wallMm, endMm }, length) =>
     `The doorway ends ${length(endMm)} along the ${edgeName(edge)} edge, which is ${length(wallMm)} long.`,
   'doorway/overlap': ({ edge }) => `Two doorways overlap in the ${edgeName(edge)} edge.`,
+  'outline/not-a-drawing': () => 'The file is neither DXF nor SVG. Expected one of them, saved as text.',
+  'outline/nothing': ({ passedOver }) => `The drawing holds no lines to make an outline of. Passed over: ${passedOver}.`,
+  'dxf/not-a-code': ({ line, found }) => `Line ${line} of the DXF should be a whole number that says what follows, but reads "${found}".`,
+  'dxf/not-a-number': ({ line, found }) => `Line ${line} of the DXF should be a number, but reads "${found}".`,
+  'dxf/no-value': ({ line }) => `The DXF ends after line ${line}, where a value should follow.`,
+  'dxf/cut-short': ({ lines }) => `The DXF is cut short: after ${lines} lines there is no end mark. Save it again.`,
+  'dxf/unreadable': ({ reason }) => `The DXF can't be read: ${reason}.`,
+  'svg/not-xml': ({ line, reason }) => `Line ${line} of the SVG is broken: ${reason}`,
+  'svg/no-svg': () => 'The file is XML but has no "svg" element.',
+  'svg/bad-path': ({ element, reason }) => `The element ${element} can't be read: ${reason}.`,
   'joint/wider-than-tile': ({ jointMm, tileMm }, length) =>
     `A joint of ${length(jointMm)} is as wide as the tile (${length(tileMm)}). Expected less.`,
   'tile/too-many-pieces': ({ name, pieces, most }) =>

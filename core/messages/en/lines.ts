@@ -7,7 +7,10 @@ export function describeLine({ axis, course, fromStartMm, fromEndMm }: SettingOu
   const [start, end] = axis === 'x' ? ['left', 'right'] : ['bottom', 'top'];
   const name = axis === 'x' ? 'Upright line' : 'Level line';
   const which = course === 2 ? ', second course' : '';
-  const [a, b] = fromStartMm.map((mm) => formatLength(mm, tape));
-  const measure = a === b ? `${a} from the ${start} at both ends` : `${a} and ${b} from the ${start}`;
-  return `${name}${which}: ${measure} (${formatLength(fromEndMm[0], tape)} from the ${end}).`;
+  const [first, last] = axis === 'x' ? ['bottom', 'top'] : ['left', 'right'];
+  const taped = (mm: readonly [number, number]): string => {
+    const [a, b] = mm.map((one) => formatLength(one, tape));
+    return a === b ? `${a} at both ends` : `${a} at the ${first} end, ${b} at the ${last} end`;
+  };
+  return `${name}${which}: from the ${start} ${taped(fromStartMm)} (from the ${end} ${taped(fromEndMm)}).`;
 }

@@ -5,8 +5,10 @@ const ROLE_NAMES: Readonly<Record<EdgeRole, string>> = {
   wall: 'wall',
   focal: 'seen first',
   hidden: 'hidden',
+  worktop: 'worktop or tray',
   exposed: 'exposed end',
   threshold: 'threshold',
+  continues: 'continues on',
 };
 
 /** What an edge role is called. */
@@ -30,6 +32,7 @@ export const kindName = (kind: CutKind): string => KIND_NAMES[kind];
 /** What an edge is called in a sentence: its own name, or a doorway's parts in words. */
 export function edgeName(id: string | number): string {
   const name = String(id);
+  if (name.includes('–')) return name;
   const part = /^(.*)-(start|end)$/.exec(name);
-  return part ? `reveal of ${part[1]}` : name;
+  return part ? `reveal of ${part[1]}` : name.replace(/-/g, ' ');
 }

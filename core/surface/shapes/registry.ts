@@ -1,11 +1,16 @@
 import { z } from 'zod';
+import type { Issue } from '../../result.ts';
+import { alcove } from './alcove.ts';
+import { counterRun } from './counterRun.ts';
+import { lShape } from './lShape.ts';
 import { rectangle } from './rectangle.ts';
 import type { NamedRing, ShapeKind } from './shapeKind.ts';
+import { tShape } from './tShape.ts';
+import { uShape } from './uShape.ts';
+import { walls } from './walls.ts';
 
 /** Every shape a surface can have. A new shape is a file beside this one and a line here. */
-export const SHAPES = {
-  rectangle,
-} as const;
+export const SHAPES = { rectangle, lShape, uShape, tShape, alcove, counterRun, walls } as const;
 
 /** The name of a kind of shape. */
 export type ShapeId = keyof typeof SHAPES;
@@ -18,8 +23,18 @@ const [first, ...others] = Object.values(SHAPES).map(({ schema }) => schema);
 /** The measured shape of a surface. */
 export const shapeSchema: z.ZodType<Shape> = z.discriminatedUnion('kind', [first, ...others]);
 
-/** The corners and named edges of any shape. */
+const kindOf = (shape: Shape): ShapeKind<Shape> => SHAPES[shape.kind] as unknown as ShapeKind<Shape>;
+
+const outlines = new WeakMap<Shape, NamedRing>();
+
+/** The corners and named edges of any shape; remembered for the same data. */
 export function outlineOf(shape: Shape): NamedRing {
-  const kind: ShapeKind<Shape> = SHAPES[shape.kind];
-  return kind.outline(shape);
+  const known = outlines.get(shape);
+  if (known) return known;
+  const made = kindOf(shape).outline(shape);
+  outlines.set(shape, made);
+  return made;
 }
+
+/** What can't be true of a shape whose figures are each readable; paths within the shape. */
+export const checkShape = (shape: Shape): readonly Issue[] => kindOf(shape).check?.(shape) ?? [];

@@ -1,21 +1,24 @@
 <script setup lang="ts">
 import Button from 'primevue/button';
 import { computed, ref, toRef } from 'vue';
-import { PhDownloadSimple, PhPlus, PhShoppingCartSimple, PhSlidersHorizontal } from '@phosphor-icons/vue';
+import { useRouter } from 'vue-router';
+import { PhCopy, PhDownloadSimple, PhPlus, PhShoppingCartSimple, PhSlidersHorizontal } from '@phosphor-icons/vue';
 import type { Job } from '@azulejo/core/job';
 import type { Plan } from '@azulejo/core/plan';
+import { repeatRoom, repeatSurface } from '@azulejo/core/repeatSurface';
 import { exportUrl } from '../../api/client.ts';
 import { planner } from '../../workers/planner.ts';
 import { useLatest } from '../../workers/useLatest.ts';
 import JobDetailsDialog from './JobDetailsDialog.vue';
 import LoadingState from '../LoadingState.vue';
+import { newId } from '../newId.ts';
 import { useOpenJob } from '../useOpenJob.ts';
-import NewSurfaceDialog from './NewSurfaceDialog.vue';
 import SurfaceCard from './SurfaceCard.vue';
 
 const props = defineProps<{ jobId: string }>();
 const { jobs, trouble } = useOpenJob(toRef(props, 'jobId'));
-const adding = ref(false);
+const router = useRouter();
+const toNew = computed(() => ({ name: 'new-surface', params: { jobId: props.jobId } }));
 const showingDetails = ref(false);
 const planned = useLatest<Job, Plan>(
   () => jobs.job,
@@ -23,12 +26,49 @@ const planned = useLatest<Job, Plan>(
 );
 const plan = planned.value;
 const planOf = (id: string) => plan.value?.surfaces.find(({ surfaceId }) => surfaceId === id) ?? null;
-const findingsOf = (k: number) => plan.value?.findings.filter(({ path }) => path[1] === k) ?? [];
+const findingsOf = (id: string) => {
+  const at = jobs.job?.surfaces.findIndex((surface) => surface.id === id);
+  return plan.value?.findings.filter(({ path }) => path[1] === at) ?? [];
+};
 const total = computed(() => plan.value?.money.total.toFixed(2));
+
+/** Surfaces by room, in the order the rooms were made; those of no room come first. */
+const groups = computed(() => {
+  const { surfaces = [], rooms = [] } = jobs.job ?? {};
+  return [{ id: null, name: '' }, ...rooms]
+    .map((room) => ({ ...room, surfaces: surfaces.filter(({ roomId }) => roomId === room.id) }))
+    .filter((group) => group.surfaces.length > 0);
+});
 
 function remove(id: string): void {
   jobs.change('Delete surface', (draft) => {
     draft.surfaces = draft.surfaces.filter((surface) => surface.id !== id);
+    draft.links = draft.links.filter(({ a, b }) => a.surface !== id && b.surface !== id);
+    draft.rooms = draft.rooms.filter((room) => draft.surfaces.some(({ roomId }) => roomId === room.id));
+  });
+}
+function repeat(id: string): void {
+  const surface = jobs.job?.surfaces.find((one) => one.id === id);
+  if (!surface || !jobs.job) return;
+  const copy = repeatSurface(surface, newId('surface', jobs.job.surfaces), `${surface.name}, again`.slice(0, 80));
+  jobs.change(`Repeat ${surface.name}`, (draft) => {
+    draft.surfaces.push(copy);
+  });
+  void router.push({ name: 'surface', params: { jobId: props.jobId, surfaceId: copy.id, step: 'measure' } });
+}
+function repeatAll(roomId: string): void {
+  if (!jobs.job) return;
+  const old = jobs.job.rooms.find(({ id }) => id === roomId);
+  const copy = repeatRoom(
+    jobs.job,
+    roomId,
+    newId('room', [...jobs.job.rooms, ...jobs.job.surfaces]),
+    `${old?.name ?? 'Room'} again`.slice(0, 60),
+  );
+  jobs.change(`Repeat ${old?.name ?? 'room'}`, (draft) => {
+    draft.rooms.push(copy.room);
+    draft.surfaces.push(...copy.surfaces);
+    draft.links.push(...copy.links);
   });
 }
 </script>
@@ -46,26 +86,33 @@ function remove(id: string): void {
       <Button v-if="jobs.job.surfaces.length > 0" as="router-link" :to="{ name: 'order', params: { jobId } }" severity="secondary" outlined
         ><PhShoppingCartSimple :size="19" />Order<span v-if="total" class="figure">{{ total }} {{ jobs.job.currency }}</span></Button
       >
-      <Button @click="adding = true"><PhPlus :size="19" weight="bold" />Surface</Button>
+      <Button as="router-link" :to="toNew"><PhPlus :size="19" weight="bold" />Surface</Button>
     </header>
     <section v-if="jobs.job.surfaces.length === 0" class="empty">
       <h2>No surface yet</h2>
       <p>Two lengths off the tape are enough for a first setout.</p>
-      <Button label="Measure the first surface" @click="adding = true" />
+      <Button as="router-link" :to="toNew" label="Measure the first surface" />
     </section>
-    <ul v-else class="cards">
-      <SurfaceCard
-        v-for="(surface, k) in jobs.job.surfaces"
-        :key="surface.id"
-        :job="jobs.job"
-        :surface="surface"
-        :plan="planOf(surface.id)"
-        :findings="findingsOf(k)"
-        @remove="remove(surface.id)"
-      />
-    </ul>
+    <section v-for="group in groups" :key="group.id ?? ''" class="group">
+      <header v-if="group.id !== null" class="room">
+        <h2 class="grow">{{ group.name }}</h2>
+        <Button severity="secondary" text size="small" @click="repeatAll(group.id)"><PhCopy :size="18" />Repeat the whole room</Button>
+      </header>
+      <ul class="cards" :class="{ small: group.surfaces.length > 4 }">
+        <SurfaceCard
+          v-for="surface in group.surfaces"
+          :key="surface.id"
+          :job="jobs.job"
+          :surface="surface"
+          :plan="planOf(surface.id)"
+          :findings="findingsOf(surface.id)"
+          :small="group.surfaces.length > 4"
+          @remove="remove(surface.id)"
+          @repeat="repeat(surface.id)"
+        />
+      </ul>
+    </section>
     <JobDetailsDialog v-if="showingDetails" :job="jobs.job" @close="showingDetails = false" />
-    <NewSurfaceDialog v-if="adding" :job="jobs.job" @close="adding = false" />
   </main>
 </template>
 
@@ -81,6 +128,16 @@ function remove(id: string): void {
   flex-wrap: wrap;
   margin-bottom: 1.5rem;
 }
+.group {
+  margin-bottom: 1.8rem;
+}
+.room {
+  display: flex;
+  gap: 0.7rem;
+  align-items: center;
+  margin-bottom: 0.6rem;
+  border-bottom: 2px solid var(--line);
+}
 .cards {
   margin: 0;
   padding: 0;
@@ -88,6 +145,10 @@ function remove(id: string): void {
   display: grid;
   gap: 1.25rem;
   grid-template-columns: repeat(auto-fill, minmax(min(20rem, 100%), 1fr));
+}
+.cards.small {
+  gap: 0.9rem;
+  grid-template-columns: repeat(auto-fill, minmax(min(14rem, 100%), 1fr));
 }
 .empty {
   display: grid;

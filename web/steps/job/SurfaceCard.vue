@@ -1,8 +1,10 @@
 <script setup lang="ts">
 import Button from 'primevue/button';
 import { computed } from 'vue';
-import { PhTrash, PhWarning } from '@phosphor-icons/vue';
+import { PhCopy, PhTrash, PhWarning } from '@phosphor-icons/vue';
 import type { Finding } from '@azulejo/core/advice/finding';
+import { boxOf } from '@azulejo/core/geometry/ring';
+import { outlineOf } from '@azulejo/core/surface/shapes/registry';
 import { productOf, tapeOf, type Job, type Surface } from '@azulejo/core/job';
 import { describeFinding } from '@azulejo/core/messages/en/advice';
 import { describePattern } from '@azulejo/core/messages/en/patterns';
@@ -11,19 +13,19 @@ import { formatLength, formatLengthWithUnit } from '@azulejo/core/units/formatLe
 import SetoutPicture from '../../board/SetoutPicture.vue';
 import { KIND_LABELS } from './surfaceKinds.ts';
 
-const props = defineProps<{ job: Job; surface: Surface; plan: SurfacePlan | null; findings: readonly Finding[] }>();
-const emit = defineEmits<{ remove: [] }>();
+const props = defineProps<{ job: Job; surface: Surface; plan: SurfacePlan | null; findings: readonly Finding[]; small?: boolean }>();
+const emit = defineEmits<{ remove: []; repeat: [] }>();
 const product = computed(() => productOf(props.job, props.surface));
 const tape = computed(() => tapeOf(props.job, props.surface));
 const to = computed(() => ({ name: 'surface', params: { jobId: props.job.id, surfaceId: props.surface.id, step: 'setout' } }));
 const size = computed(() => {
-  const { widthMm, heightMm } = props.surface.measured.shape;
-  return `${formatLength(widthMm, tape.value)} x ${formatLengthWithUnit(heightMm, tape.value)}`;
+  const { minX, minY, maxX, maxY } = boxOf(outlineOf(props.surface.measured.shape).ring);
+  return `${formatLength(maxX - minX, tape.value)} x ${formatLengthWithUnit(maxY - minY, tape.value)}`;
 });
 </script>
 
 <template>
-  <li class="card">
+  <li class="card" :class="{ small }">
     <RouterLink :to="to" class="drawing" :aria-label="`${surface.name}: open the setout`"
       ><SetoutPicture :plan="plan" :colour="product.colour" :label="`${surface.name}, drawn to scale`"
     /></RouterLink>
@@ -32,6 +34,14 @@ const size = computed(() => {
         <h2 class="grow">
           <RouterLink :to="to">{{ surface.name }}</RouterLink>
         </h2>
+        <Button
+          v-tooltip.left="'Repeat it in another place'"
+          text
+          severity="secondary"
+          :aria-label="`Repeat ${surface.name}`"
+          @click="emit('repeat')"
+          ><PhCopy :size="18"
+        /></Button>
         <Button
           v-tooltip.left="'Delete; undo brings it back'"
           text
@@ -42,12 +52,12 @@ const size = computed(() => {
         /></Button>
       </div>
       <p class="soft small">{{ KIND_LABELS[surface.kind] }}, {{ size }}</p>
-      <p class="small">{{ product.name }}. {{ describePattern(surface.pattern) }}</p>
+      <p v-if="!small" class="small">{{ product.name }}. {{ describePattern(surface.pattern) }}</p>
       <p v-if="plan" class="count">
         <b class="figure">{{ plan.totals.whole }}</b> whole <b class="figure">{{ plan.totals.cut }}</b> cut
         <b class="figure">{{ plan.totals.boxes }}</b> {{ plan.totals.boxes === 1 ? 'box' : 'boxes' }}
       </p>
-      <p v-for="finding in findings.slice(0, 1)" :key="finding.code" class="finding">
+      <p v-for="finding in small ? [] : findings.slice(0, 1)" :key="finding.code" class="finding">
         <PhWarning :size="18" weight="bold" />{{ describeFinding(finding, tape) }}
       </p>
     </div>
@@ -61,6 +71,15 @@ const size = computed(() => {
   overflow: hidden;
   display: grid;
   grid-template-rows: 13rem auto;
+}
+li.card.small {
+  grid-template-rows: 8rem auto;
+}
+.small .count b {
+  font-size: 1.2rem;
+}
+.small h2 {
+  font-size: 1rem;
 }
 .drawing {
   background: var(--paper);

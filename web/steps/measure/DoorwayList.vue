@@ -1,9 +1,13 @@
 <script setup lang="ts">
 import Button from 'primevue/button';
-import { ref } from 'vue';
+import { computed, ref } from 'vue';
 import { PhPlus, PhTrash } from '@phosphor-icons/vue';
 import { describeIssue } from '@azulejo/core/messages/en/issues';
+import { distance } from '@azulejo/core/geometry/point';
 import type { Surface } from '@azulejo/core/job';
+import { edgeName } from '@azulejo/core/messages/en/names';
+import { outlineOf } from '@azulejo/core/surface/shapes/registry';
+import { sideOf } from '@azulejo/core/surface/sides';
 import type { Doorway } from '@azulejo/core/surface/doorway';
 import type { Tape } from '@azulejo/core/units/tape';
 import ChoiceField from '../../fields/ChoiceField.vue';
@@ -14,9 +18,17 @@ import { useEditSurface } from '../useEditSurface.ts';
 const props = defineProps<{ surface: Surface; tape: Tape }>();
 const edit = useEditSurface(() => props.surface.id);
 const trouble = ref<string | null>(null);
-const EDGES = ['bottom', 'right', 'top', 'left'].map((value) => ({ value, label: value }));
-/** The corner an edge starts at, walking counter-clockwise. */
-const START: Readonly<Record<string, string>> = { bottom: 'left', right: 'bottom', top: 'right', left: 'top' };
+/** Straight edges can be opened; each with the end it starts at, walking counter-clockwise. */
+const walls = computed(() => {
+  const { ring, edgeIds, names } = outlineOf(props.surface.measured.shape);
+  return edgeIds.flatMap((id, k) => {
+    if (edgeIds.indexOf(id) !== k || edgeIds.lastIndexOf(id) !== k) return [];
+    const [from, to] = [ring[k], ring[(k + 1) % ring.length]];
+    const start = { bottom: 'left', right: 'bottom', top: 'right', left: 'top' }[sideOf({ from, to })];
+    return [{ value: id, label: edgeName(names?.[id] ?? id), start, lengthMm: distance(from, to) }];
+  });
+});
+const startOf = (edge: string): string => walls.value.find(({ value }) => value === edge)?.start ?? 'start';
 
 function attempt(label: string, recipe: (doorways: Doorway[]) => void) {
   const issues = edit(label, ({ measured }) => {
@@ -26,13 +38,14 @@ function attempt(label: string, recipe: (doorways: Doorway[]) => void) {
   return issues;
 }
 const add = (): void => {
-  const wall = props.surface.measured.shape.widthMm;
+  const [wall] = walls.value;
+  if (!wall) return;
   attempt('Add doorway', (doorways) => {
     doorways.push({
       id: newId('door', doorways),
-      edge: 'bottom',
-      fromStartMm: Math.round(wall * 0.1),
-      widthMm: Math.round(Math.min(800, wall * 0.5)),
+      edge: wall.value,
+      fromStartMm: Math.round(wall.lengthMm * 0.1),
+      widthMm: Math.round(Math.min(800, wall.lengthMm * 0.5)),
       depthMm: 60,
     });
   });
@@ -50,12 +63,12 @@ const setLength = (index: number, key: 'fromStartMm' | 'widthMm' | 'depthMm') =>
 
 <template>
   <section v-if="surface.kind === 'floor' || surface.measured.doorways.length > 0" class="stack">
-    <h2>Doorways</h2>
+    <h3>Doorways</h3>
     <div v-for="(doorway, k) in surface.measured.doorways" :key="doorway.id" class="two">
       <ChoiceField
         label="In the edge"
         :value="doorway.edge"
-        :options="EDGES"
+        :options="walls"
         @choose="
           (edge) =>
             attempt('Doorway edge', (list) => {
@@ -64,10 +77,11 @@ const setLength = (index: number, key: 'fromStartMm' | 'widthMm' | 'depthMm') =>
         "
       />
       <LengthField
-        :label="`From the ${START[doorway.edge] ?? 'start'}`"
+        :label="`From the ${startOf(doorway.edge)}`"
         :mm="doorway.fromStartMm"
         :tape="tape"
         :commit="setLength(k, 'fromStartMm')"
+        :measures="`doorways.${k}.fromStartMm`"
       />
       <LengthField label="Clear width" :mm="doorway.widthMm" :tape="tape" :commit="setLength(k, 'widthMm')" positive />
       <LengthField label="Tiled into the wall" :mm="doorway.depthMm" :tape="tape" :commit="setLength(k, 'depthMm')" positive />

@@ -3,79 +3,123 @@ import Button from 'primevue/button';
 import { computed } from 'vue';
 import { PhCaretDown, PhCaretRight, PhTrash } from '@phosphor-icons/vue';
 import type { Surface } from '@azulejo/core/job';
-import type { Fixture } from '@azulejo/core/surface/fixture';
+import { SHAPE_NAMES } from '@azulejo/core/messages/en/shapes';
+import type { SurfacePlan } from '@azulejo/core/plan';
+import { fixtureSize, lineOfEdge, measuresAt, type Fixture } from '@azulejo/core/surface/fixture';
+import { outlineOf, SHAPES, type ShapeId } from '@azulejo/core/surface/shapes/registry';
+import { reshape } from '@azulejo/core/surface/shapes/reshape';
 import { formatLength, formatLengthWithUnit } from '@azulejo/core/units/formatLength';
 import type { Tape } from '@azulejo/core/units/tape';
+import ChoiceField from '../../fields/ChoiceField.vue';
+import FieldGrid from '../../fields/FieldGrid.vue';
 import LengthField from '../../fields/LengthField.vue';
-import TextField from '../../fields/TextField.vue';
 import SwitchField from '../../fields/SwitchField.vue';
+import TextField from '../../fields/TextField.vue';
+import FixtureSymbol from './FixtureSymbol.vue';
+import ShapeFields from './shape/ShapeFields.vue';
+import WallsForm from './shape/WallsForm.vue';
+import { edgeTitle } from '../edgeTitle.ts';
 import { useEditSurface } from '../useEditSurface.ts';
 
-const props = defineProps<{ fixture: Fixture; index: number; surface: Surface; tape: Tape; open: boolean }>();
+const props = defineProps<{ fixture: Fixture; index: number; surface: Surface; plan: SurfacePlan | null; tape: Tape; open: boolean }>();
 const emit = defineEmits<{ toggle: []; remove: [] }>();
 const edit = useEditSurface(() => props.surface.id);
-const round = computed(() => props.fixture.outline.kind === 'round');
+const toNear = computed(() => (props.fixture.outline.kind === 'round' ? 'to its centre' : 'to its near side'));
+const edges = computed(() => {
+  const ids = [...new Set(outlineOf(props.surface.measured.shape).edgeIds)];
+  return ids.map((value) => ({ value, label: props.plan ? edgeTitle(props.plan, value) : value }));
+});
 
 const size = computed(() => {
   const { outline } = props.fixture;
+  const { widthMm, heightMm } = fixtureSize(outline);
   return outline.kind === 'round'
-    ? `⌀ ${formatLengthWithUnit(outline.diameterMm, props.tape)}`
-    : `${formatLength(outline.widthMm, props.tape)} x ${formatLengthWithUnit(outline.heightMm, props.tape)}`;
+    ? `⌀ ${formatLengthWithUnit(widthMm, props.tape)}`
+    : `${formatLength(widthMm, props.tape)} x ${formatLengthWithUnit(heightMm, props.tape)}`;
 });
 
 const change = (label: string, recipe: (fixture: Fixture) => void) =>
-  edit(label, ({ measured }) => {
+  edit(`${props.fixture.name} ${label}`, ({ measured }) => {
     recipe(measured.fixtures[props.index]);
   });
-const setLength = (key: 'xMm' | 'yMm' | 'clearanceMm') => (mm: number) =>
-  change(`${props.fixture.name} ${key === 'clearanceMm' ? 'clearance' : 'place'}`, (fixture) => {
-    fixture[key] = mm;
+const setPlace = (k: 0 | 1) => (mm: number) =>
+  change('place', (fixture) => {
+    fixture.from[k].mm = mm;
+  });
+const setClearance = (mm: number) =>
+  change('clearance', (fixture) => {
+    fixture.clearanceMm = mm;
   });
 const setSize = (key: 'widthMm' | 'heightMm' | 'diameterMm') => (mm: number) =>
-  change(`${props.fixture.name} size`, ({ outline }) => {
+  change('size', ({ outline }) => {
     (outline as Record<string, unknown>)[key] = mm;
+  });
+const setCover = (key: 'widthMm' | 'heightMm') => (mm: number) =>
+  change('cover', (fixture) => {
+    if (fixture.cover) fixture.cover[key] = mm;
   });
 
 function rename(name: string): string | null {
   if (name === '') return 'Expected a name for the fixture.';
-  change('Fixture name', (fixture) => {
+  change('name', (fixture) => {
     fixture.name = name;
   });
   return null;
 }
 
-/** Measuring from the other side keeps the fixture where it is. */
-function setFrom(key: 'fromX' | 'fromY', value: string): void {
-  change(`${props.fixture.name} measured from`, (fixture) => {
-    if (fixture[key] === value) return;
-    const { widthMm, heightMm } = props.surface.measured.shape;
-    const { outline } = fixture;
-    const [place, space, own] =
-      key === 'fromX'
-        ? ['xMm' as const, widthMm, outline.kind === 'rectangle' ? outline.widthMm : 0]
-        : ['yMm' as const, heightMm, outline.kind === 'rectangle' ? outline.heightMm : 0];
-    fixture[place] = Math.max(0, Math.round((space - fixture[place] - own) * 1e4) / 1e4);
-    if (key === 'fromX') fixture.fromX = value as Fixture['fromX'];
-    else fixture.fromY = value as Fixture['fromY'];
+const OUTLINES = [
+  { value: 'rectangle', label: 'Rectangle' },
+  { value: 'round', label: 'Round' },
+  ...(Object.keys(SHAPES) as ShapeId[]).filter((id) => id !== 'rectangle').map((value) => ({ value, label: SHAPE_NAMES[value] })),
+];
+const outlineKind = computed(() =>
+  props.fixture.outline.kind === 'shape' ? props.fixture.outline.shape.kind : props.fixture.outline.kind,
+);
+function setOutline(kind: string): void {
+  const { widthMm, heightMm } = fixtureSize(props.fixture.outline);
+  const outline: Fixture['outline'] =
+    kind === 'round'
+      ? { kind, diameterMm: Math.min(widthMm, heightMm) }
+      : kind === 'rectangle'
+        ? { kind, widthMm, heightMm }
+        : { kind: 'shape', shape: reshape({ kind: 'rectangle', widthMm, heightMm }, kind as ShapeId) };
+  change('outline', (fixture) => {
+    fixture.outline = outline;
+  });
+}
+
+/** Measuring from another edge keeps the fixture where it is; two edges that run the same way are refused. */
+function setEdge(k: 0 | 1, edge: string): void {
+  const placed = props.plan?.traced.fixtures.find(({ fixture }) => fixture.id === props.fixture.id);
+  const { ring, edgeIds } = outlineOf(props.surface.measured.shape);
+  const from = props.fixture.from.map((measure, m) => (m === k ? edge : measure.edge));
+  const [a, b] = from.map((id) => lineOfEdge(ring, edgeIds, id));
+  const centre = placed?.place.centre;
+  change('measured from', (fixture) => {
+    fixture.from[k].edge = edge;
+    if (!a || !b || !centre) return;
+    measuresAt(fixture, [a, b], centre).forEach((mm, m) => (fixture.from[m].mm = Math.round(mm * 1e4) / 1e4));
   });
 }
 </script>
 
 <template>
-  <div class="fixture" :class="{ open }">
+  <div class="fixture">
     <button type="button" class="summary" :aria-expanded="open" @click="emit('toggle')">
       <PhCaretDown v-if="open" :size="16" /><PhCaretRight v-else :size="16" />
+      <FixtureSymbol :kind="fixture.kind" />
       <span class="grow"
         ><b>{{ fixture.name }}</b></span
       ><span class="soft figure">{{ size }}</span>
     </button>
     <div v-if="open" class="stack inside">
-      <TextField label="Name" :value="fixture.name" :longest="60" :commit="rename" />
-      <div v-if="fixture.outline.kind === 'rectangle'" class="two">
-        <LengthField label="Width" :mm="fixture.outline.widthMm" :tape="tape" :commit="setSize('widthMm')" positive />
-        <LengthField label="Height" :mm="fixture.outline.heightMm" :tape="tape" :commit="setSize('heightMm')" positive />
-      </div>
-      <div class="two">
+      <FieldGrid>
+        <TextField label="Name" :value="fixture.name" :longest="60" :commit="rename" />
+        <ChoiceField label="Outline" :value="outlineKind" :options="OUTLINES" @choose="setOutline" />
+        <template v-if="fixture.outline.kind === 'rectangle'">
+          <LengthField label="Width" :mm="fixture.outline.widthMm" :tape="tape" :commit="setSize('widthMm')" positive />
+          <LengthField label="Height" :mm="fixture.outline.heightMm" :tape="tape" :commit="setSize('heightMm')" positive />
+        </template>
         <LengthField
           v-if="fixture.outline.kind === 'round'"
           label="Outer diameter"
@@ -84,44 +128,73 @@ function setFrom(key: 'fromX' | 'fromY', value: string): void {
           :commit="setSize('diameterMm')"
           positive
         />
-        <LengthField label="Clearance round it" :mm="fixture.clearanceMm" :tape="tape" :commit="setLength('clearanceMm')" />
-      </div>
-      <div class="two">
-        <SwitchField
-          label="Measured from"
-          :value="fixture.fromX"
-          :options="[
-            { value: 'left', label: 'Left' },
-            { value: 'right', label: 'Right' },
-          ]"
-          @choose="setFrom('fromX', $event)"
+        <LengthField label="Clearance round it" :mm="fixture.clearanceMm" :tape="tape" :commit="setClearance" />
+      </FieldGrid>
+      <template v-if="fixture.outline.kind === 'shape'">
+        <WallsForm
+          v-if="fixture.outline.shape.kind === 'walls'"
+          :shape="fixture.outline.shape"
+          :tape="tape"
+          :commit="(shape) => change('outline', (f) => (f.outline = { kind: 'shape', shape }))"
         />
-        <LengthField :label="round ? 'to its centre' : 'to its near side'" :mm="fixture.xMm" :tape="tape" :commit="setLength('xMm')" />
-        <SwitchField
-          label="and from"
-          :value="fixture.fromY"
-          :options="[
-            { value: 'bottom', label: 'Bottom' },
-            { value: 'top', label: 'Top' },
-          ]"
-          @choose="setFrom('fromY', $event)"
+        <ShapeFields
+          v-else
+          :shape="fixture.outline.shape"
+          :tape="tape"
+          :commit="(shape) => change('outline', (f) => (f.outline = { kind: 'shape', shape }))"
         />
-        <LengthField :label="round ? 'to its centre' : 'to its near side'" :mm="fixture.yMm" :tape="tape" :commit="setLength('yMm')" />
-      </div>
-      <SwitchField
-        label="Under it"
-        :value="fixture.tiledUnder ? 'tiled' : 'left out'"
-        :options="[
-          { value: 'left out', label: 'Left out' },
-          { value: 'tiled', label: 'Tiled under' },
-        ]"
-        @choose="
-          (value) =>
-            change(`${fixture.name} tiled under`, (f) => {
-              f.tiledUnder = value === 'tiled';
-            })
-        "
-      />
+      </template>
+      <FieldGrid>
+        <template v-for="k in [0, 1] as const" :key="k">
+          <ChoiceField
+            :label="k === 0 ? 'Measured from' : 'and from'"
+            :value="fixture.from[k].edge"
+            :options="edges"
+            @choose="setEdge(k, $event)"
+          />
+          <LengthField
+            :label="toNear"
+            :mm="fixture.from[k].mm"
+            :tape="tape"
+            :commit="setPlace(k)"
+            :measures="`fixtures.${index}.from.${k}.mm`"
+          />
+        </template>
+      </FieldGrid>
+      <FieldGrid v-if="fixture.cover">
+        <LengthField label="Cover, width" :mm="fixture.cover.widthMm" :tape="tape" :commit="setCover('widthMm')" positive />
+        <LengthField label="Cover, height" :mm="fixture.cover.heightMm" :tape="tape" :commit="setCover('heightMm')" positive />
+      </FieldGrid>
+      <FieldGrid>
+        <SwitchField
+          label="Under it"
+          :value="fixture.tiledUnder ? 'tiled' : 'left out'"
+          :options="[
+            { value: 'left out', label: 'Left out' },
+            { value: 'tiled', label: 'Tiled under' },
+          ]"
+          @choose="(value) => change('tiled under', (f) => (f.tiledUnder = value === 'tiled'))"
+        />
+        <SwitchField
+          label="A cover hides the cut"
+          :value="fixture.cover ? 'yes' : 'no'"
+          :options="[
+            { value: 'no', label: 'No' },
+            { value: 'yes', label: 'Yes' },
+          ]"
+          @choose="
+            (value) =>
+              change(
+                'cover',
+                (f) =>
+                  (f.cover =
+                    value === 'yes'
+                      ? { widthMm: fixtureSize(fixture.outline).widthMm + 20, heightMm: fixtureSize(fixture.outline).heightMm + 20 }
+                      : null),
+              )
+          "
+        />
+      </FieldGrid>
       <Button severity="danger" text class="remove" @click="emit('remove')"><PhTrash :size="18" />Remove {{ fixture.name }}</Button>
     </div>
   </div>
@@ -139,6 +212,7 @@ function setFrom(key: 'fromX' | 'fromY', value: string): void {
   gap: 0.5rem;
   align-items: center;
   padding: 0.55rem 0.2rem;
+  min-height: 44px;
   cursor: pointer;
 }
 .summary:focus-visible {
@@ -146,12 +220,6 @@ function setFrom(key: 'fromX' | 'fromY', value: string): void {
 }
 .inside {
   padding: 0.2rem 0 1rem 1.5rem;
-}
-.two {
-  display: grid;
-  grid-template-columns: 1fr 1fr;
-  gap: 0.7rem;
-  align-items: start;
 }
 .remove {
   justify-self: start;

@@ -1,39 +1,40 @@
 <script setup lang="ts">
 import Button from 'primevue/button';
-import { ref } from 'vue';
-import { PhPlus } from '@phosphor-icons/vue';
+import { computed, ref } from 'vue';
 import type { Surface } from '@azulejo/core/job';
+import { FIXTURE_NAMES } from '@azulejo/core/messages/en/shapes';
+import { describeIssue } from '@azulejo/core/messages/en/issues';
 import { SAFETY } from '@azulejo/core/messages/en/safety';
-import type { Fixture } from '@azulejo/core/surface/fixture';
+import type { SurfacePlan } from '@azulejo/core/plan';
+import { FIXTURE_CATALOGUE, FIXTURE_KINDS, type FixtureKind } from '@azulejo/core/surface/fixtureCatalogue';
 import type { Tape } from '@azulejo/core/units/tape';
+import { useBoardStore } from '../../stores/boardStore.ts';
 import { newId } from '../newId.ts';
 import { useEditSurface } from '../useEditSurface.ts';
+import { startFixture } from './startFixture.ts';
 import FixtureEditor from './FixtureEditor.vue';
+import FixtureSymbol from './FixtureSymbol.vue';
 
-const props = defineProps<{ surface: Surface; tape: Tape }>();
+const props = defineProps<{ surface: Surface; tape: Tape; plan: SurfacePlan | null }>();
+const board = useBoardStore();
 const edit = useEditSurface(() => props.surface.id);
-const open = ref<string | null>(null);
+const trouble = ref<string | null>(null);
+const picking = ref(false);
+/** Those that are met on this kind of surface come first. */
+const kinds = computed(() => {
+  const here = (kind: FixtureKind): boolean => FIXTURE_CATALOGUE[kind].on.includes(props.surface.kind);
+  return [...FIXTURE_KINDS].sort((a, b) => Number(here(b)) - Number(here(a)));
+});
 
-/** A new fixture starts in the middle, small enough for any surface. */
-function add(kind: Fixture['outline']['kind']): void {
-  const { widthMm, heightMm } = props.surface.measured.shape;
+function add(kind: FixtureKind): void {
   const id = newId('fixture', props.surface.measured.fixtures);
-  const side = Math.min(kind === 'round' ? 60 : 150, widthMm / 3, heightMm / 3);
-  const outline: Fixture['outline'] = kind === 'round' ? { kind, diameterMm: side } : { kind, widthMm: side, heightMm: side };
-  edit('Add fixture', ({ measured }) => {
-    measured.fixtures.push({
-      id,
-      name: kind === 'round' ? 'Pipe' : 'Box',
-      outline,
-      fromX: 'left',
-      xMm: Math.round(widthMm / 2 - (kind === 'round' ? 0 : side / 2)),
-      fromY: 'bottom',
-      yMm: Math.round(heightMm / 2 - (kind === 'round' ? 0 : side / 2)),
-      tiledUnder: false,
-      clearanceMm: 3,
-    });
+  const fixture = startFixture(props.surface.measured, kind, id, FIXTURE_NAMES[kind]);
+  const issues = edit(`Add ${FIXTURE_NAMES[kind]}`, ({ measured }) => {
+    measured.fixtures.push(fixture);
   });
-  open.value = id;
+  trouble.value = issues[0] ? describeIssue(issues[0], props.tape) : null;
+  picking.value = false;
+  board.chosenFixture = id;
 }
 
 function remove(id: string): void {
@@ -45,23 +46,63 @@ function remove(id: string): void {
 
 <template>
   <section class="stack">
-    <h2>Fixtures</h2>
+    <h3>Fixtures</h3>
     <FixtureEditor
       v-for="(fixture, k) in surface.measured.fixtures"
       :key="fixture.id"
       :fixture="fixture"
       :index="k"
       :surface="surface"
+      :plan="plan"
       :tape="tape"
-      :open="open === fixture.id"
-      @toggle="open = open === fixture.id ? null : fixture.id"
+      :open="board.chosenFixture === fixture.id"
+      @toggle="board.chosenFixture = board.chosenFixture === fixture.id ? null : fixture.id"
       @remove="remove(fixture.id)"
     />
-    <p v-if="surface.measured.fixtures.length === 0" class="soft small">Pipes, boxes, trays: whatever the tiles have to go round.</p>
-    <div class="row">
-      <Button severity="secondary" outlined @click="add('rectangle')"><PhPlus :size="18" />Rectangular</Button>
-      <Button severity="secondary" outlined @click="add('round')"><PhPlus :size="18" />Round</Button>
+    <p v-if="surface.measured.fixtures.length === 0" class="soft small">
+      Whatever the tiles have to go round, or run under. Drag it on the drawing, or type where it is.
+    </p>
+    <p v-if="trouble" class="why" role="alert">{{ trouble }}</p>
+    <div>
+      <Button :aria-expanded="picking" severity="secondary" outlined @click="picking = !picking">Add a fixture</Button>
+    </div>
+    <div v-if="picking" class="catalogue" role="group" aria-label="Kinds of fixture">
+      <button v-for="kind in kinds" :key="kind" type="button" @click="add(kind)">
+        <FixtureSymbol :kind="kind" :size="30" />{{ FIXTURE_NAMES[kind] }}
+      </button>
     </div>
     <p v-if="surface.measured.fixtures.length > 0" class="caution">{{ SAFETY.fixtures }}</p>
   </section>
 </template>
+
+<style scoped>
+.catalogue {
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(6.2rem, 1fr));
+  gap: 0.4rem;
+}
+.catalogue button {
+  all: unset;
+  box-sizing: border-box;
+  cursor: pointer;
+  display: grid;
+  justify-items: center;
+  gap: 0.3rem;
+  padding: 0.6rem 0.3rem;
+  background: var(--paper);
+  border-radius: 4px;
+  font-size: 0.85rem;
+  text-align: center;
+  line-height: 1.2;
+}
+.catalogue button:hover {
+  background: var(--cobalt-soft);
+}
+.catalogue button:focus-visible {
+  outline: 3px solid var(--cobalt);
+}
+.why {
+  color: var(--bad);
+  font-size: 0.85rem;
+}
+</style>

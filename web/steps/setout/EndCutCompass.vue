@@ -4,21 +4,26 @@ import { roleName } from '@azulejo/core/messages/en/names';
 import type { SurfacePlan } from '@azulejo/core/plan';
 import { formatLength, formatLengthWithUnit } from '@azulejo/core/units/formatLength';
 import type { Tape } from '@azulejo/core/units/tape';
-import { MAIN_EDGES } from './edgeDirections.ts';
+import { edgeTitle } from '../edgeTitle.ts';
+import { WALKED_SIDES } from './edgeDirections.ts';
 
 const props = defineProps<{ plan: SurfacePlan; tape: Tape; chosen: string }>();
 const emit = defineEmits<{ choose: [id: string] }>();
 
 const sides = computed(() =>
-  MAIN_EDGES.flatMap((id) => {
+  WALKED_SIDES.flatMap((side) => {
+    const id = props.plan.traced.sides[side];
     const edge = props.plan.edges.find((other) => other.id === id);
-    if (!edge) return [];
+    if (id === null || !edge) return [];
+    const name = edgeTitle(props.plan, id);
     const { smallestCutMm: small, largestCutMm: large } = edge;
-    if (small === null || large === null) return [{ id, figure: 'full', role: roleName(edge.role), narrow: false }];
+    if (small === null || large === null) return [{ id, side, name, figure: 'full', role: roleName(edge.role), narrow: false }];
     const figures = [...new Set([formatLength(large, props.tape), formatLength(small, props.tape)])];
     return [
       {
         id,
+        side,
+        name,
         figure: figures.length === 1 ? formatLengthWithUnit(small, props.tape) : figures.join(' / '),
         role: roleName(edge.role),
         narrow: figures.join().length > 9,
@@ -34,13 +39,13 @@ const sides = computed(() =>
       v-for="side in sides"
       :key="side.id"
       type="button"
-      :class="[side.id, { on: side.id === chosen }]"
+      :class="[side.side, { on: side.id === chosen }]"
       :aria-pressed="side.id === chosen"
-      :aria-label="`${side.id} edge, ${side.role}: ${side.figure}`"
+      :aria-label="`${side.name} edge, ${side.role}: ${side.figure}`"
       @click="emit('choose', side.id)"
     >
-      <span class="figure" :class="{ narrow: side.narrow }" :data-testid="`end-${side.id}`">{{ side.figure }}</span>
-      <span class="role">{{ side.id }}, {{ side.role }}</span>
+      <span class="figure" :class="{ narrow: side.narrow }" :data-testid="`end-${side.side}`">{{ side.figure }}</span>
+      <span class="role">{{ side.name }}, {{ side.role }}</span>
     </button>
     <span class="tile" aria-hidden="true" />
   </div>

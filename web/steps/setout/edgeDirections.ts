@@ -1,10 +1,14 @@
 import type { Axis } from '@azulejo/core/setout/axisPlacement';
+import { SIDES, type MainEdges, type SurfaceSide } from '@azulejo/core/surface/sides';
 
-/** The sides of a rectangular surface, in the order a key walks them. */
-export const MAIN_EDGES = ['left', 'top', 'right', 'bottom'] as const;
+/** The sides in the order a key walks them. */
+export const WALKED_SIDES = ['left', 'top', 'right', 'bottom'] as const satisfies readonly SurfaceSide[];
 
-/** The direction square to an edge; doorways open upright ones as well, but lie along their own wall. */
-export const edgeAxis = (id: string): Axis => (id === 'left' || id === 'right' ? 'x' : 'y');
+/** The side whose rows an edge ends; the left where it ends none. */
+export const sideOfEdge = (sides: MainEdges, id: string): SurfaceSide => SIDES.find((side) => sides[side] === id) ?? 'left';
 
-/** Whether an edge is where its direction starts: the left or the bottom. */
-export const edgeIsStart = (id: string): boolean => id === 'left' || id === 'bottom';
+/** The direction square to a side. */
+export const sideAxis = (side: SurfaceSide): Axis => (side === 'left' || side === 'right' ? 'x' : 'y');
+
+/** Whether a direction starts at a side: the left or the bottom. */
+export const sideIsStart = (side: SurfaceSide): boolean => side === 'left' || side === 'bottom';

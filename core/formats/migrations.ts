@@ -1,0 +1,41 @@
+import { JOB_VERSION } from '../job.ts';
+
+type Data = Readonly<Record<string, unknown>>;
+
+const isData = (value: unknown): value is Data => typeof value === 'object' && value !== null && !Array.isArray(value);
+
+const listOf = (value: unknown): readonly unknown[] => (Array.isArray(value) ? value : []);
+
+/** Each brings a job file of its version one version forward; what it can't read it leaves for the check that follows. */
+export const MIGRATIONS: Readonly<Record<number, (job: Data) => Data>> = { 1: measureFromEdges };
+
+/** Brings parsed JSON of an older job file to the version this code reads. */
+export function bringForward(job: Data): Data {
+  let now = job;
+  for (let version = Number(job['version']); version < JOB_VERSION; version++) {
+    const step = MIGRATIONS[version];
+    if (!step) return now;
+    now = { ...step(now), version: version + 1 };
+  }
+  return now;
+}
+
+/** Version 1 placed fixtures from the left or right and the top or bottom; version 2 from two edges by name. */
+function measureFromEdges(job: Data): Data {
+  const moved = (fixture: unknown): unknown => {
+    if (!isData(fixture) || 'from' in fixture) return fixture;
+    const { fromX, xMm, fromY, yMm, ...rest } = fixture;
+    return {
+      ...rest,
+      from: [
+        { edge: fromX, mm: xMm },
+        { edge: fromY, mm: yMm },
+      ],
+    };
+  };
+  const surface = (data: unknown): unknown => {
+    if (!isData(data) || !isData(data['measured'])) return data;
+    return { ...data, measured: { ...data['measured'], fixtures: listOf(data['measured']['fixtures']).map(moved) } };
+  };
+  return { ...job, surfaces: listOf(job['surfaces']).map(surface) };
+}

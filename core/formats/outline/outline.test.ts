@@ -1,0 +1,141 @@
+import { describe, expect, test } from '@jest/globals';
+import { DxfWriter, LWPolylineFlags, point3d, Units } from '@tarikjabiri/dxf';
+import makerjs from 'makerjs';
+import { ringArea } from '../../geometry/ring.ts';
+import { checkMeasured } from '../../surface/checkMeasured.ts';
+import { outlineOf } from '../../surface/shapes/registry.ts';
+import { startMeasured } from '../../startJob.ts';
+import type { OutlineFile } from './drawnPath.ts';
+import { outlineShape } from './outlineShape.ts';
+import { layersOf, outlinesOf, readOutline } from './readOutline.ts';
+
+const read = (text: string): OutlineFile => {
+  const result = readOutline(text);
+  if (!result.ok) throw new Error(JSON.stringify(result.issues));
+  return result.value;
+};
+/** The largest outline of a drawing as walls, with its area; it must pass every check of a measured surface. */
+function wallsOf(
+  text: string,
+  { layer = null, tolerance = 0.5, unit = 1 }: { layer?: string | null; tolerance?: number; unit?: number } = {},
+) {
+  const file = read(text);
+  const joined = outlinesOf(file, layer, tolerance);
+  const shape = outlineShape(joined.outlines[0], file.mmPerUnit ?? unit);
+  expect(checkMeasured(startMeasured(shape))).toEqual([]);
+  return { file, joined, shape, areaMm2: ringArea(outlineOf(shape).ring) };
+}
+
+/** A counter of 1800 x 640 with a half-round end, from a drawing library. */
+function counter(): makerjs.IModel {
+  const { Line, Arc } = makerjs.paths;
+  return {
+    units: makerjs.unitType.Millimeter,
+    paths: {
+      front: new Line([0, 0], [1800, 0]),
+      end: new Arc([1800, 320], 320, 270, 90),
+      back: new Line([1800, 640], [0, 640]),
+      left: new Line([0, 640], [0, 0]),
+    },
+  };
+}
+const COUNTER_MM2 = 1800 * 640 + (Math.PI * 320 ** 2) / 2;
+
+describe('drawings that other programs wrote', () => {
+  test('DXF of lines and an arc: joined to one outline, the arc kept', () => {
+    const { shape, areaMm2, file } = wallsOf(makerjs.exporter.toDXF(counter(), { units: 'mm' }));
+    expect(file.unit).toBe('mm');
+    expect(areaMm2).toBeCloseTo(COUNTER_MM2, -2);
+    expect(shape.walls.filter(({ curve }) => curve !== null).length).toBeGreaterThanOrEqual(1);
+    expect(shape.walls.length).toBeLessThanOrEqual(5);
+  });
+
+  test('SVG of the same: its arc, drawn out is an arc again', () => {
+    const svg = makerjs.exporter.toSVG(counter(), { units: 'mm' });
+    const { shape, areaMm2, file } = wallsOf(svg);
+    expect(file.mmPerUnit).not.toBeNull();
+    expect(areaMm2).toBeCloseTo(COUNTER_MM2, -3);
+    const arcs = shape.walls.filter(({ curve }) => curve !== null);
+    expect(arcs.length).toBeGreaterThanOrEqual(1);
+    expect(shape.walls.length).toBeLessThanOrEqual(6);
+  });
+
+  test('DXF by another library: layers to choose from, inches, a polyline that is closed', () => {
+    const dxf = new DxfWriter();
+    dxf.setUnits(Units.Inches);
+    dxf.addLayer('floor', 7, 'CONTINUOUS');
+    dxf.setCurrentLayerName('floor');
+    const corners = [
+      [0, 0],
+      [120, 0],
+      [120, 60],
+      [70, 60],
+      [70, 96],
+      [0, 96],
+    ];
+    dxf.addLWPolyline(
+      corners.map(([x, y]) => ({ point: { x, y } })),
+      { flags: LWPolylineFlags.Closed },
+    );
+    dxf.addLayer('notes', 3, 'CONTINUOUS');
+    dxf.setCurrentLayerName('notes');
+    dxf.addLine(point3d(0, 0), point3d(500, 500));
+    dxf.addText(point3d(0, 0), 5, 'hall');
+    const text = dxf.stringify();
+    expect(layersOf(read(text))).toEqual(['floor', 'notes']);
+    const { areaMm2, shape, file } = wallsOf(text, { layer: 'floor' });
+    expect(file.unit).toBe('in');
+    expect(areaMm2).toBeCloseTo((120 * 60 + 70 * 36) * 25.4 ** 2, 3);
+    expect(shape.walls.map(({ turnDeg }) => Math.round(turnDeg))).toEqual([90, 90, -90, 90, 90, 90].slice(0, 6));
+  });
+
+  test('a skew outline drawn clockwise with gaps comes out counter-clockwise, and the widest gap is told', () => {
+    const dxf = new DxfWriter();
+    const at = [
+      [0, 0],
+      [-30, 4200],
+      [5180, 4240],
+      [5240, 20],
+    ];
+    at.forEach(([x, y], k) => {
+      const [x2, y2] = at[(k + 1) % 4];
+      dxf.addLine(point3d(x, y), point3d(x2 + (k === 2 ? 1.8 : 0), y2));
+    });
+    expect(outlinesOf(read(dxf.stringify()), null, 1)).toMatchObject({ outlines: [], open: [{}, {}] });
+    const { joined, areaMm2 } = wallsOf(dxf.stringify(), { tolerance: 2 });
+    expect(joined.widestGap).toBeCloseTo(1.8, 6);
+    const shoelace = Math.abs(at.reduce((sum, [x, y], k) => sum + x * at[(k + 1) % 4][1] - at[(k + 1) % 4][0] * y, 0) / 2);
+    expect(Math.abs(areaMm2 / shoelace - 1)).toBeLessThan(0.001);
+  });
+
+  test('a full circle, an ellipse and a transformed rectangle', () => {
+    const circle = makerjs.exporter.toDXF({ paths: { c: new makerjs.paths.Circle([50, 50], 450) } }, { units: 'mm' });
+    expect(wallsOf(circle).areaMm2 / (Math.PI * 450 ** 2)).toBeCloseTo(1, 4);
+    const svg = (body: string, wide = 100): string =>
+      `<svg xmlns="http://www.w3.org/2000/svg" width="${wide}mm" viewBox="0 0 1000 800">${body}</svg>`;
+    expect(wallsOf(svg('<ellipse cx="500" cy="400" rx="400" ry="200"/>', 4000)).areaMm2 / (Math.PI * 1600 * 800)).toBeCloseTo(1, 3);
+    const turned = wallsOf(svg('<g id="room" transform="translate(100 50)"><rect width="600" height="300" transform="rotate(20)"/></g>'));
+    expect(turned.areaMm2).toBeCloseTo(60 * 30, 6);
+    expect(turned.joined.outlines[0].layer).toBe('room');
+  });
+});
+
+describe('drawings that can not be read say where', () => {
+  const codes = (text: string): unknown[] => {
+    const result = readOutline(text);
+    return result.ok
+      ? []
+      : result.issues.map(({ code, figures }) => [code, figures['line'] ?? figures['element'] ?? figures['passedOver'] ?? null]);
+  };
+  const good = makerjs.exporter.toDXF(counter(), { units: 'mm' });
+  const lines = good.split('\n');
+  test.each<[string, string, unknown[]]>([
+    ['neither', 'hello', [['outline/not-a-drawing', null]]],
+    ['a DXF with a word for a code', [...lines.slice(0, 40), 'x', ...lines.slice(41)].join('\n'), [['dxf/not-a-code', 41]]],
+    ['a DXF cut short', lines.slice(0, 60).join('\n'), [['dxf/cut-short', null]]],
+    ['an SVG that is not XML', '<svg>\n<path d="M0 0"\n</svg>', [['svg/not-xml', 3]]],
+    ['an SVG with a broken path', '<svg><path id="wall" d="M0 0 L 10 abc"/></svg>', [['svg/bad-path', 'path "wall"']]],
+    ['an SVG of words', '<svg><text>hall</text></svg>', [['outline/nothing', 'text']]],
+    ['another XML', '<html></html>', [['svg/no-svg', null]]],
+  ])('%s', (_, text, expected) => expect(codes(text)).toEqual(expected));
+});

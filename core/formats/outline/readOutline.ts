@@ -1,0 +1,23 @@
+import { ringArea } from '../../geometry/ring.ts';
+import { issue, refused, type Result } from '../../result.ts';
+import { pathPoints, type DrawnPath, type OutlineFile } from './drawnPath.ts';
+import { joinPaths, type JoinedPaths } from './joinPaths.ts';
+import { readDxf } from './readDxf.ts';
+import { readSvg } from './readSvg.ts';
+
+/** Reads a drawing by what it looks like: SVG starts with a tag, DXF with a number. Issues as for readDxf and readSvg; `outline/not-a-drawing`. */
+export function readOutline(text: string): Result<OutlineFile> {
+  const head = text.replace(/^\uFEFF/, '').trimStart();
+  if (head.startsWith('<')) return readSvg(head);
+  return /^(\d+)/.test(head) ? readDxf(text.replace(/^\uFEFF/, '')) : refused(issue('outline/not-a-drawing'));
+}
+
+/** The closed outlines of one layer (or of all), the largest first. */
+export function outlinesOf({ paths }: OutlineFile, layer: string | null, tolerance: number): JoinedPaths {
+  const joined = joinPaths(layer === null ? paths : paths.filter((path) => path.layer === layer), tolerance);
+  const size = (path: DrawnPath): number => Math.abs(ringArea(pathPoints(path)));
+  return { ...joined, outlines: [...joined.outlines].filter((path) => size(path) > 0).sort((a, b) => size(b) - size(a)) };
+}
+
+/** The layers of a drawing, in the order they appear. */
+export const layersOf = ({ paths }: OutlineFile): string[] => [...new Set(paths.map(({ layer }) => layer))];

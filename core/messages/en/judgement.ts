@@ -1,0 +1,21 @@
+import type { Judgement } from '../../surface/reconcile/judgeReadings.ts';
+import type { MeasuredWalls } from '../../surface/reconcile/observations.ts';
+import { readingTitle } from '../../surface/reconcile/wallTitle.ts';
+import { formatLengthWithUnit } from '../../units/formatLength.ts';
+import type { Tape } from '../../units/tape.ts';
+
+/** What the readings say together, in one sentence. */
+export function describeJudgement({ verdict, suspects, largestResidualMm }: Judgement, shape: MeasuredWalls, tape: Tape): string {
+  const names = suspects.map((reading) => readingTitle(shape, reading)).join(', ');
+  const off = formatLengthWithUnit(Math.abs(suspects[0]?.slipMm ?? 0), tape);
+  switch (verdict) {
+    case 'unchecked':
+      return 'Nothing checks these walls yet. One diagonal fixes four walls; every further one is a check.';
+    case 'agree':
+      return `The readings agree, to ${formatLengthWithUnit(largestResidualMm, tape)} at worst.`;
+    case 'one-off':
+      return `Measure ${names} again: it disagrees with the others by ${off}.`;
+    case 'unclear':
+      return `Something was misread by about ${off}; it may be ${names}. Measure those again, or add a diagonal.`;
+  }
+}

@@ -1,0 +1,26 @@
+import { z } from 'zod';
+import { distance } from '../geometry/point.ts';
+import { outlineOf, type Shape } from './shapes/registry.ts';
+
+const endSchema = z.strictObject({ surface: z.string().min(1).max(40), edge: z.string() });
+
+/** How two surfaces meet at an edge. */
+export const MEETINGS = ['inside', 'outside', 'flat'] as const;
+
+/** Two surfaces that share an edge: an inside corner, an outside corner, or one plane. */
+export const linkSchema = z.strictObject({
+  id: z.string().min(1).max(40),
+  a: endSchema,
+  b: endSchema,
+  meets: z.enum(MEETINGS).describe('inside: two walls of a room; outside: counter to nosing; flat: one plane'),
+});
+
+/** An edge that two surfaces share. */
+export type Link = z.infer<typeof linkSchema>;
+
+/** Length of an edge from corner to corner, along curves, mm; null where the shape has no such edge. */
+export function edgeLength(shape: Shape, edgeId: string): number | null {
+  const { ring, edgeIds } = outlineOf(shape);
+  const lengths = ring.flatMap((from, k) => (edgeIds[k] === edgeId ? [distance(from, ring[(k + 1) % ring.length])] : []));
+  return lengths.length === 0 ? null : lengths.reduce((sum, mm) => sum + mm, 0);
+}

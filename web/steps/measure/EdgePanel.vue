@@ -1,0 +1,113 @@
+<script setup lang="ts">
+import Button from 'primevue/button';
+import { computed } from 'vue';
+import { PhArrowCounterClockwise } from '@phosphor-icons/vue';
+import type { Surface } from '@azulejo/core/job';
+import { roleName } from '@azulejo/core/messages/en/names';
+import type { SurfacePlan } from '@azulejo/core/plan';
+import { EDGE_ROLES, isReveal, type EdgeRole } from '@azulejo/core/surface/edge';
+import type { Tape } from '@azulejo/core/units/tape';
+import ChoiceField from '../../fields/ChoiceField.vue';
+import FieldGrid from '../../fields/FieldGrid.vue';
+import LengthField from '../../fields/LengthField.vue';
+import { useBoardStore } from '../../stores/boardStore.ts';
+import { edgeTitle } from '../edgeTitle.ts';
+import { useEditSurface } from '../useEditSurface.ts';
+
+const props = defineProps<{ surface: Surface; tape: Tape; plan: SurfacePlan | null }>();
+const board = useBoardStore();
+const edit = useEditSurface(() => props.surface.id);
+
+const edges = computed(() => {
+  const { plan } = props;
+  if (!plan) return [];
+  const ids = [...new Set(plan.traced.edges.map(({ id }) => id))].filter((id) => !isReveal({ id }));
+  const doors = new Set(props.surface.measured.doorways.map(({ id }) => id));
+  return ids
+    .sort((a, b) => Number(doors.has(a)) - Number(doors.has(b)))
+    .map((id) => {
+      const traced = plan.traced.edges.find((edge) => edge.id === id);
+      return {
+        id,
+        name: edgeTitle(plan, id),
+        role: traced?.role ?? 'wall',
+        gapMm: traced?.gapMm ?? 0,
+        own: id in props.surface.measured.edgeGapsMm,
+      };
+    });
+});
+const roles = EDGE_ROLES.map((value) => ({ value, label: roleName(value) }));
+const usedRoles = computed(() => EDGE_ROLES.filter((role) => edges.value.some((edge) => edge.role === role)));
+
+const setRole = (id: string, role: EdgeRole): void => {
+  edit(`Edge ${id}`, ({ measured }) => {
+    measured.roles[id] = role;
+  });
+};
+const setGap = (role: EdgeRole) => (mm: number) =>
+  edit('Perimeter gap', ({ measured }) => {
+    measured.gapsMm[role] = mm;
+  });
+const setOwnGap = (id: string) => (mm: number) =>
+  edit('Gap at an edge', ({ measured }) => {
+    measured.edgeGapsMm[id] = mm;
+  });
+const dropOwnGap = (id: string): void => {
+  edit('Gap by role again', ({ measured }) => {
+    Reflect.deleteProperty(measured.edgeGapsMm, id);
+  });
+};
+</script>
+
+<template>
+  <section class="stack">
+    <h3>What each edge meets, and the gap left there</h3>
+    <div
+      v-for="edge in edges"
+      :key="edge.id"
+      class="edge"
+      :class="{ on: edge.id === board.chosenEdge }"
+      @focusin="board.chosenEdge = edge.id"
+      @pointerdown="board.chosenEdge = edge.id"
+    >
+      <ChoiceField :label="edge.name" :value="edge.role" :options="roles" @choose="setRole(edge.id, $event)" />
+      <LengthField :label="`Gap, ${edge.name}`" :mm="edge.gapMm" :tape="tape" :commit="setOwnGap(edge.id)" />
+      <Button v-if="edge.own" text severity="secondary" :aria-label="`Gap of ${edge.name} by its role again`" @click="dropOwnGap(edge.id)"
+        ><PhArrowCounterClockwise :size="18"
+      /></Button>
+    </div>
+    <h3>Gap by role</h3>
+    <FieldGrid three class="gaps">
+      <LengthField
+        v-for="role in usedRoles"
+        :key="role"
+        :label="roleName(role)"
+        :mm="surface.measured.gapsMm[role]"
+        :tape="tape"
+        :commit="setGap(role)"
+      />
+    </FieldGrid>
+  </section>
+</template>
+
+<style scoped>
+.edge {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) 7.5rem 2.4rem;
+  gap: 0.5rem;
+  align-items: end;
+  padding-left: 0.5rem;
+}
+.edge :deep(label)::first-letter,
+.gaps :deep(label)::first-letter,
+.edge :deep(.p-select-label)::first-letter {
+  text-transform: uppercase;
+}
+.edge.on {
+  box-shadow: inset 4px 0 0 var(--cobalt);
+}
+.edge.on :deep(label) {
+  color: var(--cobalt);
+  font-weight: 600;
+}
+</style>

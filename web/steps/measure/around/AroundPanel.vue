@@ -1,0 +1,140 @@
+<script setup lang="ts">
+import Button from 'primevue/button';
+import { computed, ref } from 'vue';
+import { PhTrash } from '@phosphor-icons/vue';
+import type { Job, Surface } from '@azulejo/core/job';
+import { describeIssue } from '@azulejo/core/messages/en/issues';
+import { edgeName } from '@azulejo/core/messages/en/names';
+import { edgeLength, MEETINGS, type Link } from '@azulejo/core/surface/link';
+import { outlineOf } from '@azulejo/core/surface/shapes/registry';
+import { formatLength } from '@azulejo/core/units/formatLength';
+import type { Tape } from '@azulejo/core/units/tape';
+import ChoiceField from '../../../fields/ChoiceField.vue';
+import FieldGrid from '../../../fields/FieldGrid.vue';
+import { useJobStore } from '../../../stores/jobStore.ts';
+import { newId } from '../../newId.ts';
+import UnfoldedView from './UnfoldedView.vue';
+
+const props = defineProps<{ job: Job; surface: Surface; tape: Tape }>();
+const jobs = useJobStore();
+const trouble = ref<string | null>(null);
+const MEETING_NAMES: Readonly<Record<Link['meets'], string>> = { inside: 'Inside corner', outside: 'Outside corner', flat: 'In one plane' };
+const meetings = MEETINGS.map((value) => ({ value, label: MEETING_NAMES[value] }));
+
+const nameOf = (id: string): string => props.job.surfaces.find((other) => other.id === id)?.name ?? id;
+const shapeOf = (id: string) => props.job.surfaces.find((other) => other.id === id)?.measured.shape;
+function edgeLabel(surfaceId: string, edge: string): string {
+  const shape = shapeOf(surfaceId);
+  return edgeName((shape && outlineOf(shape).names?.[edge]) ?? edge);
+}
+const lengthOf = (end: Link['a']): string => {
+  const shape = shapeOf(end.surface);
+  return formatLength((shape && edgeLength(shape, end.edge)) ?? 0, props.tape);
+};
+const here = computed(() =>
+  props.job.links
+    .filter(({ a, b }) => a.surface === props.surface.id || b.surface === props.surface.id)
+    .map((link) => {
+      const [mine, theirs] = link.a.surface === props.surface.id ? [link.a, link.b] : [link.b, link.a];
+      return { link, mine, theirs };
+    }),
+);
+const edgesOf = (id: string) => {
+  const shape = shapeOf(id);
+  return shape ? [...new Set(outlineOf(shape).edgeIds)].map((value) => ({ value, label: edgeLabel(id, value) })) : [];
+};
+const others = computed(() =>
+  props.job.surfaces.filter(({ id }) => id !== props.surface.id).map(({ id, name }) => ({ value: id, label: name })),
+);
+const myEdge = ref<string | null>(null);
+const other = ref<string | null>(null);
+const theirEdge = ref<string | null>(null);
+const meets = ref<Link['meets']>('inside');
+const chosen = computed(() => {
+  const surface = other.value ?? others.value[0]?.value ?? '';
+  return {
+    mine: myEdge.value ?? edgesOf(props.surface.id)[0]?.value ?? '',
+    surface,
+    theirs: theirEdge.value ?? edgesOf(surface)[0]?.value ?? '',
+  };
+});
+
+function add(): void {
+  const { mine, surface, theirs } = chosen.value;
+  const issues = jobs.change('Surfaces meet', (draft) => {
+    draft.links.push({
+      id: newId('join', draft.links),
+      a: { surface: props.surface.id, edge: mine },
+      b: { surface, edge: theirs },
+      meets: meets.value,
+    });
+  });
+  trouble.value = issues[0] ? describeIssue(issues[0], props.tape) : null;
+}
+function remove(id: string): void {
+  jobs.change('Surfaces part', (draft) => {
+    draft.links = draft.links.filter((link) => link.id !== id);
+  });
+}
+function setMeeting(id: string, value: Link['meets']): void {
+  jobs.change('How surfaces meet', (draft) => {
+    const link = draft.links.find((one) => one.id === id);
+    if (link) link.meets = value;
+  });
+}
+</script>
+
+<template>
+  <section class="stack">
+    <h3>What it meets</h3>
+    <UnfoldedView v-if="here.length > 0" :job="job" :surface="surface" :tape="tape" />
+    <p v-else class="soft small">Nothing yet. Tell which surface goes on from which edge, and courses can be carried round the corner.</p>
+    <div v-for="{ link, mine, theirs } in here" :key="link.id" class="link">
+      <p>
+        <b>{{ edgeLabel(mine.surface, mine.edge) }}</b> <span class="figure">{{ lengthOf(mine) }}</span> meets
+        <RouterLink :to="{ name: 'surface', params: { jobId: job.id, surfaceId: theirs.surface, step: 'measure' } }">{{
+          nameOf(theirs.surface)
+        }}</RouterLink>, {{ edgeLabel(theirs.surface, theirs.edge) }} <span class="figure">{{ lengthOf(theirs) }}</span>
+      </p>
+      <ChoiceField
+        :label="`How ${mine.edge} meets`"
+        :value="link.meets"
+        :options="meetings"
+        hide-label
+        @choose="setMeeting(link.id, $event)"
+      />
+      <Button text severity="secondary" :aria-label="`Part from ${nameOf(theirs.surface)}`" @click="remove(link.id)"
+        ><PhTrash :size="18"
+      /></Button>
+    </div>
+    <template v-if="others.length > 0">
+      <FieldGrid>
+        <ChoiceField label="This edge" :value="chosen.mine" :options="edgesOf(surface.id)" @choose="myEdge = $event" />
+        <ChoiceField label="meets the surface" :value="chosen.surface" :options="others" @choose="((other = $event), (theirEdge = null))" />
+        <ChoiceField label="at its edge" :value="chosen.theirs" :options="edgesOf(chosen.surface)" @choose="theirEdge = $event" />
+        <ChoiceField label="as an" :value="meets" :options="meetings" @choose="meets = $event" />
+      </FieldGrid>
+      <p v-if="trouble" class="why" role="alert">{{ trouble }}</p>
+      <div><Button severity="secondary" outlined @click="add">They meet</Button></div>
+    </template>
+  </section>
+</template>
+
+<style scoped>
+.link {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) 9.5rem 2.6rem;
+  gap: 0.5rem;
+  align-items: center;
+  border-top: 1px solid var(--line);
+  padding-top: 0.4rem;
+  font-size: 0.95rem;
+}
+.link b::first-letter {
+  text-transform: uppercase;
+}
+.why {
+  color: var(--bad);
+  font-size: 0.85rem;
+}
+</style>

@@ -1,0 +1,94 @@
+<script setup lang="ts">
+import Button from 'primevue/button';
+import { computed, ref } from 'vue';
+import { PhPlus, PhTrash } from '@phosphor-icons/vue';
+import type { Surface } from '@azulejo/core/job';
+import { describeIssue } from '@azulejo/core/messages/en/issues';
+import { describeBase } from '@azulejo/core/messages/en/levels';
+import type { SurfacePlan } from '@azulejo/core/plan';
+import { baseFigures, type BaseLine } from '@azulejo/core/surface/baseLine';
+import { edgeLength } from '@azulejo/core/surface/link';
+import type { Tape } from '@azulejo/core/units/tape';
+import LengthField from '../../../fields/LengthField.vue';
+import { useEditSurface } from '../../useEditSurface.ts';
+
+const props = defineProps<{ surface: Surface; tape: Tape; plan: SurfacePlan | null }>();
+const edit = useEditSurface(() => props.surface.id);
+const base = computed(() => props.surface.measured.base);
+const figures = computed(() => (base.value ? baseFigures(base.value) : null));
+const trouble = ref<string | null>(null);
+
+function set(label: string, next: BaseLine | null): void {
+  const issues = edit(label, ({ measured }) => {
+    measured.base = next;
+  });
+  trouble.value = issues[0] ? describeIssue(issues[0], props.tape) : null;
+}
+function start(): void {
+  const edge = props.plan?.traced.sides.bottom;
+  if (!edge) return;
+  const lengthMm = edgeLength(props.surface.measured.shape, edge) ?? 0;
+  set('Read the base', { edge, readings: [0, 0.5, 1].map((share) => ({ alongMm: Math.round(lengthMm * share), downMm: 1000 })) });
+}
+const setReading = (k: number, key: 'alongMm' | 'downMm') => (mm: number) =>
+  edit('Base reading', ({ measured }) => {
+    if (measured.base) measured.base.readings[k][key] = mm;
+  });
+function add(): void {
+  if (!base.value) return;
+  const { readings } = base.value;
+  const [a, b] = readings.slice(-2);
+  set('Add base reading', {
+    ...base.value,
+    readings: [...readings.slice(0, -1), { alongMm: Math.round((a.alongMm + b.alongMm) / 2), downMm: b.downMm }, b],
+  });
+}
+function remove(k: number): void {
+  if (base.value) set('Remove base reading', { ...base.value, readings: base.value.readings.filter((_, m) => m !== k) });
+}
+</script>
+
+<template>
+  <section class="stack">
+    <h3>Base line</h3>
+    <template v-if="base && figures">
+      <p data-testid="base-figures">{{ describeBase(figures, base, tape) }}</p>
+      <div v-for="(reading, k) in base.readings" :key="k" class="reading">
+        <LengthField :label="`Along, ${k + 1}`" :mm="reading.alongMm" :tape="tape" :commit="setReading(k, 'alongMm')" />
+        <LengthField
+          :label="`Down to the base, ${k + 1}`"
+          :mm="reading.downMm"
+          :tape="tape"
+          :commit="setReading(k, 'downMm')"
+          :measures="`base.readings.${k}.downMm`"
+        />
+        <Button v-if="base.readings.length > 2" text severity="secondary" :aria-label="`Remove base reading ${k + 1}`" @click="remove(k)"
+          ><PhTrash :size="18"
+        /></Button>
+      </div>
+      <div class="row">
+        <Button severity="secondary" outlined @click="add"><PhPlus :size="18" />Reading</Button>
+        <Button severity="danger" text @click="set('Base is level', null)">It is level after all</Button>
+      </div>
+      <p class="soft small">The bottom pieces are cut to the base as it was read; the height of the wall holds at the first reading.</p>
+    </template>
+    <template v-else>
+      <p class="soft small">Is what the wall stands on level? Read down to it from a level line; the bottom row is cut to what you find.</p>
+      <div><Button severity="secondary" outlined @click="start">Read the base</Button></div>
+    </template>
+    <p v-if="trouble" class="why" role="alert">{{ trouble }}</p>
+  </section>
+</template>
+
+<style scoped>
+.reading {
+  display: grid;
+  grid-template-columns: 1fr 1fr 2.6rem;
+  gap: 0.5rem;
+  align-items: end;
+}
+.why {
+  color: var(--bad);
+  font-size: 0.85rem;
+}
+</style>

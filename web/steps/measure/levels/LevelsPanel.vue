@@ -1,0 +1,179 @@
+<script setup lang="ts">
+import Button from 'primevue/button';
+import { computed } from 'vue';
+import { PhPlus, PhTrash } from '@phosphor-icons/vue';
+import type { Job, Surface } from '@azulejo/core/job';
+import { describeLevels } from '@azulejo/core/messages/en/levels';
+import type { SurfacePlan } from '@azulejo/core/plan';
+import { levelFigures } from '@azulejo/core/surface/levels/levelFigures';
+import type { Levels } from '@azulejo/core/surface/levels/levels';
+import { actualSize, type Product } from '@azulejo/core/tile/product';
+import { formatLength } from '@azulejo/core/units/formatLength';
+import type { Tape } from '@azulejo/core/units/tape';
+import LengthField from '../../../fields/LengthField.vue';
+import SwitchField from '../../../fields/SwitchField.vue';
+import TextField from '../../../fields/TextField.vue';
+import FieldGrid from '../../../fields/FieldGrid.vue';
+import { newId } from '../../newId.ts';
+import { useEditSurface } from '../../useEditSurface.ts';
+import BaseForm from './BaseForm.vue';
+import BuildUpForm from './BuildUpForm.vue';
+
+const props = defineProps<{ job: Job; surface: Surface; product: Product; tape: Tape; plan: SurfacePlan | null }>();
+const edit = useEditSurface(() => props.surface.id);
+const levels = computed(() => props.surface.measured.levels);
+const figures = computed(() => {
+  const { widthMm, heightMm } = actualSize(props.product);
+  return levels.value && props.plan
+    ? levelFigures(levels.value, props.plan.traced.field, props.job.practice, Math.max(widthMm, heightMm))
+    : null;
+});
+const show = (mm: number): string => formatLength(mm, props.tape);
+
+function change(label: string, recipe: (levels: Levels) => void) {
+  return edit(label, ({ measured }) => {
+    measured.levels ??= { datum: '', readings: [], fill: 'leveller', leastMm: 3 };
+    recipe(measured.levels);
+  });
+}
+/** Nine places over the surface, in rows; each can be moved. */
+function start(): void {
+  const body = props.plan?.traced.body;
+  if (!body) return;
+  const at = (low: number, high: number, k: number): number => Math.round(low + (high - low) * (0.08 + 0.42 * k));
+  change('Start levels', (draft) => {
+    for (const row of [0, 1, 2])
+      for (const column of [0, 1, 2])
+        draft.readings.push({
+          id: `p${draft.readings.length + 1}`,
+          xMm: at(body.minX, body.maxX, column),
+          yMm: at(body.minY, body.maxY, row),
+          downMm: 1000,
+        });
+  });
+}
+function add(): void {
+  change('Add level', (draft) => {
+    const last = draft.readings.at(-1);
+    draft.readings.push({
+      id: newId('p', draft.readings).replace('-', ''),
+      xMm: (last?.xMm ?? 0) + 200,
+      yMm: last?.yMm ?? 0,
+      downMm: last?.downMm ?? 1000,
+    });
+  });
+}
+const setReading = (k: number, key: 'xMm' | 'yMm' | 'downMm') => (mm: number) =>
+  change('Level', (draft) => {
+    draft.readings[k][key] = mm;
+  });
+const remove = (k: number): void => {
+  change('Remove level', (draft) => {
+    draft.readings.splice(k, 1);
+  });
+};
+const setLeast = (mm: number) =>
+  change('Least thickness', (draft) => {
+    draft.leastMm = mm;
+  });
+const padOf = (id: string): number | null => figures.value?.pads.find((pad) => pad.id === id)?.thicknessMm ?? null;
+</script>
+
+<template>
+  <section class="stack">
+    <h3>Levels</h3>
+    <template v-if="!levels || levels.readings.length === 0">
+      <p class="soft small">Strike a level line at a handy height and read down to the substrate at points over the surface.</p>
+      <div><Button severity="secondary" outlined @click="start">Start with nine points</Button></div>
+    </template>
+    <template v-else>
+      <div v-if="figures" class="result" data-testid="level-figures">
+        <p v-for="line in describeLevels(figures, levels, tape)" :key="line">{{ line }}</p>
+      </div>
+      <p v-else class="soft small">Three readings are needed before they say anything.</p>
+      <FieldGrid>
+        <TextField
+          label="The level line is"
+          :value="levels.datum"
+          :longest="80"
+          placeholder="one metre line"
+          :commit="(text) => (change('Datum', (draft) => (draft.datum = text)), null)"
+        />
+        <LengthField label="Least thickness" :mm="levels.leastMm" :tape="tape" :commit="setLeast" positive />
+      </FieldGrid>
+      <SwitchField
+        label="Made level with"
+        :value="levels.fill"
+        :options="[
+          { value: 'leveller', label: 'Leveller' },
+          { value: 'bed', label: 'Bed of mortar' },
+        ]"
+        @choose="(fill) => change('Fill', (draft) => (draft.fill = fill))"
+      />
+      <div class="rows" role="group" aria-label="Readings">
+        <div v-for="(reading, k) in levels.readings" :key="reading.id" class="reading">
+          <b class="figure id">{{ reading.id }}</b>
+          <LengthField
+            :label="`Down, ${reading.id}`"
+            :mm="reading.downMm"
+            :tape="tape"
+            :commit="setReading(k, 'downMm')"
+            :measures="`levels.readings.${k}.downMm`"
+          />
+          <LengthField :label="`From left, ${reading.id}`" :mm="reading.xMm" :tape="tape" :commit="setReading(k, 'xMm')" signed />
+          <LengthField :label="`From bottom, ${reading.id}`" :mm="reading.yMm" :tape="tape" :commit="setReading(k, 'yMm')" signed />
+          <span class="figure pad" :title="'Pad height'">{{ padOf(reading.id) === null ? '' : show(padOf(reading.id) ?? 0) }}</span>
+          <Button text severity="secondary" :aria-label="`Remove reading ${reading.id}`" @click="remove(k)"><PhTrash :size="18" /></Button>
+        </div>
+      </div>
+      <div>
+        <Button severity="secondary" outlined @click="add"><PhPlus :size="18" />Reading</Button>
+      </div>
+    </template>
+  </section>
+  <BaseForm v-if="surface.kind === 'wall'" :surface="surface" :tape="tape" :plan="plan" />
+  <BuildUpForm :surface="surface" :product="product" :tape="tape" />
+</template>
+
+<style scoped>
+.result {
+  display: grid;
+  gap: 0.35rem;
+  border-left: 4px solid var(--cobalt);
+  padding-left: 0.8rem;
+}
+.rows {
+  display: grid;
+  gap: 0.4rem;
+}
+.reading {
+  display: grid;
+  grid-template-columns: 2rem 1fr 1fr 1fr 2.6rem 2.2rem;
+  gap: 0.35rem;
+  align-items: end;
+}
+.reading :deep(label) {
+  white-space: nowrap;
+  overflow: hidden;
+  text-overflow: ellipsis;
+  font-size: 0.78rem;
+}
+.reading :deep(input) {
+  padding-right: 0.4rem;
+  font-size: 1rem;
+}
+.reading :deep(.unit) {
+  display: none;
+}
+.id,
+.pad {
+  padding-bottom: 0.65rem;
+}
+.pad {
+  text-align: right;
+  color: var(--cobalt);
+}
+.reading :deep(.p-button) {
+  padding: 0.5rem 0.3rem;
+}
+</style>

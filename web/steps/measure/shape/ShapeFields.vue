@@ -1,0 +1,59 @@
+<script setup lang="ts">
+import { computed } from 'vue';
+import { SHAPE_FIELDS } from '@azulejo/core/messages/en/shapes';
+import type { Issue } from '@azulejo/core/result';
+import type { Shape } from '@azulejo/core/surface/shapes/registry';
+import type { Tape } from '@azulejo/core/units/tape';
+import FieldGrid from '../../../fields/FieldGrid.vue';
+import LengthField from '../../../fields/LengthField.vue';
+import ChoiceField from '../../../fields/ChoiceField.vue';
+import SwitchField from '../../../fields/SwitchField.vue';
+
+type Plain = Exclude<Shape, { kind: 'walls' }>;
+
+/** The figures of a shape with a quick form; every change is a whole shape. */
+const props = defineProps<{ shape: Plain; tape: Tape; commit: (shape: Shape, label: string) => readonly Issue[]; large?: boolean }>();
+const fields = computed(() => SHAPE_FIELDS[props.shape.kind]);
+const MAY_BE_ZERO = new Set(['cornerCutMm']);
+const valueOf = (field: string): number => (props.shape as unknown as Record<string, number>)[field] ?? 0;
+const setField = (field: string, label: string) => (mm: number) => props.commit({ ...props.shape, [field]: mm } as Shape, label);
+const MISSING = [
+  { value: 'top-left', label: 'Top left' },
+  { value: 'top-right', label: 'Top right' },
+  { value: 'bottom-left', label: 'Bottom left' },
+  { value: 'bottom-right', label: 'Bottom right' },
+] as const;
+</script>
+
+<template>
+  <FieldGrid>
+    <LengthField
+      v-for="[field, label] in fields"
+      :key="field"
+      :label="label"
+      :mm="valueOf(field)"
+      :tape="tape"
+      :commit="setField(field, label)"
+      :positive="!MAY_BE_ZERO.has(field)"
+      :measures="`shape.${field}`"
+      :large="large"
+    />
+    <ChoiceField
+      v-if="shape.kind === 'lShape'"
+      label="Missing corner"
+      :value="shape.missing"
+      :options="MISSING"
+      @choose="(missing) => commit({ ...shape, missing } as Shape, 'Missing corner')"
+    />
+    <SwitchField
+      v-if="shape.kind === 'counterRun'"
+      label="The corner is on the"
+      :value="shape.corner"
+      :options="[
+        { value: 'left', label: 'Left' },
+        { value: 'right', label: 'Right' },
+      ]"
+      @choose="(corner) => commit({ ...shape, corner } as Shape, 'Corner')"
+    />
+  </FieldGrid>
+</template>

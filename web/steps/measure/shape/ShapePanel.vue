@@ -1,0 +1,59 @@
+<script setup lang="ts">
+import Button from 'primevue/button';
+import { PhPencilSimpleLine } from '@phosphor-icons/vue';
+import { SHAPE_NAMES } from '@azulejo/core/messages/en/shapes';
+import type { Surface } from '@azulejo/core/job';
+import { asWalls } from '@azulejo/core/surface/shapes/asWalls';
+import { reshape } from '@azulejo/core/surface/shapes/reshape';
+import { SHAPES, type Shape, type ShapeId } from '@azulejo/core/surface/shapes/registry';
+import type { Tape } from '@azulejo/core/units/tape';
+import { computed, ref } from 'vue';
+import { describeIssue } from '@azulejo/core/messages/en/issues';
+import ChoiceField from '../../../fields/ChoiceField.vue';
+import { useEditSurface } from '../../useEditSurface.ts';
+import ShapeFields from './ShapeFields.vue';
+import SquareHelper from './SquareHelper.vue';
+import WallsForm from './WallsForm.vue';
+
+const props = defineProps<{ surface: Surface; tape: Tape }>();
+const edit = useEditSurface(() => props.surface.id);
+const trouble = ref<string | null>(null);
+const kinds = (Object.keys(SHAPES) as ShapeId[]).map((value) => ({ value, label: SHAPE_NAMES[value] }));
+const shape = computed(() => props.surface.measured.shape);
+
+const commit = (next: Shape, label: string) =>
+  edit(label, ({ measured }) => {
+    measured.shape = next;
+  });
+
+/** Another kind of shape keeps the size; what stood on edges it does not have keeps it from being chosen. */
+function choose(kind: ShapeId): void {
+  const issues = kind === shape.value.kind ? [] : commit(reshape(shape.value, kind), 'Shape');
+  trouble.value = issues[0] ? describeIssue(issues[0], props.tape) : null;
+}
+</script>
+
+<template>
+  <div class="stack">
+    <ChoiceField label="Shape" :value="shape.kind" :options="kinds" @choose="choose" />
+    <p v-if="trouble" class="why" role="alert">{{ trouble }}</p>
+    <template v-if="shape.kind === 'walls'">
+      <WallsForm :shape="shape" :tape="tape" :commit="commit" />
+      <p v-if="shape.checks.length === 0" class="soft small">Corners can be dragged on the drawing; every length can be typed over.</p>
+    </template>
+    <template v-else>
+      <ShapeFields :shape="shape" :tape="tape" :commit="commit" large />
+      <Button severity="secondary" outlined @click="commit(asWalls(shape), 'Measure wall by wall')"
+        ><PhPencilSimpleLine :size="18" />Measure it wall by wall: out of square, curves, diagonals</Button
+      >
+      <SquareHelper v-if="shape.kind === 'rectangle'" :first-mm="shape.widthMm" :second-mm="shape.heightMm" :tape="tape" />
+    </template>
+  </div>
+</template>
+
+<style scoped>
+.why {
+  color: var(--bad);
+  font-size: 0.85rem;
+}
+</style>

@@ -1,0 +1,50 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue';
+import { largestTriangle, readThirdSide } from '@azulejo/core/surface/squareTriangle';
+import { formatLength, formatLengthWithUnit } from '@azulejo/core/units/formatLength';
+import { MM_PER_INCH, type Tape } from '@azulejo/core/units/tape';
+import LengthField from '../../../fields/LengthField.vue';
+
+/** The 3-4-5 triangle for a corner between two walls. */
+const props = defineProps<{ firstMm: number; secondMm: number; tape: Tape }>();
+const acrossMm = ref<number | null>(null);
+const triangle = computed(() => largestTriangle(props.firstMm, props.secondMm, props.tape.system === 'metric' ? 100 : 6 * MM_PER_INCH));
+const reading = computed(() =>
+  triangle.value && acrossMm.value !== null ? readThirdSide(triangle.value, acrossMm.value, props.secondMm) : null,
+);
+const show = (mm: number): string => formatLength(mm, props.tape);
+const setAcross = (mm: number) => {
+  const { value } = triangle;
+  if (value && !readThirdSide(value, mm, props.secondMm)) {
+    return [
+      {
+        code: 'shape/no-triangle',
+        path: [],
+        figures: { longest: 'across', longestMm: mm, first: 'one leg', second: 'the other', togetherMm: value.firstMm + value.secondMm },
+      },
+    ];
+  }
+  acrossMm.value = mm;
+  return [];
+};
+</script>
+
+<template>
+  <section class="stack">
+    <h3>Is it square?</h3>
+    <template v-if="triangle">
+      <p class="small">
+        Mark <b class="figure">{{ show(triangle.firstMm) }}</b> along the first wall and
+        <b class="figure">{{ show(triangle.secondMm) }}</b> along the second. Square, the marks are
+        <b class="figure">{{ show(triangle.acrossMm) }}</b> apart.
+      </p>
+      <LengthField label="They are apart" :mm="acrossMm" :tape="tape" :commit="setAcross" positive />
+      <p v-if="reading" data-testid="square-reading">
+        {{ reading.angleDeg.toFixed(2) }}°: over its {{ formatLengthWithUnit(secondMm, tape) }} the second wall runs
+        <b class="figure">{{ formatLengthWithUnit(Math.abs(reading.runOffMm), tape) }}</b>
+        {{ Math.abs(reading.runOffMm) < 0.25 ? 'off: square' : reading.runOffMm > 0 ? 'outwards' : 'inwards' }}.
+      </p>
+    </template>
+    <p v-else class="soft small">The walls are too short for a 3-4-5 triangle.</p>
+  </section>
+</template>

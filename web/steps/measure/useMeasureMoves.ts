@@ -1,0 +1,94 @@
+import { computed, type Ref } from 'vue';
+import type { Surface } from '@azulejo/core/job';
+import type { Drawing } from '@azulejo/core/plan';
+import { add, type Point } from '@azulejo/core/geometry/point';
+import { checkMeasured } from '@azulejo/core/surface/checkMeasured';
+import { measuresAt } from '@azulejo/core/surface/fixture';
+import { moveCorner } from '@azulejo/core/surface/shapes/asWalls';
+import { MM_PER_INCH, type Tape } from '@azulejo/core/units/tape';
+import type { Grip } from '../../board/grip.ts';
+import { useBoardStore } from '../../stores/boardStore.ts';
+import { useEditSurface } from '../useEditSurface.ts';
+
+type Measured = Surface['measured'];
+
+/** Corners, fixtures and level points that can be dragged on the drawing; one drag is one change. */
+export function useMeasureMoves(surface: Ref<Surface | null>, drawing: Ref<Drawing | null>, tape: Ref<Tape>) {
+  const board = useBoardStore();
+  const edit = useEditSurface(() => surface.value?.id ?? '');
+  const stepMm = computed(() => (tape.value.system === 'metric' ? 1 : MM_PER_INCH / Math.max(16, tape.value.fraction)));
+  const round = (mm: number): number => Math.round(Math.round(mm / stepMm.value) * stepMm.value * 1e4) / 1e4;
+  /** Where the held grip has come to; null while nothing is held. */
+  let heldAt: Point | null = null;
+
+  const grips = computed<readonly Grip[]>(() => {
+    if (!surface.value || !drawing.value) return [];
+    const { shape, levels } = surface.value.measured;
+    const { traced } = drawing.value;
+    switch (board.measurePart) {
+      case 'shape':
+        return shape.kind === 'walls' && shape.checks.length === 0
+          ? traced.corners.map(({ at }, k) => ({ id: `corner ${k}`, at, ring: null }))
+          : [];
+      case 'fixtures':
+        return traced.fixtures.map(({ fixture, place, ring }) => ({ id: `fixture ${fixture.id}`, at: place.centre, ring }));
+      case 'levels':
+        return (levels?.readings ?? []).map(({ id, xMm, yMm }) => ({ id: `level ${id}`, at: [xMm, yMm], ring: null }));
+      default:
+        return [];
+    }
+  });
+
+  /** Moves what is held; where it can't be, the last place that can stays. */
+  function move(id: string, by: Point): void {
+    const grip = grips.value.find((one) => one.id === id);
+    if (!surface.value || !grip) return;
+    heldAt = add(heldAt ?? grip.at, by);
+    const moved = movedTo(surface.value.measured, id, heldAt);
+    if (moved && checkMeasured(moved).length === 0) board.measuredPreview = moved;
+  }
+
+  function movedTo(measured: Measured, id: string, to: Point): Measured | null {
+    const [kind, which] = [id.slice(0, id.indexOf(' ')), id.slice(id.indexOf(' ') + 1)];
+    switch (kind) {
+      case 'corner': {
+        const { shape } = measured;
+        return shape.kind === 'walls' ? { ...measured, shape: moveCorner(shape, Number(which), [round(to[0]), round(to[1])]) } : null;
+      }
+      case 'level': {
+        const { levels } = measured;
+        const readings = levels?.readings.map((one) => (one.id === which ? { ...one, xMm: round(to[0]), yMm: round(to[1]) } : one));
+        return levels && readings ? { ...measured, levels: { ...levels, readings } } : null;
+      }
+      default:
+        return moveFixture(measured, which, to);
+    }
+  }
+
+  function moveFixture(measured: Measured, id: string, to: Point): Measured | null {
+    const placed = drawing.value?.traced.fixtures.find(({ fixture }) => fixture.id === id);
+    if (!placed) return null;
+    const mm = measuresAt(placed.fixture, placed.lines, to).map(round);
+    const moved = ({ from: [first, second], ...rest }: Measured['fixtures'][number]): Measured['fixtures'][number] => ({
+      ...rest,
+      from: [
+        { ...first, mm: mm[0] },
+        { ...second, mm: mm[1] },
+      ],
+    });
+    board.chosenFixture = id;
+    return { ...measured, fixtures: measured.fixtures.map((one) => (one.id === id ? moved(one) : one)) };
+  }
+
+  function drop(): void {
+    const moved = board.measuredPreview;
+    heldAt = null;
+    if (moved)
+      edit('Drag', (target) => {
+        target.measured = moved;
+      });
+    board.measuredPreview = null;
+  }
+
+  return { grips, move, drop };
+}

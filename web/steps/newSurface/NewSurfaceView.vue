@@ -1,0 +1,183 @@
+<script setup lang="ts">
+import Button from 'primevue/button';
+import { computed, ref, shallowRef, toRef } from 'vue';
+import { useRouter } from 'vue-router';
+import type { Surface } from '@azulejo/core/job';
+import { describeIssue } from '@azulejo/core/messages/en/issues';
+import { startSurfaceOf } from '@azulejo/core/startJob';
+import { startSet } from '@azulejo/core/startSet';
+import { unfold } from '@azulejo/core/surface/unfold';
+import { outlineOf, type Shape } from '@azulejo/core/surface/shapes/registry';
+import { facesOfSet, SETS, type SetForm } from '@azulejo/core/surface/sets/registry';
+import { SET_NAMES, setFaceName } from '@azulejo/core/messages/en/sets';
+import { SURFACE_KINDS } from '@azulejo/core/surface/surface';
+import { useFieldTroubles } from '../../fields/fieldTroubles.ts';
+import SwitchField from '../../fields/SwitchField.vue';
+import TextField from '../../fields/TextField.vue';
+import { KIND_LABELS } from '../job/surfaceKinds.ts';
+import LoadingState from '../LoadingState.vue';
+import { newId } from '../newId.ts';
+import { useOpenJob } from '../useOpenJob.ts';
+import OneSurfaceForm from './OneSurfaceForm.vue';
+import OutlineImport from './OutlineImport.vue';
+import OutlinePicture, { type PicturedRing } from './OutlinePicture.vue';
+import SetFields from './SetFields.vue';
+import type { Walked } from './walk.ts';
+
+const props = defineProps<{ jobId: string }>();
+const { jobs, trouble: openTrouble } = useOpenJob(toRef(props, 'jobId'));
+const router = useRouter();
+const WAYS = [
+  { value: 'one', label: 'One surface' },
+  { value: 'set', label: 'Several that meet' },
+  { value: 'file', label: 'From a drawing' },
+] as const;
+const way = ref<(typeof WAYS)[number]['value']>('one');
+const kind = ref<Surface['kind']>('floor');
+const name = ref('');
+const shape = shallowRef<Shape | null>(null);
+const walked = shallowRef<Walked | null>(null);
+const set = shallowRef<SetForm>(SETS.stairFlight.defaults);
+const trouble = ref<string | null>(null);
+const hasTroubles = useFieldTroubles();
+const suggested = computed(() => {
+  if (way.value === 'set') return SET_NAMES[set.value.kind];
+  const count = jobs.job?.surfaces.filter((surface) => surface.kind === kind.value).length ?? 0;
+  return `${KIND_LABELS[kind.value]} ${count + 1}`;
+});
+const tape = computed(() => jobs.job?.tape);
+
+/** What is entered so far, drawn as it grows. */
+const rings = computed<readonly PicturedRing[]>(() => {
+  if (way.value === 'set') return setRings(set.value);
+  if (shape.value) {
+    const { ring, edgeIds } = outlineOf(shape.value);
+    return [{ ring, edgeIds, closed: true, name: '' }];
+  }
+  return walked.value && way.value === 'one' ? [{ ring: walked.value.points, edgeIds: walked.value.edgeIds, closed: false, name: '' }] : [];
+});
+function setRings(form: SetForm): PicturedRing[] {
+  const { faces, joins } = facesOfSet(form);
+  const surfaces = faces.map(({ key, shape: face }) => ({ id: key, measured: { shape: face } }));
+  const links = joins.map(({ a, b, meets }, k) => ({
+    id: String(k),
+    a: { surface: a[0], edge: a[1] },
+    b: { surface: b[0], edge: b[1] },
+    meets,
+  }));
+  return unfold(faces[0].key, surfaces, links).map(({ surfaceId, ring }) => {
+    const face = faces.find(({ key }) => key === surfaceId);
+    return { ring, edgeIds: [], closed: true, name: face ? setFaceName(face) : '' };
+  });
+}
+
+function choose(next: (typeof WAYS)[number]['value']): void {
+  way.value = next;
+  shape.value = null;
+  trouble.value = null;
+}
+
+function addWhenReady(): void {
+  if (!hasTroubles.value && (way.value === 'set' || shape.value)) add();
+}
+function add(): void {
+  trouble.value = hasTroubles.value
+    ? "A field above holds something that can't be read; mend it first."
+    : way.value === 'set'
+      ? addSet()
+      : addOne();
+}
+function addOne(): string | null {
+  const { job } = jobs;
+  if (!job) return null;
+  if (!shape.value) return way.value === 'file' ? 'Choose a file with an outline first.' : 'Not all lengths are there yet.';
+  const surface = startSurfaceOf(job, newId('surface', job.surfaces), name.value.trim() || suggested.value, kind.value, shape.value);
+  const [first] = jobs.change(`Add ${surface.name}`, (draft) => {
+    draft.surfaces.push(surface);
+  });
+  if (first) return describeIssue(first, job.tape);
+  void router.push({ name: 'surface', params: { jobId: job.id, surfaceId: surface.id, step: 'setout' } });
+  return null;
+}
+function addSet(): string | null {
+  const { job } = jobs;
+  if (!job) return null;
+  const started = startSet(job, newId(set.value.kind, [...job.rooms, ...job.surfaces]), name.value.trim() || suggested.value, set.value);
+  const [first] = jobs.change(`Add ${started.room.name}`, (draft) => {
+    draft.rooms.push(started.room);
+    draft.surfaces.push(...started.surfaces);
+    draft.links.push(...started.links);
+  });
+  if (first) return describeIssue(first, job.tape);
+  void router.push({ name: 'job', params: { jobId: job.id } });
+  return null;
+}
+</script>
+
+<template>
+  <LoadingState v-if="!jobs.job || !tape" :trouble="openTrouble" />
+  <div v-else class="new">
+    <div class="drawing"><OutlinePicture :rings="rings" :tape="tape" /></div>
+    <main class="panel">
+      <h1>New surface</h1>
+      <form class="stack" @submit.prevent="addWhenReady">
+        <SwitchField label="Measure" :value="way" :options="WAYS" @choose="choose" />
+        <SwitchField
+          v-if="way !== 'set'"
+          label="It is a"
+          :value="kind"
+          :options="SURFACE_KINDS.map((value) => ({ value, label: KIND_LABELS[value] }))"
+          @choose="kind = $event"
+        />
+        <OneSurfaceForm v-if="way === 'one'" :tape="tape" @shape="shape = $event" @walk="walked = $event" />
+        <SetFields v-else-if="way === 'set'" v-model="set" :tape="tape" />
+        <OutlineImport v-else :tape="tape" @shape="shape = $event" />
+        <TextField label="Name" :value="name" :longest="60" :placeholder="suggested" :commit="(text) => ((name = text), null)" />
+        <p v-if="trouble" class="why" role="alert">{{ trouble }}</p>
+        <div class="row ends">
+          <Button as="router-link" :to="{ name: 'job', params: { jobId } }" label="Not now" severity="secondary" text />
+          <Button :label="way === 'set' ? 'Add them all' : 'Set it out'" type="button" @click="add" />
+        </div>
+        <button type="submit" class="unseen" tabindex="-1" aria-hidden="true">Set it out</button>
+      </form>
+    </main>
+  </div>
+</template>
+
+<style scoped>
+.new {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) 440px;
+  min-height: 0;
+}
+.drawing {
+  background: var(--paper);
+  min-height: 0;
+}
+.panel {
+  background: var(--panel);
+  overflow-y: auto;
+  padding: 1.4rem 1.4rem 2rem;
+  display: grid;
+  gap: 1.1rem;
+  align-content: start;
+}
+.ends {
+  justify-content: flex-end;
+}
+.why {
+  color: var(--bad);
+}
+.unseen {
+  display: none;
+}
+@media (max-width: 860px) {
+  .new {
+    grid-template-columns: minmax(0, 1fr);
+    grid-template-rows: 34% minmax(0, 1fr);
+  }
+  .panel {
+    padding: 0.9rem 1rem 2rem;
+  }
+}
+</style>

@@ -1,0 +1,121 @@
+<script setup lang="ts">
+import { computed, ref, watch } from 'vue';
+import { SHAPE_FIELDS, SHAPE_NAMES } from '@azulejo/core/messages/en/shapes';
+import { checkShape, SHAPES, type Shape, type ShapeId } from '@azulejo/core/surface/shapes/registry';
+import type { Issue } from '@azulejo/core/result';
+import type { Tape } from '@azulejo/core/units/tape';
+import ChoiceField from '../../fields/ChoiceField.vue';
+import FieldGrid from '../../fields/FieldGrid.vue';
+import LengthField from '../../fields/LengthField.vue';
+import ShapeGlyph from './ShapeGlyph.vue';
+import WallWalk from './WallWalk.vue';
+import type { Walked } from './walk.ts';
+
+/** One surface by a quick form, or wall by wall; emits its shape once every length is there. */
+defineProps<{ tape: Tape }>();
+const emit = defineEmits<{ shape: [shape: Shape | null]; walk: [walked: Walked | null] }>();
+const kind = ref<ShapeId>('rectangle');
+const lengths = ref<Record<string, number>>({});
+const side = ref<'left' | 'right'>('left');
+const missing = ref<'top-left' | 'top-right' | 'bottom-left' | 'bottom-right'>('top-right');
+const kinds = Object.keys(SHAPES) as ShapeId[];
+const MISSING = [
+  { value: 'top-left', label: 'Top left' },
+  { value: 'top-right', label: 'Top right' },
+  { value: 'bottom-left', label: 'Bottom left' },
+  { value: 'bottom-right', label: 'Bottom right' },
+] as const;
+const SIDES = [
+  { value: 'left', label: 'Left' },
+  { value: 'right', label: 'Right' },
+] as const;
+/** Two lengths need no more words than their direction. */
+const fields = computed(() =>
+  kind.value === 'rectangle'
+    ? ([
+        ['widthMm', 'Left to right'],
+        ['heightMm', 'Bottom to top'],
+      ] as const)
+    : kind.value === 'walls'
+      ? []
+      : SHAPE_FIELDS[kind.value],
+);
+
+function shapeWith(entered: Record<string, number>): Shape | null {
+  if (kind.value === 'walls') return null;
+  const full = kind.value === 'counterRun' ? { cornerCutMm: 0, ...entered } : entered;
+  if (fields.value.some(([field]) => (full as Record<string, number>)[field] === undefined)) return null;
+  const choices = kind.value === 'lShape' ? { missing: missing.value } : kind.value === 'counterRun' ? { corner: side.value } : {};
+  return { kind: kind.value, ...full, ...choices } as Shape;
+}
+const setField =
+  (field: string) =>
+  (mm: number): readonly Issue[] => {
+    const next = { ...lengths.value, [field]: mm };
+    const shape = shapeWith(next);
+    const issues = shape ? checkShape(shape) : [];
+    if (issues.length === 0) lengths.value = next;
+    return issues;
+  };
+watch([lengths, missing, side, kind], () => emit('shape', shapeWith(lengths.value)));
+
+function choose(next: ShapeId): void {
+  kind.value = next;
+  lengths.value = {};
+  emit('walk', null);
+}
+</script>
+
+<template>
+  <div class="glyphs" role="radiogroup" aria-label="Shape">
+    <button v-for="one in kinds" :key="one" type="button" role="radio" :aria-checked="kind === one" @click="choose(one)">
+      <ShapeGlyph :kind="one" /><span>{{ SHAPE_NAMES[one] }}</span>
+    </button>
+  </div>
+  <WallWalk v-if="kind === 'walls'" :tape="tape" @shape="emit('shape', $event)" @walk="emit('walk', $event)" />
+  <FieldGrid v-else>
+    <LengthField
+      v-for="[field, label] in fields"
+      :key="`${kind} ${field}`"
+      :label="label"
+      :mm="lengths[field] ?? (field === 'cornerCutMm' ? 0 : null)"
+      :tape="tape"
+      :commit="setField(field)"
+      :positive="field !== 'cornerCutMm'"
+      large
+    />
+    <ChoiceField v-if="kind === 'lShape'" label="Missing corner" :value="missing" :options="MISSING" @choose="missing = $event" />
+    <ChoiceField v-if="kind === 'counterRun'" label="The corner is on the" :value="side" :options="SIDES" @choose="side = $event" />
+  </FieldGrid>
+</template>
+
+<style scoped>
+.glyphs {
+  display: grid;
+  grid-template-columns: repeat(4, 1fr);
+  gap: 0.4rem;
+}
+.glyphs button {
+  all: unset;
+  box-sizing: border-box;
+  cursor: pointer;
+  display: grid;
+  justify-items: center;
+  align-content: start;
+  gap: 0.2rem;
+  padding: 0.5rem 0.2rem;
+  min-height: 44px;
+  border-radius: 4px;
+  background: var(--paper);
+  font-size: 0.84rem;
+  line-height: 1.15;
+  text-align: center;
+}
+.glyphs button[aria-checked='true'] {
+  background: var(--cobalt-soft);
+  box-shadow: inset 0 -3px 0 var(--cobalt);
+}
+.glyphs button:focus-visible {
+  outline: 3px solid var(--cobalt);
+}
+</style>

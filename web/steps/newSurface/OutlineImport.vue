@@ -1,0 +1,128 @@
+<script setup lang="ts">
+import { computed, ref, shallowRef, watch } from 'vue';
+import { DRAWING_UNITS, pathPoints, type DrawingUnit, type OutlineFile } from '@azulejo/core/formats/outline/drawnPath';
+import { outlineShape } from '@azulejo/core/formats/outline/outlineShape';
+import { layersOf, outlinesOf, readOutline } from '@azulejo/core/formats/outline/readOutline';
+import { boxOf } from '@azulejo/core/geometry/ring';
+import { describeIssue } from '@azulejo/core/messages/en/issues';
+import { startMeasured } from '@azulejo/core/startJob';
+import { checkMeasured } from '@azulejo/core/surface/checkMeasured';
+import type { Shape } from '@azulejo/core/surface/shapes/registry';
+import { formatLength, formatLengthWithUnit } from '@azulejo/core/units/formatLength';
+import type { Tape } from '@azulejo/core/units/tape';
+import ChoiceField from '../../fields/ChoiceField.vue';
+import FieldGrid from '../../fields/FieldGrid.vue';
+import LengthField from '../../fields/LengthField.vue';
+
+/** An outline out of a DXF or SVG drawing. */
+const props = defineProps<{ tape: Tape }>();
+const emit = defineEmits<{ shape: [shape: Shape | null] }>();
+const file = shallowRef<OutlineFile | null>(null);
+const unit = ref<DrawingUnit | ''>('');
+const layer = ref('');
+const which = ref(0);
+const toleranceMm = ref(1);
+const troubles = ref<readonly string[]>([]);
+const MOST_BYTES = 4_000_000;
+
+const units = [{ value: '', label: 'Choose' }, ...(Object.keys(DRAWING_UNITS) as DrawingUnit[]).map((value) => ({ value, label: value }))];
+const mmPerUnit = computed(() => file.value?.mmPerUnit ?? (unit.value === '' ? null : DRAWING_UNITS[unit.value]));
+const layers = computed(() => [
+  { value: '', label: 'All' },
+  ...(file.value ? layersOf(file.value) : []).map((value) => ({ value, label: value })),
+]);
+const joined = computed(() =>
+  file.value && mmPerUnit.value !== null ? outlinesOf(file.value, layer.value || null, toleranceMm.value / mmPerUnit.value) : null,
+);
+const outlines = computed(() =>
+  (joined.value?.outlines ?? []).map((path, value) => {
+    const box = boxOf(pathPoints(path));
+    const [wide, high] = [box.maxX - box.minX, box.maxY - box.minY].map((size) => size * (mmPerUnit.value ?? 1));
+    return { value, label: `${formatLength(wide, props.tape)} x ${formatLengthWithUnit(high, props.tape)} (${path.layer})` };
+  }),
+);
+/** The chosen outline as walls, or why it can't be a surface. */
+const outcome = computed<{ shape: Shape | null; why: string | null }>(() => {
+  const path = joined.value?.outlines[which.value];
+  if (!path || mmPerUnit.value === null)
+    return { shape: null, why: joined.value ? 'No line closes. Allow a wider gap, or choose another layer.' : null };
+  const shape = outlineShape(path, mmPerUnit.value);
+  const [issue] = checkMeasured(startMeasured(shape));
+  return issue ? { shape: null, why: describeIssue(issue, props.tape) } : { shape, why: null };
+});
+watch(outcome, ({ shape }) => emit('shape', shape));
+watch([layer, file], () => (which.value = 0));
+
+async function take(event: Event): Promise<void> {
+  const chosen = (event.target as HTMLInputElement).files?.[0];
+  if (!chosen) return;
+  [file.value, unit.value, layer.value] = [null, '', ''];
+  if (chosen.size > MOST_BYTES) {
+    troubles.value = [`The file has ${(chosen.size / 1e6).toFixed(1)} MB. Expected at most 4 MB: save the outline alone.`];
+    return;
+  }
+  const read = readOutline(await chosen.text());
+  troubles.value = read.ok ? [] : read.issues.slice(0, 5).map((found) => describeIssue(found, props.tape));
+  file.value = read.ok ? read.value : null;
+}
+const setTolerance = (mm: number): [] => {
+  toleranceMm.value = mm;
+  return [];
+};
+</script>
+
+<template>
+  <label class="file">
+    <span>DXF or SVG file</span>
+    <input type="file" accept=".dxf,.svg,image/svg+xml" @change="take" />
+  </label>
+  <p v-for="trouble in troubles" :key="trouble" class="why" role="alert">{{ trouble }}</p>
+  <template v-if="file">
+    <p class="small">
+      {{ file.mmPerUnit === null ? 'The file does not say its unit.' : `The file is in ${file.unit}.` }}
+      <template v-if="file.passedOver.length > 0">Passed over: {{ file.passedOver.join(', ') }}.</template>
+    </p>
+    <FieldGrid>
+      <ChoiceField
+        v-if="file.mmPerUnit === null"
+        label="One unit is one"
+        :value="unit"
+        :options="units"
+        @choose="unit = $event as DrawingUnit | ''"
+      />
+      <ChoiceField label="Layer or path" :value="layer" :options="layers" @choose="layer = $event" />
+      <LengthField label="Close gaps up to" :mm="toleranceMm" :tape="tape" :commit="setTolerance" />
+      <ChoiceField v-if="outlines.length > 1" label="Outline" :value="which" :options="outlines" @choose="which = $event" />
+    </FieldGrid>
+    <p v-if="joined && joined.outlines.length > 0" class="soft small" data-testid="import-report">
+      {{ joined.outlines.length }} closed {{ joined.outlines.length === 1 ? 'outline' : 'outlines'
+      }}{{ joined.open.length > 0 ? `, ${joined.open.length} left open` : '' }}.
+      {{
+        joined.widestGap > 0 && mmPerUnit
+          ? `The widest gap closed is ${formatLengthWithUnit(joined.widestGap * mmPerUnit, tape)}.`
+          : 'No gap had to be closed.'
+      }}
+    </p>
+    <p v-if="outcome.why" class="why" role="alert">{{ outcome.why }}</p>
+  </template>
+</template>
+
+<style scoped>
+.file {
+  display: grid;
+  gap: 0.3rem;
+  font-size: 0.9rem;
+  color: var(--ink-soft);
+}
+.file input {
+  font: inherit;
+  color: var(--ink);
+  padding: 0.8rem;
+  border: 2px dashed var(--line-strong);
+  border-radius: 4px;
+}
+.why {
+  color: var(--bad);
+  font-size: 0.9rem;
+}
+</style>

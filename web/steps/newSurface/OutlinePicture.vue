@@ -1,0 +1,103 @@
+<script lang="ts">
+import type { Ring as PictureRing } from '@azulejo/core/geometry/ring';
+
+/** One outline to draw, closed or still open. */
+export interface PicturedRing {
+  readonly ring: PictureRing;
+  readonly edgeIds: readonly string[];
+  readonly closed: boolean;
+  readonly name: string;
+}
+</script>
+
+<script setup lang="ts">
+import { computed } from 'vue';
+import { labelPoint } from '@azulejo/core/geometry/labelPoint';
+import { boxOf } from '@azulejo/core/geometry/ring';
+import { distance, type Point } from '@azulejo/core/geometry/point';
+import { formatLength } from '@azulejo/core/units/formatLength';
+import type { Tape } from '@azulejo/core/units/tape';
+
+/** Outlines at scale, each straight edge with its length. */
+const props = defineProps<{ rings: readonly PicturedRing[]; tape: Tape }>();
+
+const drawn = computed(() => {
+  const points = props.rings.flatMap(({ ring }) => ring);
+  if (points.length < 2) return null;
+  const box = boxOf(points);
+  const [width, height] = [box.maxX - box.minX, box.maxY - box.minY];
+  const unit = Math.max(width, 1.2 * height, 100) / 100;
+  const at = ([x, y]: Point): string => `${x - box.minX} ${box.maxY - y}`;
+  const place = (x: number, y: number): { x: number; y: number } => ({ x: x - box.minX, y: box.maxY - y });
+  return {
+    unit,
+    viewBox: `${-14 * unit} ${-12 * unit} ${width + 28 * unit} ${height + 24 * unit}`,
+    paths: props.rings.map(({ ring, closed }) => `M${ring.map(at).join('L')}${closed ? 'Z' : ''}`),
+    names: props.rings.filter(({ name }) => name !== '').map(({ ring, name }) => ({ name, ...place(...labelPoint([ring])) })),
+    start: place(...points[0]),
+    lengths: props.rings.flatMap(({ ring, edgeIds, closed }) =>
+      lengthsOf(ring, edgeIds, closed, unit).map((one) => ({ ...one, ...place(one.x, one.y) })),
+    ),
+  };
+});
+
+/** Where to write the length of each straight edge, outside it. */
+function lengthsOf(ring: PictureRing, edgeIds: readonly string[], closed: boolean, unit: number): { text: string; x: number; y: number }[] {
+  const count = closed ? ring.length : ring.length - 1;
+  return Array.from({ length: count }, (_, k) => k).flatMap((k) => {
+    if (edgeIds.filter((id) => id === edgeIds[k]).length !== 1) return [];
+    const [from, to] = [ring[k], ring[(k + 1) % ring.length]];
+    const mm = distance(from, to);
+    if (mm < 4 * unit) return [];
+    const [nx, ny] = [(to[1] - from[1]) / mm, -(to[0] - from[0]) / mm];
+    const text = formatLength(mm, props.tape);
+    const out = unit * (3.5 + Math.abs(nx) * text.length * 0.9);
+    return [{ text, x: (from[0] + to[0]) / 2 + nx * out, y: (from[1] + to[1]) / 2 + ny * out }];
+  });
+}
+</script>
+
+<template>
+  <svg v-if="drawn" :viewBox="drawn.viewBox" role="img" aria-label="The outline so far, drawn to scale">
+    <path v-for="(d, k) in drawn.paths" :key="k" :d="d" :class="{ open: !rings[k].closed }" :stroke-width="drawn.unit * 0.7" />
+    <circle v-if="rings.some(({ closed }) => !closed)" :cx="drawn.start.x" :cy="drawn.start.y" :r="drawn.unit * 1.6" />
+    <text v-for="one in drawn.lengths" :key="`${one.x} ${one.y}`" :x="one.x" :y="one.y" :font-size="drawn.unit * 4.4">{{ one.text }}</text>
+    <text v-for="one in drawn.names" :key="one.name" class="name" :x="one.x" :y="one.y" :font-size="drawn.unit * 3.6">{{ one.name }}</text>
+  </svg>
+  <p v-else class="empty soft">The drawing grows here as you type.</p>
+</template>
+
+<style scoped>
+svg {
+  width: 100%;
+  height: 100%;
+  display: block;
+}
+path {
+  fill: var(--panel);
+  stroke: var(--ink);
+  stroke-linejoin: round;
+}
+path.open {
+  fill: none;
+  stroke: var(--chalk);
+}
+circle {
+  fill: var(--chalk);
+}
+text {
+  fill: var(--ink);
+  font-family: 'Barlow Condensed', sans-serif;
+  font-weight: 600;
+  text-anchor: middle;
+  dominant-baseline: middle;
+}
+.name {
+  fill: var(--ink-soft);
+}
+.empty {
+  display: grid;
+  place-content: center;
+  height: 100%;
+}
+</style>
