@@ -25,13 +25,14 @@ test('one-handed, in feet and inches: a wall, its edges, a box, a doorway, and b
   await page.getByLabel('Name', { exact: true }).fill('Net loft');
   await page.getByText('Feet and inches').tap();
   await page.getByRole('button', { name: 'Start', exact: true }).tap();
-  await page.getByRole('button', { name: 'Surface', exact: true }).tap();
+  await page.getByRole('link', { name: 'Surface', exact: true }).tap();
   await fill(page, 'Left to right', '58 3/8');
   await fill(page, 'Bottom to top', '4\' 2 1/2"');
   await expect(page.getByText('Lines to strike')).toBeVisible();
 
   await step(page, 'Measure');
   await expect(page.getByLabel('Width, left to right')).toHaveValue('58 3/8"');
+  await page.getByRole('button', { name: 'Edges' }).tap();
   await fill(page, 'wall', '3/16');
   await step(page, 'Tile');
   await choose(page, 'Tile', 'Harbour blue 12 in');
@@ -52,7 +53,9 @@ test('one-handed, in feet and inches: a wall, its edges, a box, a doorway, and b
   await step(page, 'Measure');
   await choose(page, 'right', 'exposed end');
   await fill(page, 'exposed end', '0');
-  await page.getByRole('button', { name: 'Rectangular' }).tap();
+  await page.getByRole('button', { name: 'Fixtures' }).tap();
+  await page.getByRole('button', { name: 'Add a fixture' }).tap();
+  await page.getByRole('button', { name: 'Cut-out', exact: true }).tap();
   await fill(page, 'Width', '4 1/4');
   await page.getByText('Tiled under', { exact: true }).tap();
   await page.getByText('Left out', { exact: true }).tap();
@@ -61,6 +64,7 @@ test('one-handed, in feet and inches: a wall, its edges, a box, a doorway, and b
   await expect(page.getByText(/The doorway ends .* along the bottom edge/)).toBeVisible();
   await fill(page, 'Clear width', '30');
   await expect(page.getByTestId('save-state')).toHaveText('Saved');
+  await page.getByRole('button', { name: 'Edges' }).tap();
   await choose(page, 'door-1', 'exposed end');
 
   await step(page, 'Cuts');
@@ -69,6 +73,7 @@ test('one-handed, in feet and inches: a wall, its edges, a box, a doorway, and b
   for (let k = 0; k < 4; k++) await page.getByRole('button', { name: 'Undo' }).tap();
   await expect(page.getByTestId('save-state')).toHaveText('Saved');
   await step(page, 'Measure');
+  await page.getByRole('button', { name: 'Fixtures' }).tap();
   await expect(page.getByRole('button', { name: 'Remove this doorway' })).toHaveCount(0);
 
   await step(page, 'Job');

@@ -39,7 +39,8 @@ export function baseFigures({ readings }: BaseLine): BaseFigures {
 }
 
 /**
- * Bends the edge of an outline to its base as read; the outline is true at the first reading.
+ * Bends the edge of an outline to its base as read; the outline is true at the first reading, and the
+ * last one holds to the corner.
  *
  *      +-----------+
  *      |           |      the base falls to the right,
@@ -57,13 +58,11 @@ export function bendToBase(outline: NamedRing, base: BaseLine | null): NamedRing
   const points = base.readings.map(({ alongMm }, m): Point =>
     add(add(from, scale(along, alongMm)), scale(quarterTurn(along), heightsMm[m])),
   );
-  const startsAtCorner = base.readings[0].alongMm <= 0;
-  const endsAtCorner = (base.readings.at(-1)?.alongMm ?? 0) >= lengthMm;
-  const between = points.slice(startsAtCorner ? 1 : 0, endsAtCorner ? -1 : undefined);
-  const bent = ring.map((corner, m) => {
-    if (startsAtCorner && m === k) return points[0];
-    return endsAtCorner && m === (k + 1) % ring.length ? (points.at(-1) ?? corner) : corner;
-  });
+  const inside = (m: number): boolean => base.readings[m].alongMm > 0 && base.readings[m].alongMm < lengthMm;
+  const between = points.filter((_, m) => inside(m));
+  const last = (k + 1) % ring.length;
+  const endUp = scale(quarterTurn(along), heightsMm[heightsMm.length - 1]);
+  const bent = ring.map((corner, m) => (m === last ? add(corner, endUp) : corner));
   return {
     ...outline,
     ring: [...bent.slice(0, k + 1), ...between, ...bent.slice(k + 1)],

@@ -1,4 +1,5 @@
-import { distance, motion, quarterTurn, scale, subtract, unit, type Point } from '@azulejo/core/geometry/point';
+import { add, distance, motion, quarterTurn, scale, subtract, unit, type Point } from '@azulejo/core/geometry/point';
+import { labelPoint } from '@azulejo/core/geometry/labelPoint';
 import { boxOf } from '@azulejo/core/geometry/ring';
 import type { Drawing } from '@azulejo/core/plan';
 import { edgeDimensions } from '@azulejo/core/setout/edgeDimensions';
@@ -12,6 +13,9 @@ import { traceRing, type Brush } from './paintTiles.ts';
 import { toScreen } from './view.ts';
 
 const DIMENSION_PX = 17;
+
+/** An edge that is longer than its straight line by more than this is written as a curve, mm. */
+const BENT_MM = 0.25;
 
 /** Room for the line of an edge, its rail and its mark, pixels. */
 const CLEAR_PX = 18;
@@ -73,9 +77,11 @@ export function paintFixtureNames(brush: Brush, { traced }: Drawing): void {
     if (Math.max(wide, high) < NAMED_PX) continue;
     context.font = '600 13px "Barlow", sans-serif';
     const inside = wide > context.measureText(fixture.name).width + 8 || wide > NAME_INSIDE_PX;
-    const [x, y] = toScreen(view, [(box.minX + box.maxX) / 2, (box.minY + box.maxY) / 2]);
+    const middle: Point = fixture.outline.kind === 'shape' ? labelPoint([ring]) : [(box.minX + box.maxX) / 2, (box.minY + box.maxY) / 2];
+    const [x, y] = toScreen(view, middle);
     const out = (lines.some((line) => sideOf(line) === 'top') ? 1 : -1) * (high / 2 + 10);
-    if (inside) writeOn(brush, fixture.name, x, y, palette.fixtureText, fixture.tiledUnder ? palette.labelHalo : palette.fixture);
+    if (inside && !fixture.tiledUnder) writeOn(brush, fixture.name, x, y, palette.fixtureText, palette.fixture);
+    else if (inside) writeOn(brush, fixture.name, x, y, palette.label, palette.labelHalo);
     else writeOn(brush, fixture.name, x, y + out, palette.label, palette.labelHalo);
   }
 }
@@ -91,16 +97,16 @@ function writeOn({ context }: Brush, text: string, x: number, y: number, colour:
   context.fillText(text, x, y);
 }
 
-/** The outline, each edge drawn by its role. */
+/** The outline, each edge drawn by its role; the stretches of a curve in one stroke. */
 export function paintEdges(brush: Brush, { traced }: Drawing, chosenEdge: string | null): void {
-  for (const edge of traced.edges) paintEdge(brush, edge, edge.id === chosenEdge);
+  for (const run of runsOfEdges(traced.edges)) paintEdge(brush, run, run[0].id === chosenEdge);
 }
 
 /**
  * Wall: a heavy line. Focal: heavy with a rail outside. Hidden: dashed. Worktop or tray: fine teeth.
  * Exposed: a bright profile. Threshold: two thin lines. Continues: dash and dot.
  */
-function paintEdge(brush: Brush, edge: Edge, chosen: boolean): void {
+function paintEdge(brush: Brush, run: readonly Edge[], chosen: boolean): void {
   const { context, palette } = brush;
   const style = {
     wall: { width: 4, dash: [], colour: palette.outline, rail: false },
@@ -110,23 +116,24 @@ function paintEdge(brush: Brush, edge: Edge, chosen: boolean): void {
     continues: { width: 1.5, dash: [12, 4, 2, 4], colour: palette.chosen, rail: false },
     exposed: { width: 5, dash: [], colour: palette.profile, rail: false },
     threshold: { width: 1.5, dash: [], colour: palette.outline, rail: true },
-  }[edge.role];
+  }[run[0].role];
   context.lineCap = 'butt';
   context.setLineDash(style.dash);
-  strokeLine(brush, edge, style.width / 2, style.width, style.colour);
+  strokeRun(brush, run, style.width / 2, style.width, style.colour);
   context.setLineDash([]);
-  if (style.rail) strokeLine(brush, edge, style.width + 3, 1.5, style.colour);
-  if (chosen) strokeLine(brush, edge, 12, 4, palette.chosen);
+  if (style.rail) strokeRun(brush, run, style.width + 3, 1.5, style.colour);
+  if (chosen) strokeRun(brush, run, 12, 4, palette.chosen);
 }
 
-function strokeLine({ context, view }: Brush, { from, to }: Edge, outPx: number, width: number, colour: string): void {
-  const out = scale(quarterTurn(unit(subtract(to, from))), -outPx / view.scale);
-  const [x1, y1] = toScreen(view, [from[0] + out[0], from[1] + out[1]]);
-  const [x2, y2] = toScreen(view, [to[0] + out[0], to[1] + out[1]]);
+function strokeRun({ context, view }: Brush, run: readonly Edge[], outPx: number, width: number, colour: string): void {
   context.beginPath();
-  context.moveTo(x1, y1);
-  context.lineTo(x2, y2);
+  run.forEach(({ from, to }, k) => {
+    const out = scale(quarterTurn(unit(subtract(to, from))), -outPx / view.scale);
+    if (k === 0) context.moveTo(...toScreen(view, add(from, out)));
+    context.lineTo(...toScreen(view, add(to, out)));
+  });
   context.lineWidth = width;
+  context.lineJoin = 'round';
   context.strokeStyle = colour;
   context.stroke();
 }
@@ -161,11 +168,13 @@ export function paintEdgeLengths(brush: Brush, { traced }: Drawing, tape: Tape):
   for (const stretches of runsOfEdges(traced.edges)) {
     const lengthMm = stretches.reduce((sum, { from, to }) => sum + distance(from, to), 0);
     if (lengthMm * brush.view.scale < 34) continue;
-    const curved = stretches.length > 1;
+    const [start, end] = [stretches[0].from, stretches[stretches.length - 1].to];
+    const straightMm = distance(start, end);
+    const curved = lengthMm - straightMm > BENT_MM;
     const { from, to } = stretches[Math.floor(stretches.length / 2)];
     const out = quarterTurn(unit(subtract(to, from)));
-    const at = toScreen(brush.view, curved ? from : [(from[0] + to[0]) / 2, (from[1] + to[1]) / 2]);
-    writeFigure(brush, (curved ? '⌒ ' : '') + formatLength(lengthMm, tape), at, [-out[0], -out[1]]);
+    const at = toScreen(brush.view, curved ? from : [(start[0] + end[0]) / 2, (start[1] + end[1]) / 2]);
+    writeFigure(brush, curved ? `⌒ ${formatLength(lengthMm, tape)}` : formatLength(straightMm, tape), at, [-out[0], -out[1]]);
   }
 }
 

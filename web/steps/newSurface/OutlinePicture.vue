@@ -61,7 +61,7 @@ function lengthsOf(ring: PictureRing, edgeIds: readonly string[], closed: boolea
   <svg v-if="drawn" :viewBox="drawn.viewBox" role="img" aria-label="The outline so far, drawn to scale">
     <path v-for="(d, k) in drawn.paths" :key="k" :d="d" :class="{ open: !rings[k].closed }" :stroke-width="drawn.unit * 0.7" />
     <circle v-if="rings.some(({ closed }) => !closed)" :cx="drawn.start.x" :cy="drawn.start.y" :r="drawn.unit * 1.6" />
-    <text v-for="one in drawn.lengths" :key="`${one.x} ${one.y}`" :x="one.x" :y="one.y" :font-size="drawn.unit * 4.4">{{ one.text }}</text>
+    <text v-for="one in drawn.lengths" :key="`${one.x} ${one.y}`" :x="one.x" :y="one.y" :font-size="drawn.unit * 5">{{ one.text }}</text>
     <text v-for="one in drawn.names" :key="one.name" class="name" :x="one.x" :y="one.y" :font-size="drawn.unit * 3.6">{{ one.name }}</text>
   </svg>
   <p v-else class="empty soft">The drawing grows here as you type.</p>

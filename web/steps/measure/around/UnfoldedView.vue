@@ -26,13 +26,15 @@ const drawn = computed(() => {
       const [x, y] = labelPoint([ring]);
       const name = props.job.surfaces.find(({ id }) => id === surfaceId)?.name ?? surfaceId;
       const inside = boxOf(ring);
-      const room = Math.min(inside.maxX - inside.minX, 1.4 * (inside.maxY - inside.minY)) / unit;
+      const [wide, high] = [inside.maxX - inside.minX, inside.maxY - inside.minY];
+      const room = Math.min(wide, 1.4 * high) / unit;
       const short = name.includes(', ') ? name.slice(name.indexOf(', ') + 2) : name;
       return {
         id: surfaceId,
         name,
         short,
         shown: room > 7,
+        upright: high > 1.3 * wide && short.length * 2.1 * unit > wide,
         d: `M${ring.map(at).join('L')}Z`,
         x: x - box.minX,
         y: box.maxY - y,
@@ -62,7 +64,15 @@ function open(surfaceId: string): void {
         @keydown.enter="open(face.id)"
       >
         <path :d="face.d" :stroke-width="drawn.unit * 0.7" />
-        <text v-if="face.shown" :x="face.x" :y="face.y" :font-size="drawn.unit * 4.6" text-anchor="middle" dominant-baseline="middle">
+        <text
+          v-if="face.shown"
+          :x="face.x"
+          :y="face.y"
+          :font-size="drawn.unit * 4.6"
+          text-anchor="middle"
+          dominant-baseline="middle"
+          :transform="face.upright ? `rotate(-90 ${face.x} ${face.y})` : undefined"
+        >
           {{ face.short }}
         </text>
       </g>

@@ -111,17 +111,35 @@ const padOf = (id: string): number | null => figures.value?.pads.find((pad) => p
         @choose="(fill) => change('Fill', (draft) => (draft.fill = fill))"
       />
       <div class="rows" role="group" aria-label="Readings">
+        <div class="reading heads soft" aria-hidden="true">
+          <span /><span>Down</span><span>From left</span><span>From bottom</span><span>Pad</span>
+        </div>
         <div v-for="(reading, k) in levels.readings" :key="reading.id" class="reading">
           <b class="figure id">{{ reading.id }}</b>
           <LengthField
             :label="`Down, ${reading.id}`"
+            hide-label
             :mm="reading.downMm"
             :tape="tape"
             :commit="setReading(k, 'downMm')"
             :measures="`levels.readings.${k}.downMm`"
           />
-          <LengthField :label="`From left, ${reading.id}`" :mm="reading.xMm" :tape="tape" :commit="setReading(k, 'xMm')" signed />
-          <LengthField :label="`From bottom, ${reading.id}`" :mm="reading.yMm" :tape="tape" :commit="setReading(k, 'yMm')" signed />
+          <LengthField
+            :label="`From left, ${reading.id}`"
+            hide-label
+            :mm="reading.xMm"
+            :tape="tape"
+            :commit="setReading(k, 'xMm')"
+            signed
+          />
+          <LengthField
+            :label="`From bottom, ${reading.id}`"
+            hide-label
+            :mm="reading.yMm"
+            :tape="tape"
+            :commit="setReading(k, 'yMm')"
+            signed
+          />
           <span class="figure pad" :title="'Pad height'">{{ padOf(reading.id) === null ? '' : show(padOf(reading.id) ?? 0) }}</span>
           <Button text severity="secondary" :aria-label="`Remove reading ${reading.id}`" @click="remove(k)"><PhTrash :size="18" /></Button>
         </div>
@@ -152,11 +170,8 @@ const padOf = (id: string): number | null => figures.value?.pads.find((pad) => p
   gap: 0.35rem;
   align-items: end;
 }
-.reading :deep(label) {
-  white-space: nowrap;
-  overflow: hidden;
-  text-overflow: ellipsis;
-  font-size: 0.78rem;
+.heads {
+  font-size: 0.82rem;
 }
 .reading :deep(input) {
   padding-right: 0.4rem;

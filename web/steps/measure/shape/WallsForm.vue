@@ -43,6 +43,7 @@ const join = (k: number): readonly Issue[] => attempt(removeCorner(props.shape, 
 <template>
   <JudgementNote :shape="shape" :tape="tape" />
   <section>
+    <p v-if="checked" class="soft small off">off by</p>
     <WallRow
       v-for="(wall, k) in shape.walls"
       :key="wall.id"
@@ -83,6 +84,9 @@ const join = (k: number): readonly Issue[] => attempt(removeCorner(props.shape, 
 </template>
 
 <style scoped>
+.off {
+  text-align: right;
+}
 .offer {
   display: grid;
   grid-template-columns: 1fr auto;

@@ -1,0 +1,269 @@
+import { expect, test, type Page } from '@playwright/test';
+import { readFileSync, writeFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { fileURLToPath } from 'node:url';
+import type { Job, Surface } from '@azulejo/core/job';
+import { RealServer } from './realServer.ts';
+
+const DEMO = fileURLToPath(new URL('../demo/tidewater-bakehouse.json', import.meta.url));
+const server = new RealServer();
+test.beforeAll(() => server.start(DEMO));
+test.afterAll(() => server.remove());
+
+const JOB = '/jobs/tidewater-bakehouse';
+const saved = (page: Page) => expect(page.getByTestId('save-state')).toHaveText('Saved');
+const fill = async (page: Page, label: string | RegExp, text: string): Promise<void> => {
+  const field = page.getByLabel(label, { exact: true }).first();
+  await field.fill(text);
+  await field.press('Enter');
+};
+const part = (page: Page, name: string) =>
+  page.getByRole('navigation', { name: 'Parts of the measurement' }).getByRole('button', { name }).click();
+const choose = async (page: Page, field: string, option: string | RegExp): Promise<void> => {
+  await page.getByRole('combobox', { name: field, exact: true }).first().click();
+  await page.getByRole('option', { name: option, exact: true }).click();
+};
+const toMeasure = (page: Page) => page.getByRole('navigation', { name: 'Steps' }).getByRole('link', { name: 'Measure' }).click();
+const start = async (page: Page, shape: string, kind = 'Floor'): Promise<void> => {
+  await page.goto(`${server.address}${JOB}/new`);
+  await page.getByText(kind, { exact: true }).click();
+  await page.getByRole('radio', { name: shape, exact: true }).click();
+};
+async function storedJob(page: Page): Promise<Job> {
+  await saved(page);
+  return (await (await page.request.get(`${server.address}/api${JOB}`)).json()).job;
+}
+const surfaceNamed = (job: Job, name: string): Surface => {
+  const found = job.surfaces.find((surface) => surface.name === name);
+  if (!found) throw new Error(`no surface "${name}" in ${job.surfaces.map((surface) => surface.name).join(', ')}`);
+  return found;
+};
+
+test('a skew room: one wall at a time, then diagonals; a misread wall is named and mended', async ({ page }) => {
+  await start(page, 'Wall by wall');
+  for (const mm of ['3612', '2710', '3588', '2695']) {
+    await fill(page, /^Wall from/, mm);
+    await page.getByRole('button', { name: 'Square left' }).click();
+  }
+  await page.getByRole('button', { name: /That was the last wall: spread the/ }).click();
+  await fill(page, 'Name', 'Skew store');
+  await page.getByRole('button', { name: 'Set it out' }).click();
+  await expect(page.getByText('Lines to strike')).toBeVisible();
+  await toMeasure(page);
+  await expect(page.getByTestId('judgement')).toContainText('Nothing checks these walls yet');
+  for (const [from, to, mm] of [
+    ['A', 'C', '4532'],
+    ['B', 'D', '4489'],
+  ]) {
+    await choose(page, 'From corner', from);
+    await choose(page, 'to corner', to);
+    await fill(page, 'New diagonal', mm);
+    await expect(page.getByLabel(`${from}–${to}`, { exact: true })).toHaveValue(mm);
+  }
+  await expect(page.getByTestId('judgement')).toContainText('The readings agree');
+  await fill(page, 'A–B', '361');
+  await expect(page.getByText(/can't be/)).toBeVisible();
+  await expect(page.getByLabel('A–B', { exact: true })).toHaveValue('361');
+  await fill(page, 'A–B', '3640');
+  await expect(page.getByTestId('judgement')).toContainText('Something was misread by about');
+  await expect(page.getByText('Measure those again, or add a diagonal').last()).toBeVisible();
+  await fill(page, 'A–B', '3612');
+  await expect(page.getByTestId('judgement')).toContainText('The readings agree');
+  await fill(page, 'They are apart', '3012');
+  await expect(page.getByTestId('square-reading')).toContainText('outwards');
+});
+
+test('an L kitchen with a cabinet run left out and an appliance bay tiled; what can not be is refused', async ({ page }) => {
+  await start(page, 'L');
+  await fill(page, 'Width over all', '4200');
+  await fill(page, 'Height over all', '3300');
+  await fill(page, 'Missing corner, width', '4300');
+  await expect(page.getByText('The parts come to 4300 mm, but the whole they lie in is 4200 mm')).toBeHidden();
+  await fill(page, 'Missing corner, height', '1100');
+  await expect(page.getByText(/The parts come to 4300 mm/)).toBeVisible();
+  await fill(page, 'Missing corner, width', '1400');
+  await fill(page, 'Missing corner, height', '1100');
+  await fill(page, 'Name', 'L kitchen');
+  await page.getByRole('button', { name: 'Set it out' }).click();
+  await toMeasure(page);
+  await part(page, 'Fixtures');
+  await page.getByRole('button', { name: 'Add a fixture' }).click();
+  await page.getByRole('button', { name: 'Appliance bay', exact: true }).click();
+  await page.getByRole('button', { name: 'Add a fixture' }).click();
+  await page.getByRole('button', { name: 'Cabinet', exact: true }).click();
+  await choose(page, 'Outline', 'L');
+  await fill(page, 'to its near side', '9000');
+  await expect(page.getByText(/"Cabinet" reaches outside the surface/)).toBeVisible();
+  await part(page, 'Edges');
+  await choose(page, 'inner right', 'threshold');
+  const { measured } = surfaceNamed(await storedJob(page), 'L kitchen');
+  expect(measured.roles['inner-right']).toBe('threshold');
+  expect(measured.fixtures.map(({ kind, tiledUnder, outline }) => [kind, tiledUnder, outline.kind])).toEqual([
+    ['applianceBay', true, 'rectangle'],
+    ['cabinet', false, 'shape'],
+  ]);
+});
+
+test('a round counter with a sink that is dragged into place', async ({ page }) => {
+  await start(page, 'Rectangle', 'Countertop');
+  await fill(page, 'Left to right', '1.8 m');
+  await page.getByLabel('Bottom to top', { exact: true }).fill('640');
+  await fill(page, 'Name', 'Round counter');
+  await page.getByRole('button', { name: 'Set it out' }).click();
+  await toMeasure(page);
+  await page.getByRole('button', { name: /Measure it wall by wall/ }).click();
+  await page.getByRole('button', { name: 'More about wall B–C' }).click();
+  await choose(page, 'Runs', 'Arc, by its radius');
+  await fill(page, 'Radius', '300');
+  await expect(page.getByText("A radius of 300 mm can't span 640 mm. Expected at least 320 mm.")).toBeVisible();
+  await fill(page, 'Radius', '320');
+  await expect(page.getByText('That is a rise of 320 mm')).toBeVisible();
+  await part(page, 'Fixtures');
+  await page.getByRole('button', { name: 'Add a fixture' }).click();
+  await page.getByRole('button', { name: 'Sink', exact: true }).click();
+  await saved(page);
+  const before = surfaceNamed(await storedJob(page), 'Round counter').measured.fixtures[0].from.map(({ mm }) => mm);
+  const board = await page.getByTestId('board').boundingBox();
+  if (!board) throw new Error('there is no board on the page');
+  const [x, y] = [board.x + board.width * 0.5, board.y + board.height * 0.5];
+  await page.mouse.move(x - 40, y);
+  await page.mouse.down();
+  await page.mouse.move(x - 90, y, { steps: 8 });
+  await page.mouse.up();
+  await expect
+    .poll(async () => surfaceNamed(await storedJob(page), 'Round counter').measured.fixtures[0].from.map(({ mm }) => mm))
+    .not.toEqual(before);
+  const { measured } = surfaceNamed(await storedJob(page), 'Round counter');
+  expect(measured.shape).toMatchObject({ kind: 'walls', walls: [{}, { curve: { by: 'radius', radiusMm: 320 } }, {}, {}] });
+  expect(measured.fixtures[0].from.every(({ mm }) => Number.isInteger(mm))).toBe(true);
+});
+
+test('stairs, a shower and a niche are measured together, and meet', async ({ page }) => {
+  const add = async (set: string, name: string, figures: readonly (readonly [string, string])[]): Promise<void> => {
+    await page.goto(`${server.address}${JOB}/new`);
+    await page.getByText('Several that meet').click();
+    await page.getByText(set, { exact: true }).click();
+    for (const [label, text] of figures) await fill(page, label, text);
+    await fill(page, 'Name', name);
+    await page.getByRole('button', { name: 'Add them all' }).click();
+    await expect(page.getByRole('heading', { name, exact: true })).toBeVisible();
+  };
+  await add('Stairs', 'Cellar steps', [
+    ['Riser, height, 1', '168'],
+    ['Riser, height, 2', '181'],
+    ['Tread, depth, 3', '274.5'],
+  ]);
+  await add('Shower', 'Guest shower', [
+    ['Width, 2', '1195'],
+    ['Height, 3', '2104'],
+  ]);
+  await add('Niche', 'Guest niche', [
+    ['Back, width', '590'],
+    ['Depth, sill', '101'],
+  ]);
+  const job = await storedJob(page);
+  const sizes = (name: string): unknown => surfaceNamed(job, name).measured.shape;
+  expect(sizes('Cellar steps, riser 2')).toMatchObject({ heightMm: 181 });
+  expect(sizes('Cellar steps, tread 3')).toMatchObject({ heightMm: 274.5 });
+  expect(sizes('Guest shower, wall 2')).toMatchObject({ widthMm: 1195 });
+  expect(sizes('Guest niche, sill')).toMatchObject({ widthMm: 590, heightMm: 101 });
+  await page.goto(`${server.address}${JOB}/surfaces/${surfaceNamed(job, 'Guest shower, wall 2').id}/measure`);
+  await part(page, 'Around it');
+  await expect(page.getByText(/meets Guest shower, wall 1/)).toBeVisible();
+  await expect(page.getByText(/edge is 2100 mm here, but "Guest shower, wall 3" meets it with 2104 mm/)).toBeHidden();
+  await part(page, 'Shape');
+  await fill(page, 'Height, bottom to top', '2095');
+  await expect(page.getByText(/edge is 2095 mm here, but "Guest shower, wall 3" meets it with 2104 mm/)).toBeVisible();
+  await page.goto(`${server.address}${JOB}/surfaces/${surfaceNamed(job, 'Guest niche, back').id}/measure`);
+  await part(page, 'Around it');
+  await page.getByRole('link', { name: 'Open Guest niche, head' }).click();
+  await expect(page.getByRole('combobox', { name: 'Surface', exact: true })).toContainText('Guest niche, head');
+});
+
+test('a room is repeated elsewhere, and asks only for what is to be measured again', async ({ page }) => {
+  await page.goto(`${server.address}${JOB}`);
+  await page.getByRole('button', { name: 'Repeat Splashback' }).click();
+  await expect(page.getByText(/Still to measure here: \d+/)).toBeVisible();
+  const count = Number((await page.getByText(/Still to measure here/).textContent())?.match(/\d+/)?.[0]);
+  await fill(page, 'Width, left to right', '95 1/4');
+  await expect(page.getByText(`Still to measure here: ${count - 1}`)).toBeVisible();
+  await page.getByRole('button', { name: 'Height, bottom to top is the same' }).click();
+  await expect(page.getByText(`Still to measure here: ${count - 2}`)).toBeVisible();
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByText(`Still to measure here: ${count - 1}`)).toBeVisible();
+  await page.getByRole('button', { name: 'All are the same' }).click();
+  await expect(page.getByText(/Still to measure here/)).toBeHidden();
+  await page.goto(`${server.address}${JOB}`);
+  await page.getByRole('button', { name: 'Repeat the whole room' }).first().click();
+  await expect(page.getByRole('heading', { name: 'Washroom again', exact: true })).toBeVisible();
+  const job = await storedJob(page);
+  const copies = job.surfaces.filter(({ roomId }) => roomId === job.rooms.at(-1)?.id);
+  expect(copies).toHaveLength(3);
+  expect(copies.every(({ measured }) => measured.again.length > 0)).toBe(true);
+});
+
+test('a distance meter fills field after field, and its misreading is caught', async ({ page }) => {
+  await page.goto(`${server.address}${JOB}/surfaces/shop-floor/measure`);
+  await page.getByRole('button', { name: /Use a distance meter/ }).click();
+  await page.getByLabel('street wall', { exact: true }).focus();
+  const misread = page
+    .getByTestId('judgement')
+    .filter({ hasText: /Measure .* again: it disagrees with the others by|Something was misread/ });
+  for (let k = 0; k < 40 && !(await misread.isVisible()); k++) {
+    await page.keyboard.press('F2');
+    await page.waitForTimeout(120);
+  }
+  await expect(misread).toBeVisible();
+  await expect(page.locator('.suspect').first()).toBeVisible();
+});
+
+test('levels say whether the floor is flat, and the base of a wall bends its bottom row', async ({ page }) => {
+  await page.goto(`${server.address}${JOB}/surfaces/flat-kitchen/measure`);
+  await part(page, 'Levels');
+  await page.getByRole('button', { name: 'Start with nine points' }).click();
+  await fill(page, 'Down, p5', '1012');
+  await expect(page.getByTestId('level-figures')).toContainText('lowest at p5: 12 mm between them');
+  await expect(page.getByTestId('level-figures')).toContainText('so it has to be made flat');
+  await page.getByRole('button', { name: 'Add up the layers' }).click();
+  await fill(page, 'which is at', '17.5');
+  await expect(page.getByTestId('build-up')).toContainText('1.5 mm proud of its neighbour');
+  await expect(page.getByTestId('build-up')).toContainText('Board of 4.5 mm would make it flush');
+  await page.goto(`${server.address}${JOB}/surfaces/shower-wall-3/measure`);
+  await part(page, 'Levels');
+  await page.getByRole('button', { name: 'Read the base' }).click();
+  await fill(page, 'Down to the base, 3', '1004');
+  await expect(page.getByTestId('base-figures')).toContainText('The base runs out by 4 mm');
+});
+
+test('an outline comes out of a drawing; a broken one says where', async ({ page }) => {
+  await page.goto(`${server.address}${JOB}/new`);
+  await page.getByText('From a drawing').click();
+  const pairs = (...all: (string | number)[]): string => all.join('\n');
+  const line = (x1: number, y1: number, x2: number, y2: number): string => pairs(0, 'LINE', 8, 'walls', 10, x1, 20, y1, 11, x2, 21, y2);
+  const sides = [line(0, 0, 320, 0), line(320, 0, 318, 210), line(318, 210.1, 2, 205), line(2, 205, 0, 0)];
+  const dxf = pairs(0, 'SECTION', 2, 'ENTITIES', ...sides, 0, 'ENDSEC', 0, 'EOF');
+  const file = join(server.folder, 'plan.dxf');
+  writeFileSync(file, dxf.replace('LINE', 'LINE\nwall'));
+  await page.getByLabel('DXF or SVG file').setInputFiles(file);
+  await expect(page.getByText(/^Line \d+ of the DXF should be a whole number/)).toBeVisible();
+  writeFileSync(file, dxf);
+  await page.getByLabel('DXF or SVG file').setInputFiles(file);
+  await expect(page.getByText('The file does not say its unit.')).toBeVisible();
+  await choose(page, 'One unit is one', 'cm');
+  await expect(page.getByTestId('import-report')).toContainText('The widest gap closed is 1 mm');
+  await fill(page, 'Name', 'Drawn yard');
+  await page.getByRole('button', { name: 'Set it out' }).click();
+  await expect(page.getByText('Lines to strike')).toBeVisible();
+  const { shape } = surfaceNamed(await storedJob(page), 'Drawn yard').measured;
+  expect(shape.kind === 'walls' && shape.walls.map(({ lengthMm }) => Math.round(lengthMm))).toEqual([3200, 2100, 3160, 2050]);
+});
+
+test('every surface of the demo opens with its setout', async ({ page }) => {
+  const { surfaces } = JSON.parse(readFileSync(DEMO, 'utf8')) as Job;
+  expect(surfaces.length).toBeGreaterThanOrEqual(20);
+  for (const { id } of surfaces) {
+    await page.goto(`${server.address}${JOB}/surfaces/${id}/setout`);
+    await expect(page.getByText('Lines to strike')).toBeVisible();
+    await expect(page.getByText('could not be computed')).toBeHidden();
+  }
+});
