@@ -12,7 +12,7 @@ export const ADVICE_WORDS = {
   'advice/reading-disagrees': ({ readings, offMm }, length) =>
     `Measure ${readings} again: it disagrees with the others by ${length(offMm)}.`,
   'advice/readings-unclear': ({ readings, offMm }, length) =>
-    `Something was misread by about ${length(offMm)}, and the readings can't say where: it may be ${readings}. Measure those again, or add a diagonal.`,
+    `Something was misread by about ${length(offMm)}, and the readings can't say where: it may be ${readings}. Cuts made to them will be off by as much.`,
   'advice/meeting-differs': ({ edge, other, mineMm, theirsMm }, length) =>
     `The ${edgeName(edge)} edge is ${length(mineMm)} here, but "${other}" meets it with ${length(theirsMm)}. Courses will not run round; measure both again.`,
   'advice/measure-again': ({ count }) =>

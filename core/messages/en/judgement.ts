@@ -4,6 +4,9 @@ import { readingTitle } from '../../surface/reconcile/wallTitle.ts';
 import { formatLengthWithUnit } from '../../units/formatLength.ts';
 import type { Tape } from '../../units/tape.ts';
 
+/** More suspects than this say nothing. */
+const MOST_NAMED = 3;
+
 /** What the readings say together, in one sentence. */
 export function describeJudgement({ verdict, suspects, largestResidualMm }: Judgement, shape: MeasuredWalls, tape: Tape): string {
   const names = suspects.map((reading) => readingTitle(shape, reading)).join(', ');
@@ -16,6 +19,8 @@ export function describeJudgement({ verdict, suspects, largestResidualMm }: Judg
     case 'one-off':
       return `Measure ${names} again: it disagrees with the others by ${off}.`;
     case 'unclear':
-      return `Something was misread by about ${off}; it may be ${names}. Measure those again, or add a diagonal.`;
+      return suspects.length > MOST_NAMED
+        ? `Something was misread by about ${off}, and no reading stands out. Measure one of them again, or add a diagonal.`
+        : `Something was misread by about ${off}; it may be ${names}. Measure those again, or add a diagonal.`;
   }
 }

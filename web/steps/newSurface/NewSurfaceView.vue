@@ -39,6 +39,8 @@ const shape = shallowRef<Shape | null>(null);
 const walked = shallowRef<Walked | null>(null);
 const set = shallowRef<SetForm>(SETS.stairFlight.defaults);
 const trouble = ref<string | null>(null);
+/** Whether it was added already: a second press while the next view opens adds nothing. */
+const added = ref(false);
 const hasTroubles = useFieldTroubles();
 const suggested = computed(() => {
   if (way.value === 'set') return SET_NAMES[set.value.kind];
@@ -77,10 +79,12 @@ function choose(next: (typeof WAYS)[number]['value']): void {
   trouble.value = null;
 }
 
+/** Enter in a field moves on where two lengths were all there was to enter. */
 function addWhenReady(): void {
-  if (!hasTroubles.value && (way.value === 'set' || shape.value)) add();
+  if (!hasTroubles.value && way.value === 'one' && shape.value?.kind === 'rectangle') add();
 }
 function add(): void {
+  if (added.value) return;
   trouble.value = hasTroubles.value
     ? "A field above holds something that can't be read; mend it first."
     : way.value === 'set'
@@ -96,6 +100,7 @@ function addOne(): string | null {
     draft.surfaces.push(surface);
   });
   if (first) return describeIssue(first, job.tape);
+  added.value = true;
   void router.push({ name: 'surface', params: { jobId: job.id, surfaceId: surface.id, step: 'setout' } });
   return null;
 }
@@ -109,6 +114,7 @@ function addSet(): string | null {
     draft.links.push(...started.links);
   });
   if (first) return describeIssue(first, job.tape);
+  added.value = true;
   void router.push({ name: 'job', params: { jobId: job.id } });
   return null;
 }

@@ -22,6 +22,7 @@ const unit = ref<DrawingUnit | ''>('');
 const layer = ref('');
 const which = ref(0);
 const toleranceMm = ref(1);
+const fileName = ref<string | null>(null);
 const troubles = ref<readonly string[]>([]);
 const MOST_BYTES = 4_000_000;
 
@@ -54,14 +55,19 @@ watch(outcome, ({ shape }) => emit('shape', shape));
 watch([layer, file], () => (which.value = 0));
 
 async function take(event: Event): Promise<void> {
-  const chosen = (event.target as HTMLInputElement).files?.[0];
+  const input = event.target as HTMLInputElement;
+  const chosen = input.files?.[0];
   if (!chosen) return;
+  const text = chosen.size > MOST_BYTES ? '' : await chosen.text();
+  fileName.value = chosen.name;
+  // The same file can be chosen again once it is mended.
+  input.value = '';
   [file.value, unit.value, layer.value] = [null, '', ''];
   if (chosen.size > MOST_BYTES) {
     troubles.value = [`The file has ${(chosen.size / 1e6).toFixed(1)} MB. Expected at most 4 MB: save the outline alone.`];
     return;
   }
-  const read = readOutline(await chosen.text());
+  const read = readOutline(text);
   troubles.value = read.ok ? [] : read.issues.slice(0, 5).map((found) => describeIssue(found, props.tape));
   file.value = read.ok ? read.value : null;
 }
@@ -74,6 +80,7 @@ const setTolerance = (mm: number): [] => {
 <template>
   <label class="file">
     <span>DXF or SVG file</span>
+    <b v-if="fileName">{{ fileName }}</b>
     <input type="file" accept=".dxf,.svg,image/svg+xml" @change="take" />
   </label>
   <p v-for="trouble in troubles" :key="trouble" class="why" role="alert">{{ trouble }}</p>
