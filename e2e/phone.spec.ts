@@ -65,7 +65,7 @@ test('one-handed, in feet and inches: a wall, its edges, a box, a doorway, and b
   await fill(page, 'Clear width', '30');
   await expect(page.getByTestId('save-state')).toHaveText('Saved');
   await page.getByRole('button', { name: 'Edges' }).tap();
-  await choose(page, 'door-1', 'exposed end');
+  await choose(page, 'door 1', 'exposed end');
 
   await step(page, 'Cuts');
   await expect(page.getByText(/settings for \d+ pieces/)).toBeVisible();

@@ -9,22 +9,29 @@ test.beforeAll(() => server.start(DEMO));
 test.afterAll(() => server.remove());
 
 const SURFACE = '/jobs/tidewater-bakehouse/surfaces/splashback';
-const VIEWS = [
+const SKEW = '/jobs/tidewater-bakehouse/surfaces/shop-floor';
+const VIEWS: readonly (readonly [name: string, path: string, part?: string])[] = [
   ['jobs', '/'],
   ['job', '/jobs/tidewater-bakehouse'],
   ['measure', `${SURFACE}/measure`],
+  ['shape', `${SKEW}/measure`],
+  ['edges', `${SKEW}/measure`, 'Edges'],
+  ['fixtures', `${SKEW}/measure`, 'Fixtures'],
+  ['levels', `${SKEW}/measure`, 'Levels'],
+  ['around', '/jobs/tidewater-bakehouse/surfaces/niche-back/measure', 'Around it'],
+  ['new surface', '/jobs/tidewater-bakehouse/new'],
   ['tile', `${SURFACE}/tile`],
   ['setout', `${SURFACE}/setout`],
   ['cuts', `${SURFACE}/cuts`],
   ['order', '/jobs/tidewater-bakehouse/order'],
-] as const;
+];
 const LOOKS = [
   { name: 'light', colorScheme: 'light', viewport: { width: 1280, height: 800 } },
   { name: 'dark on a phone', colorScheme: 'dark', viewport: { width: 390, height: 844 } },
 ] as const;
 
 for (const { name, colorScheme, viewport } of LOOKS) {
-  for (const [view, path] of VIEWS) {
+  for (const [view, path, part] of VIEWS) {
     test(`${view} in ${name}: within reach of everyone, nothing refused by the page's own policy`, async ({ browser }) => {
       const page = await (await browser.newContext({ colorScheme, viewport })).newPage();
       const complaints: string[] = [];
@@ -35,6 +42,7 @@ for (const { name, colorScheme, viewport } of LOOKS) {
       await page.goto(server.address + path);
       await expect(page.getByRole('status').filter({ hasText: /^(Opening|Setting out|Working|Counting|Looking)/ })).toHaveCount(0);
       await expect(page.getByRole('main')).toBeVisible();
+      if (part) await page.getByRole('button', { name: part, exact: true }).click();
       const { violations } = await new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa', 'wcag21aa']).analyze();
       expect(violations.map(({ id, nodes }) => `${id}: ${nodes.map((node) => node.html.slice(0, 120)).join(' | ')}`)).toEqual([]);
       expect(await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth)).toBeLessThanOrEqual(0);
