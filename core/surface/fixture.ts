@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { circleRing, type Circle } from '../geometry/circleRing.ts';
-import { add, cross, distance, dot, motion, quarterTurn, scale, subtract, unit, type Point } from '../geometry/point.ts';
+import { cross, dot, motion, quarterTurn, subtract, unit, type Point } from '../geometry/point.ts';
 import { boxOf, rectangleRing, type Ring } from '../geometry/ring.ts';
 import { insetEdges } from '../geometry/insetEdges.ts';
 import { gapSchema, lengthSchema } from '../units/lengthSchema.ts';
@@ -137,11 +137,4 @@ export function fixtureSize(outline: Fixture['outline']): { readonly widthMm: nu
   if (outline.kind === 'round') return { widthMm: outline.diameterMm, heightMm: outline.diameterMm };
   const { minX, minY, maxX, maxY } = boxOf(localRing(outline));
   return { widthMm: maxX - minX, heightMm: maxY - minY };
-}
-
-/** How far a position lies from a line, mm; for picking the edges to measure from. */
-export function distanceFromLine(p: Point, { from, to }: MeasuringLine): number {
-  const along = subtract(to, from);
-  const share = Math.min(1, Math.max(0, dot(subtract(p, from), along) / dot(along, along)));
-  return distance(p, add(from, scale(along, share)));
 }

@@ -25,8 +25,8 @@ export function unfold(firstId: string, surfaces: readonly Unfoldable[], links: 
   const first = shapeOf(firstId);
   if (!first) return [];
   const placed: UnfoldedSurface[] = [{ surfaceId: firstId, ring: outlineOf(first).ring, steps: 0, over: null }];
-  for (let at = 0; at < placed.length; at++) {
-    const here = placed[at];
+  // The list grows while it is walked: what is folded out folds out what it meets.
+  for (const here of placed) {
     for (const link of links) {
       const [mine, theirs] = link.a.surface === here.surfaceId ? [link.a, link.b] : [link.b, link.a];
       if (mine.surface !== here.surfaceId || placed.some(({ surfaceId }) => surfaceId === theirs.surface)) continue;

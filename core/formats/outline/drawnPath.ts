@@ -1,4 +1,4 @@
-import { lengthOfArc, pointsOfArc, type Arc } from '../../geometry/arc.ts';
+import { pointsOfArc, type Arc } from '../../geometry/arc.ts';
 import { distance, type Point } from '../../geometry/point.ts';
 
 /** One corner of a drawn path, and how the way on from it bends: the rise of its arc over the chord as a share of half the chord, right positive; 0 straight. */
@@ -36,16 +36,6 @@ export interface OutlineFile {
 /** The arc on from a corner; null where the way is straight. */
 export const arcOn = ({ at, bulge }: DrawnCorner, to: Point): Arc | null =>
   Math.abs(bulge) < 1e-9 ? null : { from: at, to, riseMm: (bulge * distance(at, to)) / 2 };
-
-/** Length of a path along its arcs, in its own units. */
-export function pathLength({ corners, closed }: DrawnPath): number {
-  return corners.reduce((sum, corner, k) => {
-    const next = corners[k + 1] ?? (closed ? corners[0] : undefined);
-    if (!next) return sum;
-    const arc = arcOn(corner, next.at);
-    return sum + (arc ? lengthOfArc(arc) : distance(corner.at, next.at));
-  }, 0);
-}
 
 /** All points of a path, arcs drawn out. */
 export function pathPoints({ corners, closed }: DrawnPath): Point[] {

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import type { z } from 'zod';
 import { niche } from './niche.ts';
 import { room } from './room.ts';
 import type { MeasuredSet, SetKind } from './setKind.ts';
