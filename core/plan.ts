@@ -118,5 +118,5 @@ const drawingOf = (surface: Surface, { traced }: Stage, { layout, edges, sides, 
   layout,
   edges,
   choice: { x, y, sides },
-  lines: settingOutLines(layout, traced.outline, traced.limits),
+  lines: settingOutLines(layout, traced),
 });

@@ -142,7 +142,7 @@ test('a round counter with a sink that is dragged into place', async ({ page }) 
 test('stairs, a shower and a niche are measured together, and meet', async ({ page }) => {
   const add = async (set: string, name: string, figures: readonly (readonly [string, string])[]): Promise<void> => {
     await page.goto(`${server.address}${JOB}/new`);
-    await page.getByText('Several that meet').click();
+    await page.getByText('Several', { exact: true }).click();
     await page.getByText(set, { exact: true }).click();
     for (const [label, text] of figures) await fill(page, label, text);
     await fill(page, 'Name', name);
@@ -238,7 +238,7 @@ test('levels say whether the floor is flat, and the base of a wall bends its bot
 
 test('an outline comes out of a drawing; a broken one says where', async ({ page }) => {
   await page.goto(`${server.address}${JOB}/new`);
-  await page.getByText('From a drawing').click();
+  await page.getByText('From a file', { exact: true }).click();
   const pairs = (...all: (string | number)[]): string => all.join('\n');
   const line = (x1: number, y1: number, x2: number, y2: number): string => pairs(0, 'LINE', 8, 'walls', 10, x1, 20, y1, 11, x2, 21, y2);
   const sides = [line(0, 0, 320, 0), line(320, 0, 318, 210), line(318, 210.1, 2, 205), line(2, 205, 0, 0)];
@@ -257,6 +257,36 @@ test('an outline comes out of a drawing; a broken one says where', async ({ page
   await expect(page.getByText('Lines to strike')).toBeVisible();
   const { shape } = surfaceNamed(await storedJob(page), 'Drawn yard').measured;
   expect(shape.kind === 'walls' && shape.walls.map(({ lengthMm }) => Math.round(lengthMm))).toEqual([3200, 2100, 3160, 2050]);
+});
+
+test('corners drawn on squared paper become walls to type over', async ({ page }) => {
+  await page.goto(`${server.address}${JOB}/new`);
+  await page.getByText('Draw it', { exact: true }).click();
+  const paper = await page.getByTestId('paper').boundingBox();
+  if (!paper) throw new Error('there is no paper on the page');
+  const press = (x: number, y: number) => page.mouse.click(paper.x + paper.width * x, paper.y + paper.height * y);
+  for (const [x, y] of [
+    [0.2, 0.7],
+    [0.2, 0.35],
+    [0.6, 0.3],
+    [0.8, 0.7],
+  ])
+    await press(x, y);
+  await press(0.2, 0.7);
+  await expect(page.getByText('Closed. Type the real lengths in Measure.')).toBeVisible();
+  await page.getByLabel('Name', { exact: true }).fill('Drawn bay');
+  await page.getByRole('button', { name: 'Set it out' }).click();
+  await toMeasure(page);
+  await fill(page, 'A–B', '2700');
+  await expect(page.getByText(/With that length the walls stay/)).toBeVisible();
+  await page.getByRole('button', { name: 'Spread it over the corners' }).click();
+  await expect
+    .poll(async () => surfaceNamed(await storedJob(page), 'Drawn bay').measured.shape)
+    .toMatchObject({
+      kind: 'walls',
+      spread: true,
+      walls: [{ lengthMm: 2700 }, {}, {}, {}],
+    });
 });
 
 test('every surface of the demo opens with its setout', async ({ page }) => {

@@ -87,3 +87,33 @@ test('one-handed, in feet and inches: a wall, its edges, a box, a doorway, and b
   await page.getByRole('button', { name: 'Undo' }).tap();
   await expect(page.getByRole('heading', { name: 'Floor 1' })).toBeVisible();
 });
+
+/** A room with a step in it, walked with one thumb: a length, a turn, and the drawing grows. */
+test('one wall at a time on a phone, and back when one was wrong', async ({ page }) => {
+  await page.goto(server.address);
+  await page.getByRole('button', { name: 'New job' }).first().tap();
+  await page.getByLabel('Name', { exact: true }).fill('Rope walk');
+  await page.getByRole('button', { name: 'Start', exact: true }).tap();
+  await page.getByRole('link', { name: 'Measure the first surface' }).tap();
+  await page.getByRole('radio', { name: 'Wall by wall' }).tap();
+  const wall = async (mm: string, turn: string): Promise<void> => {
+    await page.getByLabel(/^Wall from/).fill(mm);
+    await page.getByLabel(/^Wall from/).press('Enter');
+    await page.getByRole('button', { name: turn }).tap();
+  };
+  await page.getByRole('button', { name: 'Square left' }).tap();
+  await expect(page.getByText('Type the length of this wall first.')).toBeVisible();
+  await wall('4200', 'Square left');
+  await wall('3100', 'Square left');
+  await wall('1500', 'Square left');
+  await page.getByRole('button', { name: 'Back one wall' }).tap();
+  await expect(page.getByLabel('Wall from C')).toHaveValue('1500');
+  await page.getByRole('button', { name: 'Square right' }).tap();
+  await wall('900', 'Square left');
+  await wall('2700', 'Square left');
+  for (const button of await page.locator('.turn').all()) expect((await button.boundingBox())?.height).toBeGreaterThanOrEqual(44);
+  await page.getByRole('button', { name: /^Close with a straight wall of 4000 mm/ }).tap();
+  await expect(page.getByText('6 walls, closed.')).toBeVisible();
+  await page.getByRole('button', { name: 'Set it out' }).tap();
+  await expect(page.getByText('Lines to strike')).toBeVisible();
+});

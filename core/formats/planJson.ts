@@ -23,17 +23,20 @@ export const setoutsJson = (job: Job): object[] =>
       turnDeg: layout.placement.turnDeg,
       whole: layout.wholeCount,
       cut: layout.cutTiles.length,
-      edges: edges.map(edgeJson),
+      edges: edges.map(edgeJson({})),
     })),
   }));
 
-const edgeJson = ({ id, role, lengthMm, smallestCutMm, largestCutMm }: EdgeSummary): object => ({
-  id,
-  role,
-  lengthMm,
-  smallestCutMm,
-  largestCutMm,
-});
+const edgeJson =
+  (names: Readonly<Record<string, string>>) =>
+  ({ id, role, lengthMm, smallestCutMm, largestCutMm }: EdgeSummary): object => ({
+    id,
+    name: names[id] ?? id,
+    role,
+    lengthMm,
+    smallestCutMm,
+    largestCutMm,
+  });
 
 /** A plan as one JSON value: millimetres, degrees, y up as in geometry/conventions.ts. */
 export function planJson(job: Job, plan: Plan): object {
@@ -76,7 +79,7 @@ function surfaceJson(job: Job, surface: Surface, planned: SurfacePlan): object {
       lines: planned.lines,
     },
     pieces: pieceList(surface, planned),
-    edges: edges.map(edgeJson),
+    edges: edges.map(edgeJson(traced.names)),
     totals,
   };
 }

@@ -1,4 +1,4 @@
-import { quarterTurn, scale, subtract, unit, type Point } from '../geometry/point.ts';
+import { cross, quarterTurn, scale, subtract, unit, type Point } from '../geometry/point.ts';
 import { isReveal } from '../surface/edge.ts';
 import type { EdgeCut, EdgeSummary } from './edgeCuts.ts';
 
@@ -22,7 +22,7 @@ export interface EdgeDimension {
  */
 export function edgeDimensions({ edges }: { readonly edges: readonly EdgeSummary[] }): EdgeDimension[] {
   return edges
-    .filter((edge) => !isReveal(edge))
+    .filter((edge) => !isReveal(edge) && !isBent(edge))
     .flatMap(({ cuts }) => {
       const bySize = new Map<number, EdgeCut[]>();
       for (const cut of cuts) {
@@ -31,6 +31,14 @@ export function edgeDimensions({ edges }: { readonly edges: readonly EdgeSummary
       }
       return [...bySize].slice(0, 4).map(([mm, same]) => dimensionOf(same[Math.floor((same.length - 1) / 2)], mm));
     });
+}
+
+/** Stretches of an edge that turn by more than this make it a curve: its cuts stay with the cut list. */
+const BENT_SINE = 0.1;
+
+function isBent({ cuts }: EdgeSummary): boolean {
+  const ways = cuts.map(({ edge }) => unit(subtract(edge.to, edge.from)));
+  return ways.some((way) => Math.abs(cross(ways[0], way)) > BENT_SINE);
 }
 
 function dimensionOf({ edge, alongMm }: EdgeCut, mm: number): EdgeDimension {

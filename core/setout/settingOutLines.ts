@@ -1,5 +1,7 @@
-import { boxOf, type Box, type Ring } from '../geometry/ring.ts';
+import { boxOf, type Ring } from '../geometry/ring.ts';
 import type { Point } from '../geometry/point.ts';
+import type { Edge } from '../surface/edge.ts';
+import type { Traced } from '../surface/traceSurface.ts';
 import { cellShift, type Layout } from './layout.ts';
 import { firstPieceSpan, spanOf, type Axis } from './axisPlacement.ts';
 
@@ -11,25 +13,28 @@ export interface SettingOutLine {
   readonly course: 1 | 2;
   /** Its position on the surface, mm. */
   readonly atMm: number;
-  /** From the left or bottom edge of the surface, at the line's two ends, mm. */
+  /** From the left or bottom wall, square to the line, at that wall's low and high end, mm. */
   readonly fromStartMm: readonly [number, number];
-  /** From the right or top edge, mm. */
+  /** From the right or top wall likewise, mm. */
   readonly fromEndMm: readonly [number, number];
   /** Where the line itself runs from and to, mm. */
   readonly spanMm: readonly [number, number];
 }
 
+/** What lines are struck on. */
+type LinedSurface = Pick<Traced, 'edges' | 'sides' | 'outline' | 'limits'>;
+
 /**
  * The lines nearest the middle of the field that pieces are laid to: one each way, and for a
  * shifted course a second one along it.
  */
-export function settingOutLines(layout: Layout, outline: Ring, limits: Box): SettingOutLine[] {
+export function settingOutLines(layout: Layout, surface: LinedSurface): SettingOutLine[] {
   const alongAxis: Axis = layout.repeat.upright ? 'y' : 'x';
   const acrossAxis: Axis = layout.repeat.upright ? 'x' : 'y';
   const shift = courseShift(layout, alongAxis);
-  const first = lineAt(layout, alongAxis, 1, 0, outline, limits);
-  const second = shift === 0 ? [] : [lineAt(layout, alongAxis, 2, shift, outline, limits)];
-  return [first, ...second, lineAt(layout, acrossAxis, 1, 0, outline, limits)];
+  const first = lineAt(layout, alongAxis, 1, 0, surface);
+  const second = shift === 0 ? [] : [lineAt(layout, alongAxis, 2, shift, surface)];
+  return [first, ...second, lineAt(layout, acrossAxis, 1, 0, surface)];
 }
 
 /** How far the second course lies along the first, mm; 0 for straight joints. */
@@ -39,34 +44,52 @@ function courseShift({ repeat }: Layout, axis: Axis): number {
   return cellShift(repeat, 0, 1)[k];
 }
 
-function lineAt(layout: Layout, axis: Axis, course: 1 | 2, shift: number, outline: Ring, limits: Box): SettingOutLine {
+function lineAt(layout: Layout, axis: Axis, course: 1 | 2, shift: number, surface: LinedSurface): SettingOutLine {
   const start = layout.placement.origin[axis === 'x' ? 0 : 1] + firstPieceSpan(layout.repeat, axis).low + shift;
   const period = pieceStep(layout, axis);
-  const field = spanOf(limits, axis);
+  const field = spanOf(surface.limits, axis);
   const centre = (field.low + field.high) / 2;
   const atMm = start + Math.round((centre - start) / period) * period;
-  return { axis, course, atMm, ...tapedFrom(outline, axis, atMm) };
+  return { axis, course, atMm, ...tapedFrom(surface, axis, atMm) };
 }
 
-/** A tape is held this far in from where a line meets a wall, mm. */
-const IN_FROM_END_MM = 1;
+/** An edge whose corners lie this near its straight line is straight enough to hook a tape to, mm. */
+const STRAIGHT_MM = 15;
 
-/** The two tape measures at each end of a line: square to it, to the walls on either side. */
-function tapedFrom(outline: Ring, axis: Axis, atMm: number): Pick<SettingOutLine, 'fromStartMm' | 'fromEndMm' | 'spanMm'> {
-  const across = axis === 'x' ? outline : outline.map(([x, y]): Point => [y, x]);
+/** The two tape measures from each side: square to the line, at the two ends of the wall that faces it. */
+function tapedFrom(
+  { edges, sides, outline }: LinedSurface,
+  axis: Axis,
+  atMm: number,
+): Pick<SettingOutLine, 'fromStartMm' | 'fromEndMm' | 'spanMm'> {
+  const flip = ([x, y]: Point): Point => (axis === 'x' ? [x, y] : [y, x]);
+  const across = outline.map(flip);
   const { minX, maxX } = boxOf(across);
-  const along = crossingsAt(
+  const met = crossingsAt(
     across.map(([x, y]): Point => [y, x]),
     Math.min(maxX - 1e-6, Math.max(minX + 1e-6, atMm)),
   );
-  const spanMm = [along[0], along[along.length - 1]] as const;
-  const walls = [spanMm[0] + IN_FROM_END_MM, spanMm[1] - IN_FROM_END_MM].map((y) => {
-    const met = crossingsAt(across, y);
-    const before = met.filter((x) => x <= atMm + 1e-6);
-    const after = met.filter((x) => x >= atMm - 1e-6);
-    return { start: atMm - (before[before.length - 1] ?? minX), end: (after[0] ?? maxX) - atMm };
-  });
-  return { spanMm, fromStartMm: [walls[0].start, walls[1].start], fromEndMm: [walls[0].end, walls[1].end] };
+  const spanMm = [met[0], met[met.length - 1]] as const;
+  const [start, end] = axis === 'x' ? [sides.left, sides.right] : [sides.bottom, sides.top];
+  const side = (id: string | null, extreme: number): readonly [number, number] =>
+    tapedSide(
+      edges.filter((edge) => edge.id === id),
+      flip,
+    ) ?? [extreme, extreme];
+  const [first, last] = [side(start, minX), side(end, maxX)];
+  return { spanMm, fromStartMm: [atMm - first[0], atMm - first[1]], fromEndMm: [last[0] - atMm, last[1] - atMm] };
+}
+
+/** How far off a side lies at its low and its high end; null where it is curved or there is none. */
+function tapedSide(stretches: readonly Edge[], flip: (p: Point) => Point): readonly [number, number] | null {
+  if (stretches.length === 0) return null;
+  const points = stretches.flatMap(({ from, to }) => [from, to]).map(flip);
+  const [low, high] = [points[0], points[points.length - 1]].sort((a, b) => a[1] - b[1]);
+  const run = high[1] - low[1];
+  if (run < 1) return null;
+  const at = (y: number): number => low[0] + ((y - low[1]) / run) * (high[0] - low[0]);
+  if (points.some(([x, y]) => Math.abs(x - at(y)) > STRAIGHT_MM)) return null;
+  return [low[0], high[0]];
 }
 
 /** Where a level line at `y` meets an outline, left to right. */

@@ -30,7 +30,7 @@ describe('an arc over its chord', () => {
 
   test('rise and radius lead to each other', () => {
     fc.assert(
-      fc.property(chords, fc.double({ min: 0.01, max: 1, noNaN: true }), (chord, share) => {
+      fc.property(chords, fc.double({ min: 0.01, max: 0.999, noNaN: true }), (chord, share) => {
         const rise = (share * chord) / 2;
         expect(riseOfRadius(chord, radiusOfRise(chord, rise))).toBeCloseTo(rise, 4);
         const radiusMm = otherFigure({ by: 'rise', riseMm: rise, bulges: 'out' }, chord);

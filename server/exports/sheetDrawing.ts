@@ -56,7 +56,7 @@ export function drawSetout(pdf: PDFKit.PDFDocument, { job, surface, planned }: S
     const [x, y] = at([(minX + maxX) / 2, fits ? (minY + maxY) / 2 : maxY]);
     writeCentred(pdf, fixture.name, [x, fits ? y : y - 6], 8, '#111820');
   }
-  drawLines(pdf, planned, box, at);
+  drawLines(pdf, planned, at);
   for (const { label, kind, polygon, labelAt } of planned.cuts) {
     const piece = boxOf(polygon[0]);
     if (Math.min(piece.maxX - piece.minX, piece.maxY - piece.minY) * k < 8) continue;
@@ -73,12 +73,11 @@ export function drawSetout(pdf: PDFKit.PDFDocument, { job, surface, planned }: S
 function drawLines(
   pdf: PDFKit.PDFDocument,
   planned: SurfaceSource['planned'],
-  box: Box,
   at: (p: readonly [number, number]) => [number, number],
 ): void {
   pdf.lineWidth(1.3).strokeColor('#b8402b').dash(6, { space: 3 });
-  for (const { axis, atMm } of planned.lines) {
-    const [from, to] = axis === 'x' ? [at([atMm, box.minY]), at([atMm, box.maxY])] : [at([box.minX, atMm]), at([box.maxX, atMm])];
+  for (const { axis, atMm, spanMm } of planned.lines) {
+    const [from, to] = spanMm.map((end) => at(axis === 'x' ? [atMm, end] : [end, atMm]));
     pdf
       .moveTo(...from)
       .lineTo(...to)

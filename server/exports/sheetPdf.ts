@@ -111,7 +111,7 @@ function writeSetoutPage(pdf: PDFKit.PDFDocument, source: SurfaceSource): void {
         : formatLength(smallestCutMm, tape) === formatLength(largestCutMm, tape)
           ? formatLengthWithUnit(smallestCutMm, tape)
           : `${formatLength(smallestCutMm, tape)} to ${formatLengthWithUnit(largestCutMm, tape)}`;
-    paragraph(`${edgeName(id)}: ${cuts}`);
+    paragraph(`${edgeName(planned.traced.names[id] ?? id)}: ${cuts}`);
   }
   const { totals } = planned;
   paragraph('Pieces', 'bold', 10);

@@ -17,6 +17,9 @@ const DIMENSION_PX = 17;
 /** An edge that is longer than its straight line by more than this is written as a curve, mm. */
 const BENT_MM = 0.25;
 
+/** Figures nearer than this would run into each other; the first stays, pixels. */
+const APART_PX = { x: 46, y: 19 };
+
 /** Room for the line of an edge, its rail and its mark, pixels. */
 const CLEAR_PX = 18;
 
@@ -154,12 +157,14 @@ export function paintChalkLines(brush: Brush, { lines }: Drawing): void {
   context.setLineDash([]);
 }
 
-/** End cuts along each edge. */
+/** End cuts along each edge, as far as there is room. */
 export function paintEndCuts(brush: Brush, drawing: Drawing, tape: Tape): void {
-  const { view } = brush;
+  const written: Point[] = [];
   for (const { at, outward, mm } of edgeDimensions(drawing)) {
-    const [x, y] = toScreen(view, at);
-    writeFigure(brush, formatLength(mm, tape), [x, y], outward);
+    const place = toScreen(brush.view, at);
+    if (written.some(([x, y]) => Math.abs(x - place[0]) < APART_PX.x && Math.abs(y - place[1]) < APART_PX.y)) continue;
+    written.push(place);
+    writeFigure(brush, formatLength(mm, tape), place, outward);
   }
 }
 

@@ -18,6 +18,13 @@ export const KEY_GROUPS: readonly { readonly where: string; readonly lines: read
     ],
   },
   {
+    where: 'Measuring',
+    lines: [
+      { keys: 'Enter', does: 'Take the length' },
+      { keys: 'F2', does: 'Read the distance meter into the field' },
+    ],
+  },
+  {
     where: 'Drawing',
     lines: [
       { keys: '+ and -', does: 'Closer, further away' },

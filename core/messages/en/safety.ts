@@ -4,6 +4,8 @@ export const SAFETY = {
     'Cut wet or with extraction and a fitted respirator; the dust harms lungs. Eye and ear protection, guard on, hands off the blade, the saw on a residual-current device.',
   fixtures:
     'Switch off and prove dead before a box is opened or tiled round; where the law asks, a licensed electrician. Water and waste by those licensed for them.',
+  levelling:
+    'Grinding high spots raises dust that harms lungs: extraction and a fitted respirator. Old floors, adhesives and boards may hold asbestos, old paint lead: stop and have them tested. Floors that give or sag are for those who know structures.',
   mixing:
     'Cement is caustic: gloves and eye protection; mix without raising dust. Bags and large tiles are heavy: lift with two. Air the room while sealant cures. The data sheet on the bag decides.',
 } as const;

@@ -30,6 +30,14 @@ const setTape = (change: Partial<Tape>): void => {
   );
 };
 
+const setPractice = (practice: Job['practice']): void => {
+  tell(
+    jobs.change('Practice', (draft) => {
+      draft.practice = practice;
+    }),
+  );
+};
+
 const setText =
   (key: 'name' | 'client' | 'currency', expected: string) =>
   (text: string): string | null => {
@@ -92,6 +100,16 @@ const setText =
       <p class="soft">
         A wall of 2314.3 mm then reads <b class="figure sample">{{ formatLengthWithUnit(SAMPLE_MM, job.tape) }}</b>
       </p>
+      <SwitchField
+        label="Findings are held against"
+        :value="job.practice"
+        :options="[
+          { value: 'european', label: 'European practice' },
+          { value: 'northAmerican', label: 'North American' },
+        ]"
+        @choose="setPractice"
+      />
+      <p class="soft small">Typical limits; the standard in force where the job is decides.</p>
       <p v-if="trouble" class="why" role="alert">{{ trouble }}</p>
     </div>
     <template #footer><Button label="Done" @click="emit('close')" /></template>

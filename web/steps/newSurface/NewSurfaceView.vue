@@ -18,6 +18,7 @@ import { KIND_LABELS } from '../job/surfaceKinds.ts';
 import LoadingState from '../LoadingState.vue';
 import { newId } from '../newId.ts';
 import { useOpenJob } from '../useOpenJob.ts';
+import DrawBoard from './DrawBoard.vue';
 import OneSurfaceForm from './OneSurfaceForm.vue';
 import OutlineImport from './OutlineImport.vue';
 import OutlinePicture, { type PicturedRing } from './OutlinePicture.vue';
@@ -29,9 +30,17 @@ const { jobs, trouble: openTrouble } = useOpenJob(toRef(props, 'jobId'));
 const router = useRouter();
 const WAYS = [
   { value: 'one', label: 'One surface' },
-  { value: 'set', label: 'Several that meet' },
-  { value: 'file', label: 'From a drawing' },
+  { value: 'set', label: 'Several' },
+  { value: 'draw', label: 'Draw it' },
+  { value: 'file', label: 'From a file' },
 ] as const;
+/** What to say where there is no shape yet. */
+const WHAT_IS_MISSING = {
+  one: 'Not all lengths are there yet.',
+  set: 'Not all lengths are there yet.',
+  draw: 'Draw the corners first, and close them at the first one.',
+  file: 'Choose a file with an outline first.',
+} as const;
 const way = ref<(typeof WAYS)[number]['value']>('one');
 const kind = ref<Surface['kind']>('floor');
 const name = ref('');
@@ -94,7 +103,7 @@ function add(): void {
 function addOne(): string | null {
   const { job } = jobs;
   if (!job) return null;
-  if (!shape.value) return way.value === 'file' ? 'Choose a file with an outline first.' : 'Not all lengths are there yet.';
+  if (!shape.value) return WHAT_IS_MISSING[way.value];
   const surface = startSurfaceOf(job, newId('surface', job.surfaces), name.value.trim() || suggested.value, kind.value, shape.value);
   const [first] = jobs.change(`Add ${surface.name}`, (draft) => {
     draft.surfaces.push(surface);
@@ -123,7 +132,10 @@ function addSet(): string | null {
 <template>
   <LoadingState v-if="!jobs.job || !tape" :trouble="openTrouble" />
   <div v-else class="new">
-    <div class="drawing"><OutlinePicture :rings="rings" :tape="tape" /></div>
+    <div class="drawing">
+      <DrawBoard v-if="way === 'draw'" :tape="tape" @shape="shape = $event" />
+      <OutlinePicture v-else :rings="rings" :tape="tape" />
+    </div>
     <main class="panel">
       <h1>New surface</h1>
       <form class="stack" @submit.prevent="addWhenReady">
@@ -137,6 +149,7 @@ function addSet(): string | null {
         />
         <OneSurfaceForm v-if="way === 'one'" :tape="tape" @shape="shape = $event" @walk="walked = $event" />
         <SetFields v-else-if="way === 'set'" v-model="set" :tape="tape" />
+        <p v-else-if="way === 'draw'" class="soft">Draw the corners on the squared paper; their real lengths are typed over in Measure.</p>
         <OutlineImport v-else :tape="tape" @shape="shape = $event" />
         <TextField label="Name" :value="name" :longest="60" :placeholder="suggested" :commit="(text) => ((name = text), null)" />
         <p v-if="trouble" class="why" role="alert">{{ trouble }}</p>

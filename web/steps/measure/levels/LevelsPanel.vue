@@ -4,6 +4,7 @@ import { computed } from 'vue';
 import { PhPlus, PhTrash } from '@phosphor-icons/vue';
 import type { Job, Surface } from '@azulejo/core/job';
 import { describeLevels } from '@azulejo/core/messages/en/levels';
+import { SAFETY } from '@azulejo/core/messages/en/safety';
 import type { SurfacePlan } from '@azulejo/core/plan';
 import { levelFigures } from '@azulejo/core/surface/levels/levelFigures';
 import type { Levels } from '@azulejo/core/surface/levels/levels';
@@ -149,6 +150,7 @@ const padOf = (id: string): number | null => figures.value?.pads.find((pad) => p
       </div>
     </template>
   </section>
+  <p v-if="figures" class="caution">{{ SAFETY.levelling }}</p>
   <BaseForm v-if="surface.kind === 'wall'" :surface="surface" :tape="tape" :plan="plan" />
   <BuildUpForm :surface="surface" :product="product" :tape="tape" />
 </template>
