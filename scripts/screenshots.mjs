@@ -18,10 +18,52 @@ const surface = (id, step) => `${JOB}/surfaces/${id}/${step}`;
 const DESK = { viewport: { width: 1280, height: 800 } };
 const PHONE = { viewport: { width: 390, height: 844 }, hasTouch: true };
 
+const part = (name) => (page) => page.getByRole('button', { name, exact: true }).click();
+const type = async (page, label, text) => {
+  await page.getByLabel(label, { exact: true }).first().fill(text);
+  await page.getByLabel(label, { exact: true }).first().press('Enter');
+};
+
 const PICTURES = [
   { name: 'jobs', path: '/', look: DESK },
   { name: 'job', path: JOB, look: DESK },
-  { name: 'measure', path: surface('washroom-floor', 'measure'), look: DESK },
+  { name: 'measure', path: surface('shop-floor', 'measure'), look: DESK },
+  { name: 'measure-levels', path: surface('shop-floor', 'measure'), look: DESK, act: part('Levels') },
+  { name: 'measure-fixtures', path: surface('counter', 'measure'), look: { ...DESK, colorScheme: 'dark' }, act: part('Fixtures') },
+  { name: 'measure-around', path: surface('niche-back', 'measure'), look: DESK, act: part('Around it') },
+  {
+    name: 'new-surface',
+    path: `${JOB}/new`,
+    look: DESK,
+    act: async (page) => {
+      await page.getByRole('radio', { name: 'Counter round a corner' }).click();
+      for (const [label, mm] of [
+        ['Along the back wall', '2740'],
+        ['Depth there', '625'],
+        ['Along the side wall', '1935'],
+        ['Depth there, side', '610'],
+        ['Slant at the inner corner', '180'],
+      ])
+        await type(page, label, mm);
+    },
+  },
+  {
+    name: 'phone-walls',
+    path: `${JOB}/new`,
+    look: PHONE,
+    act: async (page) => {
+      await page.getByRole('radio', { name: 'Wall by wall' }).tap();
+      for (const [mm, turn] of [
+        ['4210', 'Square left'],
+        ['3020', 'Square left'],
+        ['1650', 'Square right'],
+      ]) {
+        await type(page, /^Wall from/, mm);
+        await page.getByRole('button', { name: turn }).tap();
+      }
+      await type(page, /^Wall from/, '820');
+    },
+  },
   { name: 'tile', path: surface('oven-wall', 'tile'), look: DESK },
   { name: 'setout', path: surface('washroom-floor', 'setout'), look: DESK },
   { name: 'setout-dark', path: surface('splashback', 'setout'), look: { ...DESK, colorScheme: 'dark' } },
@@ -71,7 +113,7 @@ mkdirSync('docs/screenshots', { recursive: true });
 for (const { name, path, look, act } of PICTURES) {
   const page = await (await browser.newContext(look)).newPage();
   await page.goto(address + path);
-  await page.waitForTimeout(1500);
+  await page.waitForTimeout(3500);
   if (act) await act(page);
   await page.waitForTimeout(400);
   await page.screenshot({ path: `docs/screenshots/${name}.png`, animations: 'disabled' });

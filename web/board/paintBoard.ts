@@ -4,7 +4,8 @@ import type { Drawing } from '@azulejo/core/plan';
 import type { Tape } from '@azulejo/core/units/tape';
 import { paintFixturePlaces } from './paintFixturePlaces.ts';
 import { paintChosen, paintCutShapes, paintHatching, paintLabel } from './paintCuts.ts';
-import { paintChalkLines, paintEdgeLengths, paintEdges, paintEndCuts, paintFixtureNames, paintFixtures } from './paintSurroundings.ts';
+import { paintFixtureNames, paintFixtures } from './paintFixtures.ts';
+import { paintChalkLines, paintEdgeLengths, paintEdges, paintEndCuts } from './paintSurroundings.ts';
 import { paintTiles, type Brush } from './paintTiles.ts';
 
 /** What the board shows besides the pieces. */

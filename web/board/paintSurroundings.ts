@@ -1,15 +1,10 @@
-import { add, distance, motion, quarterTurn, scale, subtract, unit, type Point } from '@azulejo/core/geometry/point';
-import { labelPoint } from '@azulejo/core/geometry/labelPoint';
-import { boxOf } from '@azulejo/core/geometry/ring';
+import { add, distance, quarterTurn, scale, subtract, unit, type Point } from '@azulejo/core/geometry/point';
 import type { Drawing } from '@azulejo/core/plan';
 import { edgeDimensions } from '@azulejo/core/setout/edgeDimensions';
-import { sideOf } from '@azulejo/core/surface/sides';
-import { fixtureSize, type Fixture, type FixturePlace } from '@azulejo/core/surface/fixture';
-import { FIXTURE_STROKES } from './fixtureStrokes.ts';
 import type { Edge } from '@azulejo/core/surface/edge';
 import { formatLength } from '@azulejo/core/units/formatLength';
 import type { Tape } from '@azulejo/core/units/tape';
-import { traceRing, type Brush } from './paintTiles.ts';
+import type { Brush } from './paintTiles.ts';
 import { toScreen } from './view.ts';
 
 const DIMENSION_PX = 17;
@@ -22,83 +17,6 @@ const APART_PX = { x: 46, y: 19 };
 
 /** Room for the line of an edge, its rail and its mark, pixels. */
 const CLEAR_PX = 18;
-
-/** Fixtures smaller than this on screen go without a name, pixels. */
-const NAMED_PX = 20;
-
-/** Fixtures smaller than this on screen go without their symbol, pixels. */
-const SYMBOL_PX = 14;
-
-/** Fixtures wider than this carry their name inside, pixels. */
-const NAME_INSIDE_PX = 52;
-
-/** Fixtures: cut out ones as the ground that shows, tiled-under ones as a dashed outline, each with its symbol. */
-export function paintFixtures(brush: Brush, { traced }: Drawing): void {
-  const { context, palette } = brush;
-  for (const { fixture, ring, place } of traced.fixtures) {
-    context.beginPath();
-    traceRing(brush, ring);
-    if (!fixture.tiledUnder) {
-      context.fillStyle = palette.fixture;
-      context.fill();
-    }
-    context.setLineDash(fixture.tiledUnder ? [6, 4] : []);
-    context.strokeStyle = palette.outline;
-    context.lineWidth = 1.5;
-    context.stroke();
-    paintSymbol(brush, fixture, place);
-    context.setLineDash([]);
-  }
-}
-
-/** The strokes of a fixture's symbol, stretched to its size and turned with it. */
-function paintSymbol(brush: Brush, { kind, outline }: Fixture, { centre, turnDeg }: FixturePlace): void {
-  const { context, view, palette } = brush;
-  const { widthMm, heightMm } = fixtureSize(outline);
-  if (outline.kind === 'shape' || Math.min(widthMm, heightMm) * view.scale < SYMBOL_PX) return;
-  const { turn } = motion(turnDeg, centre);
-  const place = ([x, y]: Point): Point => toScreen(view, turn([(x - 0.5) * widthMm, (y - 0.5) * heightMm]));
-  context.strokeStyle = palette.fixtureLine;
-  context.lineWidth = 1.2;
-  for (const stroke of FIXTURE_STROKES[kind]) {
-    context.beginPath();
-    if (stroke.kind === 'circle') {
-      context.arc(...place([stroke.x, stroke.y]), stroke.r * Math.min(widthMm, heightMm) * view.scale, 0, 2 * Math.PI);
-    } else {
-      stroke.points.forEach((point, k) => (k === 0 ? context.moveTo(...place(point)) : context.lineTo(...place(point))));
-    }
-    context.stroke();
-  }
-}
-
-/** The names of fixtures: inside where there is room, else beside them, away from where they are measured. */
-export function paintFixtureNames(brush: Brush, { traced }: Drawing): void {
-  const { context, palette, view } = brush;
-  for (const { fixture, ring, lines } of traced.fixtures) {
-    const box = boxOf(ring);
-    const [wide, high] = [(box.maxX - box.minX) * view.scale, (box.maxY - box.minY) * view.scale];
-    if (Math.max(wide, high) < NAMED_PX) continue;
-    context.font = '600 13px "Barlow", sans-serif';
-    const inside = wide > context.measureText(fixture.name).width + 8 || wide > NAME_INSIDE_PX;
-    const middle: Point = fixture.outline.kind === 'shape' ? labelPoint([ring]) : [(box.minX + box.maxX) / 2, (box.minY + box.maxY) / 2];
-    const [x, y] = toScreen(view, middle);
-    const out = (lines.some((line) => sideOf(line) === 'top') ? 1 : -1) * (high / 2 + 10);
-    if (inside && !fixture.tiledUnder) writeOn(brush, fixture.name, x, y, palette.fixtureText, palette.fixture);
-    else if (inside) writeOn(brush, fixture.name, x, y, palette.label, palette.labelHalo);
-    else writeOn(brush, fixture.name, x, y + out, palette.label, palette.labelHalo);
-  }
-}
-
-function writeOn({ context }: Brush, text: string, x: number, y: number, colour: string, halo: string): void {
-  context.textAlign = 'center';
-  context.textBaseline = 'middle';
-  context.lineWidth = 4;
-  context.lineJoin = 'round';
-  context.strokeStyle = halo;
-  context.strokeText(text, x, y);
-  context.fillStyle = colour;
-  context.fillText(text, x, y);
-}
 
 /** The outline, each edge drawn by its role; the stretches of a curve in one stroke. */
 export function paintEdges(brush: Brush, { traced }: Drawing, chosenEdge: string | null): void {

@@ -132,7 +132,4 @@ const setText =
   color: var(--ink);
   margin-left: 0.3rem;
 }
-.why {
-  color: var(--bad);
-}
 </style>

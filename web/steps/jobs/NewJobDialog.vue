@@ -58,9 +58,6 @@ async function start(): Promise<void> {
   gap: 1rem;
   width: min(26rem, 82vw);
 }
-.why {
-  color: var(--bad);
-}
 .unseen {
   display: none;
 }

@@ -107,8 +107,4 @@ const setLength = (index: number, key: 'fromStartMm' | 'widthMm' | 'depthMm') =>
   justify-self: start;
   grid-column: 1 / -1;
 }
-.why {
-  color: var(--bad);
-  font-size: 0.85rem;
-}
 </style>

@@ -101,8 +101,4 @@ function remove(id: string): void {
 .catalogue button:focus-visible {
   outline: 3px solid var(--cobalt);
 }
-.why {
-  color: var(--bad);
-  font-size: 0.85rem;
-}
 </style>

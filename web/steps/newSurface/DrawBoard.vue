@@ -170,7 +170,4 @@ text {
   min-height: 3.2rem;
   padding: 0.3rem 1rem;
 }
-.why {
-  color: var(--bad);
-}
 </style>

@@ -184,9 +184,6 @@ function addSet(): string | null {
 .ends {
   justify-content: flex-end;
 }
-.why {
-  color: var(--bad);
-}
 .unseen {
   display: none;
 }

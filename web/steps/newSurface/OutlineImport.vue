@@ -128,8 +128,4 @@ const setTolerance = (mm: number): [] => {
   border: 2px dashed var(--line-strong);
   border-radius: 4px;
 }
-.why {
-  color: var(--bad);
-  font-size: 0.9rem;
-}
 </style>

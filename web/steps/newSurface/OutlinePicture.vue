@@ -11,7 +11,8 @@ export interface PicturedRing {
 </script>
 
 <script setup lang="ts">
-import { computed } from 'vue';
+import { useElementSize } from '@vueuse/core';
+import { computed, ref } from 'vue';
 import { labelPoint } from '@azulejo/core/geometry/labelPoint';
 import { boxOf } from '@azulejo/core/geometry/ring';
 import { distance, type Point } from '@azulejo/core/geometry/point';
@@ -21,17 +22,25 @@ import type { Tape } from '@azulejo/core/units/tape';
 /** Outlines at scale, each straight edge with its length. */
 const props = defineProps<{ rings: readonly PicturedRing[]; tape: Tape }>();
 
+const host = ref<HTMLDivElement | null>(null);
+const size = useElementSize(host);
+/** Figures are written this high, pixels. */
+const FIGURE_PX = 17;
+
 const drawn = computed(() => {
   const points = props.rings.flatMap(({ ring }) => ring);
   if (points.length < 2) return null;
   const box = boxOf(points);
   const [width, height] = [box.maxX - box.minX, box.maxY - box.minY];
-  const unit = Math.max(width, 1.2 * height, 100) / 100;
+  // The drawing with room for its figures; a hundredth of it on screen tells how large they are written.
+  const [across, up] = [Math.max(100, 1.28 * width), Math.max(100, 1.24 * height)];
+  const mmPerPx = Math.max(across / Math.max(1, size.width.value), up / Math.max(1, size.height.value));
+  const unit = (FIGURE_PX * mmPerPx) / 5;
   const at = ([x, y]: Point): string => `${x - box.minX} ${box.maxY - y}`;
   const place = (x: number, y: number): { x: number; y: number } => ({ x: x - box.minX, y: box.maxY - y });
   return {
     unit,
-    viewBox: `${-14 * unit} ${-12 * unit} ${width + 28 * unit} ${height + 24 * unit}`,
+    viewBox: `${(width - across) / 2} ${(height - up) / 2} ${across} ${up}`,
     paths: props.rings.map(({ ring, closed }) => `M${ring.map(at).join('L')}${closed ? 'Z' : ''}`),
     names: props.rings.filter(({ name }) => name !== '').map(({ ring, name }) => ({ name, ...place(...labelPoint([ring])) })),
     start: place(...points[0]),
@@ -58,16 +67,24 @@ function lengthsOf(ring: PictureRing, edgeIds: readonly string[], closed: boolea
 </script>
 
 <template>
-  <svg v-if="drawn" :viewBox="drawn.viewBox" role="img" aria-label="The outline so far, drawn to scale">
-    <path v-for="(d, k) in drawn.paths" :key="k" :d="d" :class="{ open: !rings[k].closed }" :stroke-width="drawn.unit * 0.7" />
-    <circle v-if="rings.some(({ closed }) => !closed)" :cx="drawn.start.x" :cy="drawn.start.y" :r="drawn.unit * 1.6" />
-    <text v-for="one in drawn.lengths" :key="`${one.x} ${one.y}`" :x="one.x" :y="one.y" :font-size="drawn.unit * 5">{{ one.text }}</text>
-    <text v-for="one in drawn.names" :key="one.name" class="name" :x="one.x" :y="one.y" :font-size="drawn.unit * 3.6">{{ one.name }}</text>
-  </svg>
-  <p v-else class="empty soft">The drawing grows here as you type.</p>
+  <div ref="host" class="picture">
+    <svg v-if="drawn" :viewBox="drawn.viewBox" role="img" aria-label="The outline so far, drawn to scale">
+      <path v-for="(d, k) in drawn.paths" :key="k" :d="d" :class="{ open: !rings[k].closed }" :stroke-width="drawn.unit * 0.7" />
+      <circle v-if="rings.some(({ closed }) => !closed)" :cx="drawn.start.x" :cy="drawn.start.y" :r="drawn.unit * 1.6" />
+      <text v-for="one in drawn.lengths" :key="`${one.x} ${one.y}`" :x="one.x" :y="one.y" :font-size="drawn.unit * 5">{{ one.text }}</text>
+      <text v-for="one in drawn.names" :key="one.name" class="name" :x="one.x" :y="one.y" :font-size="drawn.unit * 4.2">
+        {{ one.name }}
+      </text>
+    </svg>
+    <p v-else class="empty soft">The drawing grows here as you type.</p>
+  </div>
 </template>
 
 <style scoped>
+.picture {
+  height: 100%;
+  padding: 0.5rem;
+}
 svg {
   width: 100%;
   height: 100%;

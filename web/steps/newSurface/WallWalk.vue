@@ -120,9 +120,6 @@ function finish(all: WalkedWall[], spreadOpening: boolean): void {
   gap: 0.6rem;
   align-items: end;
 }
-.why {
-  color: var(--bad);
-}
 .done {
   background: var(--cobalt-soft);
   padding: 0.6rem 0.75rem;

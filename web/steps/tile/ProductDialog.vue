@@ -206,7 +206,4 @@ input[type='color'] {
 .link:focus-visible {
   outline: 3px solid var(--cobalt);
 }
-.why {
-  color: var(--bad);
-}
 </style>

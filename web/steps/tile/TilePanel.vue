@@ -51,10 +51,3 @@ const setJoint = (mm: number) =>
     @close="editing = null"
   />
 </template>
-
-<style scoped>
-.why {
-  color: var(--bad);
-  font-size: 0.9rem;
-}
-</style>

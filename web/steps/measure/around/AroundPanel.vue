@@ -133,8 +133,4 @@ function setMeeting(id: string, value: Link['meets']): void {
 .link b::first-letter {
   text-transform: uppercase;
 }
-.why {
-  color: var(--bad);
-  font-size: 0.85rem;
-}
 </style>

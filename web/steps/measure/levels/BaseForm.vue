@@ -87,8 +87,4 @@ function remove(k: number): void {
   gap: 0.5rem;
   align-items: end;
 }
-.why {
-  color: var(--bad);
-  font-size: 0.85rem;
-}
 </style>

@@ -50,10 +50,3 @@ function choose(kind: ShapeId): void {
     </template>
   </div>
 </template>
-
-<style scoped>
-.why {
-  color: var(--bad);
-  font-size: 0.85rem;
-}
-</style>
