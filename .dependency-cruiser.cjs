@@ -16,7 +16,10 @@ module.exports = {
       name: 'core-knows-few-packages',
       severity: 'error',
       from: { path: '^core/', pathNot: '\\.test\\.ts$' },
-      to: { path: 'node_modules/', pathNot: 'node_modules/(zod|clipper2-ts|immer|papaparse|@types/papaparse|dxf-parser|fast-xml-parser|svgpath)/' },
+      to: {
+        path: 'node_modules/',
+        pathNot: 'node_modules/(zod|clipper2-ts|immer|papaparse|@types/papaparse|dxf-parser|fast-xml-parser|svgpath)/',
+      },
     },
     { name: 'core-stands-alone', severity: 'error', from: { path: '^core/' }, to: { path: '^(web|server|cli|e2e)/' } },
     { name: 'web-does-not-reach-the-server', severity: 'error', from: { path: '^web/' }, to: { path: '^(server|cli)/' } },

@@ -19,6 +19,7 @@ import FixtureSymbol from './FixtureSymbol.vue';
 import ShapeFields from './shape/ShapeFields.vue';
 import WallsForm from './shape/WallsForm.vue';
 import { edgeTitle } from '../edgeTitle.ts';
+import { useAttempt } from '../useAttempt.ts';
 import { useEditSurface } from '../useEditSurface.ts';
 
 const props = defineProps<{ fixture: Fixture; index: number; surface: Surface; plan: SurfacePlan | null; tape: Tape; open: boolean }>();
@@ -38,6 +39,7 @@ const size = computed(() => {
     : `${formatLength(widthMm, props.tape)} x ${formatLengthWithUnit(heightMm, props.tape)}`;
 });
 
+const { trouble, attempt } = useAttempt(() => props.tape);
 const change = (label: string, recipe: (fixture: Fixture) => void) =>
   edit(`${props.fixture.name} ${label}`, ({ measured }) => {
     recipe(measured.fixtures[props.index]);
@@ -83,9 +85,11 @@ function setOutline(kind: string): void {
       : kind === 'rectangle'
         ? { kind, widthMm, heightMm }
         : { kind: 'shape', shape: reshape({ kind: 'rectangle', widthMm, heightMm }, kind as ShapeId) };
-  change('outline', (fixture) => {
-    fixture.outline = outline;
-  });
+  attempt(
+    change('outline', (fixture) => {
+      fixture.outline = outline;
+    }),
+  );
 }
 
 /** Measuring from another edge keeps the fixture where it is; two edges that run the same way are refused. */
@@ -95,11 +99,13 @@ function setEdge(k: 0 | 1, edge: string): void {
   const from = props.fixture.from.map((measure, m) => (m === k ? edge : measure.edge));
   const [a, b] = from.map((id) => lineOfEdge(ring, edgeIds, id));
   const centre = placed?.place.centre;
-  change('measured from', (fixture) => {
-    fixture.from[k].edge = edge;
-    if (!a || !b || !centre) return;
-    measuresAt(fixture, [a, b], centre).forEach((mm, m) => (fixture.from[m].mm = Math.round(mm * 1e4) / 1e4));
-  });
+  attempt(
+    change('measured from', (fixture) => {
+      fixture.from[k].edge = edge;
+      if (!a || !b || !centre) return;
+      measuresAt(fixture, [a, b], centre).forEach((mm, m) => (fixture.from[m].mm = Math.round(mm * 1e4) / 1e4));
+    }),
+  );
 }
 </script>
 
@@ -173,7 +179,7 @@ function setEdge(k: 0 | 1, edge: string): void {
             { value: 'left out', label: 'Left out' },
             { value: 'tiled', label: 'Tiled under' },
           ]"
-          @choose="(value) => change('tiled under', (f) => (f.tiledUnder = value === 'tiled'))"
+          @choose="(value) => attempt(change('tiled under', (f) => (f.tiledUnder = value === 'tiled')))"
         />
         <SwitchField
           label="A cover hides the cut"
@@ -195,6 +201,7 @@ function setEdge(k: 0 | 1, edge: string): void {
           "
         />
       </FieldGrid>
+      <p v-if="trouble" class="why" role="alert">{{ trouble }}</p>
       <Button severity="danger" text class="remove" @click="emit('remove')"><PhTrash :size="18" />Remove {{ fixture.name }}</Button>
     </div>
   </div>

@@ -3,13 +3,13 @@ import Button from 'primevue/button';
 import { computed, ref } from 'vue';
 import type { Surface } from '@azulejo/core/job';
 import { FIXTURE_NAMES } from '@azulejo/core/messages/en/shapes';
-import { describeIssue } from '@azulejo/core/messages/en/issues';
 import { SAFETY } from '@azulejo/core/messages/en/safety';
 import type { SurfacePlan } from '@azulejo/core/plan';
 import { FIXTURE_CATALOGUE, FIXTURE_KINDS, type FixtureKind } from '@azulejo/core/surface/fixtureCatalogue';
 import type { Tape } from '@azulejo/core/units/tape';
 import { useBoardStore } from '../../stores/boardStore.ts';
 import { newId } from '../newId.ts';
+import { useAttempt } from '../useAttempt.ts';
 import { useEditSurface } from '../useEditSurface.ts';
 import { startFixture } from './startFixture.ts';
 import FixtureEditor from './FixtureEditor.vue';
@@ -18,7 +18,7 @@ import FixtureSymbol from './FixtureSymbol.vue';
 const props = defineProps<{ surface: Surface; tape: Tape; plan: SurfacePlan | null }>();
 const board = useBoardStore();
 const edit = useEditSurface(() => props.surface.id);
-const trouble = ref<string | null>(null);
+const { trouble, attempt } = useAttempt(() => props.tape);
 const picking = ref(false);
 /** Those that are met on this kind of surface come first. */
 const kinds = computed(() => {
@@ -32,7 +32,7 @@ function add(kind: FixtureKind): void {
   const issues = edit(`Add ${FIXTURE_NAMES[kind]}`, ({ measured }) => {
     measured.fixtures.push(fixture);
   });
-  trouble.value = issues[0] ? describeIssue(issues[0], props.tape) : null;
+  attempt(issues);
   picking.value = false;
   board.chosenFixture = id;
 }

@@ -83,8 +83,9 @@ export function useMeasureMoves(surface: Ref<Surface | null>, drawing: Ref<Drawi
   function drop(): void {
     const moved = board.measuredPreview;
     heldAt = null;
+    const label = board.measurePart === 'shape' ? 'Drag corner' : board.measurePart === 'levels' ? 'Drag level point' : 'Drag fixture';
     if (moved)
-      edit('Drag', (target) => {
+      edit(label, (target) => {
         target.measured = moved;
       });
     board.measuredPreview = null;

@@ -3,7 +3,6 @@ import Button from 'primevue/button';
 import { computed, ref } from 'vue';
 import { PhTrash } from '@phosphor-icons/vue';
 import type { Job, Surface } from '@azulejo/core/job';
-import { describeIssue } from '@azulejo/core/messages/en/issues';
 import { edgeName } from '@azulejo/core/messages/en/names';
 import { edgeLength, MEETINGS, type Link } from '@azulejo/core/surface/link';
 import { outlineOf } from '@azulejo/core/surface/shapes/registry';
@@ -13,11 +12,12 @@ import ChoiceField from '../../../fields/ChoiceField.vue';
 import FieldGrid from '../../../fields/FieldGrid.vue';
 import { useJobStore } from '../../../stores/jobStore.ts';
 import { newId } from '../../newId.ts';
+import { useAttempt } from '../../useAttempt.ts';
 import UnfoldedView from './UnfoldedView.vue';
 
 const props = defineProps<{ job: Job; surface: Surface; tape: Tape }>();
 const jobs = useJobStore();
-const trouble = ref<string | null>(null);
+const { trouble, attempt } = useAttempt(() => props.tape);
 const MEETING_NAMES: Readonly<Record<Link['meets'], string>> = { inside: 'Inside corner', outside: 'Outside corner', flat: 'In one plane' };
 const meetings = MEETINGS.map((value) => ({ value, label: MEETING_NAMES[value] }));
 
@@ -69,7 +69,7 @@ function add(): void {
       meets: meets.value,
     });
   });
-  trouble.value = issues[0] ? describeIssue(issues[0], props.tape) : null;
+  attempt(issues);
 }
 function remove(id: string): void {
   jobs.change('Surfaces part', (draft) => {

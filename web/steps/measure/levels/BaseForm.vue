@@ -1,28 +1,28 @@
 <script setup lang="ts">
 import Button from 'primevue/button';
-import { computed, ref } from 'vue';
+import { computed } from 'vue';
 import { PhPlus, PhTrash } from '@phosphor-icons/vue';
 import type { Surface } from '@azulejo/core/job';
-import { describeIssue } from '@azulejo/core/messages/en/issues';
 import { describeBase } from '@azulejo/core/messages/en/levels';
 import type { SurfacePlan } from '@azulejo/core/plan';
 import { baseFigures, type BaseLine } from '@azulejo/core/surface/baseLine';
 import { edgeLength } from '@azulejo/core/surface/link';
 import type { Tape } from '@azulejo/core/units/tape';
 import LengthField from '../../../fields/LengthField.vue';
+import { useAttempt } from '../../useAttempt.ts';
 import { useEditSurface } from '../../useEditSurface.ts';
 
 const props = defineProps<{ surface: Surface; tape: Tape; plan: SurfacePlan | null }>();
 const edit = useEditSurface(() => props.surface.id);
 const base = computed(() => props.surface.measured.base);
 const figures = computed(() => (base.value ? baseFigures(base.value) : null));
-const trouble = ref<string | null>(null);
+const { trouble, attempt } = useAttempt(() => props.tape);
 
 function set(label: string, next: BaseLine | null): void {
   const issues = edit(label, ({ measured }) => {
     measured.base = next;
   });
-  trouble.value = issues[0] ? describeIssue(issues[0], props.tape) : null;
+  attempt(issues);
 }
 function start(): void {
   const edge = props.plan?.traced.sides.bottom;

@@ -6,6 +6,7 @@ import type { Issue } from '@azulejo/core/result';
 import { otherFigure, type Curve } from '@azulejo/core/surface/curve';
 import { fitOffsets } from '@azulejo/core/surface/fitOffsets';
 import type { Wall } from '@azulejo/core/surface/shapes/walls';
+import { useAttempt } from '../../useAttempt.ts';
 import { formatLengthWithUnit } from '@azulejo/core/units/formatLength';
 import type { Tape } from '@azulejo/core/units/tape';
 import ChoiceField from '../../../fields/ChoiceField.vue';
@@ -14,6 +15,7 @@ import LengthField from '../../../fields/LengthField.vue';
 import SwitchField from '../../../fields/SwitchField.vue';
 
 const props = defineProps<{ wall: Wall; tape: Tape; commit: (curve: Curve | null) => readonly Issue[] }>();
+const { trouble, attempt } = useAttempt(() => props.tape);
 const KINDS = [
   { value: 'straight', label: 'Straight' },
   { value: 'radius', label: 'Arc, by its radius' },
@@ -34,7 +36,7 @@ function choose(by: (typeof KINDS)[number]['value']): void {
       offsets: [1, 2, 3].map((k) => ({ alongMm: Math.round((chord * k) / 4), outMm: Math.round(((chord / 6) * k * (4 - k)) / 4) })),
     },
   };
-  props.commit(made[by]);
+  attempt(props.commit(made[by]));
 }
 const setOffset = (k: number, key: 'alongMm' | 'outMm') => (mm: number) => {
   const { curve } = props.wall;
@@ -46,16 +48,18 @@ function addOffset(): void {
   const { curve, lengthMm } = props.wall;
   if (curve?.by !== 'offsets') return;
   const last = curve.offsets.at(-1) ?? { alongMm: 0, outMm: 0 };
-  props.commit({ ...curve, offsets: [...curve.offsets, { alongMm: (last.alongMm + lengthMm) / 2, outMm: last.outMm / 2 }] });
+  attempt(props.commit({ ...curve, offsets: [...curve.offsets, { alongMm: (last.alongMm + lengthMm) / 2, outMm: last.outMm / 2 }] }));
 }
 function dropOffset(k: number): void {
   const { curve } = props.wall;
-  if (curve?.by === 'offsets' && curve.offsets.length > 1) props.commit({ ...curve, offsets: curve.offsets.filter((_, m) => m !== k) });
+  if (curve?.by === 'offsets' && curve.offsets.length > 1)
+    attempt(props.commit({ ...curve, offsets: curve.offsets.filter((_, m) => m !== k) }));
 }
 </script>
 
 <template>
   <ChoiceField label="Runs" :value="kind" :options="KINDS" @choose="choose" />
+  <p v-if="trouble" class="why" role="alert">{{ trouble }}</p>
   <template v-if="wall.curve && wall.curve.by !== 'offsets'">
     <FieldGrid>
       <LengthField
@@ -81,7 +85,7 @@ function dropOffset(k: number): void {
           { value: 'out', label: 'Out' },
           { value: 'in', label: 'In' },
         ]"
-        @choose="(bulges) => wall.curve && wall.curve.by !== 'offsets' && commit({ ...wall.curve, bulges })"
+        @choose="(bulges) => wall.curve && wall.curve.by !== 'offsets' && attempt(commit({ ...wall.curve, bulges }))"
       />
     </FieldGrid>
     <p class="soft small">

@@ -7,9 +7,9 @@ import { asWalls } from '@azulejo/core/surface/shapes/asWalls';
 import { reshape } from '@azulejo/core/surface/shapes/reshape';
 import { SHAPES, type Shape, type ShapeId } from '@azulejo/core/surface/shapes/registry';
 import type { Tape } from '@azulejo/core/units/tape';
-import { computed, ref } from 'vue';
-import { describeIssue } from '@azulejo/core/messages/en/issues';
+import { computed } from 'vue';
 import ChoiceField from '../../../fields/ChoiceField.vue';
+import { useAttempt } from '../../useAttempt.ts';
 import { useEditSurface } from '../../useEditSurface.ts';
 import ShapeFields from './ShapeFields.vue';
 import SquareHelper from './SquareHelper.vue';
@@ -17,7 +17,7 @@ import WallsForm from './WallsForm.vue';
 
 const props = defineProps<{ surface: Surface; tape: Tape }>();
 const edit = useEditSurface(() => props.surface.id);
-const trouble = ref<string | null>(null);
+const { trouble, attempt } = useAttempt(() => props.tape);
 const kinds = (Object.keys(SHAPES) as ShapeId[]).map((value) => ({ value, label: SHAPE_NAMES[value] }));
 const shape = computed(() => props.surface.measured.shape);
 
@@ -29,7 +29,7 @@ const commit = (next: Shape, label: string) =>
 /** Another kind of shape keeps the size; what stood on edges it does not have keeps it from being chosen. */
 function choose(kind: ShapeId): void {
   const issues = kind === shape.value.kind ? [] : commit(reshape(shape.value, kind), 'Shape');
-  trouble.value = issues[0] ? describeIssue(issues[0], props.tape) : null;
+  attempt(issues);
 }
 </script>
 

@@ -11,6 +11,7 @@ import { formatLengthWithUnit } from '@azulejo/core/units/formatLength';
 import type { Tape } from '@azulejo/core/units/tape';
 import SwitchField from '../../../fields/SwitchField.vue';
 import { newId } from '../../newId.ts';
+import { useAttempt } from '../../useAttempt.ts';
 import CheckList from './CheckList.vue';
 import CornerTable from './CornerTable.vue';
 import JudgementNote from './JudgementNote.vue';
@@ -19,6 +20,7 @@ import WallRow from './WallRow.vue';
 
 const props = defineProps<{ shape: WallsShape; tape: Tape; commit: (shape: WallsShape, label: string) => readonly Issue[] }>();
 const open = ref<string | null>(null);
+const { trouble, attempt: told } = useAttempt(() => props.tape);
 /** A change that would leave the walls open, kept until the person says what to do with the opening. */
 const offered = ref<{ shape: WallsShape; label: string; openMm: number } | null>(null);
 
@@ -34,10 +36,10 @@ function attempt(shape: WallsShape, label: string): readonly Issue[] {
 }
 function spread(): void {
   if (!offered.value) return;
-  attempt({ ...offered.value.shape, spread: true }, offered.value.label);
+  told(attempt({ ...offered.value.shape, spread: true }, offered.value.label));
 }
-const split = (k: number): readonly Issue[] => attempt(addCorner(props.shape, k, newId('wall', props.shape.walls)), 'Add corner');
-const join = (k: number): readonly Issue[] => attempt(removeCorner(props.shape, k), 'Remove corner');
+const split = (k: number): void => told(attempt(addCorner(props.shape, k, newId('wall', props.shape.walls)), 'Add corner'));
+const join = (k: number): void => told(attempt(removeCorner(props.shape, k), 'Remove corner'));
 </script>
 
 <template>
@@ -59,6 +61,7 @@ const join = (k: number): readonly Issue[] => attempt(removeCorner(props.shape, 
       @join="join(k)"
     />
   </section>
+  <p v-if="trouble" class="why" role="alert">{{ trouble }}</p>
   <div v-if="offered" class="offer" role="status">
     <p>
       With that length the walls stay <b class="figure">{{ formatLengthWithUnit(offered.openMm, tape) }}</b> open.
@@ -73,7 +76,7 @@ const join = (k: number): readonly Issue[] => attempt(removeCorner(props.shape, 
       { value: 'refuse', label: 'Refuse' },
       { value: 'spread', label: 'Spread over the corners' },
     ]"
-    @choose="attempt({ ...shape, spread: $event === 'spread' }, 'Spread')"
+    @choose="told(attempt({ ...shape, spread: $event === 'spread' }, 'Spread'))"
   />
   <p v-if="shape.spread && shape.checks.length === 0" class="soft small">
     {{ formatLengthWithUnit(openMm, tape) }} are spread; angles give way, lengths stay.
