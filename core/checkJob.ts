@@ -4,6 +4,7 @@ import { issue, type Issue } from './result.ts';
 import { outlineOf } from './surface/shapes/registry.ts';
 import type { Link } from './surface/link.ts';
 import { checkMeasured } from './surface/checkMeasured.ts';
+import { innerJointOf } from './pattern/registry.ts';
 import { actualSize } from './tile/product.ts';
 
 /** What can't be true in a job whose fields are each readable. An empty list lets it through to plan(). */
@@ -63,6 +64,9 @@ function checkTile(job: Job, surface: Surface): Issue[] {
   const { widthMm, heightMm } = actualSize(product);
   const smallestMm = Math.min(widthMm, heightMm);
   if (surface.jointMm >= smallestMm) return [issue('joint/wider-than-tile', ['jointMm'], { jointMm: surface.jointMm, tileMm: smallestMm })];
+  const innerMm = innerJointOf(surface.pattern, { widthMm, heightMm, jointMm: surface.jointMm });
+  if (innerMm !== null && innerMm < 0)
+    return [issue('pattern/strips-do-not-fit', ['pattern', 'strips'], { overMm: -innerMm, name: product.name })];
   const box = boxOf(outlineOf(surface.measured.shape).ring);
   const sides = [box.maxX - box.minX, box.maxY - box.minY].sort((a, b) => a - b);
   const tile = [widthMm, heightMm].sort((a, b) => a - b);

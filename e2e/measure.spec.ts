@@ -226,7 +226,7 @@ test('levels say whether the floor is flat, and the base of a wall bends its bot
   await expect(page.getByTestId('level-figures')).toContainText('lowest at p5: 12 mm between them');
   await expect(page.getByTestId('level-figures')).toContainText('so it has to be made flat');
   await page.getByRole('button', { name: 'Add up the layers' }).click();
-  await fill(page, 'which is at', '17.5');
+  await fill(page, 'which is at', '18.5');
   await expect(page.getByTestId('build-up')).toContainText('1.5 mm proud of its neighbour');
   await expect(page.getByTestId('build-up')).toContainText('Board of 4.5 mm would make it flush');
   await page.goto(`${server.address}${JOB}/surfaces/shower-wall-3/measure`);

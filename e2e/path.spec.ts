@@ -41,6 +41,11 @@ test('from two lengths to a cut list and an order', async ({ page }) => {
   await type(page, 'Width measured', '297.5');
   await type(page, 'Height measured', '297.5');
   await page.getByRole('button', { name: 'Add and lay it here' }).click();
+  await expect(page.getByRole('radio', { name: /Basket weave/ })).toBeDisabled();
+  await page.getByRole('radio', { name: 'Herringbone' }).click();
+  await page.getByText('Double', { exact: true }).click();
+  await page.getByRole('radio', { name: 'Random stagger' }).click();
+  await page.getByRole('button', { name: 'Another stagger' }).click();
   await page.getByRole('radio', { name: 'Stack' }).click();
   await type(page, 'Joint', '400');
   await expect(page.getByText('A joint of 400 mm is as wide as the tile')).toBeVisible();

@@ -86,6 +86,11 @@ const PROVOKED: Readonly<Record<keyof typeof ADVICE_RULES, { readonly code: stri
       },
     }),
   },
+  weaveJoint: {
+    code: 'advice/weave-joint',
+    path: 'surfaces.0.pattern.strips',
+    job: jobOfOne({ ...good, tile: [300, 97], surface: { ...good.surface, pattern: { kind: 'basketWeave', lay: 'lying', strips: 3 } } }),
+  },
   sliver: {
     code: 'advice/sliver',
     path: 'surfaces.0.setout',

@@ -9,6 +9,7 @@ import { notFlush } from './rules/notFlush.ts';
 import { noPerimeterJoint } from './rules/noPerimeterJoint.ts';
 import { readingDisagrees } from './rules/readingDisagrees.ts';
 import { sliver } from './rules/sliver.ts';
+import { weaveJoint } from './rules/weaveJoint.ts';
 
 /** Every rule of advice. A new rule is a file in rules/ and a line here. */
 export const ADVICE_RULES = {
@@ -22,6 +23,7 @@ export const ADVICE_RULES = {
   longOffset,
   narrowJoint,
   noPerimeterJoint,
+  weaveJoint,
 } as const satisfies Record<string, AdviceRule>;
 
 /** All findings on one surface, in the order of the rules. */

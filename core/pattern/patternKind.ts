@@ -7,4 +7,6 @@ export interface PatternKind<Pattern extends { kind: string }> {
   readonly schema: z.ZodType<Pattern>;
   readonly defaults: Pattern;
   readonly repeat: (module: Module, pattern: Pattern) => Repeat;
+  /** The joint within the pattern that the real sizes leave, where it can differ from the joint wanted, mm. */
+  readonly innerJoint?: (module: Module, pattern: Pattern) => number;
 }

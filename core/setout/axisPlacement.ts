@@ -1,5 +1,5 @@
-import { boxOf, type Box } from '../geometry/ring.ts';
-import type { Repeat } from '../pattern/repeat.ts';
+import type { Box } from '../geometry/ring.ts';
+import { unitOf, type Repeat } from '../pattern/repeat.ts';
 import type { AxisChoice, FixedRule } from './setoutChoice.ts';
 
 /** Left to right, or bottom to top. */
@@ -15,8 +15,8 @@ export interface Span {
 export const spanOf = (box: Box, axis: Axis): Span =>
   axis === 'x' ? { low: box.minX, high: box.maxX } : { low: box.minY, high: box.maxY };
 
-/** The span of the repeat's first piece; rules speak of this piece. */
-export const firstPieceSpan = (repeat: Repeat, axis: Axis): Span => spanOf(boxOf(repeat.pieces[0].ring), axis);
+/** The span of the repeat's first piece, or of the block it belongs to; rules speak of this piece. */
+export const firstPieceSpan = (repeat: Repeat, axis: Axis): Span => spanOf(unitOf(repeat), axis);
 
 /**
  * Where the repeat's origin lies in one direction so that a rule holds for its first piece.

@@ -1,4 +1,4 @@
-import { boxOf } from '../geometry/ring.ts';
+import { unitOf } from '../pattern/repeat.ts';
 import type { MainEdges } from '../surface/sides.ts';
 import type { EdgeRole } from '../surface/edge.ts';
 import type { Traced } from '../surface/traceSurface.ts';
@@ -95,7 +95,7 @@ const samePieces = (a: EndPieces, b: EndPieces): boolean =>
 const sameCut = (a: number, b: number): boolean => Math.abs(a - b) < 0.05;
 
 function fieldIsOnePiece(traced: Traced, { layout }: Candidate, axis: Axis): boolean {
-  const piece = boxOf(layout.repeat.pieces[0].ring);
+  const piece = unitOf(layout.repeat);
   const { limits } = traced;
   return axis === 'x' ? limits.maxX - limits.minX <= piece.maxX - piece.minX : limits.maxY - limits.minY <= piece.maxY - piece.minY;
 }

@@ -4,7 +4,11 @@ import { polygonsArea } from '../geometry/ring.ts';
 import { checkMeasured } from './checkMeasured.ts';
 import { DEFAULT_GAPS, EDGE_ROLES } from './edge.ts';
 import { startMeasured } from '../startJob.ts';
-import type { Fixture } from './fixture.ts';
+import { fixtureRing, lineOfEdge, measuresAt, placeFixture, type Fixture, type MeasuringLine } from './fixture.ts';
+import { wallsThrough } from './shapes/asWalls.ts';
+import type { Point } from '../geometry/point.ts';
+import { drawSurface } from '../plan.ts';
+import { jobOfOne } from '../testJob.ts';
 import { checkShape, outlineOf, SHAPES, shapeSchema } from './shapes/registry.ts';
 import type { Measured } from './surface.ts';
 import { traceSurface } from './traceSurface.ts';
@@ -121,6 +125,76 @@ describe('what can not be', () => {
     ['a door in no edge', { doorways: [{ ...door, edge: 'north' }] }, ['surface/no-such-edge doorways 0 edge']],
     ['a door past the corner', { doorways: [{ ...door, fromStartMm: 2000 }] }, ['doorway/outside doorways 0 fromStartMm']],
     ['two doors in one place', { doorways: [door, { ...door, id: 'e', fromStartMm: 900 }] }, ['doorway/overlap doorways 1 fromStartMm']],
+    [
+      'two fixtures in one place',
+      {
+        fixtures: [
+          tray,
+          {
+            ...pipe,
+            from: [
+              { edge: 'left', mm: 900 },
+              { edge: 'top', mm: 400 },
+            ],
+          },
+        ],
+      },
+      ['fixture/overlap fixtures 1 from 0 mm'],
+    ],
+    [
+      'one of them tiled under',
+      {
+        fixtures: [
+          { ...tray, tiledUnder: true },
+          {
+            ...pipe,
+            from: [
+              { edge: 'left', mm: 900 },
+              { edge: 'top', mm: 400 },
+            ],
+          },
+        ],
+      },
+      [],
+    ],
+    [
+      'a fixture between edges that run the same way',
+      { fixtures: [{ ...tray, from: [tray.from[0], { edge: 'right', mm: 10 }] }] },
+      ['fixture/parallel-edges fixtures 0 from 1 edge'],
+    ],
+    [
+      'a fixture from no edge',
+      { fixtures: [{ ...tray, from: [tray.from[0], { edge: 'sky', mm: 10 }] }] },
+      ['surface/no-such-edge fixtures 0 from 1 edge'],
+    ],
+    [
+      'a cut-out that can not be',
+      {
+        fixtures: [
+          {
+            ...tray,
+            outline: {
+              kind: 'shape',
+              shape: { kind: 'lShape', widthMm: 500, heightMm: 400, missingWidthMm: 600, missingHeightMm: 100, missing: 'top-left' },
+            },
+          },
+        ],
+      },
+      ['shape/part-too-long fixtures 0 outline shape missingWidthMm'],
+    ],
+    [
+      'a base read beyond its edge',
+      {
+        base: {
+          edge: 'bottom',
+          readings: [
+            { alongMm: 0, downMm: 900 },
+            { alongMm: 2700, downMm: 900 },
+          ],
+        },
+      },
+      ['base/outside base readings 1 alongMm'],
+    ],
     ['nothing wrong', { doorways: [door, { ...door, id: 'e', fromStartMm: 1000 }], fixtures: [tray, pipe] }, []],
   ])('%s', (_, over, expected) => expect(codes(over)).toEqual(expected));
 });
@@ -134,3 +208,62 @@ test.each(Object.entries(SHAPES))('%s: its defaults read back, its corners run c
 });
 
 test('every role has a gap', () => expect(Object.keys(DEFAULT_GAPS).sort()).toEqual([...EDGE_ROLES].sort()));
+
+describe('a fixture in a room out of square', () => {
+  const skew = wallsThrough(
+    [
+      [0, 0],
+      [3200, 0],
+      [3260, 2450],
+      [-40, 2380],
+    ],
+    ['a', 'b', 'c', 'd'].map((id) => ({ id, name: '', curve: null })),
+  );
+  const lineOf = (id: string): MeasuringLine => {
+    const { ring, edgeIds } = outlineOf(skew);
+    const line = lineOfEdge(ring, edgeIds, id);
+    if (!line) throw new Error(`no such edge: ${id}`);
+    return line;
+  };
+  const awayFrom = ({ from, to }: MeasuringLine, p: Point): number =>
+    ((to[0] - from[0]) * (p[1] - from[1]) - (to[1] - from[1]) * (p[0] - from[0])) / Math.hypot(to[0] - from[0], to[1] - from[1]);
+
+  test('stands square to its first edge, as far from both as was measured, and leads back to its measures', () => {
+    fc.assert(
+      fc.property(
+        fc.constantFrom(['b', 'c'] as const, ['c', 'd'] as const, ['d', 'a'] as const, ['c', 'b'] as const),
+        fc.integer({ min: 0, max: 900 }),
+        fc.integer({ min: 0, max: 900 }),
+        ([first, second], one, two) => {
+          const lines = [lineOf(first), lineOf(second)] as const;
+          const fixture: Fixture = {
+            ...tray,
+            from: [
+              { edge: first, mm: one },
+              { edge: second, mm: two },
+            ],
+          };
+          const place = placeFixture(fixture, [lines[0], lines[1]]);
+          if (!place) throw new Error('these edges meet');
+          const ring = fixtureRing(fixture, place);
+          expect(Math.min(...ring.map((p) => awayFrom(lines[0], p)))).toBeCloseTo(one, 6);
+          expect(Math.min(...ring.map((p) => awayFrom(lines[1], p)))).toBeCloseTo(two, 6);
+          const side = ring.map((p, k) => awayFrom(lines[0], p) - awayFrom(lines[0], ring[(k + 1) % 4]));
+          expect(side.filter((mm) => Math.abs(mm) < 1e-6)).toHaveLength(2);
+          expect(measuresAt(fixture, [lines[0], lines[1]], place.centre).map((mm) => Math.round(mm * 1e6) / 1e6)).toEqual([one, two]);
+        },
+      ),
+    );
+  });
+
+  test('lines to strike are taped from the walls that stand there', () => {
+    const job = jobOfOne({ size: [3200, 2400], tile: [298, 298], jointMm: 3, measured: { shape: skew } });
+    const { lines } = drawSurface(job, job.surfaces[0]);
+    const upright = lines.find(({ axis }) => axis === 'x');
+    if (!upright) throw new Error('an upright line was expected');
+    expect(upright.fromStartMm[0]).toBeCloseTo(upright.atMm, 6);
+    expect(upright.fromStartMm[1]).toBeCloseTo(upright.atMm + 40, 3);
+    expect(upright.fromEndMm[0]).toBeCloseTo(3200 - upright.atMm, 3);
+    expect(upright.fromEndMm[1]).toBeCloseTo(3260 - upright.atMm, 3);
+  });
+});

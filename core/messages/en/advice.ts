@@ -29,6 +29,8 @@ export const ADVICE_WORDS = {
     `The ${edgeName(edge)} edge gets pieces of ${length(cutMm)}, too narrow to look right${Number(cutMm) < SLIVER_MM ? ', and strips like that break on the saw' : ''}. Move the setout, or let an edge that nobody sees take them.`,
   'advice/long-offset': ({ longestMm, limitMm }, length) =>
     `Pieces of ${length(longestMm)} bow a little. Shifted by half, the middle of one meets the ends of the next and they lip; shift by a third at most (sides over ${length(limitMm)}, unless the maker says otherwise).`,
+  'advice/weave-joint': ({ innerMm, jointMm }, length) =>
+    `The strips of a block leave joints of ${length(innerMm)} between them, the blocks ${length(jointMm)}. It shows; set the joint between, or take another count of strips.`,
   'advice/narrow-joint': ({ jointMm, smallestMm, kind }, length) =>
     `A joint of ${length(jointMm)} is under the usual ${length(smallestMm)} for a ${kind}: pieces that vary will not line up. Check the standard in force.`,
   'advice/no-perimeter-joint': ({ edge }) =>

@@ -89,6 +89,8 @@ export const ISSUE_WORDS = {
   'svg/bad-path': ({ element, reason }) => `The element ${element} can't be read: ${reason}.`,
   'joint/wider-than-tile': ({ jointMm, tileMm }, length) =>
     `A joint of ${length(jointMm)} is as wide as the tile (${length(tileMm)}). Expected less.`,
+  'pattern/strips-do-not-fit': ({ name, overMm }, length) =>
+    `So many strips of "${name}" are wider than one is long, by ${length(overMm)} at each joint. Expected fewer strips.`,
   'tile/too-many-pieces': ({ name, pieces, most }) =>
     `"${name}" would take ${pieces} pieces here; expected at most ${most}. Look at the sizes again.`,
   'tile/larger-than-surface': ({ name, widthMm, heightMm }, length) =>

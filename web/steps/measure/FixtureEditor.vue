@@ -7,6 +7,7 @@ import { SHAPE_NAMES } from '@azulejo/core/messages/en/shapes';
 import type { SurfacePlan } from '@azulejo/core/plan';
 import { fixtureSize, lineOfEdge, measuresAt, type Fixture } from '@azulejo/core/surface/fixture';
 import { outlineOf, SHAPES, type ShapeId } from '@azulejo/core/surface/shapes/registry';
+import { traceSurface } from '@azulejo/core/surface/traceSurface';
 import { reshape } from '@azulejo/core/surface/shapes/reshape';
 import { formatLength, formatLengthWithUnit } from '@azulejo/core/units/formatLength';
 import type { Tape } from '@azulejo/core/units/tape';
@@ -94,7 +95,7 @@ function setOutline(kind: string): void {
 
 /** Measuring from another edge keeps the fixture where it is; two edges that run the same way are refused. */
 function setEdge(k: 0 | 1, edge: string): void {
-  const placed = props.plan?.traced.fixtures.find(({ fixture }) => fixture.id === props.fixture.id);
+  const placed = traceSurface(props.surface.measured).fixtures.find(({ fixture }) => fixture.id === props.fixture.id);
   const { ring, edgeIds } = outlineOf(props.surface.measured.shape);
   const from = props.fixture.from.map((measure, m) => (m === k ? edge : measure.edge));
   const [a, b] = from.map((id) => lineOfEdge(ring, edgeIds, id));

@@ -20,7 +20,7 @@ const reasons = computed(() => props.plan?.advice.reasons.map((reason) => descri
 <template>
   <template v-if="plan">
     <EndCutCompass :plan="plan" :tape="tape" :chosen="board.chosenEdge" @choose="board.chosenEdge = $event" />
-    <section class="why" aria-live="polite">
+    <section class="reasons" aria-live="polite">
       <p v-for="reason in reasons" :key="reason">{{ reason }}</p>
     </section>
     <Button v-if="!isBest" label="Take the best both ways (B)" severity="secondary" outlined @click="moves.best" />
@@ -36,7 +36,7 @@ const reasons = computed(() => props.plan?.advice.reasons.map((reason) => descri
 </template>
 
 <style scoped>
-.why {
+.reasons {
   display: grid;
   gap: 0.5rem;
   border-left: 4px solid var(--cobalt);

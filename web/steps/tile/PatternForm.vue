@@ -1,35 +1,52 @@
 <script setup lang="ts">
+import Button from 'primevue/button';
 import { computed } from 'vue';
+import { PhShuffle } from '@phosphor-icons/vue';
 import type { Surface } from '@azulejo/core/job';
-import { PATTERNS, type Pattern, type PatternId } from '@azulejo/core/pattern/registry';
-import { PATTERN_NAMES, shareName } from '@azulejo/core/messages/en/patterns';
-import type { Product } from '@azulejo/core/tile/product';
+import { PATTERN_NAMES, PATTERN_SUITS, shareName } from '@azulejo/core/messages/en/patterns';
+import { fittingStrips } from '@azulejo/core/pattern/kinds/basketWeave';
+import { innerJointOf, PATTERNS, type Pattern, type PatternId } from '@azulejo/core/pattern/registry';
+import { actualSize, type Product } from '@azulejo/core/tile/product';
+import { formatLengthWithUnit } from '@azulejo/core/units/formatLength';
+import type { Tape } from '@azulejo/core/units/tape';
+import FieldGrid from '../../fields/FieldGrid.vue';
 import NumberField from '../../fields/NumberField.vue';
 import SwitchField from '../../fields/SwitchField.vue';
+import { useAttempt } from '../useAttempt.ts';
 import { useEditSurface } from '../useEditSurface.ts';
 import PatternPreview from './PatternPreview.vue';
 
-const props = defineProps<{ surface: Surface; product: Product }>();
+const props = defineProps<{ surface: Surface; product: Product; tape: Tape }>();
 const edit = useEditSurface(() => props.surface.id);
+const { trouble, attempt } = useAttempt(() => props.tape);
 const pattern = computed(() => props.surface.pattern);
+const module = computed(() => ({ ...actualSize(props.product), jointMm: props.surface.jointMm }));
+const innerMm = computed(() => innerJointOf(pattern.value, module.value));
 const SHARES = [1 / 2, 1 / 3, 1 / 4];
 
+/** Every kind in the chosen tile; null where the tile can't be laid so. */
 const candidates = computed(() =>
-  (Object.keys(PATTERNS) as PatternId[]).map((id) => {
-    const defaults: Pattern = PATTERNS[id].defaults;
-    return { id, name: PATTERN_NAMES[id], pattern: id === pattern.value.kind ? pattern.value : { ...defaults, lay: pattern.value.lay } };
-  }),
+  (Object.keys(PATTERNS) as PatternId[]).map((id) => ({
+    id,
+    name: PATTERN_NAMES[id],
+    pattern: id === pattern.value.kind ? pattern.value : startOf(id),
+  })),
 );
-const choose = (next: Pattern): void => {
+function startOf(id: PatternId): Pattern | null {
+  const { lay } = pattern.value;
+  if (id !== 'basketWeave') return { ...PATTERNS[id].defaults, lay };
+  const strips = fittingStrips(module.value);
+  return strips === null ? null : { kind: id, lay, strips };
+}
+const put = (next: Pattern) =>
   edit('Pattern', (surface) => {
     surface.pattern = next;
   });
+const choose = (next: Pattern | null): void => {
+  if (next) attempt(put(next));
 };
 const setLay = (lay: Pattern['lay']): void => choose({ ...pattern.value, lay });
-const setShare = (offset: number) =>
-  edit('Pattern offset', (surface) => {
-    if (surface.pattern.kind === 'runningBond') surface.pattern.offset = offset;
-  });
+const setShare = (offset: number) => (pattern.value.kind === 'runningBond' ? put({ ...pattern.value, offset }) : []);
 const shares = computed(() => {
   if (pattern.value.kind !== 'runningBond') return [];
   const { offset } = pattern.value;
@@ -53,13 +70,18 @@ const share = computed(() => {
         role="radio"
         :aria-checked="candidate.id === pattern.kind"
         :class="{ on: candidate.id === pattern.kind }"
+        :disabled="candidate.pattern === null"
         @click="choose(candidate.pattern)"
       >
-        <PatternPreview :pattern="candidate.pattern" :product="product" :joint-mm="surface.jointMm" /><span>{{ candidate.name }}</span>
+        <PatternPreview v-if="candidate.pattern" :pattern="candidate.pattern" :product="product" :joint-mm="surface.jointMm" />
+        <span v-else class="none soft small">This tile is too square for it.</span>
+        <span>{{ candidate.name }}</span>
       </button>
     </div>
+    <p v-if="trouble" class="why" role="alert">{{ trouble }}</p>
+    <p class="soft small">{{ PATTERN_SUITS[pattern.kind] }}</p>
     <SwitchField
-      label="Long side"
+      :label="pattern.kind === 'herringbone' || pattern.kind === 'basketWeave' ? 'It starts' : 'Long side'"
       :value="pattern.lay"
       :options="[
         { value: 'lying', label: 'Lying' },
@@ -68,8 +90,8 @@ const share = computed(() => {
       @choose="setLay"
     />
     <template v-if="pattern.kind === 'runningBond'">
-      <SwitchField label="Each course shifted by" :value="share" :options="shares" @choose="setShare" />
-      <div class="two">
+      <SwitchField label="Each course shifted by" :value="share" :options="shares" @choose="(offset) => attempt(setShare(offset))" />
+      <FieldGrid>
         <NumberField
           label="or by this share"
           unit="%"
@@ -85,16 +107,51 @@ const share = computed(() => {
           ]"
           @choose="(step) => pattern.kind === 'runningBond' && choose({ ...pattern, step })"
         />
-      </div>
+      </FieldGrid>
     </template>
+    <SwitchField
+      v-else-if="pattern.kind === 'herringbone'"
+      label="Strips"
+      :value="pattern.strips"
+      :options="[
+        { value: 1, label: 'Single' },
+        { value: 2, label: 'Double' },
+      ]"
+      @choose="(strips) => pattern.kind === 'herringbone' && choose({ ...pattern, strips: strips === 2 ? 2 : 1 })"
+    />
+    <FieldGrid v-else-if="pattern.kind === 'basketWeave'">
+      <NumberField
+        label="Strips in a block"
+        :value="pattern.strips"
+        :commit="(strips) => (pattern.kind === 'basketWeave' ? put({ ...pattern, strips }) : [])"
+      />
+      <p v-if="innerMm !== null" class="inner">
+        Between the strips of a block: <b class="figure">{{ formatLengthWithUnit(innerMm, tape) }}</b>
+      </p>
+    </FieldGrid>
+    <FieldGrid v-else-if="pattern.kind === 'randomStagger'">
+      <NumberField
+        label="End joints apart"
+        unit="%"
+        :value="Math.round(pattern.apart * 1000) / 10"
+        :commit="(percent) => (pattern.kind === 'randomStagger' ? put({ ...pattern, apart: percent / 100 }) : [])"
+      />
+      <Button
+        severity="secondary"
+        outlined
+        class="again"
+        @click="pattern.kind === 'randomStagger' && choose({ ...pattern, seed: (pattern.seed + 1) % 10000 })"
+        ><PhShuffle :size="18" />Another stagger</Button
+      >
+    </FieldGrid>
   </section>
 </template>
 
 <style scoped>
 .kinds {
   display: grid;
-  grid-template-columns: 1fr 1fr;
-  gap: 0.7rem;
+  grid-template-columns: repeat(3, 1fr);
+  gap: 0.5rem;
 }
 .kinds button {
   all: unset;
@@ -102,9 +159,16 @@ const share = computed(() => {
   cursor: pointer;
   display: grid;
   gap: 0.35rem;
+  align-content: start;
   font-weight: 600;
+  font-size: 0.92rem;
   padding: 0.4rem;
   border-radius: 4px;
+}
+.kinds button:disabled {
+  cursor: default;
+  font-weight: 400;
+  color: var(--ink-soft);
 }
 .kinds button.on {
   box-shadow: inset 0 0 0 3px var(--cobalt);
@@ -114,10 +178,21 @@ const share = computed(() => {
   outline: 3px solid var(--cobalt);
   outline-offset: 2px;
 }
-.two {
+.none {
   display: grid;
-  grid-template-columns: 1fr 1.6fr;
-  gap: 0.7rem;
-  align-items: start;
+  place-content: center;
+  text-align: center;
+  background: var(--paper);
+  aspect-ratio: 5 / 3;
+  padding: 0.3rem;
+  font-weight: 400;
+}
+.inner {
+  align-self: end;
+  padding-bottom: 0.5rem;
+  font-size: 0.95rem;
+}
+.again {
+  align-self: end;
 }
 </style>

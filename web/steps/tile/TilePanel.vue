@@ -41,7 +41,7 @@ const setJoint = (mm: number) =>
     </div>
   </section>
   <LengthField label="Joint" :mm="surface.jointMm" :tape="tape" :commit="setJoint" large />
-  <PatternForm :surface="surface" :product="product" />
+  <PatternForm :surface="surface" :product="product" :tape="tape" />
   <ProductDialog
     v-if="editing"
     :product="editing === 'new' ? null : editing"

@@ -4,15 +4,15 @@ import { computed } from 'vue';
 import { PhPlus, PhTrash } from '@phosphor-icons/vue';
 import type { Surface } from '@azulejo/core/job';
 import { describeBase } from '@azulejo/core/messages/en/levels';
-import type { SurfacePlan } from '@azulejo/core/plan';
 import { baseFigures, type BaseLine } from '@azulejo/core/surface/baseLine';
+import { traceSurface } from '@azulejo/core/surface/traceSurface';
 import { edgeLength } from '@azulejo/core/surface/link';
 import type { Tape } from '@azulejo/core/units/tape';
 import LengthField from '../../../fields/LengthField.vue';
 import { useAttempt } from '../../useAttempt.ts';
 import { useEditSurface } from '../../useEditSurface.ts';
 
-const props = defineProps<{ surface: Surface; tape: Tape; plan: SurfacePlan | null }>();
+const props = defineProps<{ surface: Surface; tape: Tape }>();
 const edit = useEditSurface(() => props.surface.id);
 const base = computed(() => props.surface.measured.base);
 const figures = computed(() => (base.value ? baseFigures(base.value) : null));
@@ -25,7 +25,7 @@ function set(label: string, next: BaseLine | null): void {
   attempt(issues);
 }
 function start(): void {
-  const edge = props.plan?.traced.sides.bottom;
+  const edge = traceSurface(props.surface.measured).sides.bottom;
   if (!edge) return;
   const lengthMm = edgeLength(props.surface.measured.shape, edge) ?? 0;
   set('Read the base', { edge, readings: [0, 0.5, 1].map((share) => ({ alongMm: Math.round(lengthMm * share), downMm: 1000 })) });

@@ -6,6 +6,8 @@ import type { Job, Surface } from '@azulejo/core/job';
 import { describeLevels } from '@azulejo/core/messages/en/levels';
 import { SAFETY } from '@azulejo/core/messages/en/safety';
 import type { SurfacePlan } from '@azulejo/core/plan';
+import { boxOf } from '@azulejo/core/geometry/ring';
+import { outlineOf } from '@azulejo/core/surface/shapes/registry';
 import { levelFigures } from '@azulejo/core/surface/levels/levelFigures';
 import type { Levels } from '@azulejo/core/surface/levels/levels';
 import { actualSize, type Product } from '@azulejo/core/tile/product';
@@ -39,8 +41,7 @@ function change(label: string, recipe: (levels: Levels) => void) {
 }
 /** Nine places over the surface, in rows; each can be moved. */
 function start(): void {
-  const body = props.plan?.traced.body;
-  if (!body) return;
+  const body = boxOf(outlineOf(props.surface.measured.shape).ring);
   const at = (low: number, high: number, k: number): number => Math.round(low + (high - low) * (0.08 + 0.42 * k));
   change('Start levels', (draft) => {
     for (const row of [0, 1, 2])
@@ -151,7 +152,7 @@ const padOf = (id: string): number | null => figures.value?.pads.find((pad) => p
     </template>
   </section>
   <p v-if="figures" class="caution">{{ SAFETY.levelling }}</p>
-  <BaseForm v-if="surface.kind === 'wall'" :surface="surface" :tape="tape" :plan="plan" />
+  <BaseForm v-if="surface.kind === 'wall'" :surface="surface" :tape="tape" />
   <BuildUpForm :surface="surface" :product="product" :tape="tape" />
 </template>
 
