@@ -43,6 +43,12 @@ function paintSymbol(brush: Brush, { kind, outline }: Fixture, { centre, turnDeg
   if (outline.kind === 'shape' || Math.min(widthMm, heightMm) * view.scale < SYMBOL_PX) return;
   const { turn } = motion(turnDeg, centre);
   const place = ([x, y]: Point): Point => toScreen(view, turn([(x - 0.5) * widthMm, (y - 0.5) * heightMm]));
+  context.save();
+  if (outline.kind === 'round') {
+    context.beginPath();
+    context.arc(...toScreen(view, centre), (widthMm / 2) * view.scale, 0, 2 * Math.PI);
+    context.clip();
+  }
   context.strokeStyle = palette.fixtureLine;
   context.lineWidth = 1.2;
   for (const stroke of FIXTURE_STROKES[kind]) {
@@ -54,6 +60,7 @@ function paintSymbol(brush: Brush, { kind, outline }: Fixture, { centre, turnDeg
     }
     context.stroke();
   }
+  context.restore();
 }
 
 /** The names of fixtures: inside where there is room, else beside them, away from where they are measured. */

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import Button from 'primevue/button';
+import { useElementSize } from '@vueuse/core';
 import { computed, ref, useTemplateRef } from 'vue';
 import { PhArrowUUpLeft } from '@phosphor-icons/vue';
 import { distance, type Point } from '@azulejo/core/geometry/point';
@@ -16,6 +17,7 @@ import { MM_PER_INCH, type Tape } from '@azulejo/core/units/tape';
 const props = defineProps<{ tape: Tape }>();
 const emit = defineEmits<{ shape: [shape: Shape | null] }>();
 const paper = useTemplateRef<SVGSVGElement>('paper');
+const size = useElementSize(paper);
 const points = ref<Point[]>([]);
 const closed = ref(false);
 const hover = ref<Point | null>(null);
@@ -27,6 +29,9 @@ const HIGH_MM = 5000;
 const REACH_MM = 260;
 const stepMm = computed(() => (props.tape.system === 'metric' ? 50 : 2 * MM_PER_INCH));
 const square = computed(() => (props.tape.system === 'metric' ? 500 : 24 * MM_PER_INCH));
+
+/** Figures and corners are as large on a phone as on a desk, mm of paper. */
+const mmPerPx = computed(() => Math.max(WIDE_MM / Math.max(1, size.width.value), HIGH_MM / Math.max(1, size.height.value)));
 
 const show = (mm: number): string => formatLengthWithUnit(mm, props.tape);
 const path = computed(() => {
@@ -52,7 +57,7 @@ function placeOf(event: PointerEvent): Point {
 function put(event: PointerEvent): void {
   if (closed.value) return;
   const at = placeOf(event);
-  if (points.value.length >= 3 && distance(at, points.value[0]) <= REACH_MM) close();
+  if (points.value.length >= 3 && distance(at, points.value[0]) <= Math.max(REACH_MM, mmPerPx.value * 22)) close();
   else if (points.value.every((other) => distance(other, at) > 1)) points.value = [...points.value, at];
 }
 function close(): void {
@@ -89,16 +94,19 @@ function back(): void {
     >
       <path v-for="k in Math.floor(WIDE_MM / square)" :key="`x${k}`" class="rule" :d="`M${k * square} 0V${HIGH_MM}`" />
       <path v-for="k in Math.floor(HIGH_MM / square)" :key="`y${k}`" class="rule" :d="`M0 ${HIGH_MM - k * square}H${WIDE_MM}`" />
-      <path class="line" :class="{ closed }" :d="path" />
+      <path class="line" :class="{ closed }" :d="path" :stroke-width="mmPerPx * 4" />
       <circle
         v-for="([x, y], k) in points"
         :key="k"
         :cx="x"
         :cy="HIGH_MM - y"
-        :r="k === 0 && !closed ? 110 : 55"
+        :r="mmPerPx * (k === 0 && !closed ? 13 : 6)"
         :class="{ first: k === 0 }"
+        :stroke-width="mmPerPx * 2.5"
       />
-      <text v-for="one in lengths" :key="`${one.x} ${one.y}`" :x="one.x" :y="one.y">{{ one.text }}</text>
+      <text v-for="one in lengths" :key="`${one.x} ${one.y}`" :x="one.x" :y="one.y" :font-size="mmPerPx * 17" :stroke-width="mmPerPx * 6">
+        {{ one.text }}
+      </text>
     </svg>
     <div class="tools">
       <p v-if="trouble" class="why" role="alert">{{ trouble }}</p>
@@ -135,7 +143,6 @@ svg {
 .line {
   fill: none;
   stroke: var(--chalk);
-  stroke-width: 40;
   stroke-linejoin: round;
 }
 .line.closed {
@@ -145,21 +152,18 @@ svg {
 circle {
   fill: var(--panel);
   stroke: var(--ink);
-  stroke-width: 26;
 }
 circle.first {
   stroke: var(--chalk);
 }
 text {
-  font:
-    600 190px 'Barlow Condensed',
-    sans-serif;
+  font-family: 'Barlow Condensed', sans-serif;
+  font-weight: 600;
   fill: var(--ink);
   text-anchor: middle;
   dominant-baseline: middle;
   paint-order: stroke;
   stroke: var(--paper);
-  stroke-width: 60px;
   pointer-events: none;
 }
 .tools {

@@ -66,7 +66,7 @@ onBeforeUnmount(disconnect);
 <template>
   <div class="meter" :class="{ on: meter }">
     <template v-if="meter">
-      <Button class="press" @click="measure"><PhRuler :size="20" />Read (F2)</Button>
+      <Button class="press" @click="measure"><PhRuler :size="20" />Read<span class="key">&nbsp;(F2)</span></Button>
       <p class="grow small">
         {{ meter.name
         }}<template v-if="lastMm !== null"
@@ -80,6 +80,11 @@ onBeforeUnmount(disconnect);
 </template>
 
 <style scoped>
+@media (pointer: coarse) {
+  .key {
+    display: none;
+  }
+}
 .meter {
   display: flex;
   gap: 0.6rem;
