@@ -51,6 +51,8 @@ export const ISSUE_WORDS = {
     `The distance ${edgeName(longest)} can't be ${length(longestMm)}: ${edgeName(first)} and ${edgeName(second)} together reach only ${length(togetherMm)}.`,
   'shape/reading-far-off': ({ reading, readMm, expectedMm }, length) =>
     `The distance ${edgeName(reading)} reads ${length(readMm)}, but all the others make it about ${length(expectedMm)}. Was a figure left out?`,
+  'shape/turn-far-off': ({ corner, sketchedDeg, neededDeg }) =>
+    `To meet these lengths, corner ${corner} would turn by ${neededDeg}°, not by ${sketchedDeg}° as sketched. A length is wrong, or the turn is.`,
   'shape/crosses-itself': ({ first, second }) =>
     `The outline crosses itself: ${edgeName(first)} meets ${edgeName(second)}. Look at their lengths and turns.`,
   'shape/wrong-way-round': () =>

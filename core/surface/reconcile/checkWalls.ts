@@ -1,9 +1,9 @@
 import { issue, type Issue } from '../../result.ts';
-import { judgeReadings } from './judgeReadings.ts';
+import { cornerFigures, judgeReadings } from './judgeReadings.ts';
 import { distanceReadings, openByMm, walkWalls, type DistanceReading, type MeasuredWalls } from './observations.ts';
-import { CLOSES_MM } from './reconcileWalls.ts';
+import { CLOSES_MM, cornersOf } from './reconcileWalls.ts';
 import { ringArea } from '../../geometry/ring.ts';
-import { readingTitle, wallTitle } from './wallTitle.ts';
+import { cornerLetter, readingTitle, wallTitle } from './wallTitle.ts';
 
 /** More than this share of a reading is no slip of a tape: a figure was left out or moved. */
 const FAR_OFF_SHARE = 0.15;
@@ -20,7 +20,7 @@ export function checkWalls(shape: MeasuredWalls): Issue[] {
   if (named.length > 0) return named;
   const impossible = [...tooLongWall(shape), ...impossibleTriangles(shape)];
   if (impossible.length > 0) return impossible;
-  return [...wrongWayRound(shape), ...openWalls(shape), ...farOff(shape)].slice(0, 1);
+  return [...wrongWayRound(shape), ...openWalls(shape), ...farOff(shape), ...bentTurn(shape)].slice(0, 1);
 }
 
 function repeatedWalls({ walls }: MeasuredWalls): Issue[] {
@@ -88,6 +88,26 @@ function openWalls(shape: MeasuredWalls): Issue[] {
   if (shape.spread)
     return openMm > TOO_OPEN_SHARE * round ? [issue('shape/too-open', ['walls', last, 'lengthMm'], { openMm, roundMm: round })] : [];
   return openMm > CLOSES_MM ? [issue('shape/open', ['walls', last, 'lengthMm'], { openMm })] : [];
+}
+
+/** A corner that lengths bend by more than this from what was sketched is no sketch of the same room, degrees. */
+const MOST_BENT_DEG = 15;
+
+/** Lengths that can only be met by bending a corner out of all likeness: a wall is wrong, or a corner is missing. */
+function bentTurn(shape: MeasuredWalls): Issue[] {
+  if (shape.checks.length === 0 && !shape.spread) return [];
+  const corners = cornersOf(shape);
+  const turns = cornerFigures(corners).map(({ angleDeg }) => 180 - angleDeg);
+  const count = turns.length;
+  const bent = shape.walls.map(({ turnDeg }, k) => Math.abs(((turns[(k + 1) % count] - turnDeg + 540) % 360) - 180));
+  const worst = bent.indexOf(Math.max(...bent));
+  if (bent[worst] <= MOST_BENT_DEG) return [];
+  const figures = {
+    corner: cornerLetter((worst + 1) % count),
+    sketchedDeg: Math.round(shape.walls[worst].turnDeg),
+    neededDeg: Math.round(turns[(worst + 1) % count]),
+  };
+  return [issue('shape/turn-far-off', ['walls', worst, 'turnDeg'], figures)];
 }
 
 /** A reading that is a tenth or a hundred times what it should be. */

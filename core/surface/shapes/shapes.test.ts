@@ -112,6 +112,11 @@ test.each<[string, Shape, string[]]>([
     wallsOf([3000, 2000, 3000, 2000], SQUARE, { checks: [diagonal(0, 2, 36.1)] }),
     ['shape/no-triangle shape checks 0 mm'],
   ],
+  [
+    'lengths that only a bent corner can meet',
+    wallsOf([3000, 2000, 3000, 20], [90, 90, 91, 89], { checks: [diagonal(0, 1, 3000)] }),
+    ['shape/turn-far-off shape walls 0 turnDeg'],
+  ],
   ['a bow tie', wallsOf([2000, 2828.427, 2000, 2828.427], [135, -90, -90 - 45 + 0, 90]), ['shape/open shape walls 3 lengthMm']],
   [
     'an outline that crosses itself',
