@@ -13,6 +13,7 @@ import type { Candidate } from './setout/candidate.ts';
 import type { EdgeSummary } from './setout/edgeCuts.ts';
 import type { Layout } from './setout/layout.ts';
 import { settingOutLines, type SettingOutLine } from './setout/settingOutLines.ts';
+import { levelFigures, type LevelFigures } from './surface/levels/levelFigures.ts';
 import { traceSurface, type Traced } from './surface/traceSurface.ts';
 import { surfaceFigures, totalsOf, type Areas, type Totals } from './takeoff/surfaceFigures.ts';
 import { takeOff } from './takeoff/takeOff.ts';
@@ -32,6 +33,8 @@ export interface Drawing {
 
 /** Everything about one surface. */
 export interface SurfacePlan extends Drawing {
+  /** What the levels come to; null before there are three readings. */
+  readonly levels: LevelFigures | null;
   readonly areas: Areas;
   readonly advice: SetoutAdvice;
   readonly labels: Labels;
@@ -83,9 +86,12 @@ export function planSurface(job: Job, surface: Surface): SurfacePlan {
   const groups = groupCuts(cuts, product);
   const offCuts = planOffCuts(cuts, product, job.consumption);
   const areas = measureAreas(stage.traced, chosen.layout);
+  const { widthMm, heightMm } = actualSize(product);
+  const { levels } = surface.measured;
   const figures = surfaceFigures(surface.id, drawing, cuts, offCuts, areas, product);
   return {
     ...drawing,
+    levels: levels && levelFigures(levels, stage.traced.field, job.practice, Math.max(widthMm, heightMm)),
     areas,
     advice,
     labels,

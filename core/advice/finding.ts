@@ -2,6 +2,7 @@ import type { Figures, Issue } from '../result.ts';
 import type { Job, Surface } from '../job.ts';
 import type { Product } from '../tile/product.ts';
 import type { EdgeSummary } from '../setout/edgeCuts.ts';
+import type { LevelFigures } from '../surface/levels/levelFigures.ts';
 import type { Traced } from '../surface/traceSurface.ts';
 
 /** Something the person should know, with the field that mends it. Its words live in messages/. */
@@ -18,7 +19,7 @@ export interface AdviceContext {
   readonly surface: Surface;
   readonly surfaceIndex: number;
   readonly product: Product;
-  readonly plan: { readonly traced: Traced; readonly edges: readonly EdgeSummary[] };
+  readonly plan: { readonly traced: Traced; readonly edges: readonly EdgeSummary[]; readonly levels: LevelFigures | null };
 }
 
 /** A rule finds nothing or some findings. */

@@ -1,14 +1,9 @@
-import { levelFigures } from '../../surface/levels/levelFigures.ts';
-import { actualSize } from '../../tile/product.ts';
 import type { AdviceRule } from '../finding.ts';
 
 /** The substrate is less flat than the tile needs. */
-export const notFlat: AdviceRule = ({ job, surface, surfaceIndex, product, plan }) => {
-  const { levels } = surface.measured;
-  const { widthMm, heightMm } = actualSize(product);
-  const figures = levels ? levelFigures(levels, plan.traced.field, job.practice, Math.max(widthMm, heightMm)) : null;
-  if (!figures || figures.flatness.holds) return [];
-  const { worst, limit } = figures.flatness;
+export const notFlat: AdviceRule = ({ surfaceIndex, plan: { levels } }) => {
+  if (!levels || levels.flatness.holds) return [];
+  const { worst, limit } = levels.flatness;
   return [
     {
       code: 'advice/not-flat',

@@ -47,7 +47,7 @@ const setSystem = (system: string): void => {
     <FixtureList :surface="surface" :tape="tape" :plan="plan" />
     <DoorwayList :surface="surface" :tape="tape" />
   </template>
-  <LevelsPanel v-else-if="board.measurePart === 'levels'" :job="job" :surface="surface" :product="product" :tape="tape" :plan="plan" />
+  <LevelsPanel v-else-if="board.measurePart === 'levels'" :surface="surface" :product="product" :tape="tape" :plan="plan" />
   <template v-else>
     <AroundPanel :job="job" :surface="surface" :tape="tape" />
     <SurfaceBasics :job="job" :surface="surface" />

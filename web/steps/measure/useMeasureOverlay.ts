@@ -32,7 +32,7 @@ export function useMeasureOverlay(surface: Ref<Surface | null>, drawing: Ref<Dra
         return from && to ? [{ from, to, mm: check.mm, suspect: suspects.some(({ id }) => id === check.id) }] : [];
       }),
       suspectEdges: new Set(suspects.filter(({ kind }) => kind === 'wall').map(({ id }) => id)),
-      levels: levels && levels.readings.length >= 3 ? levelOverlay(levels, body) : null,
+      levels: board.measurePart === 'levels' && levels && levels.readings.length >= 3 ? levelOverlay(levels, body) : null,
     };
   });
 }

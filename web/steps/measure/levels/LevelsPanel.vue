@@ -2,15 +2,14 @@
 import Button from 'primevue/button';
 import { computed } from 'vue';
 import { PhPlus, PhTrash } from '@phosphor-icons/vue';
-import type { Job, Surface } from '@azulejo/core/job';
+import type { Surface } from '@azulejo/core/job';
 import { describeLevels } from '@azulejo/core/messages/en/levels';
 import { SAFETY } from '@azulejo/core/messages/en/safety';
 import type { SurfacePlan } from '@azulejo/core/plan';
 import { boxOf } from '@azulejo/core/geometry/ring';
 import { outlineOf } from '@azulejo/core/surface/shapes/registry';
-import { levelFigures } from '@azulejo/core/surface/levels/levelFigures';
 import type { Levels } from '@azulejo/core/surface/levels/levels';
-import { actualSize, type Product } from '@azulejo/core/tile/product';
+import type { Product } from '@azulejo/core/tile/product';
 import { formatLength } from '@azulejo/core/units/formatLength';
 import type { Tape } from '@azulejo/core/units/tape';
 import LengthField from '../../../fields/LengthField.vue';
@@ -22,15 +21,10 @@ import { useEditSurface } from '../../useEditSurface.ts';
 import BaseForm from './BaseForm.vue';
 import BuildUpForm from './BuildUpForm.vue';
 
-const props = defineProps<{ job: Job; surface: Surface; product: Product; tape: Tape; plan: SurfacePlan | null }>();
+const props = defineProps<{ surface: Surface; product: Product; tape: Tape; plan: SurfacePlan | null }>();
 const edit = useEditSurface(() => props.surface.id);
 const levels = computed(() => props.surface.measured.levels);
-const figures = computed(() => {
-  const { widthMm, heightMm } = actualSize(props.product);
-  return levels.value && props.plan
-    ? levelFigures(levels.value, props.plan.traced.field, props.job.practice, Math.max(widthMm, heightMm))
-    : null;
-});
+const figures = computed(() => props.plan?.levels ?? null);
 const show = (mm: number): string => formatLength(mm, props.tape);
 
 function change(label: string, recipe: (levels: Levels) => void) {
