@@ -4,8 +4,10 @@ import { issue, type Issue } from './result.ts';
 import { outlineOf } from './surface/shapes/registry.ts';
 import type { Link } from './surface/link.ts';
 import { checkMeasured } from './surface/checkMeasured.ts';
-import { innerJointOf } from './pattern/registry.ts';
-import { actualSize } from './tile/product.ts';
+import { intersect } from './geometry/clip.ts';
+import { checkLaying } from './pattern/checkLaying.ts';
+import { fieldsOf, hasRoomForBorder } from './setout/fields/openSurface.ts';
+import { actualSize, type Product } from './tile/product.ts';
 
 /** What can't be true in a job whose fields are each readable. An empty list lets it through to plan(). */
 export function checkJob(job: Job): Issue[] {
@@ -31,13 +33,62 @@ function repeatedIds(items: readonly { readonly id: string }[], key: string): Is
 }
 
 function checkSurface(job: Job, surface: Surface): Issue[] {
-  if (!job.products.some(({ id }) => id === surface.productId)) {
-    return [issue('surface/no-such-product', ['productId'], { productId: surface.productId })];
-  }
+  const laying = checkLaying(surface, job.products);
+  if (laying.some(({ code }) => code === 'surface/no-such-product')) return laying;
   const measured = checkMeasured(surface.measured).map((found) => ({ ...found, path: ['measured', ...found.path] }));
   const room = surface.roomId !== null && !job.rooms.some(({ id }) => id === surface.roomId);
   if (room) return [issue('surface/no-such-room', ['roomId'], { roomId: surface.roomId ?? '' })];
-  return measured.length > 0 ? measured : checkTile(job, surface);
+  if (measured.length > 0) return measured;
+  if (laying.length > 0) return laying;
+  const tile = checkTile(job, surface);
+  return tile.length > 0 ? tile : checkFields(job, surface);
+}
+
+/** Borders, bands and insets: their tiles are there and there is room for them. */
+function checkFields({ products }: Job, surface: Surface): Issue[] {
+  const { border, bands, areas } = surface;
+  if (border === null && bands.length + areas.length === 0) return [];
+  const edging = (productId: string, path: Issue['path']): Issue[] => {
+    const product = products.find(({ id }) => id === productId);
+    if (!product) return [issue('surface/no-such-product', path, { productId })];
+    return product.shape.kind === 'rectangle' ? [] : [issue('border/not-rectangular', path, { name: product.name })];
+  };
+  const inset = areas.flatMap((area, k) => [
+    ...checkLaying(area, products).map((found) => ({ ...found, path: ['areas', k, ...found.path] })),
+    ...(area.border ? edging(area.border.productId, ['areas', k, 'border', 'productId']) : []),
+  ]);
+  const tiles = [
+    ...(border ? edging(border.productId, ['border', 'productId']) : []),
+    ...bands.flatMap(({ productId }, k) => edging(productId, ['bands', k, 'productId'])),
+    ...inset,
+  ];
+  return tiles.length > 0 ? tiles : checkRoom(surface, products);
+}
+
+/** Whether borders and insets find room on the surface, and insets keep clear of each other. */
+function checkRoom(surface: Surface, products: readonly Product[]): Issue[] {
+  const { region, ring, areas } = fieldsOf(surface);
+  const outside = surface.areas.flatMap(({ name, id }, k) =>
+    areas.some(({ area, region: own }) => area.id === id && own.length > 0) ? [] : [issue('area/outside', ['areas', k, 'from'], { name })],
+  );
+  const overlaps = areas.flatMap((one, k) =>
+    areas
+      .slice(0, k)
+      .filter((other) => intersect([[one.ring]], [[other.ring]]).length > 0)
+      .map((other) => issue('area/overlap', ['areas', k, 'from'], { name: one.area.name, other: other.area.name })),
+  );
+  const borders = [
+    { border: surface.border, ring, jointMm: surface.jointMm, path: ['border'] },
+    ...areas.map((placed, k) => ({
+      border: placed.area.border,
+      ring: placed.ring,
+      jointMm: placed.area.jointMm,
+      path: ['areas', k, 'border'],
+    })),
+  ].flatMap(({ border, ring: around, jointMm, path }) =>
+    border && around && !hasRoomForBorder(around, region, border, products, jointMm) ? [issue('border/no-room', path)] : [],
+  );
+  return [...outside, ...overlaps, ...borders];
 }
 
 /** A link names two edges that are there, and an edge has one neighbour. */
@@ -62,11 +113,6 @@ const MOST_PIECES = 1_000_000;
 function checkTile(job: Job, surface: Surface): Issue[] {
   const product = productOf(job, surface);
   const { widthMm, heightMm } = actualSize(product);
-  const smallestMm = Math.min(widthMm, heightMm);
-  if (surface.jointMm >= smallestMm) return [issue('joint/wider-than-tile', ['jointMm'], { jointMm: surface.jointMm, tileMm: smallestMm })];
-  const innerMm = innerJointOf(surface.pattern, { widthMm, heightMm, jointMm: surface.jointMm });
-  if (innerMm !== null && innerMm < 0)
-    return [issue('pattern/strips-do-not-fit', ['pattern', 'strips'], { overMm: -innerMm, name: product.name })];
   const box = boxOf(outlineOf(surface.measured.shape).ring);
   const sides = [box.maxX - box.minX, box.maxY - box.minY].sort((a, b) => a - b);
   const tile = [widthMm, heightMm].sort((a, b) => a - b);

@@ -1,5 +1,7 @@
 import { z } from 'zod';
-import { patternSchema } from './pattern/registry.ts';
+import { bandSchema, borderSchema } from './pattern/edging.ts';
+import { layingFields } from './pattern/laying.ts';
+import { areaSchema } from './setout/area.ts';
 import { setoutChoiceSchema } from './setout/setoutChoice.ts';
 import { linkSchema } from './surface/link.ts';
 import { PRACTICES } from './surface/levels/flatness.ts';
@@ -7,11 +9,10 @@ import { measuredSchema, SURFACE_KINDS } from './surface/surface.ts';
 import { pricesSchema } from './money/prices.ts';
 import { productSchema } from './tile/product.ts';
 import { consumptionSchema } from './takeoff/consumption.ts';
-import { gapSchema } from './units/lengthSchema.ts';
 import { tapeSchema } from './units/tape.ts';
 
 /** The version of the job file this code writes; files of a newer one are refused. */
-export const JOB_VERSION = 2;
+export const JOB_VERSION = 3;
 
 const idSchema = z.string().min(1).max(40);
 
@@ -23,10 +24,16 @@ export const surfaceSchema = z.strictObject({
   tape: tapeSchema.nullable().default(null).describe('How this surface reads its tape; null follows the job'),
   roomId: idSchema.nullable().default(null).describe('The room it belongs to; null for none'),
   measured: measuredSchema,
-  productId: idSchema,
-  jointMm: gapSchema.describe('Width of the grout joint, mm'),
-  pattern: patternSchema,
+  ...layingFields,
+  jointColour: z
+    .string()
+    .regex(/^#[0-9a-f]{6}$/i)
+    .default('#8f969b')
+    .describe('Colour of the grout, as #rrggbb'),
   setout: setoutChoiceSchema,
+  border: borderSchema.nullable().default(null).describe('Tiles that frame the surface; null for none'),
+  bands: z.array(bandSchema).max(20).default([]),
+  areas: z.array(areaSchema).max(40).default([]).describe('Insets with a tiling of their own'),
 });
 
 /** A surface of a job. */

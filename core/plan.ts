@@ -6,11 +6,12 @@ import { startLabels, type Labels } from './cuts/labelPieces.ts';
 import { planOffCuts, type OffCutPlan } from './cuts/offCutPlan.ts';
 import { productOf, type Job, type Surface } from './job.ts';
 import { roundMoney } from './money/packs.ts';
-import { repeatOf } from './pattern/registry.ts';
-import type { Repeat } from './pattern/repeat.ts';
 import { adviseSetout, candidatePlacer, chooseSetout, rankSetouts, type Placer, type SetoutAdvice } from './setout/chooseSetout.ts';
 import type { Candidate } from './setout/candidate.ts';
 import type { EdgeSummary } from './setout/edgeCuts.ts';
+import type { Field } from './setout/field.ts';
+import { openSurface } from './setout/fields/openSurface.ts';
+import type { OpenField } from './setout/fields/placeFields.ts';
 import type { Layout } from './setout/layout.ts';
 import { settingOutLines, type SettingOutLine } from './setout/settingOutLines.ts';
 import { levelFigures, type LevelFigures } from './surface/levels/levelFigures.ts';
@@ -25,7 +26,10 @@ import { measureAreas } from './takeoff/surfaceFigures.ts';
 export interface Drawing {
   readonly surfaceId: string;
   readonly traced: Traced;
+  /** The main field as laid. */
   readonly layout: Layout;
+  /** Every field, the main one first: stretches beyond bands, bands, borders, insets. */
+  readonly fields: readonly Field[];
   readonly choice: Pick<Candidate, 'x' | 'y' | 'sides'>;
   readonly edges: readonly EdgeSummary[];
   readonly lines: readonly SettingOutLine[];
@@ -37,7 +41,8 @@ export interface SurfacePlan extends Drawing {
   readonly levels: LevelFigures | null;
   readonly areas: Areas;
   readonly advice: SetoutAdvice;
-  readonly labels: Labels;
+  /** How pieces are named, field by field. */
+  readonly labels: readonly Labels[];
   readonly cuts: readonly CutPiece[];
   readonly groups: readonly CutGroup[];
   readonly offCuts: OffCutPlan;
@@ -80,15 +85,15 @@ export function planSurface(job: Job, surface: Surface): SurfacePlan {
   const stage = stageSurface(job, surface);
   const chosen = chooseSetout(stage.place, surface.setout);
   const drawing = drawingOf(surface, stage, chosen);
-  const advice = adviseSetout(stage.place, chosen, stage.traced);
-  const labels = startLabels(chosen.layout);
-  const cuts = describeCuts(drawing, product, labels);
-  const groups = groupCuts(cuts, product);
-  const offCuts = planOffCuts(cuts, product, job.consumption);
-  const areas = measureAreas(stage.traced, chosen.layout);
+  const advice = adviseSetout(stage.place, chosen, stage.open.ground.limits);
+  const labels = startLabels(drawing.fields);
+  const cuts = describeCuts(drawing, job.products, labels);
+  const groups = groupCuts(cuts, job.products);
+  const offCuts = planOffCuts(cuts, job.products, job.consumption);
+  const areas = measureAreas(stage.traced, drawing.fields);
   const { widthMm, heightMm } = actualSize(product);
   const { levels } = surface.measured;
-  const figures = surfaceFigures(surface.id, drawing, cuts, offCuts, areas, product);
+  const figures = surfaceFigures(surface.id, drawing, cuts, offCuts, areas, job.products);
   return {
     ...drawing,
     levels: levels && levelFigures(levels, stage.traced.field, job.practice, Math.max(widthMm, heightMm)),
@@ -99,7 +104,7 @@ export function planSurface(job: Job, surface: Surface): SurfacePlan {
     groups,
     offCuts,
     figures,
-    totals: totalsOf(figures, offCuts, job.consumption, product),
+    totals: totalsOf(figures, job.consumption, job.products),
   };
 }
 
@@ -108,20 +113,21 @@ export const setoutsOf = (job: Job, surface: Surface): Candidate[] => rankSetout
 
 interface Stage {
   readonly traced: Traced;
-  readonly repeat: Repeat;
+  readonly open: OpenField;
   readonly place: Placer;
 }
 
 function stageSurface(job: Job, surface: Surface): Stage {
   const traced = traceSurface(surface.measured);
-  const repeat = repeatOf(surface.pattern, { ...actualSize(productOf(job, surface)), jointMm: surface.jointMm });
-  return { traced, repeat, place: candidatePlacer(traced, repeat, surface.jointMm) };
+  const open = openSurface(surface, traced, job.products);
+  return { traced, open, place: candidatePlacer(open) };
 }
 
-const drawingOf = (surface: Surface, { traced }: Stage, { layout, edges, sides, x, y }: Candidate): Drawing => ({
+const drawingOf = (surface: Surface, { traced, open }: Stage, { layout, fields, edges, sides, x, y }: Candidate): Drawing => ({
   surfaceId: surface.id,
   traced,
   layout,
+  fields: [...fields, ...open.fixed],
   edges,
   choice: { x, y, sides },
   lines: settingOutLines(layout, traced),

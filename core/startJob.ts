@@ -1,4 +1,5 @@
 import { JOB_VERSION, jobSchema, type Job, type Surface } from './job.ts';
+import { ONE_COLOUR } from './pattern/colours.ts';
 import { BEST_SETOUT } from './setout/setoutChoice.ts';
 import { boxOf } from './geometry/ring.ts';
 import { DEFAULT_GAPS } from './surface/edge.ts';
@@ -38,11 +39,19 @@ export function startSurfaceOf(job: Job, id: string, name: string, kind: Surface
     roomId: null,
     measured: startMeasured(shape),
     productId: product.id,
+    ...PLAIN_LAYING,
     jointMm: kind === 'floor' ? 3 : 2,
     pattern: kind === 'wall' ? { kind: 'runningBond', lay: 'lying', offset: 0.5, step: 'alternating' } : { kind: 'stack', lay: 'lying' },
     setout: BEST_SETOUT,
+    ...NOTHING_SET_IN,
   };
 }
+
+/** One tile, laid straight. */
+export const PLAIN_LAYING = { parts: {}, turnDeg: 0, mirrored: false, colours: ONE_COLOUR } as const;
+
+/** No border, band or inset; grout of a middling grey. */
+const NOTHING_SET_IN = { jointColour: '#8f969b', border: null, bands: [], areas: [] };
 
 /** A shape with nothing on it yet. */
 export const startMeasured = (shape: Shape): Surface['measured'] => ({

@@ -18,7 +18,14 @@ export function jobOfOne({ size, tile, jointMm, gapMm = 5, surface, measured, di
   const gapsMm = { wall: gapMm, focal: gapMm, hidden: gapMm, worktop: gapMm, exposed: gapMm, threshold: gapMm, continues: gapMm };
   const dimensions = { widthMm: tile[0], heightMm: tile[1] };
   const plain = startSurface(empty, 's', 'Trial', 'wall', ...size);
-  const product = { ...empty.products[0], id: 't', nominal: dimensions, measured: dimensions, directional };
+  const product = {
+    ...empty.products[0],
+    id: 't',
+    shape: { kind: 'rectangle' } as const,
+    nominal: dimensions,
+    measured: dimensions,
+    face: directional ? ('directional' as const) : ('plain' as const),
+  };
   return {
     ...empty,
     products: [product],

@@ -1,4 +1,5 @@
 import type { AdviceContext, AdviceRule, Finding } from './finding.ts';
+import { innerJoint } from './rules/innerJoint.ts';
 import { longOffset } from './rules/longOffset.ts';
 import { measureAgain } from './rules/measureAgain.ts';
 import { meetingDiffers } from './rules/meetingDiffers.ts';
@@ -9,7 +10,6 @@ import { notFlush } from './rules/notFlush.ts';
 import { noPerimeterJoint } from './rules/noPerimeterJoint.ts';
 import { readingDisagrees } from './rules/readingDisagrees.ts';
 import { sliver } from './rules/sliver.ts';
-import { weaveJoint } from './rules/weaveJoint.ts';
 
 /** Every rule of advice. A new rule is a file in rules/ and a line here. */
 export const ADVICE_RULES = {
@@ -23,7 +23,7 @@ export const ADVICE_RULES = {
   longOffset,
   narrowJoint,
   noPerimeterJoint,
-  weaveJoint,
+  innerJoint,
 } as const satisfies Record<string, AdviceRule>;
 
 /** All findings on one surface, in the order of the rules. */

@@ -23,6 +23,12 @@ export const MINUTES: Readonly<Record<CutKind, number>> = {
 /** A side of the tile in its own frame. */
 export type Side = 'left' | 'right' | 'bottom' | 'top';
 
+/** How far along a side from the corner before it, mm. */
+export interface CornerMeasure {
+  readonly corner: number;
+  readonly mm: number;
+}
+
 /** What is set on the tape or drawn on the tile, in the tile's own frame, mm. */
 export type Mark =
   /** A cut from edge to edge: kept distance from a factory edge, at both ends of the cut (bottom or left first). */
@@ -35,6 +41,8 @@ export type Mark =
       readonly sideY: 'bottom' | 'top';
       readonly yMm: number;
     }
+  /** A cut through a tile of many sides: each end along a side from the corner before it; corners count from 1, round to the left. */
+  | { readonly type: 'chord'; readonly ends: readonly [CornerMeasure, CornerMeasure] }
   /** A corner notched out square: how much of each side goes; from a side that is cut first where it says so. */
   | {
       readonly type: 'notch';

@@ -1,7 +1,9 @@
-import { boxOf, mapPolygon, polygonArea, tidyRing, type Polygon } from '../geometry/ring.ts';
+import { boxOf, mapPolygon, mapRing, polygonArea, tidyRing, type Polygon, type Ring } from '../geometry/ring.ts';
 import { labelPoint } from '../geometry/labelPoint.ts';
-import type { Point } from '../geometry/point.ts';
-import { actualSize, type Product, type Size } from '../tile/product.ts';
+import { motion, type Point } from '../geometry/point.ts';
+import type { RepeatPiece } from '../pattern/repeat.ts';
+import { productAt, type Field } from '../setout/field.ts';
+import type { Product, Size } from '../tile/product.ts';
 import type { Traced } from '../surface/traceSurface.ts';
 import type { Circle } from '../geometry/circleRing.ts';
 import type { EdgeRole } from '../surface/edge.ts';
@@ -17,13 +19,19 @@ import { traceCuts } from './traceCuts.ts';
 /** One piece that is cut from a tile, with everything that is needed to cut it. */
 export interface CutPiece {
   readonly label: string;
+  /** The field it lies in, by its place among the fields of the surface. */
+  readonly field: number;
   readonly address: Address;
+  /** The tile it is cut from. */
+  readonly productId: string;
   /** As it lies on the surface, mm. */
   readonly polygon: Polygon;
   /** A position well inside it, for its label, mm. */
   readonly labelAt: Point;
-  /** In the tile's own frame: its bottom-left corner at the origin, mm. */
+  /** In the tile's own frame: the corner of the tile's box at the origin, mm. */
   readonly inTile: Polygon;
+  /** The whole tile in the same frame. */
+  readonly tile: Ring;
   readonly kind: CutKind;
   readonly marks: readonly Mark[];
   readonly tool: Tool;
@@ -32,34 +40,51 @@ export interface CutPiece {
   readonly sizeMm: Size;
   readonly areaMm2: number;
   readonly minutes: number;
-  /** Sides of the tile that the piece keeps and that meet other tiles. */
+  /** Sides of the tile's box that the piece keeps and that meet other tiles. */
   readonly factorySides: readonly Side[];
 }
 
 const SHOWN_ROLES: ReadonlySet<EdgeRole> = new Set(['exposed', 'threshold']);
 
-/** What all pieces of a surface are described with. */
+/** What all pieces of a field are described with. */
 interface CutContext {
   readonly layout: Layout;
-  readonly product: Product;
+  readonly field: number;
+  /** The outline of each piece of the repeat in its tile's frame. */
+  readonly tiles: readonly Ring[];
   /** Round fixtures with their clearance, and where tiles end at curved edges, on the surface. */
   readonly circles: readonly Circle[];
 }
 
-/** Describes every piece that is not whole, course by course. */
+/** Describes every piece that is not whole, field by field, course by course. */
 export function describeCuts(
-  { traced, layout, edges }: { readonly traced: Traced; readonly layout: Layout; readonly edges: readonly EdgeSummary[] },
-  product: Product,
-  labels: Labels,
+  { traced, fields, edges }: { readonly traced: Traced; readonly fields: readonly Field[]; readonly edges: readonly EdgeSummary[] },
+  products: readonly Product[],
+  labels: readonly Labels[],
 ): CutPiece[] {
   const shown = new Set(edges.filter(({ role }) => SHOWN_ROLES.has(role)).flatMap(({ cuts }) => cuts.map((cut) => cut.tile)));
   const circles = [...traced.fixtures.flatMap(({ clearCircle }) => (clearCircle ? [clearCircle] : [])), ...traced.curves];
-  return layout.cutTiles.flatMap((tile) =>
-    tile.polygons.map((polygon, part) => {
-      const name = labelOf(labels, layout, tile) + (tile.polygons.length > 1 ? String.fromCharCode(97 + part) : '');
-      return describePiece(name, tile, polygon, shown.has(tile), { layout, product, circles });
-    }),
-  );
+  return fields.flatMap((field, index) => {
+    const { layout } = field;
+    const context: CutContext = { layout, field: index, circles, tiles: layout.repeat.pieces.map(tileOf) };
+    return layout.cutTiles.flatMap((tile) => {
+      const product = productNamed(products, productAt(field, tile));
+      return tile.polygons.map((polygon, part) => {
+        const name = labelOf(labels[index], layout, tile) + (tile.polygons.length > 1 ? String.fromCharCode(97 + part) : '');
+        return describePiece(name, tile, polygon, shown.has(tile), product, context);
+      });
+    });
+  });
+}
+
+/** A whole tile in its own frame. */
+const tileOf = ({ ring, corner, turnDeg }: RepeatPiece): Ring => tidyRing(mapRing(ring, motion(turnDeg, corner).unturn));
+
+/** The tile of a name; throws where the job has lost it (checkJob refuses such a job). */
+export function productNamed(products: readonly Product[], id: string): Product {
+  const found = products.find((product) => product.id === id);
+  if (!found) throw new Error(`a piece names a product the job does not have: ${id}`);
+  return found;
 }
 
 function describePiece(
@@ -67,23 +92,29 @@ function describePiece(
   address: Address,
   polygon: Polygon,
   edgeShows: boolean,
-  { layout, product, circles }: CutContext,
+  product: Product,
+  { layout, field, tiles, circles }: CutContext,
 ): CutPiece {
-  const tile = actualSize(product);
+  const outline = tiles[address.piece];
+  const around = boxOf(outline);
+  const tile = { widthMm: around.maxX - around.minX, heightMm: around.maxY - around.minY };
   const intoTile = toTileFrame(layout, address);
   const inTile = mapPolygon(polygon, intoTile).map(tidyRing);
   const box = boxOf(inTile[0]);
   const sizeMm = { widthMm: box.maxX - box.minX, heightMm: box.maxY - box.minY };
   const near = circles.map(({ centre, radiusMm }) => ({ centre: intoTile(centre), radiusMm }));
-  const cuts = traceCuts(inTile, tile)
-    .map((line) => markCut(line, tile, box, near))
+  const cuts = traceCuts(inTile, outline)
+    .map((line) => markCut(line, outline, box, near))
     .sort((a, b) => Number(SHAPED_KINDS.has(a.kind)) - Number(SHAPED_KINDS.has(b.kind)));
   const kind = kindOf(cuts, sizeMm, tile);
   const marks = cuts.map(({ mark }) => mark);
   return {
     label,
+    field,
+    productId: product.id,
     polygon,
     inTile,
+    tile: outline,
     labelAt: labelPoint(polygon),
     kind,
     marks,
@@ -106,7 +137,8 @@ function kindOf(cuts: readonly MarkedCut[], size: Size, tile: Size): CutKind {
 }
 
 /** Whether a piece needs more than straight passes from edge to edge. */
-export const isShaped = ({ marks }: Pick<CutPiece, 'marks'>): boolean => marks.some(({ type }) => type !== 'line' && type !== 'corner');
+export const isShaped = ({ marks }: Pick<CutPiece, 'marks'>): boolean =>
+  marks.some(({ type }) => type !== 'line' && type !== 'corner' && type !== 'chord');
 
 const minutesOf = (cuts: readonly MarkedCut[]): number =>
   Math.max(

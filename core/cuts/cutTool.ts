@@ -17,7 +17,8 @@ export function toolFor(kind: CutKind, marks: readonly Mark[], product: Product,
   const round = marks.find((mark) => mark.type === 'circle');
   if (round) return round.coreMm === null ? 'grinder' : kind === 'hole' || product.material === 'glass' ? 'core bit' : 'grinder';
   if (kind === 'curve') return product.material === 'glass' ? 'wet saw' : 'grinder';
-  const straight = !SHAPED_KINDS.has(kind) && marks.every((mark) => mark.type === 'line' || mark.type === 'corner');
+  const straight =
+    !SHAPED_KINDS.has(kind) && marks.every((mark) => mark.type === 'line' || mark.type === 'corner' || mark.type === 'chord');
   const snaps = SNAP_MATERIALS.has(product.material) && narrowestMm >= narrowestSnapMm(product.thicknessMm);
   return straight && snaps ? 'snap cutter' : 'wet saw';
 }

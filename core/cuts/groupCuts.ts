@@ -1,7 +1,8 @@
 import { mapPolygon, type Polygon } from '../geometry/ring.ts';
 import { distance, type Point } from '../geometry/point.ts';
-import { actualSize, type Product, type Size } from '../tile/product.ts';
-import type { CutPiece } from './cutPiece.ts';
+import { selfTurns } from '../geometry/selfTurns.ts';
+import { facesOneWay, type Product } from '../tile/product.ts';
+import { productNamed, type CutPiece } from './cutPiece.ts';
 
 /** Cuts that differ by less than this are one setting of the fence, mm. */
 export const SAME_CUT_MM = 0.5;
@@ -15,16 +16,16 @@ export interface CutGroup {
 }
 
 /**
- * Puts equal cuts together. A plain piece may be turned: half a turn always, a quarter when the
- * tile is square; a directional one may not. Nothing is ever flipped.
+ * Puts equal cuts of one tile together. A plain piece may be turned as its outline allows: half a turn, a
+ * quarter when it is square, a sixth when it is a hexagon; a directional one may not. Nothing is ever flipped.
  */
-export function groupCuts(pieces: readonly CutPiece[], product: Product): CutGroup[] {
-  const tile = actualSize(product);
+export function groupCuts(pieces: readonly CutPiece[], products: readonly Product[]): CutGroup[] {
   const groups: { first: CutPiece; turned: Polygon[]; pieces: CutPiece[] }[] = [];
   for (const piece of pieces) {
     const home = groups.find((group) => isAlike(group.first, piece) && group.turned.some((polygon) => sameOutline(polygon, piece.inTile)));
     if (home) home.pieces.push(piece);
-    else groups.push({ first: piece, turned: turnedOutlines(piece.inTile, tile, product.directional), pieces: [piece] });
+    else
+      groups.push({ first: piece, turned: turnedOutlines(piece, facesOneWay(productNamed(products, piece.productId))), pieces: [piece] });
   }
   return groups
     .sort((a, b) => b.pieces.length - a.pieces.length || b.first.areaMm2 - a.first.areaMm2)
@@ -33,21 +34,14 @@ export function groupCuts(pieces: readonly CutPiece[], product: Product): CutGro
 
 const isAlike = (a: CutPiece, b: CutPiece): boolean =>
   a.kind === b.kind &&
+  a.productId === b.productId &&
   a.inTile.length === b.inTile.length &&
   a.inTile[0].length === b.inTile[0].length &&
   Math.abs(a.areaMm2 - b.areaMm2) <= SAME_CUT_MM * 2 * (a.sizeMm.widthMm + a.sizeMm.heightMm);
 
-/** The outlines that cut the same piece: the tile turned about its middle, as far as its face allows. */
-function turnedOutlines(polygon: Polygon, { widthMm: w, heightMm: h }: Size, directional: boolean): Polygon[] {
-  if (directional) return [polygon];
-  const turns: ((p: Point) => Point)[] = [(p) => p, ([x, y]) => [w - x, h - y]];
-  if (Math.abs(w - h) < SAME_CUT_MM)
-    turns.push(
-      ([x, y]) => [h - y, x],
-      ([x, y]) => [y, w - x],
-    );
-  return turns.map((turn) => mapPolygon(polygon, turn));
-}
+/** The outlines that cut the same piece: the tile turned about its middle, as far as its outline and its face allow. */
+const turnedOutlines = ({ inTile, tile }: CutPiece, directional: boolean): Polygon[] =>
+  directional ? [inTile] : selfTurns(tile, SAME_CUT_MM).map(({ turn }) => mapPolygon(inTile, turn));
 
 const sameOutline = (a: Polygon, b: Polygon): boolean => a.every((ring, k) => sameRing(ring, b[k]));
 

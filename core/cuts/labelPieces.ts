@@ -2,6 +2,8 @@ import type { Address, Layout } from '../setout/layout.ts';
 
 /** Where counting starts: the first course, and in each course the first tile. */
 export interface Labels {
+  /** Stands before the letters: nothing in the main field, 2 and up in the others. */
+  readonly prefix: string;
   readonly firstCourse: number;
   readonly firstInCourse: ReadonlyMap<number, number>;
   readonly perCell: readonly number[];
@@ -9,8 +11,12 @@ export interface Labels {
 
 const courseOf = ({ repeat }: Layout, { piece, j }: Address): number => j * repeat.coursesPerCell + repeat.pieces[piece].course;
 
+/** Starts the count of every field. */
+export const startLabels = (fields: readonly { readonly layout: Layout }[]): Labels[] =>
+  fields.map(({ layout }, k) => startField(layout, k));
+
 /** Starts the count of courses and places from the bottom left of what is laid. */
-export function startLabels(layout: Layout): Labels {
+function startField(layout: Layout, field: number): Labels {
   const firstInCourse = new Map<number, number>();
   const { pieces, coursesPerCell } = layout.repeat;
   const perCell = Array.from({ length: coursesPerCell }, (_, c) => pieces.filter(({ course }) => course === c).length);
@@ -22,7 +28,7 @@ export function startLabels(layout: Layout): Labels {
   const runs = layout.wholeRuns;
   for (let k = 0; k < runs.length; k += 4) see({ piece: runs[k], j: runs[k + 1], i: runs[k + 2] });
   layout.cutTiles.forEach(see);
-  return { firstCourse: Math.min(...firstInCourse.keys()), firstInCourse, perCell };
+  return { prefix: field === 0 ? '' : String(field + 1), firstCourse: Math.min(...firstInCourse.keys()), firstInCourse, perCell };
 }
 
 function placeOf({ repeat }: Layout, perCell: readonly number[], { piece, i }: Address): number {
@@ -31,11 +37,11 @@ function placeOf({ repeat }: Layout, perCell: readonly number[], { piece, i }: A
   return i * perCell[course] + before;
 }
 
-/** The name of a tile: letters for the course, counted from the first, and its place: `C7`. */
+/** The name of a tile: letters for the course, counted from the first, and its place: `C7`; `2A4` in the second field. */
 export function labelOf(labels: Labels, layout: Layout, address: Address): string {
   const course = courseOf(layout, address);
   const place = placeOf(layout, labels.perCell, address) - (labels.firstInCourse.get(course) ?? 0) + 1;
-  return `${letters(course - labels.firstCourse)}${place}`;
+  return `${labels.prefix}${letters(course - labels.firstCourse)}${place}`;
 }
 
 /** 0 is A, 25 is Z, 26 is AA. I and O stay out: on a wet tile they read as 1 and 0. */

@@ -1,5 +1,5 @@
-import { boxOf, type Box } from '../geometry/ring.ts';
-import { cross, subtract, type Point } from '../geometry/point.ts';
+import { boxOf, isBox, type Box, type Ring } from '../geometry/ring.ts';
+import { cross, distance, subtract, type Point } from '../geometry/point.ts';
 import type { Size } from '../tile/product.ts';
 import { coreBitFor, type CutKind, type Mark, type Side } from './cutKind.ts';
 import type { Circle } from '../geometry/circleRing.ts';
@@ -17,22 +17,56 @@ export interface MarkedCut {
 
 /**
  * Names one cut and says how it is marked: from the tile's factory edges, or for a notch or slot that
- * opens to a side cut before it, from the sides of the piece. `piece` is the box of the piece in the tile,
+ * opens to a side cut before it, from the sides of the piece. `outline` is the tile, `piece` the box of the piece in the tile,
  * `circles` those of round fixtures in the tile's frame.
  */
-export function markCut(line: CutLine, tile: Size, piece: Box, circles: readonly Circle[]): MarkedCut {
+export function markCut(line: CutLine, outline: Ring, piece: Box, circles: readonly Circle[]): MarkedCut {
+  const around = boxOf(outline);
+  const tile = { widthMm: around.maxX - around.minX, heightMm: around.maxY - around.minY };
+  const plain = isBox(outline);
   if (line.closed) return line.curved ? (circleCut(line, 'hole', circles) ?? pathCut(line, 'hole')) : windowCut(line);
   if (line.curved) return (bulges(line) ? null : circleCut(line, 'halfHole', circles)) ?? pathCut(line, 'curve');
   switch (line.points.length) {
     case 2:
-      return straightCut(line.points[0], line.points[1], tile);
+      return plain ? straightCut(line.points[0], line.points[1], tile) : chordCut(line.points[0], line.points[1], outline, tile);
     case 3:
-      return notchCut(line, tile, piece);
+      return plain ? notchCut(line, tile, piece) : pathCut(line, 'notch');
     case 4:
-      return slotCut(line, tile, piece) ?? pathCut(line, 'curve');
+      return (plain ? slotCut(line, tile, piece) : null) ?? pathCut(line, 'curve');
     default:
       return pathCut(line, 'curve');
   }
+}
+
+/** Outlines with more corners than this are curves, which have no corners to tape from. */
+const MOST_CORNERS = 12;
+
+/**
+ * A straight cut through a tile that is no rectangle: square to its box as a distance from that side; else
+ * as two distances along its sides, each from the corner that comes before it round the tile.
+ */
+function chordCut(p: Point, q: Point, outline: Ring, tile: Size): MarkedCut {
+  const square = near(p[0], q[0]) || near(p[1], q[1]);
+  if (square) {
+    const steep = near(p[0], q[0]);
+    const keepsLow = steep ? q[1] > p[1] : q[0] < p[0];
+    const from: Side = steep ? (keepsLow ? 'left' : 'right') : keepsLow ? 'bottom' : 'top';
+    const mm = keepsLow ? p[steep ? 0 : 1] : (steep ? tile.widthMm : tile.heightMm) - p[steep ? 0 : 1];
+    return { kind: 'straight', mark: { type: 'line', from, mm: [mm, mm] } };
+  }
+  const ends = [p, q].map((at) => fromCorner(at, outline));
+  if (outline.length > MOST_CORNERS || !ends[0] || !ends[1]) return { kind: 'taper', mark: { type: 'path', points: [p, q] } };
+  return { kind: 'taper', mark: { type: 'chord', ends: [ends[0], ends[1]] } };
+}
+
+/** A position on an outline as a distance along a side from its corner; corners count from 1. */
+function fromCorner(at: Point, outline: Ring): { readonly corner: number; readonly mm: number } | null {
+  for (let k = 0; k < outline.length; k++) {
+    const [from, to] = [outline[k], outline[(k + 1) % outline.length]];
+    const along = distance(from, at);
+    if (Math.abs(along + distance(at, to) - distance(from, to)) < SAME_MM) return { corner: k + 1, mm: along };
+  }
+  return null;
 }
 
 /** Whether the piece is rounded off, not bitten into: the chain has the piece on its left and turns left. */

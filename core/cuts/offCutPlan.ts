@@ -1,6 +1,7 @@
-import { boxOf, ringArea, type Box } from '../geometry/ring.ts';
-import { actualSize, type Product, type Size } from '../tile/product.ts';
-import type { CutPiece } from './cutPiece.ts';
+import { boxOf, isBox, ringArea, type Box } from '../geometry/ring.ts';
+import { facesOneWay, type Product, type Size } from '../tile/product.ts';
+import { productNamed, type CutPiece } from './cutPiece.ts';
+import { planOutlineOffCuts } from './outlineOffCuts.ts';
 import type { Side } from './cutKind.ts';
 
 /** Sizes nearer than this fit each other, mm. */
@@ -32,6 +33,8 @@ export interface OffCutPlan {
   readonly openedForCuts: number;
   /** No plan could need fewer than this many tiles for the cuts. */
   readonly lowerBound: number;
+  /** The same for each tile by itself. */
+  readonly byProduct: readonly { readonly productId: string; readonly openedForCuts: number; readonly lowerBound: number }[];
 }
 
 interface Rule {
@@ -39,25 +42,44 @@ interface Rule {
   readonly offCutsKept: boolean;
 }
 
+/** Plans the off-cuts of every tile that is cut, each for itself. */
+export function planOffCuts(pieces: readonly CutPiece[], products: readonly Product[], rule: Rule): OffCutPlan {
+  const sources = new Map<string, CutSource>();
+  const ids = [...new Set(pieces.map(({ productId }) => productId))];
+  let openedForCuts = 0;
+  const byProduct = ids.map((productId) => {
+    const own = pieces.filter((piece) => piece.productId === productId);
+    const directional = facesOneWay(productNamed(products, productId));
+    const planned = own.every(({ tile }) => isBox(tile))
+      ? planRectangles(own, directional, rule)
+      : planOutlineOffCuts(own, directional, rule);
+    for (const [label, source] of planned.sources) sources.set(label, { ...source, tile: source.tile + openedForCuts });
+    openedForCuts += planned.opened;
+    return { productId, openedForCuts: planned.opened, lowerBound: planned.lowerBound };
+  });
+  return { sources, openedForCuts, byProduct, lowerBound: byProduct.reduce((sum, { lowerBound }) => sum + lowerBound, 0) };
+}
+
 /**
  * Takes each cut piece, largest first, from the smallest off-cut it fits, or from a new tile.
  * A piece is never flipped; a directional one never turned; every side it keeps of its tile is a
  * factory edge of the off-cut too, so that factory edges meet at the joints.
  */
-export function planOffCuts(pieces: readonly CutPiece[], product: Product, rule: Rule): OffCutPlan {
-  const size = actualSize(product);
-  const turns = product.directional ? [0] : [0, 2, 1, 3];
+function planRectangles(pieces: readonly CutPiece[], directional: boolean, rule: Rule) {
+  const around = boxOf(pieces[0].tile);
+  const size = { widthMm: around.maxX - around.minX, heightMm: around.maxY - around.minY };
+  const turns = directional ? [0] : [0, 2, 1, 3];
   const stock: OffCut[] = [];
-  const sources = new Map<string, CutSource>();
+  const sources: (readonly [string, CutSource])[] = [];
   let opened = 0;
   for (const piece of [...pieces].sort((a, b) => boxArea(b.sizeMm) - boxArea(a.sizeMm))) {
     const found = rule.offCutsKept ? smallestFit(piece, stock, turns) : null;
     const from = found ?? { offCut: newTile(size, ++opened), box: placeIn(piece, newTile(size, opened), 0) ?? boxOf(piece.inTile[0]) };
     if (found) stock.splice(stock.indexOf(found.offCut), 1);
-    sources.set(piece.label, { tile: from.offCut.tile, offCutOf: from.offCut.leftBy });
+    sources.push([piece.label, { tile: from.offCut.tile, offCutOf: from.offCut.leftBy }]);
     stock.push(...remainders(from.offCut, from.box, rule.kerfMm, piece.label));
   }
-  return { sources, openedForCuts: opened, lowerBound: rule.offCutsKept ? boundFor(pieces, size) : pieces.length };
+  return { sources, opened, lowerBound: rule.offCutsKept ? boundFor(pieces, size) : pieces.length };
 }
 
 const boxArea = ({ widthMm, heightMm }: Size): number => widthMm * heightMm;

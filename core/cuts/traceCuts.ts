@@ -1,6 +1,5 @@
 import { cross, distance, subtract, type Point } from '../geometry/point.ts';
 import type { Polygon, Ring } from '../geometry/ring.ts';
-import type { Size } from '../tile/product.ts';
 
 /** Clipping rounds to 0.1 micrometre; a corner this near a side of the tile, in mm, is on it. */
 const ON_SIDE_MM = 0.01;
@@ -21,14 +20,14 @@ export interface CutLine {
  * Finds the cuts that make a piece, given in the tile's own frame: stretches of its outline that
  * are not the tile's own sides. At a corner that sticks out, one cut ends and the next begins.
  */
-export function traceCuts([outer, ...holes]: Polygon, tile: Size): CutLine[] {
+export function traceCuts([outer, ...holes]: Polygon, tile: Ring): CutLine[] {
   return [
     ...openCuts(outer, tile),
     ...holes.map((ring) => ({ points: ring, closed: true, curved: isCurved([...ring, ring[0], ring[1]]) })),
   ];
 }
 
-function openCuts(ring: Ring, tile: Size): CutLine[] {
+function openCuts(ring: Ring, tile: Ring): CutLine[] {
   const count = ring.length;
   const isCut = ring.map((p, k) => !onSameSide(p, ring[(k + 1) % count], tile));
   const start = isCut.findIndex((cut, k) => !cut && isCut[(k + 1) % count]);
@@ -70,12 +69,21 @@ function turnDeg(a: Point, b: Point, c: Point): number {
   return (Math.atan2(cross(u, v), u[0] * v[0] + u[1] * v[1]) * 180) / Math.PI;
 }
 
-function onSameSide(p: Point, q: Point, { widthMm, heightMm }: Size): boolean {
+/** Whether a stretch of the piece runs along the outline of the tile. */
+function onSameSide(p: Point, q: Point, tile: Ring): boolean {
   if (distance(p, q) < ON_SIDE_MM) return true;
-  return [
-    [0, 0],
-    [0, widthMm],
-    [1, 0],
-    [1, heightMm],
-  ].some(([axis, at]) => Math.abs(p[axis] - at) < ON_SIDE_MM && Math.abs(q[axis] - at) < ON_SIDE_MM);
+  const middle: Point = [(p[0] + q[0]) / 2, (p[1] + q[1]) / 2];
+  return isOnRing(p, tile) && isOnRing(q, tile) && isOnRing(middle, tile);
 }
+
+/** Whether a position lies on an outline. */
+const isOnRing = (p: Point, ring: Ring): boolean =>
+  ring.some((from, k) => {
+    const to = ring[(k + 1) % ring.length];
+    if (p[0] < Math.min(from[0], to[0]) - ON_SIDE_MM || p[0] > Math.max(from[0], to[0]) + ON_SIDE_MM) return false;
+    if (p[1] < Math.min(from[1], to[1]) - ON_SIDE_MM || p[1] > Math.max(from[1], to[1]) + ON_SIDE_MM) return false;
+    const along = subtract(to, from);
+    const size = Math.hypot(along[0], along[1]);
+    const run = ((p[0] - from[0]) * along[0] + (p[1] - from[1]) * along[1]) / size;
+    return run > -ON_SIDE_MM && run < size + ON_SIDE_MM && Math.abs(cross(along, subtract(p, from))) / size < ON_SIDE_MM;
+  });

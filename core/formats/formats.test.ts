@@ -7,6 +7,10 @@ import { polygonsArea, ringArea, type Ring } from '../geometry/ring.ts';
 import { sharedArea } from '../geometry/clip.ts';
 import type { Job } from '../job.ts';
 import { plan } from '../plan.ts';
+import { describeIssue } from '../messages/en/issues.ts';
+import { MADE_UP_TILES } from '../tile/madeUpList.ts';
+import type { Product } from '../tile/product.ts';
+import { productsCsv, readProductsCsv } from './productsCsv.ts';
 import { jobOfOne } from '../testJob.ts';
 import { cutsCsv, orderCsv } from './csv.ts';
 import { readJobFile, writeJobFile } from './jobFile.ts';
@@ -125,5 +129,40 @@ describe('CSV', () => {
     const { data } = parse(orderCsv(nasty, plan(nasty)));
     expect(data[0]['Item']).toBe("'=2+5");
     expect(data.map(({ Cost }) => Number(Cost)).reduce((a, b) => a + b, 0)).toBeCloseTo(plan(nasty).money.total, 2);
+  });
+});
+
+describe('a list of tiles as CSV', () => {
+  test('written and read back it is the same list', () => {
+    const kept = (product: Product) => ({ ...product, backArrow: false, sample: [], lots: [], massKg: null, picture: null });
+    expect(readProductsCsv(productsCsv(MADE_UP_TILES))).toEqual({ products: MADE_UP_TILES.map(kept), issues: [] });
+  });
+  test('another unit is read where the head names it, tape lengths as they are written', () => {
+    const { products, issues } = readProductsCsv(
+      'Name,Material,Width in,Height in,Thickness (mm),Pieces a box,Price a box\nLoaf,ceramic,12,11 13/16",8,10,30\n',
+    );
+    expect(issues).toEqual([]);
+    expect(products[0].nominal).toEqual({ widthMm: expect.closeTo(304.8, 6), heightMm: expect.closeTo(300.0375, 6) });
+  });
+  test('a bad cell is named by row and column, and the good rows are kept', () => {
+    const head = 'name,material,width mm,height mm,thickness mm,pieces a box,price a box';
+    const { products, issues } = readProductsCsv(
+      `${head}\nOne,ceramic,100,100,8,10,20\nTwo,cheese,100,wide,8,10,20\nThree,glass,100,100,8,0.5,20\n`,
+    );
+    expect(products.map(({ name }) => name)).toEqual(['One']);
+    expect(issues.map(({ path }) => path.join(' '))).toEqual(['row 3 material', 'row 3 height mm', 'row 4 pieces a box']);
+    for (const found of issues) expect(describeIssue(found)).toMatch(/Expected|can't be read/);
+  });
+  test('missing and unknown columns and units are refused before any row is read', () => {
+    const codes = (text: string): string[] => readProductsCsv(text).issues.map(({ code }) => code);
+    expect(codes('')).toEqual(['csv/empty']);
+    expect(codes('name,material,width yards,height mm,thickness mm,pieces a box\na,glass,1,1,1,1')).toEqual([
+      'csv/unknown-unit',
+      'csv/missing-column',
+      'csv/missing-column',
+    ]);
+    expect(codes('name,material,width mm,height mm,thickness mm,pieces a box,price a box,taste\na,glass,1,1,1,1,1,1')).toEqual([
+      'csv/unknown-column',
+    ]);
   });
 });

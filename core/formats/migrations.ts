@@ -7,7 +7,7 @@ const isData = (value: unknown): value is Data => typeof value === 'object' && v
 const listOf = (value: unknown): readonly unknown[] => (Array.isArray(value) ? value : []);
 
 /** Each brings a job file of its version one version forward; what it can't read it leaves for the check that follows. */
-export const MIGRATIONS: Readonly<Record<number, (job: Data) => Data>> = { 1: measureFromEdges };
+export const MIGRATIONS: Readonly<Record<number, (job: Data) => Data>> = { 1: measureFromEdges, 2: nameFaces };
 
 /** Brings parsed JSON of an older job file to the version this code reads. */
 export function bringForward(job: Data): Data {
@@ -38,4 +38,14 @@ function measureFromEdges(job: Data): Data {
     return { ...data, measured: { ...data['measured'], fixtures: listOf(data['measured']['fixtures']).map(moved) } };
   };
   return { ...job, surfaces: listOf(job['surfaces']).map(surface) };
+}
+
+/** Version 2 knew directional tiles only; version 3 names what the face shows. */
+function nameFaces(job: Data): Data {
+  const product = (data: unknown): unknown => {
+    if (!isData(data) || !('directional' in data)) return data;
+    const { directional, ...rest } = data;
+    return { ...rest, face: directional === true ? 'directional' : 'plain' };
+  };
+  return { ...job, products: listOf(job['products']).map(product) };
 }

@@ -4,6 +4,7 @@ import { describeFinding } from '../messages/en/advice.ts';
 import { describeReason } from '../messages/en/reasons.ts';
 import { setoutsOf, type Plan, type SurfacePlan } from '../plan.ts';
 import type { EdgeSummary } from '../setout/edgeCuts.ts';
+import { productAt } from '../setout/field.ts';
 import { forEachWhole, tileRing, type Address } from '../setout/layout.ts';
 import type { Point } from '../geometry/point.ts';
 
@@ -57,7 +58,7 @@ export function planJson(job: Job, plan: Plan): object {
 }
 
 function surfaceJson(job: Job, surface: Surface, planned: SurfacePlan): object {
-  const { traced, layout, areas, advice, choice, edges, totals } = planned;
+  const { traced, layout, fields, areas, advice, choice, edges, totals } = planned;
   const tape = tapeOf(job, surface);
   return {
     id: surface.id,
@@ -65,20 +66,20 @@ function surfaceJson(job: Job, surface: Surface, planned: SurfacePlan): object {
     kind: surface.kind,
     region: { polygons: traced.region },
     ...areas,
-    droppedAreaMm2: layout.droppedAreaMm2,
+    droppedAreaMm2: fields.reduce((sum, field) => sum + field.layout.droppedAreaMm2, 0),
     setout: {
       school: schoolOf(choice),
       x: choice.x,
       y: choice.y,
       origin: layout.placement.origin,
-      turnDeg: layout.placement.turnDeg,
+      turnDeg: surface.turnDeg,
       jointMm: surface.jointMm,
       jointMayVary: false,
       largestJointMm: surface.jointMm,
       reasons: advice.reasons.map((reason) => describeReason(reason, tape)),
       lines: planned.lines,
     },
-    pieces: pieceList(surface, planned),
+    pieces: pieceList(planned),
     edges: edges.map(edgeJson(traced.names)),
     totals,
   };
@@ -92,37 +93,42 @@ function schoolOf({ x, y }: Pick<SurfacePlan['choice'], 'x' | 'y'>): string {
   return centred === 0 ? 'full-piece-off-the-line' : 'centre-out and full-piece-off-the-line';
 }
 
-function pieceList(surface: Surface, planned: SurfacePlan): object[] {
-  const { layout, labels, cuts, offCuts } = planned;
+function pieceList(planned: SurfacePlan): object[] {
+  const { fields, labels, cuts, offCuts } = planned;
   const indexOf = new Map<string, number>();
-  const tileIndex = (address: Address): number => {
-    const key = `${address.piece}/${address.i}/${address.j}`;
+  const tileIndex = (field: number, { piece, i, j }: Address): number => {
+    const key = `${field}/${piece}/${i}/${j}`;
     if (!indexOf.has(key)) indexOf.set(key, indexOf.size);
     return indexOf.get(key) ?? 0;
   };
   const pieces: object[] = [];
-  forEachWhole(layout, (address) => {
-    const ring = tileRing(layout, address);
-    pieces.push({
-      label: labelOf(labels, layout, address),
-      product: surface.productId,
-      whole: true,
-      tileIndex: tileIndex(address),
-      rings: [ring],
-      tileRings: [ring],
-      cut: null,
+  fields.forEach((field, index) => {
+    forEachWhole(field.layout, (address) => {
+      const ring = tileRing(field.layout, address);
+      pieces.push({
+        label: labelOf(labels[index], field.layout, address),
+        field: field.id,
+        product: productAt(field, address),
+        whole: true,
+        tileIndex: tileIndex(index, address),
+        rings: [ring],
+        tileRings: [ring],
+        cut: null,
+      });
     });
   });
   for (const piece of cuts) {
     const { kind, marks, tool, edgeShows, label, sizeMm, minutes } = piece;
     const rings: readonly (readonly Point[])[] = piece.polygon;
+    const field = fields[piece.field];
     pieces.push({
       label,
-      product: surface.productId,
+      field: field.id,
+      product: piece.productId,
       whole: false,
-      tileIndex: tileIndex(piece.address),
+      tileIndex: tileIndex(piece.field, piece.address),
       rings,
-      tileRings: [tileRing(layout, piece.address)],
+      tileRings: [tileRing(field.layout, piece.address)],
       cut: { kind, marks, tool, edgeShows, sizeMm, minutes, from: offCuts.sources.get(label) ?? null },
     });
   }

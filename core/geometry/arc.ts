@@ -39,11 +39,11 @@ export function sweepOfArc({ from, to, riseMm }: Arc): number {
 /** Length along an arc, mm. */
 export const lengthOfArc = (arc: Arc): number => sweepOfArc(arc) * circleOfArc(arc).radiusMm;
 
-/** The corners between the two ends of an arc that stand for it within the allowed sagitta. */
-export function pointsOfArc(arc: Arc): Point[] {
+/** The corners between the two ends of an arc that stand for it within a sagitta, mm. */
+export function pointsOfArc(arc: Arc, sagittaMm = ARC_SAGITTA_MM): Point[] {
   const { centre, radiusMm } = circleOfArc(arc);
   const sweep = sweepOfArc(arc) * Math.sign(arc.riseMm);
-  const chords = Math.max(2, Math.ceil(Math.abs(sweep) / (2 * Math.acos(1 - Math.min(1, ARC_SAGITTA_MM / radiusMm)))));
+  const chords = Math.max(2, Math.ceil(Math.abs(sweep) / (2 * Math.acos(1 - Math.min(1, sagittaMm / radiusMm)))));
   const start = Math.atan2(arc.from[1] - centre[1], arc.from[0] - centre[0]);
   return Array.from({ length: chords - 1 }, (_, k) => {
     const angle = start + (sweep * (k + 1)) / chords;

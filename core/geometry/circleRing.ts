@@ -10,10 +10,10 @@ export interface Circle {
 
 /**
  * A circle as a counter-clockwise ring of equal chords, grown by a hair so that its area is the
- * circle's own: pi * r². Radius in mm, above zero.
+ * circle's own: pi * r². Radius and sagitta in mm, above zero.
  */
-export function circleRing(centre: Point, radiusMm: number): Ring {
-  const chords = chordCount(radiusMm);
+export function circleRing(centre: Point, radiusMm: number, sagittaMm = ARC_SAGITTA_MM): Ring {
+  const chords = chordCount(radiusMm, sagittaMm);
   const angle = (2 * Math.PI) / chords;
   const grown = radiusMm * Math.sqrt(angle / Math.sin(angle));
   return Array.from(
@@ -23,8 +23,8 @@ export function circleRing(centre: Point, radiusMm: number): Ring {
 }
 
 /** Chords needed to stay within the allowed sagitta; a multiple of four, so that the extremes are corners. */
-function chordCount(radiusMm: number): number {
-  const ratio = Math.min(1, ARC_SAGITTA_MM / radiusMm);
+function chordCount(radiusMm: number, sagittaMm: number): number {
+  const ratio = Math.min(1, sagittaMm / radiusMm);
   const count = Math.PI / Math.acos(1 - ratio);
   return Math.max(16, 4 * Math.ceil(count / 4));
 }

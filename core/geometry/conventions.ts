@@ -18,5 +18,8 @@ export const CLIP_UNITS_PER_MM = 10_000;
 /** How far a polygon that stands for an arc may stray from it, in mm. */
 export const ARC_SAGITTA_MM = 0.01;
 
+/** The same for the round sides of tiles, of which a floor may have thousands; a tenth of what a saw can hold. */
+export const TILE_SAGITTA_MM = 0.03;
+
 /** What is narrower than this is no piece: nobody can cut or set it, and the joint takes it. */
 export const SMALLEST_PIECE_WIDTH_MM = 0.5;

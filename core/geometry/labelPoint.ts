@@ -1,10 +1,11 @@
-import { boxOf, isInside, type Polygon } from './ring.ts';
+import { boxOf, isInside, type Polygon, type Ring } from './ring.ts';
 import { cross, dot, length, subtract, type Point } from './point.ts';
 
 const STEPS = 8;
 
 /** A position well inside a polygon, for its label: the middle where that is inside, else the deepest of a grid. */
-export function labelPoint(polygon: Polygon): Point {
+export function labelPoint(whole: Polygon): Point {
+  const polygon = whole.map(thinned);
   const box = boxOf(polygon[0]);
   const middle: Point = [(box.minX + box.maxX) / 2, (box.minY + box.maxY) / 2];
   if (polygon.length === 1 && polygon[0].length === 4) return middle;
@@ -18,6 +19,15 @@ export function labelPoint(polygon: Polygon): Point {
     }
   }
   return best;
+}
+
+/** Corners of a ring that are enough to find room for a label. */
+const ENOUGH_CORNERS = 24;
+
+/** A ring of many short chords with fewer of them. */
+function thinned(ring: Ring): Ring {
+  const step = Math.ceil(ring.length / ENOUGH_CORNERS);
+  return step === 1 ? ring : ring.filter((_, k) => k % step === 0);
 }
 
 function depthIn(point: Point, polygon: Polygon): number {

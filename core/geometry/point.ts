@@ -17,10 +17,10 @@ export const dot = (a: Point, b: Point): number => a[0] * b[0] + a[1] * b[1];
 export const cross = (a: Point, b: Point): number => a[0] * b[1] - a[1] * b[0];
 
 /** Length of a vector in mm. */
-export const length = (a: Point): number => Math.hypot(a[0], a[1]);
+export const length = (a: Point): number => Math.sqrt(a[0] ** 2 + a[1] ** 2);
 
 /** Distance between two positions in mm. */
-export const distance = (a: Point, b: Point): number => Math.hypot(a[0] - b[0], a[1] - b[1]);
+export const distance = (a: Point, b: Point): number => Math.sqrt((a[0] - b[0]) ** 2 + (a[1] - b[1]) ** 2);
 
 /** The vector of length one in the same direction; throws for a vector without length. */
 export function unit(a: Point): Point {

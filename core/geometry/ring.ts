@@ -62,6 +62,12 @@ export const boxRing = (box: Box): Ring => [
 export const rectangleRing = (x: number, y: number, widthMm: number, heightMm: number): Ring =>
   boxRing({ minX: x, minY: y, maxX: x + widthMm, maxY: y + heightMm });
 
+/** Whether a ring is its own box: a rectangle that stands straight. */
+export function isBox(ring: Ring): boolean {
+  const { minX, minY, maxX, maxY } = boxOf(ring);
+  return Math.abs(ringArea(ring) - (maxX - minX) * (maxY - minY)) < 1;
+}
+
 /** Whether a position lies inside some polygons (even-odd; on an edge is undefined). */
 export function isInside(point: Point, polygons: readonly Polygon[]): boolean {
   let inside = false;

@@ -27,7 +27,13 @@ export function coursedRepeat(
     pieces: pieces.map(({ along, across }, course) => {
       const [x, y] = place([along, across]);
       const [width, height] = place([size.alongMm, size.acrossMm]);
-      return { ring: rectangleRing(x, y, width, height), corner: turned ? [x + width, y] : [x, y], turnDeg: turned ? 90 : 0, course };
+      return {
+        ring: rectangleRing(x, y, width, height),
+        corner: turned ? [x + width, y] : [x, y],
+        turnDeg: turned ? 90 : 0,
+        course,
+        part: null,
+      };
     }),
   };
 }

@@ -6,7 +6,7 @@ export function placedPiece({ widthMm, heightMm }: Module, x: number, y: number,
   const [long, short] = [Math.max(widthMm, heightMm), Math.min(widthMm, heightMm)];
   const [wide, high] = longAlong === 'x' ? [long, short] : [short, long];
   const turned = widthMm !== heightMm && widthMm >= heightMm !== (longAlong === 'x');
-  return { ring: rectangleRing(x, y, wide, high), corner: turned ? [x + wide, y] : [x, y], turnDeg: turned ? 90 : 0, course };
+  return { ring: rectangleRing(x, y, wide, high), corner: turned ? [x + wide, y] : [x, y], turnDeg: turned ? 90 : 0, course, part: null };
 }
 
 /** The same cell with x and y changed over: what ran across the drawing runs up it. */

@@ -1,10 +1,27 @@
 import { z } from 'zod';
+import { arabesque } from './kinds/arabesque.ts';
 import { basketWeave } from './kinds/basketWeave.ts';
+import { chevron } from './kinds/chevron.ts';
+import { corridor } from './kinds/corridor.ts';
+import { cubes } from './kinds/cubes.ts';
+import { diamond } from './kinds/diamond.ts';
 import { herringbone } from './kinds/herringbone.ts';
+import { hexagon } from './kinds/hexagon.ts';
+import { modularSet } from './kinds/modularSet.ts';
+import { octagonDot } from './kinds/octagonDot.ts';
+import { pennyRound } from './kinds/pennyRound.ts';
+import { pinwheel } from './kinds/pinwheel.ts';
 import { randomStagger } from './kinds/randomStagger.ts';
 import { runningBond } from './kinds/runningBond.ts';
+import { scallop } from './kinds/scallop.ts';
 import { stack } from './kinds/stack.ts';
-import type { PatternKind } from './patternKind.ts';
+import { triangle } from './kinds/triangle.ts';
+import { turnedSquares } from './kinds/turnedSquares.ts';
+import { windmill } from './kinds/windmill.ts';
+import { wovenDots } from './kinds/wovenDots.ts';
+import type { Misfit, PatternKind } from './patternKind.ts';
+import type { Size } from '../tile/product.ts';
+import type { TileShapeKind } from '../tile/shape.ts';
 import type { Module, Repeat } from './repeat.ts';
 
 /** Every pattern a surface can be laid in. A new kind is a file in kinds/ and a line here. */
@@ -13,7 +30,22 @@ export const PATTERNS = {
   runningBond,
   randomStagger,
   herringbone,
+  chevron,
   basketWeave,
+  turnedSquares,
+  wovenDots,
+  windmill,
+  pinwheel,
+  modularSet,
+  corridor,
+  hexagon,
+  octagonDot,
+  arabesque,
+  scallop,
+  pennyRound,
+  diamond,
+  cubes,
+  triangle,
 } as const;
 
 /** The name of a kind of pattern. */
@@ -35,3 +67,16 @@ export const repeatOf = (pattern: Pattern, module: Module): Repeat => kindOf(pat
 
 /** The joint within the pattern that the real sizes leave, mm; null where all joints are as wanted. */
 export const innerJointOf = (pattern: Pattern, module: Module): number | null => kindOf(pattern).innerJoint?.(module, pattern) ?? null;
+
+/** The other tiles a pattern needs, by name, each with the size that keeps every joint, mm. */
+export const partsOf = (pattern: Pattern, module: Module): Readonly<Record<string, Size>> => kindOf(pattern).parts?.(module, pattern) ?? {};
+
+/** Whether a pattern lays tiles of an outline. */
+export const takesShape = (kind: PatternId, shape: TileShapeKind): boolean =>
+  (PATTERNS[kind].takes as readonly TileShapeKind[]).includes(shape);
+
+/** What keeps a tile from being laid in a pattern; null where nothing does. */
+export function misfitOf(pattern: Pattern, module: Module): Misfit | 'otherOutline' | null {
+  if (!takesShape(pattern.kind, module.shape?.kind ?? 'rectangle')) return 'otherOutline';
+  return kindOf(pattern).misfit?.(module, pattern) ?? null;
+}

@@ -1,10 +1,9 @@
+import type { Box } from '../geometry/ring.ts';
 import type { Repeat } from '../pattern/repeat.ts';
-import type { Edge } from '../surface/edge.ts';
-import type { Traced } from '../surface/traceSurface.ts';
 import { firstPieceSpan, settledOrigin, spanOf, type Axis } from './axisPlacement.ts';
 import { summariseEdges } from './edgeCuts.ts';
 import type { Candidate, SettledAxis } from './candidate.ts';
-import { placeRepeat } from './placeRepeat.ts';
+import type { OpenField } from './fields/placeFields.ts';
 import { endCuts, explainSetout, leavesSliver, type EndCuts, type Reason } from './explainSetout.ts';
 import { scoreSetout } from './scoreSetout.ts';
 import { BEST_SETOUT, FIXED_RULES, type AxisChoice, type FixedRule, type SetoutChoice } from './setoutChoice.ts';
@@ -37,14 +36,14 @@ export interface SetoutOption {
 }
 
 /** Holds a setout against its rivals in each direction. */
-export function adviseSetout(place: Placer, chosen: Candidate, traced: Traced): SetoutAdvice {
+export function adviseSetout(place: Placer, chosen: Candidate, limits: Box): SetoutAdvice {
   const alongX = FIXED_RULES.map((rule) => place({ rule }, chosen.y));
   const alongY = FIXED_RULES.map((rule) => place(chosen.x, { rule }));
   const others = (axis: Axis, all: readonly Candidate[]): Candidate[] => all.filter((c) => c[axis].rule !== chosen[axis].rule);
   return {
     proposed: chooseProposal(place),
     options: { x: alongX.map((candidate) => optionOf(candidate, 'x')), y: alongY.map((candidate) => optionOf(candidate, 'y')) },
-    reasons: explainSetout(chosen, { x: others('x', alongX), y: others('y', alongY) }, traced),
+    reasons: explainSetout(chosen, { x: others('x', alongX), y: others('y', alongY) }, limits),
   };
 }
 
@@ -63,31 +62,30 @@ const rulesFor = (choice: AxisChoice): SettledAxis[] => (choice.rule === 'best' 
 
 const best = (candidates: readonly Candidate[]): Candidate => candidates.reduce((a, b) => (b.score < a.score - 1e-9 ? b : a));
 
-/** A placer for one surface and repeat; remembers what it placed. */
-export function candidatePlacer(traced: Traced, repeat: Repeat, jointMm: number): Placer {
+/** A placer for one field; remembers what it placed. */
+export function candidatePlacer({ ground, laid, place }: OpenField): Placer {
   const placed = new Map<string, Candidate>();
-  const beside = fixtureEdges(traced);
+  const { repeat } = laid;
+  const gapMm = laid.jointMm * turnedStretch(repeat);
   const originOn = (axis: Axis, choice: SettledAxis): number =>
-    settledOrigin(choice, firstPieceSpan(repeat, axis), spanOf(traced.limits, axis), jointMm);
+    settledOrigin(choice, firstPieceSpan(repeat, axis), spanOf(ground.limits, axis), gapMm);
   return (x, y) => {
     const key = JSON.stringify([x, y]);
     const known = placed.get(key);
     if (known) return known;
-    const layout = placeRepeat(traced.region, repeat, { origin: [originOn('x', x), originOn('y', y)], turnDeg: 0 });
-    const edges = summariseEdges(traced.edges, layout);
-    const { sides } = traced;
-    const candidate = { x, y, layout, edges, sides, score: scoreSetout(edges, summariseEdges(beside, layout), layout, sides) };
+    const fields = place({ origin: [originOn('x', x), originOn('y', y)], turnDeg: 0 });
+    const layouts = fields.map(({ layout }) => layout);
+    const edges = summariseEdges(ground.edges, layouts);
+    const { sides } = ground;
+    const score = scoreSetout(edges, summariseEdges(ground.beside, layouts), layouts, sides);
+    const candidate = { x, y, layout: layouts[0], fields, edges, sides, score };
     placed.set(key, candidate);
     return candidate;
   };
 }
 
-/** The sides of fixtures that are left out and not round, the field on their left. */
-function fixtureEdges({ fixtures }: Traced): Edge[] {
-  return fixtures
-    .filter(({ fixture }) => !fixture.tiledUnder && fixture.outline.kind !== 'round')
-    .flatMap(({ fixture, clearRing }) => {
-      const ring = [...clearRing].reverse();
-      return ring.map((from, k) => ({ id: `${fixture.id}-${k}`, from, to: ring[(k + 1) % ring.length], role: 'wall', gapMm: 0 }) as const);
-    });
+/** How much wider than the joint the gap between two neighbours is along a wall, once the pattern is turned. */
+function turnedStretch({ turnedDeg = 0 }: Repeat): number {
+  const turn = (turnedDeg * Math.PI) / 180;
+  return Math.abs(Math.cos(turn)) + Math.abs(Math.sin(turn));
 }

@@ -1,5 +1,6 @@
 import { SMALLEST_PIECE_WIDTH_MM, TOLERANCE_MM } from '../geometry/conventions.ts';
 import { intersect } from '../geometry/clip.ts';
+import { cross, subtract } from '../geometry/point.ts';
 import { leftOfLine } from '../geometry/leftOfLine.ts';
 import { boxOf, boxRing, isConvex, polygonArea, ringArea, ringLength, type Box, type Polygon, type Ring } from '../geometry/ring.ts';
 import type { Segment } from './markCells.ts';
@@ -38,18 +39,31 @@ export function cutTile(
   segments: readonly Segment[],
   region: readonly Polygon[],
 ): Remains {
-  const straight = convex && segments.length === 1;
+  const straight = segments.length === 1 && (convex || crossesTwice(ring, segments[0]));
   const pieces = straight ? halfPlane(ring, segments[0]) : clipNearby(ring, region);
   const left = pieces.reduce((sum, polygon) => sum + polygonArea(polygon), 0);
   if (left >= areaMm2 - TOLERANCE_MM * lengthMm) return WHOLE;
   // A convex part is no longer round than its tile, so this much area is wide enough without measuring.
-  if (straight && 2 * left >= SMALLEST_PIECE_WIDTH_MM * lengthMm) return { whole: false, polygons: pieces, droppedAreaMm2: 0 };
+  if (straight && convex && 2 * left >= SMALLEST_PIECE_WIDTH_MM * lengthMm) return { whole: false, polygons: pieces, droppedAreaMm2: 0 };
   const polygons = pieces.filter((polygon) => widthOf(polygon) >= SMALLEST_PIECE_WIDTH_MM);
   const kept = polygons.reduce((sum, polygon) => sum + polygonArea(polygon), 0);
   return { whole: false, polygons, droppedAreaMm2: left - kept };
 }
 
 const WHOLE: Remains = { whole: true, polygons: [], droppedAreaMm2: 0 };
+
+/** Whether a line runs into a ring once and out of it once, so that it parts it into two. */
+function crossesTwice(ring: Ring, { from, to }: Segment): boolean {
+  const along = subtract(to, from);
+  let crossings = 0;
+  let before = cross(along, subtract(ring[ring.length - 1], from)) >= 0;
+  for (const p of ring) {
+    const here = cross(along, subtract(p, from)) >= 0;
+    if (here !== before) crossings++;
+    before = here;
+  }
+  return crossings <= 2;
+}
 
 function halfPlane(ring: Ring, { from, to }: Segment): Polygon[] {
   const left = leftOfLine(ring, from, to);

@@ -38,8 +38,8 @@ interface PlacedTile {
 }
 
 /** Measures the pieces along every edge, square to it. A full piece is no cut. */
-export function summariseEdges(edges: readonly Edge[], layout: Layout): EdgeSummary[] {
-  const placed = layout.cutTiles.map((tile) => placeTile(tile, layout));
+export function summariseEdges(edges: readonly Edge[], layouts: readonly Layout[]): EdgeSummary[] {
+  const placed = layouts.flatMap((layout) => layout.cutTiles.map((tile) => placeTile(tile, layout)));
   const byId = new Map<string, Edge[]>();
   for (const edge of edges) byId.set(edge.id, [...(byId.get(edge.id) ?? []), edge]);
   return [...byId].map(([id, stretches]) => {

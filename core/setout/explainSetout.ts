@@ -1,7 +1,7 @@
 import { unitOf } from '../pattern/repeat.ts';
 import type { MainEdges } from '../surface/sides.ts';
 import type { EdgeRole } from '../surface/edge.ts';
-import type { Traced } from '../surface/traceSurface.ts';
+import type { Box } from '../geometry/ring.ts';
 import type { Axis } from './axisPlacement.ts';
 import type { Candidate } from './candidate.ts';
 import type { EdgeSummary } from './edgeCuts.ts';
@@ -42,7 +42,7 @@ const endsOf = (sides: MainEdges, axis: Axis): readonly (string | null)[] =>
   axis === 'x' ? [sides.left, sides.right] : [sides.bottom, sides.top];
 
 /** Explains both directions of a setout against its nearest rivals. */
-export function explainSetout(chosen: Candidate, rivals: Readonly<Record<Axis, readonly Candidate[]>>, traced: Traced): Reason[] {
+export function explainSetout(chosen: Candidate, rivals: Readonly<Record<Axis, readonly Candidate[]>>, limits: Box): Reason[] {
   return (['x', 'y'] as const).map((axis) => {
     const [start, end] = endsOf(chosen.sides, axis).map((id) => edgeNamed(chosen.edges, id));
     const rival = nearestRival(rivals[axis], axis, endCuts(chosen, axis));
@@ -54,7 +54,7 @@ export function explainSetout(chosen: Candidate, rivals: Readonly<Record<Axis, r
       endRole: end?.role ?? 'wall',
       sliver: leavesSliver(chosen, axis),
       rival,
-      onePiece: fieldIsOnePiece(traced, chosen, axis),
+      onePiece: fieldIsOnePiece(limits, chosen, axis),
     };
   });
 }
@@ -94,8 +94,7 @@ const samePieces = (a: EndPieces, b: EndPieces): boolean =>
 
 const sameCut = (a: number, b: number): boolean => Math.abs(a - b) < 0.05;
 
-function fieldIsOnePiece(traced: Traced, { layout }: Candidate, axis: Axis): boolean {
+function fieldIsOnePiece(limits: Box, { layout }: Candidate, axis: Axis): boolean {
   const piece = unitOf(layout.repeat);
-  const { limits } = traced;
   return axis === 'x' ? limits.maxX - limits.minX <= piece.maxX - piece.minX : limits.maxY - limits.minY <= piece.maxY - piece.minY;
 }

@@ -1,6 +1,6 @@
 import { mapRing, type Polygon, type Ring } from '../geometry/ring.ts';
 import { motion, type Motion, type Point } from '../geometry/point.ts';
-import type { Repeat } from '../pattern/repeat.ts';
+import { cellShift, type Repeat } from '../pattern/repeat.ts';
 
 /** Where the repeat is put: its origin on the surface and its turn about it. */
 export interface Placement {
@@ -38,11 +38,6 @@ export interface Layout {
 
 /** The motion from the pattern's own frame onto the surface. */
 export const placementMotion = ({ origin, turnDeg }: Placement): Motion => motion(turnDeg, origin);
-
-/** Where a cell's corner lies in the pattern's own frame. */
-export function cellShift({ vectors: [a, b] }: Repeat, i: number, j: number): Point {
-  return [i * a[0] + j * b[0], i * a[1] + j * b[1]];
-}
 
 /** The outline a tile would have if nothing cut it, on the surface. */
 export function tileRing(layout: Pick<Layout, 'repeat' | 'placement'>, { piece, i, j }: Address): Ring {

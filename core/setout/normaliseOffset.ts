@@ -1,6 +1,5 @@
 import type { Point } from '../geometry/point.ts';
-import type { Repeat } from '../pattern/repeat.ts';
-import { cellShift } from './layout.ts';
+import { cellShift, type Repeat } from '../pattern/repeat.ts';
 import { latticeOf } from './markCells.ts';
 
 /** The same setout with its offset brought into the first cell of the repeat, mm. */

@@ -1,7 +1,7 @@
 import { mapPolygon, mapRing, type Polygon } from '../geometry/ring.ts';
-import type { Repeat } from '../pattern/repeat.ts';
+import { cellShift, type Repeat } from '../pattern/repeat.ts';
 import { cutTile, prototypeOf } from './cutTile.ts';
-import { cellShift, placementMotion, type CutTile, type Layout, type Placement } from './layout.ts';
+import { placementMotion, type CutTile, type Layout, type Placement } from './layout.ts';
 import { boundarySegments, latticeOf, markCells, type MarkedCells, type Segment } from './markCells.ts';
 
 /**

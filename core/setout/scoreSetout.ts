@@ -23,14 +23,21 @@ export const isSliver = (depthMm: number, fullMm: number): boolean =>
  * that differ count by the less visible of the two, so that a hidden edge may take any misfit.
  * `beside` are the sides of what stands in the field: strips and thin ears there count too.
  */
-export function scoreSetout(edges: readonly EdgeSummary[], beside: readonly EdgeSummary[], layout: Layout, sides: MainEdges): number {
+export function scoreSetout(
+  edges: readonly EdgeSummary[],
+  beside: readonly EdgeSummary[],
+  layouts: readonly Layout[],
+  sides: MainEdges,
+): number {
   const looks = edges.map((edge) => ({ edge, weight: VISIBILITY[edge.role] * shareOfSide(edge, edges) }));
   const cuts = looks.reduce((sum, { edge, weight }) => sum + weight * meanPenalty(edge), 0);
   const imbalance = [
     [sides.left, sides.right],
     [sides.bottom, sides.top],
   ].reduce((sum, [a, b]) => sum + imbalanceOf(edges, a, b), 0);
-  const count = layout.cutTiles.length / Math.sqrt(Math.max(1, layout.cutTiles.length + layout.wholeCount));
+  const cutCount = layouts.reduce((sum, { cutTiles }) => sum + cutTiles.length, 0);
+  const wholeCount = layouts.reduce((sum, layout) => sum + layout.wholeCount, 0);
+  const count = cutCount / Math.sqrt(Math.max(1, cutCount + wholeCount));
   return cuts + thinBeside(beside, edges) + IMBALANCE_WEIGHT * imbalance + CUT_COUNT_WEIGHT * count;
 }
 

@@ -2,7 +2,8 @@ import { boxOf, type Ring } from '../geometry/ring.ts';
 import type { Point } from '../geometry/point.ts';
 import type { Edge } from '../surface/edge.ts';
 import type { Traced } from '../surface/traceSurface.ts';
-import { cellShift, type Layout } from './layout.ts';
+import type { Layout } from './layout.ts';
+import { cellShift } from '../pattern/repeat.ts';
 import { firstPieceSpan, spanOf, type Axis } from './axisPlacement.ts';
 
 /** A line to strike, square to its axis, where the near sides of pieces come to lie. */

@@ -7,13 +7,15 @@ import { gapSchema, lengthSchema } from '../units/lengthSchema.ts';
 import { FIXTURE_KINDS } from './fixtureCatalogue.ts';
 import { outlineOf, shapeSchema } from './shapes/registry.ts';
 
-const outlineSchema = z.discriminatedUnion('kind', [
+/** The outlines that a fixture or an inset can have. */
+export const outlineSchema = z.discriminatedUnion('kind', [
   z.strictObject({ kind: z.literal('rectangle'), widthMm: lengthSchema, heightMm: lengthSchema }),
   z.strictObject({ kind: z.literal('round'), diameterMm: lengthSchema }),
   z.strictObject({ kind: z.literal('shape'), shape: shapeSchema }).describe('Any shape a surface can have'),
 ]);
 
-const measureSchema = z.strictObject({
+/** One of the two measures that place it. */
+export const measureSchema = z.strictObject({
   edge: z.string().describe('The edge it is measured from'),
   mm: gapSchema.describe('Square to that edge, to the near side; to the centre when round, mm'),
 });
@@ -117,7 +119,7 @@ export function fixtureCircle({ outline }: Fixture, { centre }: FixturePlace, gr
 }
 
 /** Where a fixture lies, grown by `growMm` all round with sharp corners. */
-export function fixtureRing({ outline }: Fixture, { centre, turnDeg }: FixturePlace, growMm = 0): Ring {
+export function fixtureRing({ outline }: Pick<Fixture, 'outline'>, { centre, turnDeg }: FixturePlace, growMm = 0): Ring {
   if (outline.kind === 'round') return circleRing(centre, outline.diameterMm / 2 + growMm);
   const { turn } = motion(turnDeg, centre);
   return grown(localRing(outline), growMm).map(turn);

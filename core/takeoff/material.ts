@@ -13,21 +13,32 @@ export interface Material<How = object> {
   readonly how: How;
 }
 
-/** What the takeoff needs to know of one planned surface. */
-export interface SurfaceFigures {
-  readonly surfaceId: string;
+/** The tiles of one product on one surface. */
+export interface TileFigures {
   readonly productId: string;
-  /** Where tile may lie, joints included, mm². */
-  readonly areaMm2: number;
-  readonly jointAreaMm2: number;
   /** Tiles opened: whole ones and those the cuts are made from. */
   readonly opened: number;
+  readonly lowerBound: number;
   readonly whole: number;
   readonly straightCuts: number;
   readonly shapedCuts: number;
+  /** Area of the pieces laid, mm². */
+  readonly laidAreaMm2: number;
+  /** Area of one whole tile, mm². */
+  readonly tileAreaMm2: number;
+}
+
+/** What the takeoff needs to know of one planned surface. */
+export interface SurfaceFigures {
+  readonly surfaceId: string;
+  /** The tiles it takes, by product, that of the surface first. */
+  readonly tiles: readonly TileFigures[];
+  /** Where tile may lie, joints included, mm². */
+  readonly areaMm2: number;
+  readonly jointAreaMm2: number;
   /** Joints filled with sealant: each stretch with its length and width, mm. */
   readonly sealed: readonly { readonly lengthMm: number; readonly widthMm: number }[];
+  /** The thickest of its tiles, mm. */
   readonly thicknessMm: number;
   readonly longestSideMm: number;
-  readonly tileAreaMm2: number;
 }

@@ -1,13 +1,14 @@
-import { isShaped, type CutPiece } from '../cuts/cutPiece.ts';
+import { isShaped, productNamed, type CutPiece } from '../cuts/cutPiece.ts';
 import type { OffCutPlan } from '../cuts/offCutPlan.ts';
 import { distance } from '../geometry/point.ts';
 import { polygonsArea, ringArea, ringLength } from '../geometry/ring.ts';
+import { productAt, type Field } from '../setout/field.ts';
 import type { Layout } from '../setout/layout.ts';
 import { SEALED_ROLES } from '../surface/edge.ts';
 import type { Traced } from '../surface/traceSurface.ts';
 import { actualSize, type Product } from '../tile/product.ts';
 import type { Consumption } from './consumption.ts';
-import type { SurfaceFigures } from './material.ts';
+import type { SurfaceFigures, TileFigures } from './material.ts';
 import { breakageOf } from './tiles.ts';
 
 /** Areas of a surface in mm²: `areaMm2` is where tile may lie, joints included. */
@@ -30,10 +31,12 @@ export interface Totals {
 }
 
 /** Region, tiles and joints; whatever is not tile is joint. */
-export function measureAreas(traced: Traced, layout: Layout): Areas {
+export function measureAreas(traced: Traced, fields: readonly Field[]): Areas {
   const areaMm2 = polygonsArea(traced.region);
-  const wholes = wholeArea(layout);
-  const tiledAreaMm2 = wholes + layout.cutTiles.reduce((sum, { polygons }) => sum + polygonsArea(polygons), 0);
+  const tiledAreaMm2 = fields.reduce(
+    (sum, { layout }) => sum + wholeArea(layout) + layout.cutTiles.reduce((cut, { polygons }) => cut + polygonsArea(polygons), 0),
+    0,
+  );
   return { areaMm2, tiledAreaMm2, jointAreaMm2: Math.max(0, areaMm2 - tiledAreaMm2) };
 }
 
@@ -44,30 +47,72 @@ function wholeArea({ repeat, wholeRuns }: Layout): number {
   return sum;
 }
 
+/** Whole tiles of one product, and the area of one. */
+interface Wholes {
+  count: number;
+  tileAreaMm2: number;
+}
+
+/** Counts whole tiles by product; a run at a time where all of a run are one tile. */
+function countWholes(fields: readonly Field[]): Map<string, Wholes> {
+  const wholes = new Map<string, Wholes>();
+  const count = (id: string, tileAreaMm2: number, by: number): void => {
+    const own = wholes.get(id) ?? { count: 0, tileAreaMm2 };
+    own.count += by;
+    wholes.set(id, own);
+  };
+  for (const field of fields) {
+    const { repeat, wholeRuns } = field.layout;
+    const areas = repeat.pieces.map(({ ring }) => ringArea(ring));
+    const mixed = field.laid.colours.others.length > 0;
+    for (let k = 0; k < wholeRuns.length; k += 4) {
+      const [piece, j, first, last] = wholeRuns.subarray(k, k + 4);
+      if (!mixed) count(field.laid.productIds[piece], areas[piece], last - first + 1);
+      else for (let i = first; i <= last; i++) count(productAt(field, { piece, i, j }), areas[piece], 1);
+    }
+  }
+  return wholes;
+}
+
 /** Gathers what the takeoff of one surface needs. */
 export function surfaceFigures(
   surfaceId: string,
-  { traced, layout }: { readonly traced: Traced; readonly layout: Layout },
+  { traced, fields }: { readonly traced: Traced; readonly fields: readonly Field[] },
   cuts: readonly CutPiece[],
   offCuts: OffCutPlan,
   areas: Areas,
-  product: Product,
+  products: readonly Product[],
 ): SurfaceFigures {
-  const size = actualSize(product);
-  const shapedCuts = cuts.filter(isShaped).length;
+  const wholes = countWholes(fields);
+  const ids = [...new Set([...fields.flatMap(({ laid }) => laid.productIds), ...wholes.keys(), ...cuts.map(({ productId }) => productId)])];
+  const laid = ids.filter((id) => wholes.has(id) || cuts.some(({ productId }) => productId === id));
+  const used = (laid.length > 0 ? laid : ids.slice(0, 1)).map((id) => productNamed(products, id));
   return {
     surfaceId,
-    productId: product.id,
+    tiles: used.map((product) => tileFigures(product.id, wholes.get(product.id), cuts, offCuts)),
     areaMm2: areas.areaMm2,
     jointAreaMm2: areas.jointAreaMm2,
-    whole: layout.wholeCount,
-    opened: layout.wholeCount + offCuts.openedForCuts,
+    sealed: sealedJoints(traced),
+    thicknessMm: Math.max(...used.map(({ thicknessMm }) => thicknessMm)),
+    longestSideMm: Math.max(...used.flatMap((product) => Object.values(actualSize(product)))),
+  };
+}
+
+function tileFigures(productId: string, wholes: Wholes | undefined, all: readonly CutPiece[], offCuts: OffCutPlan): TileFigures {
+  const cuts = all.filter((cut) => cut.productId === productId);
+  const shapedCuts = cuts.filter(isShaped).length;
+  const forCuts = offCuts.byProduct.find((planned) => planned.productId === productId);
+  const whole = wholes?.count ?? 0;
+  const tileAreaMm2 = wholes?.tileAreaMm2 ?? (cuts[0] ? ringArea(cuts[0].tile) : 1);
+  return {
+    productId,
+    whole,
+    opened: whole + (forCuts?.openedForCuts ?? 0),
+    lowerBound: whole + (forCuts?.lowerBound ?? 0),
     straightCuts: cuts.length - shapedCuts,
     shapedCuts,
-    sealed: sealedJoints(traced),
-    thicknessMm: product.thicknessMm,
-    longestSideMm: Math.max(size.widthMm, size.heightMm),
-    tileAreaMm2: size.widthMm * size.heightMm,
+    laidAreaMm2: whole * tileAreaMm2 + cuts.reduce((sum, { areaMm2 }) => sum + areaMm2, 0),
+    tileAreaMm2,
   };
 }
 
@@ -82,17 +127,20 @@ function sealedJoints({ edges, fixtures }: Traced): SurfaceFigures['sealed'] {
 }
 
 /** Counts the pieces of one surface. */
-export function totalsOf(figures: SurfaceFigures, offCuts: OffCutPlan, consumption: Consumption, product: Product): Totals {
-  const laid = figures.areaMm2 - figures.jointAreaMm2;
-  const cut = figures.straightCuts + figures.shapedCuts;
-  const bought = figures.opened + Math.ceil(breakageOf([figures], consumption) - 1e-9);
+export function totalsOf({ tiles }: SurfaceFigures, consumption: Consumption, products: readonly Product[]): Totals {
+  const sum = (figure: (tile: TileFigures) => number): number => tiles.reduce((all, tile) => all + figure(tile), 0);
+  const cut = sum(({ straightCuts, shapedCuts }) => straightCuts + shapedCuts);
+  const openedArea = sum(({ opened, tileAreaMm2 }) => opened * tileAreaMm2);
   return {
-    pieces: figures.whole + cut,
-    whole: figures.whole,
+    pieces: sum(({ whole }) => whole) + cut,
+    whole: sum(({ whole }) => whole),
     cut,
-    opened: figures.opened,
-    lowerBound: figures.whole + offCuts.lowerBound,
-    boxes: Math.ceil(bought / product.piecesPerBox),
-    wasteShare: figures.opened === 0 ? 0 : 1 - laid / (figures.opened * figures.tileAreaMm2),
+    opened: sum(({ opened }) => opened),
+    lowerBound: sum(({ lowerBound }) => lowerBound),
+    boxes: sum((tile) => {
+      const bought = tile.opened + Math.ceil(breakageOf([tile], consumption) - 1e-9);
+      return Math.ceil(bought / productNamed(products, tile.productId).piecesPerBox);
+    }),
+    wasteShare: openedArea === 0 ? 0 : 1 - sum(({ laidAreaMm2 }) => laidAreaMm2) / openedArea,
   };
 }

@@ -18,7 +18,7 @@ export interface TakeOffRules {
 export function takeOff({ products, consumption, prices }: TakeOffRules, figures: readonly SurfaceFigures[]): Material[] {
   if (figures.length === 0) return [];
   const tiles = products.flatMap((product) => {
-    const laid = figures.filter(({ productId }) => productId === product.id);
+    const laid = figures.filter(({ tiles }) => tiles.some(({ productId }) => productId === product.id));
     return laid.length === 0 ? [] : [takeOffTiles(product, laid, consumption)];
   });
   return [

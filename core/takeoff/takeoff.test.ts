@@ -13,17 +13,23 @@ import { takeOffTiles } from './tiles.ts';
 const { consumption, prices } = startJob('j', 'J', METRIC_TAPE);
 const figures: SurfaceFigures = {
   surfaceId: 's',
-  productId: 'quay-300',
   areaMm2: 10e6,
   jointAreaMm2: 0.25e6,
-  opened: 118,
-  whole: 90,
-  straightCuts: 30,
-  shapedCuts: 5,
+  tiles: [
+    {
+      productId: 'quay-300',
+      opened: 118,
+      lowerBound: 112,
+      whole: 90,
+      straightCuts: 30,
+      shapedCuts: 5,
+      laidAreaMm2: 9.75e6,
+      tileAreaMm2: 297.5 ** 2,
+    },
+  ],
   sealed: [{ lengthMm: 12_000, widthMm: 5 }],
   thicknessMm: 9,
   longestSideMm: 297.5,
-  tileAreaMm2: 297.5 ** 2,
 };
 
 describe('adhesive', () => {

@@ -1,7 +1,7 @@
 import { packsFor } from '../money/packs.ts';
 import type { Product } from '../tile/product.ts';
 import type { Consumption } from './consumption.ts';
-import type { Material, SurfaceFigures } from './material.ts';
+import type { Material, SurfaceFigures, TileFigures } from './material.ts';
 
 /** How the number of tiles came about. */
 export interface TilesHow {
@@ -15,16 +15,23 @@ export interface TilesHow {
 }
 
 /** Pieces that break while the cuts are made, unrounded. */
-export const breakageOf = (figures: readonly SurfaceFigures[], { breakagePercent }: Consumption): number =>
-  figures.reduce((sum, s) => sum + (s.straightCuts * breakagePercent.straight + s.shapedCuts * breakagePercent.shaped) / 100, 0);
+export const breakageOf = (
+  figures: readonly Pick<TileFigures, 'straightCuts' | 'shapedCuts'>[],
+  { breakagePercent }: Consumption,
+): number => figures.reduce((sum, s) => sum + (s.straightCuts * breakagePercent.straight + s.shapedCuts * breakagePercent.shaped) / 100, 0);
 
 /** Tiles to order of one product: opened, broken while cutting, and spares left with the client. */
-export function takeOffTiles(product: Product, figures: readonly SurfaceFigures[], consumption: Consumption): Material<TilesHow> {
+export function takeOffTiles(product: Product, all: readonly SurfaceFigures[], consumption: Consumption): Material<TilesHow> {
+  const figures = all.flatMap(({ surfaceId, areaMm2, tiles }) => {
+    const laid = tiles.reduce((sum, { laidAreaMm2 }) => sum + laidAreaMm2, 0);
+    const own = tiles.filter(({ productId }) => productId === product.id);
+    return own.map((tile) => ({ ...tile, surfaceId, shareMm2: laid === 0 ? 0 : (areaMm2 * tile.laidAreaMm2) / laid }));
+  });
   const opened = figures.reduce((sum, s) => sum + s.opened, 0);
   const breakage = Math.ceil(breakageOf(figures, consumption) - 1e-9);
   const quantity = opened + breakage + consumption.sparePieces;
   const packs = packsFor(quantity, product.piecesPerBox, product.boxPrice);
-  const pieces = figures.reduce((sum, s) => sum + s.areaMm2 / s.tileAreaMm2, 0);
+  const pieces = figures.reduce((sum, s) => sum + s.shareMm2 / s.tileAreaMm2, 0);
   return {
     item: 'tiles',
     productId: product.id,

@@ -4,7 +4,6 @@ import { boxOf, type Box, type Ring } from '@azulejo/core/geometry/ring';
 import { tapeOf } from '@azulejo/core/job';
 import { forEachWhole, tileRing } from '@azulejo/core/setout/layout';
 import { edgeDimensions } from '@azulejo/core/setout/edgeDimensions';
-import type { Size } from '@azulejo/core/tile/product';
 import { formatLength } from '@azulejo/core/units/formatLength';
 import type { SurfaceSource } from './exportKind.ts';
 
@@ -39,9 +38,11 @@ export function drawSetout(pdf: PDFKit.PDFDocument, { job, surface, planned }: S
   const trace = (ring: Ring): PDFKit.PDFDocument => pdf.polygon(...ring.map(at));
 
   pdf.lineWidth(0.35).strokeColor('#5c6670');
-  forEachWhole(planned.layout, (address) => {
-    trace(tileRing(planned.layout, address)).stroke();
-  });
+  for (const { layout } of planned.fields) {
+    forEachWhole(layout, (address) => {
+      trace(tileRing(layout, address)).stroke();
+    });
+  }
   for (const { polygon } of planned.cuts) {
     for (const ring of polygon) trace(ring);
     pdf.fillAndStroke('#dfe5ea', '#3a444e', 'even-odd');
@@ -92,15 +93,16 @@ function writeCentred(pdf: PDFKit.PDFDocument, text: string, [x, y]: readonly [n
 }
 
 /** Draws a piece within the outline of its tile, for the list of cuts. */
-export function drawPieceOutline(pdf: PDFKit.PDFDocument, { inTile }: CutPiece, tile: Size, frame: Frame): void {
-  const k = Math.min(frame.width / tile.widthMm, frame.height / tile.heightMm);
-  const top = frame.y + (frame.height - tile.heightMm * k) / 2;
-  const at = ([x, y]: readonly [number, number]): [number, number] => [frame.x + x * k, top + (tile.heightMm - y) * k];
+export function drawPieceOutline(pdf: PDFKit.PDFDocument, { inTile, tile }: CutPiece, frame: Frame): void {
+  const { minX, minY, maxX, maxY } = boxOf(tile);
+  const k = Math.min(frame.width / (maxX - minX), frame.height / (maxY - minY));
+  const top = frame.y + (frame.height - (maxY - minY) * k) / 2;
+  const at = ([x, y]: readonly [number, number]): [number, number] => [frame.x + (x - minX) * k, top + (maxY - y) * k];
   pdf
     .lineWidth(0.4)
     .strokeColor('#8494a1')
     .dash(2, { space: 1.5 })
-    .rect(frame.x, top, tile.widthMm * k, tile.heightMm * k)
+    .polygon(...tile.map(at))
     .stroke()
     .undash();
   for (const ring of inTile) pdf.polygon(...ring.map(at));

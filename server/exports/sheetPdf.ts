@@ -145,7 +145,7 @@ function writeCutPages(pdf: PDFKit.PDFDocument, source: SurfaceSource): void {
       y = startCutPage(pdf, source);
     }
     writeRow(pdf, cells, y);
-    drawPieceOutline(pdf, first, actualSize(productOf(job, surface)), {
+    drawPieceOutline(pdf, first, {
       x: MARGIN + COLUMNS[0].width,
       y: y - 1,
       width: OUTLINE,

@@ -11,6 +11,7 @@ import type { Tape } from '@azulejo/core/units/tape';
 import { useTheme } from '../theme/useTheme.ts';
 import { DARK_DRAWING, LIGHT_DRAWING } from '../theme/drawingPalette.ts';
 import { gripAt, type Grip } from './grip.ts';
+import type { Faces } from './faces.ts';
 import { nearestEdge } from './nearestEdge.ts';
 import type { MeasureOverlay } from './paintMeasures.ts';
 import type { BoardContent } from './paintBoard.ts';
@@ -21,7 +22,7 @@ import { fitView, toSurface, zoomView, type View } from './view.ts';
 const props = defineProps<{
   drawing: Drawing | null;
   cuts: readonly CutPiece[] | null;
-  colour: string;
+  faces: Faces;
   tape: Tape;
   show: BoardContent['show'];
   chosenPieces: readonly CutPiece[];
@@ -39,6 +40,7 @@ const emit = defineEmits<{
   dropGrip: [];
   pickPiece: [label: string | null];
   pickEdge: [id: string];
+  tap: [at: Point];
 }>();
 
 const MARGIN_PX = 72;
@@ -80,7 +82,7 @@ const content = computed<BoardContent | null>(() =>
     ? {
         drawing: props.drawing,
         cuts: props.cuts,
-        colour: props.colour,
+        faces: props.faces,
         tape: props.tape,
         show: props.show,
         chosenPieces: props.chosenPieces,
@@ -98,6 +100,7 @@ const zoomBy = (factor: number): void => {
 function pick(at: Point): void {
   if (!props.drawing) return;
   const point = toSurface(view.value, at);
+  emit('tap', point);
   const edge = nearestEdge(props.drawing.traced.edges, point, EDGE_REACH_PX / view.value.scale);
   const piece = props.cuts?.find(({ polygon }) => isInside(point, [polygon]));
   if (edge && (props.movable || !piece)) emit('pickEdge', edge.id);

@@ -6,11 +6,12 @@ import { boxOf } from '@azulejo/core/geometry/ring';
 import { METRIC_TAPE } from '@azulejo/core/units/tape';
 import { useTheme } from '../theme/useTheme.ts';
 import { DARK_DRAWING, LIGHT_DRAWING } from '../theme/drawingPalette.ts';
+import type { Faces } from './faces.ts';
 import type { BoardContent } from './paintBoard.ts';
 import { useStage } from './useStage.ts';
 import { fitView } from './view.ts';
 
-const props = defineProps<{ plan: SurfacePlan | null; colour: string; label: string }>();
+const props = defineProps<{ plan: SurfacePlan | null; faces: Faces; label: string }>();
 
 const host = ref<HTMLDivElement | null>(null);
 const { width, height } = useElementSize(host);
@@ -21,7 +22,7 @@ const content = computed<BoardContent | null>(() =>
     ? {
         drawing: props.plan,
         cuts: props.plan.cuts,
-        colour: props.colour,
+        faces: props.faces,
         tape: METRIC_TAPE,
         show: 'picture',
         chosenPieces: [],

@@ -1,9 +1,10 @@
+import type { Faces } from './faces.ts';
 import { paintMeasures, type MeasureOverlay } from './paintMeasures.ts';
 import type { CutPiece } from '@azulejo/core/cuts/cutPiece';
 import type { Drawing } from '@azulejo/core/plan';
 import type { Tape } from '@azulejo/core/units/tape';
 import { paintFixturePlaces } from './paintFixturePlaces.ts';
-import { paintChosen, paintCutShapes, paintHatching, paintLabel } from './paintCuts.ts';
+import { paintChosen, paintHatching, paintLabel } from './paintCuts.ts';
 import { paintFixtureNames, paintFixtures } from './paintFixtures.ts';
 import { paintChalkLines, paintEdgeLengths, paintEdges, paintEndCuts } from './paintSurroundings.ts';
 import { paintTiles, type Brush } from './paintTiles.ts';
@@ -13,9 +14,9 @@ export interface BoardContent {
   readonly drawing: Drawing;
   /** Cut pieces with their kinds, where they belong to this drawing; null while they are computed. */
   readonly cuts: readonly CutPiece[] | null;
-  readonly colour: string;
+  readonly faces: Faces;
   readonly tape: Tape;
-  readonly show: 'measures' | 'setout' | 'cuts' | 'picture';
+  readonly show: 'measures' | 'setout' | 'cuts' | 'picture' | 'finished';
   readonly chosenPieces: readonly CutPiece[];
   readonly chosenEdge: string | null;
   /** What measuring shows; null outside it. */
@@ -24,15 +25,14 @@ export interface BoardContent {
 
 /** Paints a whole board, from the ground up. */
 export function paintBoard(brush: Brush, content: BoardContent): void {
-  const { drawing, cuts, colour, show } = content;
-  paintTiles(brush, drawing, colour);
-  paintCutShapes(brush, drawing.layout, colour);
-  if (cuts) paintHatching(brush, cuts);
+  const { drawing, cuts, faces, show } = content;
+  paintTiles(brush, drawing, { faces, finished: show === 'finished' });
+  if (cuts && show !== 'finished') paintHatching(brush, cuts);
   paintFixtures(brush, drawing);
   paintEdges(brush, drawing, content.chosenEdge);
   paintChosen(brush, content.chosenPieces);
   if (cuts && (show === 'setout' || show === 'cuts')) for (const piece of cuts) paintLabel(brush, piece);
-  if (show !== 'picture') paintFixtureNames(brush, drawing);
+  if (show !== 'picture' && show !== 'finished') paintFixtureNames(brush, drawing);
   if (show === 'setout') paintChalkLines(brush, drawing);
   if (show === 'setout' || show === 'cuts') paintEndCuts(brush, drawing, content.tape);
   if (show === 'measures') {

@@ -1,22 +1,9 @@
 import type { CutPiece } from '@azulejo/core/cuts/cutPiece';
 import { kindLetter } from '@azulejo/core/cuts/kindLetter';
 import { boxOf } from '@azulejo/core/geometry/ring';
-import type { Layout } from '@azulejo/core/setout/layout';
 import { hatchOf } from './hatch.ts';
 import { overSize, tracePolygons, traceRing, writeOver, type Brush } from './paintTiles.ts';
 import { toScreen } from './view.ts';
-
-/** Cut pieces before their kinds are known: tinted by one hatching. */
-export function paintCutShapes(brush: Brush, { cutTiles }: Layout, colour: string): void {
-  const { context, palette } = brush;
-  context.beginPath();
-  for (const { polygons } of cutTiles) tracePolygons(brush, polygons);
-  context.fillStyle = colour;
-  context.fill('evenodd');
-  context.strokeStyle = palette.pieceLine;
-  context.lineWidth = 1;
-  context.stroke();
-}
 
 /** Cut pieces hatched by kind. */
 export function paintHatching(brush: Brush, cuts: readonly CutPiece[]): void {

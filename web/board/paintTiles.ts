@@ -1,11 +1,11 @@
-import { boxOf, type Box, type Polygon, type Ring } from '@azulejo/core/geometry/ring';
-import { placementMotion, type Layout } from '@azulejo/core/setout/layout';
+import type { Polygon, Ring } from '@azulejo/core/geometry/ring';
+import { productAt, type Field } from '@azulejo/core/setout/field';
 import type { Drawing } from '@azulejo/core/plan';
 import type { DrawingPalette } from '../theme/drawingPalette.ts';
+import { colourOf, type Faces } from './faces.ts';
+import { grainFor, shaded } from './finish.ts';
+import { inSight, shadeAt, smallestSide, tilePatches } from './tilePaths.ts';
 import { toScreen, visibleBox, type ScreenSize, type View } from './view.ts';
-
-/** Tiles smaller than this on screen are shown as one ground, pixels. */
-const SMALLEST_TILE_PX = 2.5;
 
 /** What every painter draws with. */
 export interface Brush {
@@ -29,47 +29,90 @@ export function traceRing({ context, view }: Brush, ring: Ring): void {
 export const tracePolygons = (brush: Brush, polygons: readonly Polygon[]): void =>
   polygons.forEach((polygon) => polygon.forEach((ring) => traceRing(brush, ring)));
 
-/** The field with its joints, then every whole piece. */
-export function paintTiles(brush: Brush, { traced, layout }: Drawing, colour: string): void {
-  const { context, palette, view } = brush;
-  context.beginPath();
-  tracePolygons(brush, traced.region);
-  const first = boxOf(layout.repeat.pieces[0].ring);
-  const small = Math.min(first.maxX - first.minX, first.maxY - first.minY) * view.scale < SMALLEST_TILE_PX;
-  context.fillStyle = small ? colour : palette.joint;
-  context.fill('evenodd');
-  if (small) return;
-  context.beginPath();
-  traceWholes(brush, layout);
-  context.fillStyle = colour;
-  context.fill();
-  context.strokeStyle = palette.pieceLine;
-  context.lineWidth = 1;
-  context.stroke();
+/** How the tiles of a field are painted. */
+export interface TileLook {
+  readonly faces: Faces;
+  /** As it will look: shades, grain and grout, without the pencil. */
+  readonly finished: boolean;
 }
 
-/** Adds every whole piece on screen to the path, a run at a time. */
-function traceWholes(brush: Brush, layout: Layout): void {
-  const { turn } = placementMotion(layout.placement);
-  const {
-    vectors: [a, b],
-    pieces,
-  } = layout.repeat;
-  const seen = visibleBox(brush.view, brush.size);
-  const runs = layout.wholeRuns;
-  for (let k = 0; k < runs.length; k += 4) {
-    const { ring } = pieces[runs[k]];
-    const j = runs[k + 1];
-    for (let i = runs[k + 2]; i <= runs[k + 3]; i++) {
-      const dx = i * a[0] + j * b[0];
-      const dy = i * a[1] + j * b[1];
-      const placed = ring.map(([x, y]) => turn([x + dx, y + dy]));
-      if (touches(boxOf(placed), seen)) traceRing(brush, placed);
+/** The ground with its joints, then the pieces of every field. */
+export function paintTiles(brush: Brush, { traced, fields }: Drawing, look: TileLook): void {
+  const { context, view } = brush;
+  context.beginPath();
+  tracePolygons(brush, traced.region);
+  context.fillStyle = look.faces.jointColour;
+  context.fill('evenodd');
+  context.save();
+  context.transform(view.scale, 0, 0, -view.scale, ...toScreen(view, [0, 0]));
+  for (const field of fields) paintWholes(brush, field, look);
+  context.restore();
+  for (const field of fields) paintCutTiles(brush, field, look);
+}
+
+/** Whole pieces, a patch at a time; the brush draws in millimetres. */
+function paintWholes({ context, view, size, palette }: Brush, field: Field, { faces, finished }: TileLook): void {
+  const sidePx = smallestSide(field) * view.scale;
+  const seen = visibleBox(view, size);
+  for (const { box, looks } of tilePatches(field, finished)) {
+    if (!inSight(box, seen)) continue;
+    for (const { productId, chipColour, shade, path } of looks.values()) {
+      const tile = faces.tiles.get(productId);
+      const colour = chipColour ?? colourOf(faces, productId);
+      context.fillStyle = finished ? shaded(colour, shade, tile?.material) : colour;
+      context.fill(path);
+      if (finished && tile && sidePx > GRAIN_PX_SIDE) fillGrain(context, tile, path, shade);
+      if (sidePx < STROKED_TILE_PX) continue;
+      context.strokeStyle = finished ? FINISHED_EDGE : palette.pieceLine;
+      context.lineWidth = 1 / view.scale;
+      context.stroke(path);
     }
   }
 }
 
-const touches = (a: Box, b: Box): boolean => a.minX <= b.maxX && a.maxX >= b.minX && a.minY <= b.maxY && a.maxY >= b.minY;
+/** Pieces smaller than this on screen have no outline: their joints part them, pixels. */
+const STROKED_TILE_PX = 6;
+
+/** The grain of a face is seen on pieces larger than this, pixels. */
+const GRAIN_PX_SIDE = 14;
+
+/** Millimetres that the texture of a face stands for. */
+const GRAIN_MM = 420;
+
+const FINISHED_EDGE = 'rgba(20,24,28,0.16)';
+
+function fillGrain(
+  context: CanvasRenderingContext2D,
+  tile: NonNullable<ReturnType<Faces['tiles']['get']>>,
+  path: Path2D,
+  shade: number,
+): void {
+  const texture = grainFor(tile);
+  const pattern = texture && context.createPattern(texture, 'repeat');
+  if (!pattern) return;
+  const scale = GRAIN_MM / texture.width;
+  pattern.setTransform(new DOMMatrix().translate(shade * 97, shade * 61).scale(scale, scale));
+  context.fillStyle = pattern;
+  context.fill(path);
+}
+
+/** Cut pieces as they lie. */
+function paintCutTiles(brush: Brush, field: Field, { faces, finished }: TileLook): void {
+  const { context, palette, view } = brush;
+  const stroked = smallestSide(field) * view.scale >= STROKED_TILE_PX;
+  for (const tile of field.layout.cutTiles) {
+    const productId = productAt(field, tile);
+    const colour = field.layout.repeat.pieces[tile.piece].colour ?? colourOf(faces, productId);
+    context.beginPath();
+    tracePolygons(brush, tile.polygons);
+    context.fillStyle = finished ? shaded(colour, shadeAt(tile.piece, tile.i, tile.j), faces.tiles.get(productId)?.material) : colour;
+    context.fill('evenodd');
+    if (!stroked) continue;
+    context.strokeStyle = finished ? FINISHED_EDGE : palette.pieceLine;
+    context.lineWidth = 1;
+    context.stroke();
+  }
+}
 
 const OVER_PX = 12;
 const OVER_FONT = `600 ${OVER_PX}px "Barlow Condensed", sans-serif`;

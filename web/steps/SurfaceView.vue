@@ -3,6 +3,7 @@ import { computed, toRef, useTemplateRef, watch } from 'vue';
 import type { Point } from '@azulejo/core/geometry/point';
 import { productOf, tapeOf } from '@azulejo/core/job';
 import { METRIC_TAPE } from '@azulejo/core/units/tape';
+import { facesOf } from '../board/faces.ts';
 import SetoutBoard from '../board/SetoutBoard.vue';
 import type { SurfaceStep } from './surfaceSteps.ts';
 import StepTape from '../shell/StepTape.vue';
@@ -18,6 +19,7 @@ import { useMeasureOverlay } from './measure/useMeasureOverlay.ts';
 import { useSetoutMoves } from './setout/useSetoutMoves.ts';
 import SurfaceHead from './SurfaceHead.vue';
 import TilePanel from './tile/TilePanel.vue';
+import { useGiveNext } from './tile/useGiveNext.ts';
 import { useBoardKeys, type BoardHandle } from './useBoardKeys.ts';
 import { useOpenJob } from './useOpenJob.ts';
 
@@ -32,10 +34,12 @@ watch(
 );
 
 const product = computed(() => (jobs.job && surface.value ? productOf(jobs.job, surface.value) : null));
+const faces = computed(() => facesOf(jobs.job ?? { products: [] }, surface.value ?? { jointColour: '#888888' }));
 const tape = computed(() => (jobs.job && surface.value ? tapeOf(jobs.job, surface.value) : METRIC_TAPE));
 const moves = useSetoutMoves(surface, drawing, tape);
 const measureMoves = useMeasureMoves(surface, drawing, tape);
 const overlay = useMeasureOverlay(surface, drawing);
+const giveNext = useGiveNext(surface, drawing);
 const boardRef = useTemplateRef<BoardHandle>('boardRef');
 useBoardKeys(
   computed(() => props.step),
@@ -44,7 +48,10 @@ useBoardKeys(
   drawing,
 );
 
-const show = computed(() => (({ measure: 'measures', tile: 'picture', setout: 'setout', cuts: 'cuts' }) as const)[props.step]);
+const show = computed(() => {
+  if (props.step === 'tile' && board.finished) return 'finished';
+  return ({ measure: 'measures', tile: 'picture', setout: 'setout', cuts: 'cuts' } as const)[props.step];
+});
 const chosenPieces = computed(() => {
   if (props.step !== 'cuts' || !cuts.value || !plan.value) return [];
   const group = plan.value.groups.find(({ id }) => id === board.chosenGroup);
@@ -58,6 +65,10 @@ function pickPiece(label: string | null): void {
   board.chosenLabel = label;
   board.chosenGroup = plan.value?.groups.find(({ pieces }) => pieces.some((piece) => piece.label === label))?.id ?? null;
 }
+/** While colours are mixed, a tapped piece takes the next tile of its mix. */
+function tap(at: Point): void {
+  if (props.step === 'tile' && board.tilePart === 'colours') giveNext(at);
+}
 const move = (by: Point): void => moves.moveBy(by);
 </script>
 
@@ -70,7 +81,7 @@ const move = (by: Point): void => moves.moveBy(by);
         ref="boardRef"
         :drawing="drawing"
         :cuts="cuts"
-        :colour="product.colour"
+        :faces="faces"
         :tape="tape"
         :show="show"
         :chosen-pieces="chosenPieces"
@@ -85,6 +96,7 @@ const move = (by: Point): void => moves.moveBy(by);
         @drop-grip="measureMoves.drop"
         @pick-piece="pickPiece"
         @pick-edge="board.chosenEdge = $event"
+        @tap="tap"
       >
         <p v-if="failed" class="failed" role="alert">
           This setout could not be computed. Undo the last change, or change a size; nothing is lost.
@@ -95,7 +107,7 @@ const move = (by: Point): void => moves.moveBy(by);
         <MeasurePanel v-if="step === 'measure'" :job="jobs.job" :product="product" :surface="surface" :tape="tape" :plan="plan" />
         <TilePanel v-else-if="step === 'tile'" :job="jobs.job" :surface="surface" :tape="tape" :plan="plan" />
         <SetoutPanel v-else-if="step === 'setout'" :surface="surface" :tape="tape" :plan="plan" :moves="moves" />
-        <CutsPanel v-else :job="jobs.job" :surface="surface" :tape="tape" :plan="plan" :product="product" />
+        <CutsPanel v-else :job="jobs.job" :surface="surface" :tape="tape" :plan="plan" />
         <FindingList v-if="step !== 'cuts'" :job="jobs.job" :surface="surface" :plan="plan" />
       </main>
     </div>

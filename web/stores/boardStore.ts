@@ -15,12 +15,27 @@ export const MEASURE_PARTS = [
 /** One part of measuring. */
 export type MeasurePart = (typeof MEASURE_PARTS)[number]['name'];
 
+/** The parts of choosing tiles and pattern. */
+export const TILE_PARTS = [
+  { name: 'tile', label: 'Tile' },
+  { name: 'pattern', label: 'Pattern' },
+  { name: 'colours', label: 'Colours' },
+  { name: 'setIn', label: 'Set in' },
+] as const;
+
+/** One part of choosing tiles and pattern. */
+export type TilePart = (typeof TILE_PARTS)[number]['name'];
+
 /** What is chosen on the board, and what is being moved and not yet let go of. */
 export const useBoardStore = defineStore('board', () => {
   const preview = shallowRef<SetoutChoice | null>(null);
   /** The measurements while a hand drags a corner or a fixture. */
   const measuredPreview = shallowRef<Surface['measured'] | null>(null);
   const measurePart = ref<MeasurePart>('shape');
+  const tilePart = ref<TilePart>('tile');
+  /** Whether the tile step shows the surface as it will look, instead of the working drawing. */
+  const finished = ref(false);
+  const chosenArea = ref<string | null>(null);
   const chosenEdge = ref<string>('left');
   const chosenFixture = ref<string | null>(null);
   const chosenGroup = ref<string | null>(null);
@@ -32,9 +47,22 @@ export const useBoardStore = defineStore('board', () => {
     measuredPreview.value = null;
     chosenEdge.value = 'left';
     chosenFixture.value = null;
+    chosenArea.value = null;
     chosenGroup.value = null;
     chosenLabel.value = null;
   }
 
-  return { preview, measuredPreview, measurePart, chosenEdge, chosenFixture, chosenGroup, chosenLabel, clear };
+  return {
+    preview,
+    measuredPreview,
+    measurePart,
+    tilePart,
+    finished,
+    chosenArea,
+    chosenEdge,
+    chosenFixture,
+    chosenGroup,
+    chosenLabel,
+    clear,
+  };
 });

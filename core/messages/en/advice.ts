@@ -3,6 +3,7 @@ import { SLIVER_MM } from '../../setout/scoreSetout.ts';
 import type { Figures } from '../../result.ts';
 import { formatLengthWithUnit } from '../../units/formatLength.ts';
 import type { Tape } from '../../units/tape.ts';
+import { patternName } from './patterns.ts';
 import { edgeName } from './names.ts';
 
 type Words = (figures: Figures, length: (mm: number | string) => string) => string;
@@ -31,6 +32,8 @@ export const ADVICE_WORDS = {
     `Pieces of ${length(longestMm)} bow a little. Shifted by half, the middle of one meets the ends of the next and they lip; shift by a third at most (sides over ${length(limitMm)}, unless the maker says otherwise).`,
   'advice/weave-joint': ({ innerMm, jointMm }, length) =>
     `The strips of a block leave joints of ${length(innerMm)} between them, the blocks ${length(jointMm)}. It shows; set the joint between, or take another count of strips.`,
+  'advice/part-joint': ({ innerMm, jointMm, pattern }, length) =>
+    `In ${patternName(pattern).toLowerCase()} the real sizes leave joints of ${length(innerMm)} round the other tiles, the rest are ${length(jointMm)}. It shows; take another tile for them, or another joint.`,
   'advice/narrow-joint': ({ jointMm, smallestMm, kind }, length) =>
     `A joint of ${length(jointMm)} is under the usual ${length(smallestMm)} for a ${kind}: pieces that vary will not line up. Check the standard in force.`,
   'advice/no-perimeter-joint': ({ edge }) =>

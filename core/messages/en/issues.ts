@@ -2,6 +2,7 @@ import type { Figures, Issue } from '../../result.ts';
 import { formatLengthWithUnit } from '../../units/formatLength.ts';
 import { METRIC_TAPE, type Tape } from '../../units/tape.ts';
 import { edgeName, roleName } from './names.ts';
+import { MISFIT_WORDS, partName, patternName } from './patterns.ts';
 
 type Words = (figures: Figures, length: (mm: number | string) => string) => string;
 
@@ -89,10 +90,25 @@ export const ISSUE_WORDS = {
   'svg/not-xml': ({ line, reason }) => `Line ${line} of the SVG is broken: ${reason}`,
   'svg/no-svg': () => 'The file is XML but has no "svg" element.',
   'svg/bad-path': ({ element, reason }) => `The element ${element} can't be read: ${reason}.`,
+  'csv/empty': () => 'The table is empty. Expected a row of column heads and a row for each tile.',
+  'csv/missing-column': ({ column }) => `The column "${column}" is missing.`,
+  'csv/unknown-column': ({ column, columns }) => `The column "${column}" is not known. Expected: ${columns}.`,
+  'csv/unknown-unit': ({ unit, units }) => `The unit "${unit}" is not known. Expected one of: ${units}.`,
   'joint/wider-than-tile': ({ jointMm, tileMm }, length) =>
     `A joint of ${length(jointMm)} is as wide as the tile (${length(tileMm)}). Expected less.`,
   'pattern/strips-do-not-fit': ({ name, overMm }, length) =>
     `So many strips of "${name}" are wider than one is long, by ${length(overMm)} at each joint. Expected fewer strips.`,
+  'pattern/misfit': ({ name, pattern, misfit }) =>
+    `"${name}" can't be laid as ${patternName(pattern).toLowerCase()}. ${MISFIT_WORDS[misfit as keyof typeof MISFIT_WORDS] ?? ''}`,
+  'pattern/part-missing': ({ part, pattern }) =>
+    `Another tile is needed for ${patternName(pattern).toLowerCase()}: its ${partName(part).toLowerCase()}. Expected one from this job's list.`,
+  'pattern/part-too-large': ({ overMm, pattern }, length) =>
+    `The other tiles of ${patternName(pattern).toLowerCase()} are too large by ${length(overMm)}: they would lie on each other. Expected smaller ones.`,
+  'colours/other-size': ({ name, first }) => `"${name}" differs from "${first}" in size or outline, so they can't be mixed in one pattern.`,
+  'border/no-room': () => 'The surface has sides too short for this border. Expected a narrower border, or one nearer the edge.',
+  'border/not-rectangular': ({ name }) => `"${name}" is no rectangle; a border or band is laid from rectangular tiles.`,
+  'area/outside': ({ name }) => `The inset "${name}" lies outside the field. Measure it from the edges again.`,
+  'area/overlap': ({ name, other }) => `The insets "${name}" and "${other}" lie over each other. Move one, or make it smaller.`,
   'tile/too-many-pieces': ({ name, pieces, most }) =>
     `"${name}" would take ${pieces} pieces here; expected at most ${most}. Look at the sizes again.`,
   'tile/larger-than-surface': ({ name, widthMm, heightMm }, length) =>

@@ -14,6 +14,10 @@ export function describeMark(mark: Mark, tape: Tape): string {
     }
     case 'corner':
       return `corner off: ${show(mark.xMm)} along from the ${mark.sideX}, ${show(mark.yMm)} from the ${mark.sideY}`;
+    case 'chord': {
+      const [a, b] = mark.ends.map(({ corner, mm }) => `${show(mm)} past corner ${corner}`);
+      return `straight from ${a} to ${b}`;
+    }
     case 'notch':
       return `notch ${show(mark.xMm)} in from the ${mark.sideX}, ${show(mark.yMm)} from the ${mark.sideY}${afterCut(mark)}`;
     case 'slot':

@@ -1,4 +1,6 @@
+import type { Misfit } from '../../pattern/patternKind.ts';
 import type { Pattern, PatternId } from '../../pattern/registry.ts';
+import type { TileShapeKind } from '../../tile/shape.ts';
 
 /** What the kinds of pattern are called. */
 export const PATTERN_NAMES: Readonly<Record<PatternId, string>> = {
@@ -6,7 +8,22 @@ export const PATTERN_NAMES: Readonly<Record<PatternId, string>> = {
   runningBond: 'Running bond',
   randomStagger: 'Random stagger',
   herringbone: 'Herringbone',
+  chevron: 'Chevron',
   basketWeave: 'Basket weave',
+  turnedSquares: 'Turned squares',
+  wovenDots: 'Woven with dots',
+  windmill: 'Windmill',
+  pinwheel: 'Pinwheel',
+  modularSet: 'Modular set',
+  corridor: 'Corridor',
+  hexagon: 'Hexagon',
+  octagonDot: 'Octagon and dot',
+  arabesque: 'Arabesque',
+  scallop: 'Scallop',
+  pennyRound: 'Penny rounds',
+  diamond: 'Diamond',
+  cubes: 'Cubes',
+  triangle: 'Triangle',
 };
 
 /** Where a kind of pattern suits, in a sentence. */
@@ -15,24 +32,86 @@ export const PATTERN_SUITS: Readonly<Record<PatternId, string>> = {
   runningBond: 'Forgives small differences; long pieces shifted by a third at most.',
   randomStagger: 'For planks: end joints stand apart and make no stairs and no H.',
   herringbone: 'Lively and strong; many cuts at the walls, so it wants a patient saw.',
+  chevron: 'Points run the room in straight lines, so the line of points must be dead true.',
   basketWeave: 'Strips that make up a square; looks woven on small floors and old buildings.',
+  turnedSquares: 'Square tiles with a grain or a print, turned by turns; one tile looks like a weave.',
+  wovenDots: 'Strips over and under with a dot at each crossing; small bathrooms and entrance floors.',
+  windmill: 'Four strips turn round a dot; a lively floor that still has straight lines to follow.',
+  pinwheel: 'Large and small squares; no joint runs through, so small differences do not show.',
+  modularSet: 'Four sizes in one ratio; a settled look on large floors, buy the set in its proportion.',
+  corridor: 'A course of large tiles and one of small by turns; leads the eye along a passage.',
+  hexagon: 'No long joint to keep straight; the cuts at the walls all differ, so allow more of them.',
+  octagonDot: 'Old hallways and small rooms; the dot forgives little, so measure both tiles.',
+  arabesque: 'A splashback to look at; full pieces where it ends in sight, as cuts through curves show.',
+  scallop: 'Fish scales for walls; points up or down, with a straight start that wants a template.',
+  pennyRound: 'Follows curves and falls to a drain; takes much grout, so choose its colour first.',
+  diamond: 'Slanted joints make a room look wider; lay it from a centre line, never from a wall.',
+  cubes: 'Three shades make cubes; every piece meets five others, so joints have to be even.',
+  triangle: 'A pattern for colour; the points chip, so sort them before laying.',
+};
+
+/** What a kind of pattern is called, by its id. */
+export const patternName = (kind: string | number): string => PATTERN_NAMES[kind as PatternId] ?? String(kind);
+
+/** What a part of a pattern is called. */
+export const partName = (part: string | number): string => PART_NAMES[part] ?? String(part);
+
+const PART_NAMES: Readonly<Record<string, string>> = {
+  dot: 'Dot',
+  small: 'Small tile',
+  half: 'Half tile',
+  large: 'Large tile',
+};
+
+/** Why a tile can't be laid in a pattern. */
+export const MISFIT_WORDS: Readonly<Record<Misfit | 'otherOutline', string>> = {
+  otherOutline: 'Wants tiles of another outline.',
+  tooSquare: 'This tile is too square for it.',
+  notSquare: 'Wants a square tile.',
+  notSixtyDegrees: 'Wants diamonds of 60 degrees: one diagonal 1.732 times the other.',
+  pointsTooLong: 'The points of this tile are longer than the tile.',
+  cornersTooLarge: 'The corners cut off this tile leave no sides.',
+  tooNarrow: 'The joint is too wide for so small a tile.',
+};
+
+/** What the outlines of tiles are called. */
+export const SHAPE_NAMES: Readonly<Record<TileShapeKind, string>> = {
+  rectangle: 'Rectangle',
+  hexagon: 'Hexagon',
+  octagon: 'Octagon',
+  lantern: 'Lantern',
+  round: 'Round',
+  scallop: 'Scallop',
+  diamond: 'Diamond',
+  triangle: 'Triangle',
+  chevron: 'Chevron strip',
 };
 
 /** What a pattern is called, with what was chosen for it. */
 export function describePattern(pattern: Pattern): string {
+  const name = PATTERN_NAMES[pattern.kind];
   switch (pattern.kind) {
-    case 'stack':
-      return `Stack, ${pattern.lay}`;
     case 'runningBond':
-      return `Running bond, ${shareName(pattern.offset)} offset, ${pattern.step}, ${pattern.lay}`;
+      return `${name}, ${shareName(pattern.offset)} offset, ${pattern.step}, ${pattern.lay}`;
     case 'randomStagger':
-      return `Random stagger ${pattern.seed}, ends ${Math.round(pattern.apart * 100)} % apart, ${pattern.lay}`;
+      return `${name} ${pattern.seed}, ends ${Math.round(pattern.apart * 100)} % apart, ${pattern.lay}`;
     case 'herringbone':
-      return `${pattern.strips === 2 ? 'Double herringbone' : 'Herringbone'}, ${pattern.lay}`;
+      return `${pattern.strips === 2 ? 'Double herringbone' : name}, ${pattern.lay}`;
     case 'basketWeave':
-      return `Basket weave of ${pattern.strips} strips, ${pattern.lay}`;
+      return `${name} of ${pattern.strips} strips, ${pattern.lay}`;
+    case 'corridor':
+      return `${name}, ${pattern.each} small to one large, ${pattern.lay}`;
+    default:
+      return 'lay' in pattern ? `${name}, ${LAY_WORDS[pattern.kind]?.[pattern.lay] ?? pattern.lay}` : name;
   }
 }
+
+/** How a pattern lies, where plain words for it differ from lying and upright. */
+export const LAY_WORDS: Partial<Record<PatternId, Readonly<Record<'lying' | 'upright', string>>>> = {
+  hexagon: { lying: 'flats up', upright: 'points up' },
+  arabesque: { lying: 'points sideways', upright: 'points up' },
+  chevron: { lying: 'points sideways', upright: 'points up' },
+};
 
 const SHARES: readonly (readonly [number, string])[] = [
   [1 / 2, 'half'],

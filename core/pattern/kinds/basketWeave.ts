@@ -25,6 +25,8 @@ export const basketWeave = {
   id: 'basketWeave',
   schema,
   defaults: { kind: 'basketWeave', lay: 'lying', strips: 2 },
+  takes: ['rectangle'],
+  misfit: (module) => (fittingStrips(module) === null ? 'tooSquare' : null),
   innerJoint: (module, { strips }) => weaveJoint(module, strips),
   repeat: (module, { lay, strips }) => {
     const block = Math.max(module.widthMm, module.heightMm);

@@ -10,6 +10,9 @@ const schema = z.strictObject({
   strips: z.union([z.literal(1), z.literal(2)]).describe('Single, or double: two side by side'),
 });
 
+/** A tile less oblong than this makes steps, no herringbone. */
+const OBLONG = 1.25;
+
 /**
  * Pieces that meet end to side. With w the short side, p = n(w+j) and q = h+j: pieces [0,q]x[0,p] and
  * [0,p]x[p,p+q], vectors (p,p), (q,-q); any ratio of the sides works.
@@ -24,6 +27,8 @@ export const herringbone = {
   id: 'herringbone',
   schema,
   defaults: { kind: 'herringbone', lay: 'lying', strips: 1 },
+  takes: ['rectangle'],
+  misfit: ({ widthMm, heightMm }) => (Math.max(widthMm, heightMm) < OBLONG * Math.min(widthMm, heightMm) ? 'tooSquare' : null),
   repeat: (module, { lay, strips }) => {
     const step = Math.min(module.widthMm, module.heightMm) + module.jointMm;
     const p = strips * step;

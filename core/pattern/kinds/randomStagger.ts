@@ -25,6 +25,7 @@ export const randomStagger = {
   id: 'randomStagger',
   schema,
   defaults: { kind: 'randomStagger', lay: 'lying', seed: 7, apart: 0.2 },
+  takes: ['rectangle'],
   repeat: (module, { lay, seed, apart }) => {
     const tile = layTile(module, lay);
     const along = tile.alongMm + module.jointMm;

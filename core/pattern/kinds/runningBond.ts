@@ -18,6 +18,7 @@ export const runningBond = {
   id: 'runningBond',
   schema,
   defaults: { kind: 'runningBond', lay: 'lying', offset: 0.5, step: 'alternating' },
+  takes: ['rectangle'],
   repeat: (module, { lay, offset, step }) => {
     const tile = layTile(module, lay);
     const along = tile.alongMm + module.jointMm;

@@ -13,6 +13,7 @@ export const stack = {
   id: 'stack',
   schema,
   defaults: { kind: 'stack', lay: 'lying' },
+  takes: ['rectangle'],
   repeat: (module, { lay }) => {
     const tile = layTile(module, lay);
     const vectors = [

@@ -4,12 +4,11 @@ import type { CutGroup } from '@azulejo/core/cuts/groupCuts';
 import type { OffCutPlan } from '@azulejo/core/cuts/offCutPlan';
 import { describeMark } from '@azulejo/core/messages/en/marks';
 import { kindName } from '@azulejo/core/messages/en/names';
-import type { Size } from '@azulejo/core/tile/product';
 import { formatLength, formatLengthWithUnit } from '@azulejo/core/units/formatLength';
 import type { Tape } from '@azulejo/core/units/tape';
 import PieceOutline from './PieceOutline.vue';
 
-const props = defineProps<{ group: CutGroup; tape: Tape; tile: Size; offCuts: OffCutPlan; chosen: boolean; chosenLabel: string | null }>();
+const props = defineProps<{ group: CutGroup; tape: Tape; offCuts: OffCutPlan; chosen: boolean; chosenLabel: string | null }>();
 const emit = defineEmits<{ choose: []; choosePiece: [label: string] }>();
 
 const size = computed(() => {
@@ -23,7 +22,7 @@ const source = computed(() => (props.chosenLabel ? (props.offCuts.sources.get(pr
 <template>
   <li class="group" :class="{ chosen }">
     <button type="button" class="summary" :aria-expanded="chosen" @click="emit('choose')">
-      <PieceOutline :piece="group.first" :tile="tile" class="outline" />
+      <PieceOutline :piece="group.first" class="outline" />
       <span class="words">
         <span class="off"
           ><b>{{ group.pieces.length }} off</b><span class="size figure">{{ size }}</span></span

@@ -5,15 +5,14 @@ import { PhFileCsv, PhFilePdf } from '@phosphor-icons/vue';
 import type { Job, Surface } from '@azulejo/core/job';
 import { SAFETY } from '@azulejo/core/messages/en/safety';
 import type { SurfacePlan } from '@azulejo/core/plan';
-import { actualSize, type Product } from '@azulejo/core/tile/product';
 import type { Tape } from '@azulejo/core/units/tape';
 import { exportUrl } from '../../api/client.ts';
 import { useBoardStore } from '../../stores/boardStore.ts';
 import CutGroupCard from './CutGroupCard.vue';
 
-const props = defineProps<{ job: Job; surface: Surface; tape: Tape; plan: SurfacePlan | null; product: Product }>();
+const props = defineProps<{ job: Job; surface: Surface; tape: Tape; plan: SurfacePlan | null }>();
 const board = useBoardStore();
-const tile = computed(() => actualSize(props.product));
+const dropped = computed(() => props.plan?.fields.reduce((sum, { layout }) => sum + layout.droppedAreaMm2, 0) ?? 0);
 const minutes = computed(() => props.plan?.cuts.reduce((sum, cut) => sum + cut.minutes, 0) ?? 0);
 
 function chooseGroup(id: string): void {
@@ -56,7 +55,6 @@ watch(
           :key="group.id"
           :group="group"
           :tape="tape"
-          :tile="tile"
           :off-cuts="plan.offCuts"
           :chosen="board.chosenGroup === group.id"
           :chosen-label="board.chosenLabel"
@@ -65,7 +63,7 @@ watch(
         />
       </ol>
     </template>
-    <p v-if="plan.layout.droppedAreaMm2 > 1" class="small soft">Strips under half a millimetre are left to the joint.</p>
+    <p v-if="dropped > 1" class="small soft">Strips under half a millimetre are left to the joint.</p>
   </template>
   <p v-else class="soft" role="status">Working out the cuts</p>
 </template>

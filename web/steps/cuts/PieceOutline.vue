@@ -1,22 +1,33 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import type { CutPiece } from '@azulejo/core/cuts/cutPiece';
-import type { Size } from '@azulejo/core/tile/product';
+import { boxOf } from '@azulejo/core/geometry/ring';
 
-const props = defineProps<{ piece: CutPiece; tile: Size }>();
+const props = defineProps<{ piece: CutPiece }>();
 
 const VIEW = 100;
-const scale = computed(() => (VIEW - 8) / Math.max(props.tile.widthMm, props.tile.heightMm));
+/** Tiles with more corners than this have none to tape from. */
+const MOST_CORNERS = 12;
+const around = computed(() => boxOf(props.piece.tile));
+const scale = computed(() => (VIEW - 8) / Math.max(around.value.maxX - around.value.minX, around.value.maxY - around.value.minY));
 const at = (x: number, y: number): string => {
   const k = scale.value;
-  const left = (VIEW - props.tile.widthMm * k) / 2;
-  const top = (VIEW - props.tile.heightMm * k) / 2;
-  return `${(left + x * k).toFixed(2)} ${(top + (props.tile.heightMm - y) * k).toFixed(2)}`;
+  const { minX, minY, maxX, maxY } = around.value;
+  const left = (VIEW - (maxX - minX) * k) / 2;
+  const top = (VIEW - (maxY - minY) * k) / 2;
+  return `${(left + (x - minX) * k).toFixed(2)} ${(top + (maxY - y) * k).toFixed(2)}`;
 };
 const path = computed(() => props.piece.inTile.map((ring) => `M${ring.map(([x, y]) => at(x, y)).join('L')}Z`).join(''));
-const whole = computed(() => {
-  const { widthMm: w, heightMm: h } = props.tile;
-  return `M${at(0, 0)}L${at(w, 0)}L${at(w, h)}L${at(0, h)}Z`;
+const whole = computed(() => `M${props.piece.tile.map(([x, y]) => at(x, y)).join('L')}Z`);
+/** Corners carry their numbers where a mark counts from them. */
+const corners = computed(() => {
+  const counted = props.piece.marks.some(({ type }) => type === 'chord') && props.piece.tile.length <= MOST_CORNERS;
+  const { minX, minY, maxX, maxY } = around.value;
+  const inward = ([x, y]: readonly [number, number]): [number, number] => [
+    x + ((minX + maxX) / 2 - x) * 0.2,
+    y + ((minY + maxY) / 2 - y) * 0.2,
+  ];
+  return counted ? props.piece.tile.map((corner, k) => ({ name: k + 1, place: at(...inward(corner)).split(' ') })) : [];
 });
 </script>
 
@@ -24,6 +35,7 @@ const whole = computed(() => {
   <svg :viewBox="`0 0 ${VIEW} ${VIEW}`" aria-hidden="true">
     <path :d="whole" class="whole" />
     <path :d="path" class="piece" fill-rule="evenodd" />
+    <text v-for="{ name, place } in corners" :key="name" :x="place[0]" :y="place[1]">{{ name }}</text>
   </svg>
 </template>
 
@@ -39,5 +51,13 @@ const whole = computed(() => {
   stroke: var(--ink);
   stroke-width: 2.5;
   stroke-linejoin: round;
+}
+text {
+  font:
+    600 11px 'Barlow Condensed',
+    sans-serif;
+  text-anchor: middle;
+  dominant-baseline: central;
+  fill: var(--ink-soft);
 }
 </style>

@@ -10,6 +10,7 @@ import { describeFinding } from '@azulejo/core/messages/en/advice';
 import { describePattern } from '@azulejo/core/messages/en/patterns';
 import type { SurfacePlan } from '@azulejo/core/plan';
 import { formatLength, formatLengthWithUnit } from '@azulejo/core/units/formatLength';
+import { facesOf } from '../../board/faces.ts';
 import SetoutPicture from '../../board/SetoutPicture.vue';
 import { KIND_LABELS } from './surfaceKinds.ts';
 
@@ -27,7 +28,7 @@ const size = computed(() => {
 <template>
   <li class="card" :class="{ small }">
     <RouterLink :to="to" class="drawing" :aria-label="`${surface.name}: open the setout`"
-      ><SetoutPicture :plan="plan" :colour="product.colour" :label="`${surface.name}, drawn to scale`"
+      ><SetoutPicture :plan="plan" :faces="facesOf(job, surface)" :label="`${surface.name}, drawn to scale`"
     /></RouterLink>
     <div class="text">
       <div class="title">

@@ -5,9 +5,8 @@ import { PhCaretDown, PhCaretRight, PhTrash } from '@phosphor-icons/vue';
 import type { Surface } from '@azulejo/core/job';
 import { SHAPE_NAMES } from '@azulejo/core/messages/en/shapes';
 import type { SurfacePlan } from '@azulejo/core/plan';
-import { fixtureSize, lineOfEdge, measuresAt, type Fixture } from '@azulejo/core/surface/fixture';
-import { outlineOf, SHAPES, type ShapeId } from '@azulejo/core/surface/shapes/registry';
-import { traceSurface } from '@azulejo/core/surface/traceSurface';
+import { fixtureSize, type Fixture } from '@azulejo/core/surface/fixture';
+import { SHAPES, type ShapeId } from '@azulejo/core/surface/shapes/registry';
 import { reshape } from '@azulejo/core/surface/shapes/reshape';
 import { formatLength, formatLengthWithUnit } from '@azulejo/core/units/formatLength';
 import type { Tape } from '@azulejo/core/units/tape';
@@ -17,21 +16,15 @@ import LengthField from '../../fields/LengthField.vue';
 import SwitchField from '../../fields/SwitchField.vue';
 import TextField from '../../fields/TextField.vue';
 import FixtureSymbol from './FixtureSymbol.vue';
+import PlacedFrom from './PlacedFrom.vue';
 import ShapeFields from './shape/ShapeFields.vue';
 import WallsForm from './shape/WallsForm.vue';
-import { edgeTitle } from '../edgeTitle.ts';
 import { useAttempt } from '../useAttempt.ts';
 import { useEditSurface } from '../useEditSurface.ts';
 
 const props = defineProps<{ fixture: Fixture; index: number; surface: Surface; plan: SurfacePlan | null; tape: Tape; open: boolean }>();
 const emit = defineEmits<{ toggle: []; remove: [] }>();
 const edit = useEditSurface(() => props.surface.id);
-const toNear = computed(() => (props.fixture.outline.kind === 'round' ? 'to its centre' : 'to its near side'));
-const edges = computed(() => {
-  const ids = [...new Set(outlineOf(props.surface.measured.shape).edgeIds)];
-  return ids.map((value) => ({ value, label: props.plan ? edgeTitle(props.plan, value) : value }));
-});
-
 const size = computed(() => {
   const { outline } = props.fixture;
   const { widthMm, heightMm } = fixtureSize(outline);
@@ -44,10 +37,6 @@ const { trouble, attempt } = useAttempt(() => props.tape);
 const change = (label: string, recipe: (fixture: Fixture) => void) =>
   edit(`${props.fixture.name} ${label}`, ({ measured }) => {
     recipe(measured.fixtures[props.index]);
-  });
-const setPlace = (k: 0 | 1) => (mm: number) =>
-  change('place', (fixture) => {
-    fixture.from[k].mm = mm;
   });
 const setClearance = (mm: number) =>
   change('clearance', (fixture) => {
@@ -89,22 +78,6 @@ function setOutline(kind: string): void {
   attempt(
     change('outline', (fixture) => {
       fixture.outline = outline;
-    }),
-  );
-}
-
-/** Measuring from another edge keeps the fixture where it is; two edges that run the same way are refused. */
-function setEdge(k: 0 | 1, edge: string): void {
-  const placed = traceSurface(props.surface.measured).fixtures.find(({ fixture }) => fixture.id === props.fixture.id);
-  const { ring, edgeIds } = outlineOf(props.surface.measured.shape);
-  const from = props.fixture.from.map((measure, m) => (m === k ? edge : measure.edge));
-  const [a, b] = from.map((id) => lineOfEdge(ring, edgeIds, id));
-  const centre = placed?.place.centre;
-  attempt(
-    change('measured from', (fixture) => {
-      fixture.from[k].edge = edge;
-      if (!a || !b || !centre) return;
-      measuresAt(fixture, [a, b], centre).forEach((mm, m) => (fixture.from[m].mm = Math.round(mm * 1e4) / 1e4));
     }),
   );
 }
@@ -151,23 +124,14 @@ function setEdge(k: 0 | 1, edge: string): void {
           :commit="(shape) => change('outline', (f) => (f.outline = { kind: 'shape', shape }))"
         />
       </template>
-      <FieldGrid>
-        <template v-for="k in [0, 1] as const" :key="k">
-          <ChoiceField
-            :label="k === 0 ? 'Measured from' : 'and from'"
-            :value="fixture.from[k].edge"
-            :options="edges"
-            @choose="setEdge(k, $event)"
-          />
-          <LengthField
-            :label="toNear"
-            :mm="fixture.from[k].mm"
-            :tape="tape"
-            :commit="setPlace(k)"
-            :measures="`fixtures.${index}.from.${k}.mm`"
-          />
-        </template>
-      </FieldGrid>
+      <PlacedFrom
+        :placed="fixture"
+        :surface="surface"
+        :plan="plan"
+        :tape="tape"
+        :commit="(from) => change('place', (f) => (f.from = from))"
+        :measures="`fixtures.${index}.from`"
+      />
       <FieldGrid v-if="fixture.cover">
         <LengthField label="Cover, width" :mm="fixture.cover.widthMm" :tape="tape" :commit="setCover('widthMm')" positive />
         <LengthField label="Cover, height" :mm="fixture.cover.heightMm" :tape="tape" :commit="setCover('heightMm')" positive />

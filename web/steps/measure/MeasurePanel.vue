@@ -3,6 +3,7 @@ import type { Job, Surface } from '@azulejo/core/job';
 import type { SurfacePlan } from '@azulejo/core/plan';
 import type { Product } from '@azulejo/core/tile/product';
 import { IMPERIAL_TAPE, METRIC_TAPE, type Tape } from '@azulejo/core/units/tape';
+import PartTabs from '../../fields/PartTabs.vue';
 import SwitchField from '../../fields/SwitchField.vue';
 import { MEASURE_PARTS, useBoardStore } from '../../stores/boardStore.ts';
 import { useEditSurface } from '../useEditSurface.ts';
@@ -28,17 +29,7 @@ const setSystem = (system: string): void => {
 </script>
 
 <template>
-  <nav class="parts" aria-label="Parts of the measurement">
-    <button
-      v-for="part in MEASURE_PARTS"
-      :key="part.name"
-      type="button"
-      :aria-pressed="board.measurePart === part.name"
-      @click="board.measurePart = part.name"
-    >
-      {{ part.label }}
-    </button>
-  </nav>
+  <PartTabs v-model="board.measurePart" :parts="MEASURE_PARTS" label="Parts of the measurement" />
   <MeterBar :surface="surface" :tape="tape" />
   <AgainList :surface="surface" :tape="tape" />
   <ShapePanel v-if="board.measurePart === 'shape'" :surface="surface" :tape="tape" />
@@ -63,36 +54,3 @@ const setSystem = (system: string): void => {
     />
   </template>
 </template>
-
-<style scoped>
-.parts {
-  display: grid;
-  grid-template-columns: repeat(5, auto);
-  gap: 2px;
-  border-bottom: 2px solid var(--line);
-}
-.parts button {
-  all: unset;
-  box-sizing: border-box;
-  cursor: pointer;
-  text-align: center;
-  padding: 0.55rem 0.2rem;
-  font-weight: 600;
-  font-size: 0.95rem;
-  color: var(--ink-soft);
-  margin-bottom: -2px;
-  border-bottom: 3px solid transparent;
-}
-.parts button[aria-pressed='true'] {
-  color: var(--ink);
-  border-bottom-color: var(--chalk);
-}
-.parts button:focus-visible {
-  outline: 3px solid var(--cobalt);
-}
-@media (pointer: coarse) {
-  .parts button {
-    min-height: 44px;
-  }
-}
-</style>

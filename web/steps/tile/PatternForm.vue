@@ -1,67 +1,41 @@
 <script setup lang="ts">
-import Button from 'primevue/button';
 import { computed } from 'vue';
-import { PhShuffle } from '@phosphor-icons/vue';
-import type { Surface } from '@azulejo/core/job';
-import { PATTERN_NAMES, PATTERN_SUITS, shareName } from '@azulejo/core/messages/en/patterns';
-import { fittingStrips } from '@azulejo/core/pattern/kinds/basketWeave';
-import { innerJointOf, PATTERNS, type Pattern, type PatternId } from '@azulejo/core/pattern/registry';
-import { actualSize, type Product } from '@azulejo/core/tile/product';
-import { formatLengthWithUnit } from '@azulejo/core/units/formatLength';
+import type { Job, Surface } from '@azulejo/core/job';
+import { MISFIT_WORDS, PATTERN_NAMES, PATTERN_SUITS } from '@azulejo/core/messages/en/patterns';
+import type { Laying } from '@azulejo/core/pattern/laying';
+import { PATTERNS, type Pattern, type PatternId } from '@azulejo/core/pattern/registry';
+import { layingOfKind } from '@azulejo/core/pattern/suitLaying';
 import type { Tape } from '@azulejo/core/units/tape';
-import FieldGrid from '../../fields/FieldGrid.vue';
-import NumberField from '../../fields/NumberField.vue';
-import SwitchField from '../../fields/SwitchField.vue';
 import { useAttempt } from '../useAttempt.ts';
-import { useEditSurface } from '../useEditSurface.ts';
+import PatternFields from './PatternFields.vue';
 import PatternPreview from './PatternPreview.vue';
+import TurnFields from './TurnFields.vue';
+import type { EditedLaying } from './useLaying.ts';
 
-const props = defineProps<{ surface: Surface; product: Product; tape: Tape }>();
-const edit = useEditSurface(() => props.surface.id);
+const props = defineProps<{ job: Job; surface: Surface; tape: Tape; laying: Laying; edited: EditedLaying }>();
 const { trouble, attempt } = useAttempt(() => props.tape);
-const pattern = computed(() => props.surface.pattern);
-const module = computed(() => ({ ...actualSize(props.product), jointMm: props.surface.jointMm }));
-const innerMm = computed(() => innerJointOf(pattern.value, module.value));
-const SHARES = [1 / 2, 1 / 3, 1 / 4];
+const pattern = computed(() => props.laying.pattern);
 
-/** Every kind in the chosen tile; null where the tile can't be laid so. */
+/** Every kind in the chosen tile, or in the first of the list that can be laid so; null where none can. */
 const candidates = computed(() =>
-  (Object.keys(PATTERNS) as PatternId[]).map((id) => ({
-    id,
-    name: PATTERN_NAMES[id],
-    pattern: id === pattern.value.kind ? pattern.value : startOf(id),
-  })),
+  (Object.keys(PATTERNS) as PatternId[]).map((id) => {
+    const laying = layingOfKind(id, props.laying, props.job.products);
+    const other = laying && laying.productId !== props.laying.productId ? laying.productId : null;
+    return { id, name: PATTERN_NAMES[id], laying: laying && { ...laying, turnDeg: 0, mirrored: false }, with: other && tileName(other) };
+  }),
 );
-function startOf(id: PatternId): Pattern | null {
-  const { lay } = pattern.value;
-  if (id !== 'basketWeave') return { ...PATTERNS[id].defaults, lay };
-  const strips = fittingStrips(module.value);
-  return strips === null ? null : { kind: id, lay, strips };
+const tileName = (id: string): string => props.job.products.find((product) => product.id === id)?.name ?? id;
+
+function choose(laying: Laying | null): void {
+  if (!laying || laying.pattern.kind === pattern.value.kind) return;
+  const { productId, parts, colours } = laying;
+  attempt(props.edited.put('Pattern', { productId, parts, colours, pattern: laying.pattern }));
 }
-const put = (next: Pattern) =>
-  edit('Pattern', (surface) => {
-    surface.pattern = next;
-  });
-const choose = (next: Pattern | null): void => {
-  if (next) attempt(put(next));
-};
-const setLay = (lay: Pattern['lay']): void => choose({ ...pattern.value, lay });
-const setShare = (offset: number) => (pattern.value.kind === 'runningBond' ? put({ ...pattern.value, offset }) : []);
-const shares = computed(() => {
-  if (pattern.value.kind !== 'runningBond') return [];
-  const { offset } = pattern.value;
-  const known = SHARES.map((value) => ({ value, label: shareName(value) }));
-  return known.some(({ value }) => Math.abs(value - offset) < 0.002) ? known : [...known, { value: offset, label: shareName(offset) }];
-});
-const share = computed(() => {
-  const offset = pattern.value.kind === 'runningBond' ? pattern.value.offset : 0;
-  return shares.value.find(({ value }) => Math.abs(value - offset) < 0.002)?.value ?? offset;
-});
+const put = (next: Pattern) => props.edited.put('Pattern', { pattern: next });
 </script>
 
 <template>
   <section class="stack">
-    <h2>Pattern</h2>
     <div class="kinds" role="radiogroup" aria-label="Pattern">
       <button
         v-for="candidate in candidates"
@@ -70,88 +44,28 @@ const share = computed(() => {
         role="radio"
         :aria-checked="candidate.id === pattern.kind"
         :class="{ on: candidate.id === pattern.kind }"
-        :disabled="candidate.pattern === null"
-        @click="choose(candidate.pattern)"
+        :disabled="candidate.laying === null"
+        @click="choose(candidate.laying)"
       >
-        <PatternPreview v-if="candidate.pattern" :pattern="candidate.pattern" :product="product" :joint-mm="surface.jointMm" />
-        <span v-else class="none soft small">This tile is too square for it.</span>
-        <span>{{ candidate.name }}</span>
+        <PatternPreview v-if="candidate.laying" :laying="candidate.laying" :products="job.products" :joint-colour="surface.jointColour" />
+        <span v-else class="none soft small">{{ MISFIT_WORDS.otherOutline }}</span>
+        <span
+          >{{ candidate.name }}<small v-if="candidate.with" class="soft">in {{ candidate.with }}</small></span
+        >
       </button>
     </div>
     <p v-if="trouble" class="why" role="alert">{{ trouble }}</p>
+    <PatternFields :pattern="pattern" :laying="laying" :products="job.products" :tape="tape" :put="put" />
     <p class="soft small">{{ PATTERN_SUITS[pattern.kind] }}</p>
-    <SwitchField
-      :label="pattern.kind === 'herringbone' || pattern.kind === 'basketWeave' ? 'It starts' : 'Long side'"
-      :value="pattern.lay"
-      :options="[
-        { value: 'lying', label: 'Lying' },
-        { value: 'upright', label: 'Upright' },
-      ]"
-      @choose="setLay"
-    />
-    <template v-if="pattern.kind === 'runningBond'">
-      <SwitchField label="Each course shifted by" :value="share" :options="shares" @choose="(offset) => attempt(setShare(offset))" />
-      <FieldGrid>
-        <NumberField
-          label="or by this share"
-          unit="%"
-          :value="Math.round(pattern.offset * 1000) / 10"
-          :commit="(percent) => setShare(percent / 100)"
-        />
-        <SwitchField
-          label="Shifted"
-          :value="pattern.step"
-          :options="[
-            { value: 'alternating', label: 'To and fro' },
-            { value: 'stepped', label: 'In steps' },
-          ]"
-          @choose="(step) => pattern.kind === 'runningBond' && choose({ ...pattern, step })"
-        />
-      </FieldGrid>
-    </template>
-    <SwitchField
-      v-else-if="pattern.kind === 'herringbone'"
-      label="Strips"
-      :value="pattern.strips"
-      :options="[
-        { value: 1, label: 'Single' },
-        { value: 2, label: 'Double' },
-      ]"
-      @choose="(strips) => pattern.kind === 'herringbone' && choose({ ...pattern, strips: strips === 2 ? 2 : 1 })"
-    />
-    <FieldGrid v-else-if="pattern.kind === 'basketWeave'">
-      <NumberField
-        label="Strips in a block"
-        :value="pattern.strips"
-        :commit="(strips) => (pattern.kind === 'basketWeave' ? put({ ...pattern, strips }) : [])"
-      />
-      <p v-if="innerMm !== null" class="inner">
-        Between the strips of a block: <b class="figure">{{ formatLengthWithUnit(innerMm, tape) }}</b>
-      </p>
-    </FieldGrid>
-    <FieldGrid v-else-if="pattern.kind === 'randomStagger'">
-      <NumberField
-        label="End joints apart"
-        unit="%"
-        :value="Math.round(pattern.apart * 1000) / 10"
-        :commit="(percent) => (pattern.kind === 'randomStagger' ? put({ ...pattern, apart: percent / 100 }) : [])"
-      />
-      <Button
-        severity="secondary"
-        outlined
-        class="again"
-        @click="pattern.kind === 'randomStagger' && choose({ ...pattern, seed: (pattern.seed + 1) % 10000 })"
-        ><PhShuffle :size="18" />Another stagger</Button
-      >
-    </FieldGrid>
+    <TurnFields :laying="laying" :edited="edited" :tape="tape" />
   </section>
 </template>
 
 <style scoped>
 .kinds {
   display: grid;
-  grid-template-columns: repeat(3, 1fr);
-  gap: 0.5rem;
+  grid-template-columns: repeat(4, 1fr);
+  gap: 0.15rem;
 }
 .kinds button {
   all: unset;
@@ -161,14 +75,18 @@ const share = computed(() => {
   gap: 0.35rem;
   align-content: start;
   font-weight: 600;
-  font-size: 0.92rem;
-  padding: 0.4rem;
+  font-size: 0.84rem;
+  line-height: 1.15;
+  padding: 0.3rem;
   border-radius: 4px;
 }
 .kinds button:disabled {
   cursor: default;
   font-weight: 400;
   color: var(--ink-soft);
+}
+.kinds button:hover:not(:disabled) {
+  background: var(--paper);
 }
 .kinds button.on {
   box-shadow: inset 0 0 0 3px var(--cobalt);
@@ -178,21 +96,18 @@ const share = computed(() => {
   outline: 3px solid var(--cobalt);
   outline-offset: 2px;
 }
+.kinds small {
+  display: block;
+  font-weight: 400;
+  font-size: 0.76rem;
+}
 .none {
   display: grid;
   place-content: center;
   text-align: center;
   background: var(--paper);
-  aspect-ratio: 5 / 3;
+  aspect-ratio: 3 / 2;
   padding: 0.3rem;
   font-weight: 400;
-}
-.inner {
-  align-self: end;
-  padding-bottom: 0.5rem;
-  font-size: 0.95rem;
-}
-.again {
-  align-self: end;
 }
 </style>

@@ -1,35 +1,44 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { repeatOf, type Pattern } from '@azulejo/core/pattern/registry';
-import { rectangleRing } from '@azulejo/core/geometry/ring';
+import { boxOf, rectangleRing } from '@azulejo/core/geometry/ring';
+import { layPattern, type Laying } from '@azulejo/core/pattern/laying';
+import { unitOf } from '@azulejo/core/pattern/repeat';
+import { productAt, type Field } from '@azulejo/core/setout/field';
 import { forEachWhole, tileRing } from '@azulejo/core/setout/layout';
 import { placeRepeat } from '@azulejo/core/setout/placeRepeat';
-import { actualSize, type Product } from '@azulejo/core/tile/product';
+import type { Product } from '@azulejo/core/tile/product';
+import { colourOf, facesOf } from '../../board/faces.ts';
 
-const props = defineProps<{ pattern: Pattern; product: Product; jointMm: number }>();
+const props = defineProps<{ laying: Laying; products: readonly Product[]; jointColour: string }>();
 
-/** The real repeat in the chosen tile and joint, over a patch of some pieces. */
+/** How wide the patch is against its height. */
+const ASPECT = 0.66;
+
+/** The real repeat in the real tiles and joint, over a patch of some pieces. */
 const patch = computed(() => {
-  const size = actualSize(props.product);
-  const repeat = repeatOf(props.pattern, { ...size, jointMm: props.jointMm });
-  const span = Math.max(size.widthMm, size.heightMm) * 2 + Math.min(size.widthMm, size.heightMm);
-  const layout = placeRepeat([[rectangleRing(0, 0, span, span * 0.6)]], repeat, {
-    origin: [-size.widthMm * 0.4, -size.heightMm * 0.3],
-    turnDeg: 0,
-  });
-  const rings: string[] = [];
-  const trace = (ring: readonly (readonly [number, number])[]): void => {
-    rings.push(ring.map(([x, y]) => `${x.toFixed(1)},${(span * 0.6 - y).toFixed(1)}`).join(' '));
+  const laid = layPattern(props.laying, props.products);
+  const unit = unitOf(laid.repeat);
+  const [width, height] = [unit.maxX - unit.minX, unit.maxY - unit.minY];
+  // Long pieces are shown by some of their length, small ones by some courses.
+  const span = Math.min(2.6 * Math.max(width, height), 1.3 * Math.max(width, height) + 3.2 * Math.min(width, height));
+  const area = rectangleRing(0, 0, span, span * ASPECT);
+  const layout = placeRepeat([[area]], laid.repeat, { origin: [-width * 0.4, -height * 0.3], turnDeg: 0 });
+  const field: Field = { id: 'main', kind: 'main', laid, layout, box: boxOf(area) };
+  const faces = facesOf({ products: [...props.products] }, props);
+  const shapes: { d: string; fill: string }[] = [];
+  const trace = (ring: readonly (readonly [number, number])[], address: Parameters<typeof productAt>[1]): void => {
+    const fill = laid.repeat.pieces[address.piece].colour ?? colourOf(faces, productAt(field, address));
+    shapes.push({ fill, d: `M${ring.map(([x, y]) => `${x.toFixed(1)} ${(span * ASPECT - y).toFixed(1)}`).join('L')}Z` });
   };
-  forEachWhole(layout, (address) => trace(tileRing(layout, address)));
-  for (const { polygons } of layout.cutTiles) for (const polygon of polygons) trace(polygon[0]);
-  return { rings, box: `0 0 ${span} ${span * 0.6}` };
+  forEachWhole(layout, (address) => trace(tileRing(layout, address), address));
+  for (const tile of layout.cutTiles) for (const polygon of tile.polygons) trace(polygon[0], tile);
+  return { shapes, box: `0 0 ${span} ${span * ASPECT}` };
 });
 </script>
 
 <template>
-  <svg :viewBox="patch.box" class="patch" aria-hidden="true">
-    <polygon v-for="ring in patch.rings" :key="ring" :points="ring" :fill="product.colour" />
+  <svg :viewBox="patch.box" class="patch" aria-hidden="true" :style="{ background: jointColour }">
+    <path v-for="shape in patch.shapes" :key="shape.d" :d="shape.d" :fill="shape.fill" class="piece" />
   </svg>
 </template>
 
@@ -37,7 +46,11 @@ const patch = computed(() => {
 .patch {
   display: block;
   width: 100%;
-  background: #7d868d;
   border-radius: 2px;
+}
+.piece {
+  stroke: #14202b61;
+  stroke-width: 1;
+  vector-effect: non-scaling-stroke;
 }
 </style>

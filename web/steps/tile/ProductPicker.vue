@@ -2,23 +2,26 @@
 import Select from 'primevue/select';
 import { computed, useId } from 'vue';
 import { actualSize, type Product } from '@azulejo/core/tile/product';
+import { SHAPE_NAMES } from '@azulejo/core/messages/en/patterns';
 import { formatLength, formatLengthWithUnit } from '@azulejo/core/units/formatLength';
 import type { Tape } from '@azulejo/core/units/tape';
 
-const props = defineProps<{ products: readonly Product[]; chosen: string; tape: Tape }>();
+const props = defineProps<{ label: string; products: readonly Product[]; chosen: string; tape: Tape }>();
 const emit = defineEmits<{ choose: [id: string] }>();
 const id = useId();
 const current = computed(() => props.products.find((product) => product.id === props.chosen));
 
 function sizeOf(product: Product): string {
   const { widthMm, heightMm } = actualSize(product);
-  return `${formatLength(widthMm, props.tape)} x ${formatLengthWithUnit(heightMm, props.tape)}`;
+  const { kind } = product.shape;
+  const shape = kind === 'rectangle' ? '' : `${SHAPE_NAMES[kind].toLowerCase()} `;
+  return `${shape}${formatLength(widthMm, props.tape)} x ${formatLengthWithUnit(heightMm, props.tape)}`;
 }
 </script>
 
 <template>
   <div class="field">
-    <label :id="id">Tile</label>
+    <label :id="id">{{ label }}</label>
     <Select
       :model-value="chosen"
       :options="[...products]"
@@ -26,6 +29,10 @@ function sizeOf(product: Product): string {
       option-label="name"
       :aria-labelledby="id"
       fluid
+      filter
+      filter-placeholder="Search name or material"
+      :filter-fields="['name', 'material', 'shape.kind']"
+      empty-filter-message="No tile of that name. Add it with Own tile."
       scroll-height="24rem"
       @update:model-value="emit('choose', $event)"
     >

@@ -1,53 +1,51 @@
 <script setup lang="ts">
-import Button from 'primevue/button';
-import { computed, ref } from 'vue';
-import { PhPencilSimple, PhPlus } from '@phosphor-icons/vue';
-import { productOf, type Job, type Surface } from '@azulejo/core/job';
-import { describeIssue } from '@azulejo/core/messages/en/issues';
+import { computed } from 'vue';
+import type { Job, Surface } from '@azulejo/core/job';
 import type { SurfacePlan } from '@azulejo/core/plan';
-import type { Product } from '@azulejo/core/tile/product';
 import type { Tape } from '@azulejo/core/units/tape';
-import LengthField from '../../fields/LengthField.vue';
-import { useEditSurface } from '../useEditSurface.ts';
+import ChoiceField from '../../fields/ChoiceField.vue';
+import PartTabs from '../../fields/PartTabs.vue';
+import SwitchField from '../../fields/SwitchField.vue';
+import { TILE_PARTS, useBoardStore } from '../../stores/boardStore.ts';
+import ColoursForm from './ColoursForm.vue';
 import PatternForm from './PatternForm.vue';
-import ProductDialog from './ProductDialog.vue';
-import ProductPicker from './ProductPicker.vue';
+import SetInForm from './SetInForm.vue';
+import TileForm from './TileForm.vue';
+import { useLaying } from './useLaying.ts';
 
 const props = defineProps<{ job: Job; surface: Surface; tape: Tape; plan: SurfacePlan | null }>();
-const edit = useEditSurface(() => props.surface.id);
-const editing = ref<Product | 'new' | null>(null);
-const trouble = ref<string | null>(null);
-const product = computed(() => productOf(props.job, props.surface));
-
-function choose(id: string): void {
-  const [first] = edit('Tile', (surface) => {
-    surface.productId = id;
-  });
-  trouble.value = first ? describeIssue(first, props.tape) : null;
-}
-const setJoint = (mm: number) =>
-  edit('Joint', (surface) => {
-    surface.jointMm = mm;
-  });
+const board = useBoardStore();
+const edited = useLaying(
+  () => props.surface,
+  () => board.chosenArea,
+);
+const { laying } = edited;
+const fields = computed(() => [
+  { value: '', label: 'The whole surface' },
+  ...props.surface.areas.map(({ id, name }) => ({ value: id, label: name })),
+]);
 </script>
 
 <template>
-  <section class="stack">
-    <ProductPicker :products="job.products" :chosen="surface.productId" :tape="tape" @choose="choose" />
-    <p v-if="trouble" class="why" role="alert">{{ trouble }}</p>
-    <div class="row">
-      <Button severity="secondary" outlined @click="editing = product"><PhPencilSimple :size="18" />Sizes and price</Button>
-      <Button severity="secondary" outlined @click="editing = 'new'"><PhPlus :size="18" />Own tile</Button>
-    </div>
-  </section>
-  <LengthField label="Joint" :mm="surface.jointMm" :tape="tape" :commit="setJoint" large />
-  <PatternForm :surface="surface" :product="product" :tape="tape" />
-  <ProductDialog
-    v-if="editing"
-    :product="editing === 'new' ? null : editing"
-    :surface="surface"
-    :job="job"
-    :tape="tape"
-    @close="editing = null"
+  <SwitchField
+    label="The drawing shows"
+    :value="board.finished ? 'finished' : 'working'"
+    :options="[
+      { value: 'working', label: 'Pieces and cuts' },
+      { value: 'finished', label: 'The finished look' },
+    ]"
+    @choose="board.finished = $event === 'finished'"
   />
+  <PartTabs v-model="board.tilePart" :parts="TILE_PARTS" label="Parts of tile and pattern" />
+  <ChoiceField
+    v-if="fields.length > 1 && board.tilePart !== 'setIn'"
+    label="For"
+    :value="board.chosenArea ?? ''"
+    :options="fields"
+    @choose="board.chosenArea = $event === '' ? null : $event"
+  />
+  <TileForm v-if="board.tilePart === 'tile'" :job="job" :surface="surface" :tape="tape" :laying="laying" :edited="edited" />
+  <PatternForm v-else-if="board.tilePart === 'pattern'" :job="job" :surface="surface" :tape="tape" :laying="laying" :edited="edited" />
+  <ColoursForm v-else-if="board.tilePart === 'colours'" :job="job" :surface="surface" :tape="tape" :laying="laying" :edited="edited" />
+  <SetInForm v-else :job="job" :surface="surface" :tape="tape" :plan="plan" />
 </template>

@@ -1,0 +1,174 @@
+import Papa from 'papaparse';
+import { issue, type Issue } from '../result.ts';
+import { productSchema, type Product } from '../tile/product.ts';
+import { issuesFromZod } from './zodIssues.ts';
+
+/** A list of tiles read from a table: the rows that can be used, and what is wrong with the others. */
+export interface ProductTable {
+  readonly products: readonly Product[];
+  /** Each with the row as it counts in a spreadsheet (the head is row 1) and the column. */
+  readonly issues: readonly Issue[];
+}
+
+/** One column: its head, and how it is written and read. */
+interface Column {
+  readonly head: string;
+  readonly path: readonly string[];
+  readonly write: (product: Product) => string | number;
+  readonly optional?: boolean;
+}
+
+const shapeFigure = ({ shape }: Product): string | number => {
+  if (shape.kind === 'hexagon') return shape.tipMm ?? '';
+  if (shape.kind === 'octagon') return shape.cornerMm;
+  if (shape.kind === 'lantern') return shape.swell;
+  return shape.kind === 'chevron' ? shape.cutDeg : '';
+};
+
+const COLUMNS: readonly Column[] = [
+  { head: 'id', path: ['id'], write: ({ id }) => id },
+  { head: 'name', path: ['name'], write: ({ name }) => name },
+  { head: 'material', path: ['material'], write: ({ material }) => material },
+  { head: 'outline', path: ['shape', 'kind'], write: ({ shape }) => shape.kind, optional: true },
+  { head: 'outline figure', path: ['shape'], write: shapeFigure, optional: true },
+  { head: 'width mm', path: ['nominal', 'widthMm'], write: ({ nominal }) => nominal.widthMm },
+  { head: 'height mm', path: ['nominal', 'heightMm'], write: ({ nominal }) => nominal.heightMm },
+  { head: 'measured width mm', path: ['measured', 'widthMm'], write: ({ measured }) => measured?.widthMm ?? '', optional: true },
+  { head: 'measured height mm', path: ['measured', 'heightMm'], write: ({ measured }) => measured?.heightMm ?? '', optional: true },
+  { head: 'thickness mm', path: ['thicknessMm'], write: ({ thicknessMm }) => thicknessMm },
+  { head: 'edge', path: ['edge'], write: ({ edge }) => edge, optional: true },
+  { head: 'face', path: ['face'], write: ({ face }) => face, optional: true },
+  { head: 'porous', path: ['porous'], write: ({ porous }) => (porous ? 'yes' : 'no'), optional: true },
+  { head: 'pieces a box', path: ['piecesPerBox'], write: ({ piecesPerBox }) => piecesPerBox },
+  { head: 'price a box', path: ['boxPrice'], write: ({ boxPrice }) => boxPrice },
+  { head: 'colour', path: ['colour'], write: ({ colour }) => colour, optional: true },
+];
+
+/** A list of tiles as CSV, its heads with their units. */
+export function productsCsv(products: readonly Product[]): string {
+  const rows = products;
+  return `${Papa.unparse({ fields: COLUMNS.map(({ head }) => head), data: rows.map((product) => COLUMNS.map(({ write }) => write(product))) }, { newline: '\n' })}\n`;
+}
+
+/**
+ * Reads a list of tiles from CSV. Heads are matched whatever their case; `width in` or `width cm` gives
+ * another unit. Issues: `csv/empty`, `csv/missing-column`, `csv/unknown-column`, `csv/unknown-unit`, and for
+ * a row any issue of a field, its path starting with the row and the head of the column.
+ */
+export function readProductsCsv(text: string): ProductTable {
+  const { data } = Papa.parse<string[]>(text.replace(/^\uFEFF/, ''), { skipEmptyLines: 'greedy' });
+  const [head, ...rows] = data;
+  if (!head || rows.length === 0) return { products: [], issues: [issue('csv/empty', [], {})] };
+  const { columns, issues } = matchHeads(head);
+  if (issues.length > 0) return { products: [], issues };
+  const read = rows.map((cells, k) => readRow(cells, columns, k + 2));
+  return {
+    products: read.flatMap(({ product }, k) => (product && !repeats(read, k) ? [product] : [])),
+    issues: read.flatMap((row, k) =>
+      repeats(read, k) ? [issue('job/repeated-id', ['row', row.row, 'id'], { id: row.product?.id ?? '' })] : row.issues,
+    ),
+  };
+}
+
+interface Matched {
+  readonly column: Column;
+  readonly at: number;
+  /** Written after a figure without a unit of its own. */
+  readonly unit: string;
+}
+
+const UNITS: readonly string[] = ['mm', 'cm', 'm', 'in', 'ft'];
+
+function matchHeads(head: readonly string[]): { columns: Matched[]; issues: Issue[] } {
+  const issues: Issue[] = [];
+  const columns: Matched[] = [];
+  head.forEach((text, at) => {
+    const name = text
+      .trim()
+      .toLowerCase()
+      .replace(/[()[\]_]/g, ' ')
+      .replace(/\s+/g, ' ')
+      .trim();
+    const [, stem, unit] = /^(.*?)(?: ([a-z"']+))?$/.exec(name) ?? [];
+    const plain = COLUMNS.find((column) => column.head === name);
+    const sized = COLUMNS.find((column) => column.head === `${stem} mm` || column.head === `${name} mm`);
+    if (plain) columns.push({ column: plain, at, unit: plain.head.endsWith(' mm') ? 'mm' : '' });
+    else if (sized?.head === `${name} mm`) columns.push({ column: sized, at, unit: 'mm' });
+    else if (sized && UNITS.includes(unit)) columns.push({ column: sized, at, unit });
+    else if (sized) issues.push(issue('csv/unknown-unit', ['row', 1, text.trim()], { unit: unit ?? '', units: UNITS.join(', ') }));
+    else if (name !== '')
+      issues.push(
+        issue('csv/unknown-column', ['row', 1, text.trim()], { column: text.trim(), columns: COLUMNS.map((c) => c.head).join(', ') }),
+      );
+  });
+  const missing = COLUMNS.filter((column) => !column.optional && column.head !== 'id' && !columns.some((found) => found.column === column));
+  return { columns, issues: [...issues, ...missing.map(({ head: column }) => issue('csv/missing-column', ['row', 1], { column }))] };
+}
+
+interface ReadRow {
+  readonly row: number;
+  readonly product: Product | null;
+  readonly issues: readonly Issue[];
+}
+
+function readRow(cells: readonly string[], columns: readonly Matched[], row: number): ReadRow {
+  const data: Record<string, unknown> = {};
+  for (const { column, at, unit } of columns) {
+    const text = (cells[at] ?? '').trim();
+    if (text !== '') put(data, column, text, unit);
+  }
+  shapeUp(data);
+  data['id'] ??= idFrom(String(data['name'] ?? `row-${row}`));
+  const parsed = productSchema.safeParse(data);
+  if (parsed.success) return { row, product: parsed.data, issues: [] };
+  const issues = issuesFromZod(parsed.error).map((found) => ({ ...found, path: ['row', row, headOf(found.path)] }));
+  return { row, product: null, issues };
+}
+
+/** Figures stay text where they are none, so that the field says what it expected. */
+function put(data: Record<string, unknown>, { path, head }: Column, text: string, unit: string): void {
+  const [first, second] = path;
+  const isFigure = /^[-+]?\d+([.,]\d+)?$/.test(text);
+  const plain = isFigure ? Number(text.replace(',', '.')) : text;
+  const value =
+    unit !== '' && unit !== 'mm' && isFigure
+      ? `${text} ${unit}`
+      : head === 'porous'
+        ? text.toLowerCase() === 'yes'
+          ? true
+          : text.toLowerCase() === 'no'
+            ? false
+            : text
+        : plain;
+  if (head === 'outline figure') data['outline figure'] = plain;
+  else if (second === undefined) data[first] = head === 'id' || head === 'name' ? text : value;
+  else data[first] = { ...(data[first] as object | undefined), [second]: value };
+}
+
+const FIGURE_KEYS: Readonly<Record<string, string>> = { hexagon: 'tipMm', octagon: 'cornerMm', lantern: 'swell', chevron: 'cutDeg' };
+
+/** The figure beside the outline goes by the name it has there. */
+function shapeUp(data: Record<string, unknown>): void {
+  const { 'outline figure': figure, shape } = data as { 'outline figure'?: unknown; shape?: { kind?: string } };
+  delete data['outline figure'];
+  const key = FIGURE_KEYS[shape?.kind ?? ''];
+  if (shape && key && figure !== undefined) data['shape'] = { ...shape, [key]: figure };
+}
+
+const idFrom = (name: string): string =>
+  name
+    .toLowerCase()
+    .replace(/[^a-z0-9]+/g, '-')
+    .replace(/^-|-$/g, '')
+    .slice(0, 40) || 'tile';
+
+/** The head of the column that a field was read from. */
+function headOf(path: Issue['path']): string {
+  const exact = COLUMNS.find((column) => column.path.join('.') === path.join('.'));
+  const within = COLUMNS.find((column) => column.path[0] === path[0]);
+  return exact?.head ?? within?.head ?? String(path[0]);
+}
+
+/** Whether the tile of a row has the id of one before it; the first keeps it. */
+const repeats = (rows: readonly ReadRow[], k: number): boolean =>
+  rows[k].product !== null && rows.slice(0, k).some((other) => other.product?.id === rows[k].product?.id);

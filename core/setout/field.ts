@@ -1,0 +1,26 @@
+import type { Box } from '../geometry/ring.ts';
+import { colourAt } from '../pattern/colours.ts';
+import type { LaidPattern } from '../pattern/laying.ts';
+import type { Address, Layout } from './layout.ts';
+
+/** What a field is within its surface. */
+export type FieldKind = 'main' | 'beyondBand' | 'band' | 'border' | 'area';
+
+/** One stretch of tiling that is laid by one repeat: the whole surface, or a border, a band, an inset within it. */
+export interface Field {
+  /** Names it within its surface; the main field is `main`. */
+  readonly id: string;
+  readonly kind: FieldKind;
+  readonly laid: LaidPattern;
+  readonly layout: Layout;
+  /** The box round it in the pattern's own frame, mm; gradients run across it. */
+  readonly box: Box;
+}
+
+/** The tile that lies at a place, by id: parts have their own, the rest is mixed by the rule of colours. */
+export function productAt({ laid, layout, box }: Pick<Field, 'laid' | 'layout' | 'box'>, address: Address): string {
+  const own = laid.productIds[address.piece];
+  if (layout.repeat.pieces[address.piece].part !== null || laid.colours.others.length === 0) return own;
+  const tile = colourAt(laid.colours, layout.repeat, address, box);
+  return tile === 0 ? own : laid.colours.others[tile - 1];
+}

@@ -1,0 +1,111 @@
+import { difference, intersect } from '../../geometry/clip.ts';
+import { motion } from '../../geometry/point.ts';
+import { boxOf, mapPolygon, type Box, type Polygon, type Ring } from '../../geometry/ring.ts';
+import type { Band, Border } from '../../pattern/edging.ts';
+import { layPattern, type LaidPattern, type Laying } from '../../pattern/laying.ts';
+import { fixtureRing, lineOfEdge, placeFixture } from '../../surface/fixture.ts';
+import { outlineOf } from '../../surface/shapes/registry.ts';
+import type { Measured } from '../../surface/surface.ts';
+import type { Product } from '../../tile/product.ts';
+import type { Area } from '../area.ts';
+import type { Field } from '../field.ts';
+import type { Placement } from '../layout.ts';
+import { placeRepeat } from '../placeRepeat.ts';
+import type { Ground } from './ground.ts';
+import { layRun, runSize } from './layBorder.ts';
+import { splitBands } from './splitBands.ts';
+import { splitBorder } from './splitBorder.ts';
+
+/** A field that is ready to be set out: its ground, what is laid, and what lies round it already. */
+export interface OpenField {
+  readonly ground: Ground;
+  readonly laid: LaidPattern;
+  /** Borders and insets, which don't move with the setout. */
+  readonly fixed: readonly Field[];
+  /** Lays the field, its bands and what lies beyond them with the repeat's origin somewhere. */
+  readonly place: (placement: Placement) => Field[];
+}
+
+/** What is chosen for a ground. */
+export interface Chosen extends Laying {
+  readonly border: Border | null;
+  readonly bands: readonly Band[];
+}
+
+/** Opens a field on a ground: takes its border off, and lets its bands in wherever the repeat comes to lie. */
+export function openField(
+  id: string,
+  kind: Field['kind'],
+  ring: Ring | null,
+  ground: Ground,
+  chosen: Chosen,
+  products: readonly Product[],
+): OpenField {
+  const laid = layPattern(chosen, products);
+  const named = (productId: string): Product | undefined => products.find((product) => product.id === productId);
+  const edging = chosen.border && named(chosen.border.productId);
+  const bordered =
+    ring && chosen.border && edging
+      ? splitBorder(ring, ground, chosen.border, runSize(edging, chosen.border.run).acrossMm, chosen.jointMm)
+      : null;
+  const fixed =
+    bordered && chosen.border && edging
+      ? bordered.sides.map((side, k) =>
+          layRun(`${id}-border-${k + 1}`, 'border', side, edging, chosen.border?.run ?? 'along', chosen.jointMm),
+        )
+      : [];
+  const within = bordered?.within ?? ground;
+  const bands = chosen.bands.flatMap((band) => {
+    const product = named(band.productId);
+    return product ? [{ band, product }] : [];
+  });
+  const place = (placement: Placement): Field[] => {
+    const split = splitBands(within, laid.repeat, placement, chosen.jointMm, bands);
+    return [
+      ...split.stretches.map(({ region, placement: own }, k) =>
+        fieldOf(k === 0 ? id : `${id}-beyond-${k}`, k === 0 ? kind : 'beyondBand', laid, region, own),
+      ),
+      ...split.bands.map(({ band, side }) => {
+        const product = named(band.productId);
+        if (!product) throw new Error(`a band names a product the job does not have: ${band.productId}`);
+        return layRun(`band-${band.id}`, 'band', side, product, band.run, chosen.jointMm);
+      }),
+    ];
+  };
+  return { ground: within, laid, fixed, place };
+}
+
+function fieldOf(id: string, kind: Field['kind'], laid: LaidPattern, region: readonly Polygon[], placement: Placement): Field {
+  return { id, kind, laid, layout: placeRepeat(region, laid.repeat, placement), box: flatBox(region, placement) };
+}
+
+function flatBox(region: readonly Polygon[], { origin, turnDeg }: Placement): Box {
+  const { unturn } = motion(turnDeg, origin);
+  const points = region.map((polygon) => mapPolygon(polygon, unturn)).flat(2);
+  return points.length > 0 ? boxOf(points) : { minX: 0, minY: 0, maxX: 1, maxY: 1 };
+}
+
+/** Where an inset lies, and the part of a region that it takes. */
+export interface PlacedArea {
+  readonly area: Area;
+  readonly ring: Ring;
+  /** With the joint round it; where the tiles of the surface end. */
+  readonly clearRing: Ring;
+  readonly region: readonly Polygon[];
+}
+
+/** Places insets from the edges they are measured from; one whose measures lead nowhere is left out. */
+export function placeAreas(areas: readonly Area[], measured: Measured, region: readonly Polygon[], jointMm: number): PlacedArea[] {
+  const { ring, edgeIds } = outlineOf(measured.shape);
+  return areas.flatMap((area): PlacedArea[] => {
+    const [a, b] = area.from.map(({ edge }) => lineOfEdge(ring, edgeIds, edge));
+    const place = a && b ? placeFixture(area, [a, b]) : null;
+    if (!place) return [];
+    const outline = fixtureRing(area, place);
+    return [{ area, ring: outline, clearRing: fixtureRing(area, place, jointMm), region: intersect([[outline]], region) }];
+  });
+}
+
+/** A region without the insets in it and the joint round each. */
+export const withoutAreas = (region: readonly Polygon[], areas: readonly PlacedArea[]): readonly Polygon[] =>
+  areas.reduce<readonly Polygon[]>((rest, { clearRing }) => difference(rest, [[clearRing]]), region);

@@ -1,0 +1,65 @@
+<script setup lang="ts">
+import { computed } from 'vue';
+import type { Surface } from '@azulejo/core/job';
+import type { Issue } from '@azulejo/core/result';
+import { lineOfEdge, measuresAt, placeFixture, type Fixture } from '@azulejo/core/surface/fixture';
+import { outlineOf } from '@azulejo/core/surface/shapes/registry';
+import type { SurfacePlan } from '@azulejo/core/plan';
+import type { Tape } from '@azulejo/core/units/tape';
+import ChoiceField from '../../fields/ChoiceField.vue';
+import FieldGrid from '../../fields/FieldGrid.vue';
+import LengthField from '../../fields/LengthField.vue';
+import { edgeTitle } from '../edgeTitle.ts';
+import { useAttempt } from '../useAttempt.ts';
+
+/** Where something lies, measured from two edges. */
+const props = defineProps<{
+  placed: Pick<Fixture, 'outline' | 'from'>;
+  surface: Surface;
+  plan: SurfacePlan | null;
+  tape: Tape;
+  commit: (from: Fixture['from']) => readonly Issue[];
+  /** The key of its measures among those of the surface, for a distance meter. */
+  measures?: string;
+}>();
+const { trouble, attempt } = useAttempt(() => props.tape);
+const toNear = computed(() => (props.placed.outline.kind === 'round' ? 'to its centre' : 'to its near side'));
+const edges = computed(() => {
+  const ids = [...new Set(outlineOf(props.surface.measured.shape).edgeIds)];
+  return ids.map((value) => ({ value, label: props.plan ? edgeTitle(props.plan, value) : value }));
+});
+
+const both = (first: Fixture['from'][0], second: Fixture['from'][1]): Fixture['from'] => [first, second];
+const setMm = (k: 0 | 1) => (mm: number) => {
+  const [first, second] = props.placed.from;
+  return props.commit(k === 0 ? both({ ...first, mm }, second) : both(first, { ...second, mm }));
+};
+
+/** Measuring from another edge keeps the thing where it is; two edges that run the same way are refused. */
+function setEdge(k: 0 | 1, edge: string): void {
+  const { ring, edgeIds } = outlineOf(props.surface.measured.shape);
+  const linesOf = (from: Fixture['from']) => from.map((measure) => lineOfEdge(ring, edgeIds, measure.edge));
+  const [first, second] = props.placed.from;
+  const next = k === 0 ? both({ ...first, edge }, second) : both(first, { ...second, edge });
+  const [was, is] = [linesOf(props.placed.from), linesOf(next)];
+  const centre = was[0] && was[1] ? placeFixture(props.placed, [was[0], was[1]])?.centre : null;
+  const measured = centre && is[0] && is[1] ? measuresAt(props.placed, [is[0], is[1]], centre) : null;
+  const round = (mm: number): number => Math.round(mm * 1e4) / 1e4;
+  attempt(props.commit(measured ? both({ ...next[0], mm: round(measured[0]) }, { ...next[1], mm: round(measured[1]) }) : next));
+}
+</script>
+
+<template>
+  <FieldGrid>
+    <template v-for="k in [0, 1] as const" :key="k">
+      <ChoiceField
+        :label="k === 0 ? 'Measured from' : 'and from'"
+        :value="placed.from[k].edge"
+        :options="edges"
+        @choose="setEdge(k, $event)"
+      />
+      <LengthField :label="toNear" :mm="placed.from[k].mm" :tape="tape" :commit="setMm(k)" :measures="measures && `${measures}.${k}.mm`" />
+    </template>
+  </FieldGrid>
+  <p v-if="trouble" class="why" role="alert">{{ trouble }}</p>
+</template>

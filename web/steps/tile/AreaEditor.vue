@@ -1,0 +1,117 @@
+<script setup lang="ts">
+import Button from 'primevue/button';
+import { computed } from 'vue';
+import { PhPalette, PhTrash } from '@phosphor-icons/vue';
+import { productName, type Job, type Surface } from '@azulejo/core/job';
+import { describePattern } from '@azulejo/core/messages/en/patterns';
+import type { SurfacePlan } from '@azulejo/core/plan';
+import { fixtureSize } from '@azulejo/core/surface/fixture';
+import type { Tape } from '@azulejo/core/units/tape';
+import FieldGrid from '../../fields/FieldGrid.vue';
+import LengthField from '../../fields/LengthField.vue';
+import SwitchField from '../../fields/SwitchField.vue';
+import TextField from '../../fields/TextField.vue';
+import PlacedFrom from '../measure/PlacedFrom.vue';
+import { useAttempt } from '../useAttempt.ts';
+import { useEditSurface } from '../useEditSurface.ts';
+import BorderFields from './BorderFields.vue';
+
+type Area = Surface['areas'][number];
+
+const props = defineProps<{ job: Job; surface: Surface; area: Area; plan: SurfacePlan | null; tape: Tape }>();
+const emit = defineEmits<{ remove: []; lay: [] }>();
+const edit = useEditSurface(() => props.surface.id);
+const { trouble, attempt } = useAttempt(() => props.tape);
+const laid = computed(() => `${productName(props.job, props.area.productId)}, ${describePattern(props.area.pattern).toLowerCase()}`);
+
+const change = (label: string, recipe: (area: Area) => void) =>
+  edit(`${props.area.name} ${label}`, ({ areas }) => {
+    const target = areas.find(({ id }) => id === props.area.id);
+    if (target) recipe(target);
+  });
+const setSide = (key: 'widthMm' | 'heightMm' | 'diameterMm') => (mm: number) =>
+  change('size', ({ outline }) => {
+    (outline as Record<string, unknown>)[key] = mm;
+  });
+function setOutline(kind: 'rectangle' | 'round'): void {
+  const { widthMm, heightMm } = fixtureSize(props.area.outline);
+  attempt(
+    change('outline', (area) => {
+      area.outline = kind === 'round' ? { kind, diameterMm: Math.min(widthMm, heightMm) } : { kind, widthMm, heightMm };
+    }),
+  );
+}
+function rename(name: string): string | null {
+  if (name === '') return 'Expected a name for the inset.';
+  change('name', (area) => {
+    area.name = name;
+  });
+  return null;
+}
+</script>
+
+<template>
+  <div class="stack inset">
+    <FieldGrid>
+      <TextField label="Name" :value="area.name" :longest="60" :commit="rename" />
+      <SwitchField
+        label="Outline"
+        :value="area.outline.kind === 'round' ? 'round' : 'rectangle'"
+        :options="[
+          { value: 'rectangle', label: 'Rectangle' },
+          { value: 'round', label: 'Round' },
+        ]"
+        @choose="setOutline"
+      />
+      <template v-if="area.outline.kind === 'rectangle'">
+        <LengthField label="Width" :mm="area.outline.widthMm" :tape="tape" :commit="setSide('widthMm')" positive />
+        <LengthField label="Height" :mm="area.outline.heightMm" :tape="tape" :commit="setSide('heightMm')" positive />
+      </template>
+      <LengthField
+        v-if="area.outline.kind === 'round'"
+        label="Diameter"
+        :mm="area.outline.diameterMm"
+        :tape="tape"
+        :commit="setSide('diameterMm')"
+        positive
+      />
+    </FieldGrid>
+    <PlacedFrom
+      :placed="area"
+      :surface="surface"
+      :plan="plan"
+      :tape="tape"
+      :commit="
+        (from) =>
+          change('place', (target) => {
+            target.from = from;
+          })
+      "
+    />
+    <BorderFields
+      v-if="area.outline.kind !== 'round'"
+      :job="job"
+      :border="area.border"
+      :tape="tape"
+      :commit="
+        (border) =>
+          change('border', (target) => {
+            target.border = border;
+          })
+      "
+    />
+    <p class="small soft">{{ laid }}</p>
+    <p v-if="trouble" class="why" role="alert">{{ trouble }}</p>
+    <div class="row">
+      <Button severity="secondary" outlined @click="emit('lay')"><PhPalette :size="18" />Its tile and pattern</Button>
+      <Button severity="danger" text @click="emit('remove')"><PhTrash :size="18" />Remove</Button>
+    </div>
+  </div>
+</template>
+
+<style scoped>
+.inset {
+  border-top: 1px solid var(--line);
+  padding: 0.8rem 0;
+}
+</style>

@@ -1,0 +1,163 @@
+<script setup lang="ts">
+import Button from 'primevue/button';
+import { computed } from 'vue';
+import { PhEraser, PhShuffle, PhX } from '@phosphor-icons/vue';
+import type { Job, Surface } from '@azulejo/core/job';
+import { mixesWith } from '@azulejo/core/pattern/checkLaying';
+import { ONE_COLOUR, type Colours } from '@azulejo/core/pattern/colours';
+import type { Laying } from '@azulejo/core/pattern/laying';
+import type { Tape } from '@azulejo/core/units/tape';
+import AngleField from '../../fields/AngleField.vue';
+import ChoiceField from '../../fields/ChoiceField.vue';
+import FieldGrid from '../../fields/FieldGrid.vue';
+import NumberField from '../../fields/NumberField.vue';
+import { useAttempt } from '../useAttempt.ts';
+import type { EditedLaying } from './useLaying.ts';
+
+const props = defineProps<{ job: Job; surface: Surface; tape: Tape; laying: Laying; edited: EditedLaying }>();
+const { trouble, attempt } = useAttempt(() => props.tape);
+const colours = computed(() => props.laying.colours);
+const main = computed(() => props.job.products.find(({ id }) => id === props.laying.productId) ?? null);
+const mixed = computed(() =>
+  [props.laying.productId, ...colours.value.others].flatMap((id) => props.job.products.find((product) => product.id === id) ?? []),
+);
+const toAdd = computed(() =>
+  props.job.products
+    .filter((product) => main.value && mixesWith(main.value, product) && !mixed.value.some(({ id }) => id === product.id))
+    .map(({ id, name }) => ({ value: id, label: name })),
+);
+const byHand = computed(() => Object.keys(colours.value.byHand).length);
+
+const put = (next: Colours) => props.edited.put('Colours', { colours: next });
+const choose = (next: Colours): void => attempt(put(next));
+
+const RULES = [
+  { value: 'checkers', label: 'By turns (checkers)' },
+  { value: 'rows', label: 'In courses' },
+  { value: 'random', label: 'At random' },
+  { value: 'gradient', label: 'From one to the other' },
+  { value: 'byTurn', label: 'By the way a piece lies' },
+  { value: 'one', label: 'One tile, others by hand' },
+] as const;
+
+function start(kind: Colours['rule']['kind']): Colours['rule'] {
+  switch (kind) {
+    case 'rows':
+      return { kind, rows: mixed.value.map(() => 1) };
+    case 'random':
+      return { kind, shares: mixed.value.map(() => Math.round(100 / mixed.value.length)), seed: 1 };
+    case 'gradient':
+      return { kind, towardsDeg: 0, seed: 1 };
+    default:
+      return { kind };
+  }
+}
+function add(id: string): void {
+  const others = [...colours.value.others, id];
+  const { rule } = colours.value;
+  choose({ ...colours.value, others, rule: colours.value.others.length === 0 && rule.kind === 'one' ? { kind: 'checkers' } : rule });
+}
+function remove(k: number): void {
+  const others = colours.value.others.filter((_, at) => at !== k - 1);
+  choose(others.length === 0 ? ONE_COLOUR : { ...colours.value, others, byHand: {} });
+}
+const setCount = (k: number) => (count: number) => {
+  const { rule } = colours.value;
+  const changed = (list: readonly number[]): number[] => mixed.value.map((_, at) => (at === k ? count : (list[at] ?? 1)));
+  if (rule.kind === 'rows') return put({ ...colours.value, rule: { ...rule, rows: changed(rule.rows) } });
+  return rule.kind === 'random' ? put({ ...colours.value, rule: { ...rule, shares: changed(rule.shares) } }) : [];
+};
+</script>
+
+<template>
+  <section class="stack">
+    <p v-if="mixed.length < 2" class="soft small">
+      Tiles of the same size and outline can be mixed: in checkers, in courses, at random, from one to the other, or piece by piece.
+    </p>
+    <ul class="tiles">
+      <li v-for="(product, k) in mixed" :key="product.id">
+        <i :style="{ background: product.colour }" />
+        <span class="grow">{{ product.name }}</span>
+        <NumberField
+          v-if="colours.rule.kind === 'rows'"
+          label="courses"
+          :value="colours.rule.rows[k] ?? 1"
+          :commit="setCount(k)"
+          class="count"
+        />
+        <NumberField
+          v-else-if="colours.rule.kind === 'random' && mixed.length > 1"
+          label="share"
+          :value="colours.rule.shares[k] ?? 1"
+          :commit="setCount(k)"
+          class="count"
+        />
+        <Button v-if="k > 0" text severity="secondary" :aria-label="`Leave out ${product.name}`" @click="remove(k)"
+          ><PhX :size="18"
+        /></Button>
+      </li>
+    </ul>
+    <ChoiceField
+      v-if="toAdd.length > 0"
+      label="Mix in"
+      value=""
+      :options="[{ value: '', label: 'Choose a tile' }, ...toAdd]"
+      @choose="add"
+    />
+    <p v-else class="small soft">No other tile on the list has this size and outline. Add one with Own tile.</p>
+    <ChoiceField
+      v-if="mixed.length > 1"
+      label="Mixed"
+      :value="colours.rule.kind"
+      :options="RULES"
+      @choose="(kind) => choose({ ...colours, rule: start(kind) })"
+    />
+    <FieldGrid v-if="colours.rule.kind === 'gradient'">
+      <AngleField
+        label="Towards"
+        :value="colours.rule.towardsDeg"
+        :commit="(towardsDeg) => (colours.rule.kind === 'gradient' ? put({ ...colours, rule: { ...colours.rule, towardsDeg } }) : [])"
+      />
+    </FieldGrid>
+    <Button
+      v-if="mixed.length > 1 && 'seed' in colours.rule"
+      severity="secondary"
+      outlined
+      @click="'seed' in colours.rule && choose({ ...colours, rule: { ...colours.rule, seed: (colours.rule.seed + 1) % 10000 } })"
+      ><PhShuffle :size="18" />Draw again</Button
+    >
+    <template v-if="mixed.length > 1">
+      <p class="small soft">Tap a piece on the drawing to give it the next tile by hand.</p>
+      <Button v-if="byHand > 0" severity="secondary" outlined @click="choose({ ...colours, byHand: {} })"
+        ><PhEraser :size="18" />{{ byHand === 1 ? 'Take back the one piece' : `Take back ${byHand} pieces` }} given by hand</Button
+      >
+    </template>
+    <p v-if="trouble" class="why" role="alert">{{ trouble }}</p>
+  </section>
+</template>
+
+<style scoped>
+.tiles {
+  list-style: none;
+  margin: 0;
+  padding: 0;
+  display: grid;
+  gap: 0.4rem;
+}
+.tiles li {
+  display: flex;
+  gap: 0.7rem;
+  align-items: center;
+  min-height: 44px;
+}
+.tiles i {
+  width: 2.1rem;
+  height: 2.1rem;
+  flex: none;
+  border-radius: 2px;
+  box-shadow: inset 0 0 0 1px #0003;
+}
+.count {
+  width: 6rem;
+}
+</style>

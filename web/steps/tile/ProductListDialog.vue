@@ -1,0 +1,248 @@
+<script setup lang="ts">
+import Button from 'primevue/button';
+import Dialog from 'primevue/dialog';
+import InputText from 'primevue/inputtext';
+import { computed, ref } from 'vue';
+import { PhDownloadSimple, PhPencilSimple, PhStorefront, PhTrash, PhUploadSimple } from '@phosphor-icons/vue';
+import { productsCsv, readProductsCsv, type ProductTable } from '@azulejo/core/formats/productsCsv';
+import type { Job } from '@azulejo/core/job';
+import { describeIssue } from '@azulejo/core/messages/en/issues';
+import { SHAPE_NAMES } from '@azulejo/core/messages/en/patterns';
+import { actualSize, type Product } from '@azulejo/core/tile/product';
+import { formatLength, formatLengthWithUnit } from '@azulejo/core/units/formatLength';
+import type { Tape } from '@azulejo/core/units/tape';
+import { useJobStore } from '../../stores/jobStore.ts';
+import { simulatedSupplier } from '../../supplier/simulatedSupplier.ts';
+import type { Offer } from '../../supplier/supplier.ts';
+import { newId } from '../newId.ts';
+import { usersOf } from './usersOf.ts';
+
+const props = defineProps<{ job: Job; tape: Tape; chosen: string }>();
+const emit = defineEmits<{ close: []; choose: [id: string]; edit: [product: Product] }>();
+const jobs = useJobStore();
+const wanted = ref('');
+const offers = ref<ReadonlyMap<string, Offer> | null>(null);
+const table = ref<ProductTable | null>(null);
+const told = ref<string | null>(null);
+
+const found = computed(() => {
+  const words = wanted.value.toLowerCase().split(/\s+/).filter(Boolean);
+  return props.job.products.filter((product) => {
+    const text = `${product.name} ${product.material} ${SHAPE_NAMES[product.shape.kind]} ${product.face} ${sizeOf(product)}`.toLowerCase();
+    return words.every((word) => text.includes(word));
+  });
+});
+const sizeOf = (product: Product): string => {
+  const { widthMm, heightMm } = actualSize(product);
+  return `${formatLength(widthMm, props.tape)} x ${formatLengthWithUnit(heightMm, props.tape)}`;
+};
+
+function remove(product: Product): void {
+  const users = usersOf(props.job, product.id);
+  if (users.length > 0) {
+    told.value = `"${product.name}" is laid on ${users.join(', ')}. Lay another tile there first.`;
+    return;
+  }
+  jobs.change('Delete tile', (draft) => {
+    draft.products = draft.products.filter(({ id }) => id !== product.id);
+  });
+  told.value = `"${product.name}" is off the list. Undo brings it back.`;
+}
+
+async function ask(): Promise<void> {
+  try {
+    offers.value = new Map((await simulatedSupplier.ask(props.job.products)).map((offer) => [offer.productId, offer]));
+    told.value = null;
+  } catch (error) {
+    told.value = error instanceof Error ? error.message : 'The supplier does not answer.';
+  }
+}
+/** Takes over price and batches from the supplier. */
+function take(product: Product, offer: Offer): void {
+  jobs.change('Supplier price', (draft) => {
+    const target = draft.products.find(({ id }) => id === product.id);
+    if (!target) return;
+    target.boxPrice = offer.boxPrice;
+    target.lots = offer.lots.map(({ code, shade, calibre, boxes }, k) => ({
+      id: `lot-${k + 1}`,
+      code,
+      shade,
+      calibre,
+      pieces: boxes * product.piecesPerBox,
+    }));
+  });
+  told.value = `"${product.name}" has the supplier's price and lots now.`;
+}
+const answerOf = ({ id }: Product): string => {
+  const offer = offers.value?.get(id);
+  if (!offer) return 'not carried';
+  const stock =
+    offer.stockBoxes === 0
+      ? 'none in stock'
+      : `${offer.stockBoxes} boxes in ${offer.lots.length === 1 ? 'one lot' : `${offer.lots.length} lots`}`;
+  return `${offer.boxPrice.toFixed(2)} a box, ${stock}, more in ${offer.leadDays} days`;
+};
+
+function save(): void {
+  const link = document.createElement('a');
+  link.href = URL.createObjectURL(new Blob([productsCsv(props.job.products)], { type: 'text/csv' }));
+  link.download = 'tiles.csv';
+  link.click();
+  URL.revokeObjectURL(link.href);
+}
+async function read(event: Event): Promise<void> {
+  const input = event.target as HTMLInputElement;
+  const text = await input.files?.[0]?.text();
+  input.value = '';
+  if (text === undefined) return;
+  table.value = readProductsCsv(text);
+  if (table.value.issues.length === 0) keepRows();
+}
+/** Tiles of an id that is on the list take its place; the others are added. */
+function keepRows(): void {
+  const rows = table.value?.products ?? [];
+  const issues = jobs.change('Read tiles', (draft) => {
+    for (const row of rows) {
+      const at = draft.products.findIndex(({ id }) => id === row.id);
+      if (at === -1) draft.products.push({ ...row, id: row.id || newId('tile', draft.products) });
+      else draft.products[at] = { ...draft.products[at], ...row };
+    }
+  });
+  table.value = null;
+  told.value = issues[0]
+    ? describeIssue(issues[0], props.tape)
+    : `${rows.length === 1 ? 'One tile' : `${rows.length} tiles`} read from the table.`;
+}
+const placeOf = (path: readonly (string | number)[]): string =>
+  path.length > 2 ? `Row ${path[1]}, ${path[2]}` : path.length > 1 ? `Row ${path[1]}` : 'Table';
+</script>
+
+<template>
+  <Dialog visible modal header="Tiles of this job" class="tiles" @update:visible="emit('close')">
+    <div class="list">
+      <div class="row tools">
+        <InputText v-model="wanted" class="grow" placeholder="Search name, material, outline, size" aria-label="Search the tiles" />
+        <Button severity="secondary" outlined @click="ask"><PhStorefront :size="18" />Ask the supplier</Button>
+        <Button severity="secondary" outlined @click="save"><PhDownloadSimple :size="18" />Save as CSV</Button>
+        <label class="p-button p-button-secondary p-button-outlined upload"
+          ><PhUploadSimple :size="18" />Read CSV<input type="file" accept=".csv,text/csv" @change="read"
+        /></label>
+      </div>
+      <p v-if="offers" class="small soft">
+        Answers come from the {{ simulatedSupplier.name.toLowerCase() }}: prices and stock are made up.
+      </p>
+      <p v-if="told" role="status">{{ told }}</p>
+      <section v-if="table" class="read" role="alert">
+        <p class="why">{{ table.issues.length === 1 ? 'One cell' : `${table.issues.length} cells` }} of the table can't be used:</p>
+        <ul>
+          <li v-for="(found_, k) in table.issues.slice(0, 12)" :key="k">
+            <b>{{ placeOf(found_.path) }}:</b> {{ describeIssue(found_, tape) }}
+          </li>
+        </ul>
+        <div class="row">
+          <Button v-if="table.products.length > 0" @click="keepRows"
+            >Keep the {{ table.products.length === 1 ? 'one good row' : `${table.products.length} good rows` }}</Button
+          >
+          <Button severity="secondary" text @click="table = null">Leave the list as it was</Button>
+        </div>
+      </section>
+      <ul class="products">
+        <li v-for="product in found" :key="product.id" :class="{ on: product.id === chosen }">
+          <button type="button" class="pick" @click="emit('choose', product.id)">
+            <i :style="product.picture ? { backgroundImage: `url(${product.picture})` } : { background: product.colour }" />
+            <span class="words">
+              <b>{{ product.name }}</b>
+              <small
+                >{{ SHAPE_NAMES[product.shape.kind] }} {{ sizeOf(product) }}, {{ product.material }},
+                {{ formatLengthWithUnit(product.thicknessMm, tape) }} thick<template v-if="!product.measured"
+                  >, not measured</template
+                ></small
+              >
+              <small v-if="offers">{{ answerOf(product) }}</small>
+            </span>
+          </button>
+          <Button v-if="offers?.get(product.id)" text class="take" @click="take(product, offers.get(product.id)!)">Take over</Button>
+          <Button text severity="secondary" :aria-label="`Change ${product.name}`" @click="emit('edit', product)"
+            ><PhPencilSimple :size="18"
+          /></Button>
+          <Button text severity="secondary" :aria-label="`Delete ${product.name}`" @click="remove(product)"><PhTrash :size="18" /></Button>
+        </li>
+      </ul>
+      <p v-if="found.length === 0" class="soft">No tile has all of these words.</p>
+    </div>
+  </Dialog>
+</template>
+
+<style scoped>
+.list {
+  width: min(46rem, 84vw);
+  display: grid;
+  gap: 0.7rem;
+}
+.tools {
+  flex-wrap: wrap;
+}
+.upload {
+  cursor: pointer;
+}
+.upload input {
+  position: absolute;
+  opacity: 0;
+  width: 1px;
+  height: 1px;
+}
+.upload:focus-within {
+  outline: 3px solid var(--cobalt);
+}
+.read ul {
+  margin: 0.3rem 0 0.6rem;
+  padding-left: 1.1rem;
+}
+.products {
+  list-style: none;
+  margin: 0;
+  padding: 0;
+  max-height: 52vh;
+  overflow-y: auto;
+}
+.products li {
+  display: flex;
+  align-items: center;
+  border-top: 1px solid var(--line);
+}
+.products li.on {
+  background: var(--cobalt-soft);
+}
+.pick {
+  all: unset;
+  flex: 1;
+  display: flex;
+  gap: 0.8rem;
+  align-items: center;
+  padding: 0.5rem 0.4rem;
+  cursor: pointer;
+  min-height: 44px;
+}
+.pick:focus-visible {
+  outline: 3px solid var(--cobalt);
+}
+.pick i {
+  width: 2.4rem;
+  height: 2.4rem;
+  flex: none;
+  border-radius: 3px;
+  background-size: cover;
+  box-shadow: inset 0 0 0 1px #0003;
+}
+.words {
+  display: grid;
+  line-height: 1.3;
+}
+.words small {
+  font-size: 0.86rem;
+  color: var(--ink-soft);
+}
+.take {
+  white-space: nowrap;
+}
+</style>

@@ -1,0 +1,136 @@
+<script setup lang="ts">
+import Button from 'primevue/button';
+import { PhPlus } from '@phosphor-icons/vue';
+import type { Job, Surface } from '@azulejo/core/job';
+import { PLAIN_LAYING } from '@azulejo/core/startJob';
+import type { Border } from '@azulejo/core/pattern/edging';
+import type { SurfacePlan } from '@azulejo/core/plan';
+import { BEST_SETOUT } from '@azulejo/core/setout/setoutChoice';
+import { lineOfEdge, measuresAt, type Fixture } from '@azulejo/core/surface/fixture';
+import { outlineOf } from '@azulejo/core/surface/shapes/registry';
+import { actualSize } from '@azulejo/core/tile/product';
+import type { Tape } from '@azulejo/core/units/tape';
+import { useBoardStore } from '../../stores/boardStore.ts';
+import { newId } from '../newId.ts';
+import { useAttempt } from '../useAttempt.ts';
+import { useEditSurface } from '../useEditSurface.ts';
+import AreaEditor from './AreaEditor.vue';
+import BandRow from './BandRow.vue';
+import BorderFields from './BorderFields.vue';
+
+const props = defineProps<{ job: Job; surface: Surface; tape: Tape; plan: SurfacePlan | null }>();
+const board = useBoardStore();
+const edit = useEditSurface(() => props.surface.id);
+const { trouble, attempt } = useAttempt(() => props.tape);
+
+const setBorder = (border: Border | null) =>
+  edit('Border', (surface) => {
+    surface.border = border;
+  });
+
+/** A band of the narrowest tile, at a third of the height. */
+function addBand(): void {
+  const narrow = (product: Job['products'][number]): number => Math.min(actualSize(product).widthMm, actualSize(product).heightMm);
+  const [tile] = props.job.products
+    .filter(({ shape, id }) => shape.kind === 'rectangle' && id !== props.surface.productId)
+    .sort((a, b) => narrow(a) - narrow(b))
+    .filter((product) => narrow(product) >= 40);
+  if (!tile) return;
+  const limits = props.plan?.traced.limits;
+  const atMm = limits ? Math.round((limits.maxY - limits.minY) * 0.6) : 0;
+  const id = newId('band', props.surface.bands);
+  attempt(edit('Add a band', ({ bands }) => void bands.push({ id, productId: tile.id, run: 'along', way: 'level', atMm })));
+}
+
+/** A rug in the middle: half of the surface each way, in the same tile laid askew. */
+function addArea(): void {
+  const { traced } = props.plan ?? {};
+  if (!traced) return;
+  const { limits } = traced;
+  const outline: Fixture['outline'] = {
+    kind: 'rectangle',
+    widthMm: Math.round((limits.maxX - limits.minX) / 2),
+    heightMm: Math.round((limits.maxY - limits.minY) / 2),
+  };
+  const { ring, edgeIds } = outlineOf(props.surface.measured.shape);
+  const [first, second] = [traced.sides.left ?? edgeIds[edgeIds.length - 1], traced.sides.bottom ?? edgeIds[0]];
+  const lines = [first, second].map((edge) => lineOfEdge(ring, edgeIds, edge));
+  const centre = [(limits.minX + limits.maxX) / 2, (limits.minY + limits.maxY) / 2] as const;
+  const mm = lines[0] && lines[1] ? measuresAt({ outline }, [lines[0], lines[1]], centre).map(Math.round) : [0, 0];
+  const id = newId('inset', props.surface.areas);
+  const { productId, parts, jointMm, pattern } = props.surface;
+  attempt(
+    edit('Add an inset', ({ areas }) => {
+      areas.push({
+        ...JSON.parse(JSON.stringify({ ...PLAIN_LAYING, productId, parts, jointMm, pattern })),
+        id,
+        name: `Inset ${areas.length + 1}`,
+        outline,
+        from: [
+          { edge: first, mm: mm[0] },
+          { edge: second, mm: mm[1] },
+        ],
+        turnDeg: 45,
+        setout: BEST_SETOUT,
+        border: null,
+      });
+    }),
+  );
+}
+
+function layArea(id: string): void {
+  board.chosenArea = id;
+  board.tilePart = 'tile';
+}
+function removeArea(id: string): void {
+  board.chosenArea = null;
+  edit('Remove an inset', (surface) => {
+    surface.areas = surface.areas.filter((area) => area.id !== id);
+  });
+}
+</script>
+
+<template>
+  <section class="stack">
+    <BorderFields :job="job" :border="surface.border" :tape="tape" :commit="setBorder" />
+  </section>
+  <section class="stack">
+    <h3>Bands</h3>
+    <p v-if="surface.bands.length === 0" class="soft small">
+      A row of other tiles between two courses. It goes into the nearest joint, so no course is cut for it.
+    </p>
+    <BandRow
+      v-for="(band, k) in surface.bands"
+      :key="band.id"
+      :job="job"
+      :band="band"
+      :tape="tape"
+      :commit="(next) => edit('Band', ({ bands }) => void (bands[k] = next))"
+      @remove="edit('Remove a band', (target) => void target.bands.splice(k, 1))"
+    />
+    <div>
+      <Button severity="secondary" outlined @click="addBand"><PhPlus :size="18" />Add a band</Button>
+    </div>
+  </section>
+  <section class="stack">
+    <h3>Insets</h3>
+    <p v-if="surface.areas.length === 0" class="soft small">
+      A rug, a panel, or another floor within this one, with its own tile, pattern and border.
+    </p>
+    <AreaEditor
+      v-for="area in surface.areas"
+      :key="area.id"
+      :job="job"
+      :surface="surface"
+      :area="area"
+      :plan="plan"
+      :tape="tape"
+      @lay="layArea(area.id)"
+      @remove="removeArea(area.id)"
+    />
+    <div>
+      <Button severity="secondary" outlined @click="addArea"><PhPlus :size="18" />Add an inset</Button>
+    </div>
+    <p v-if="trouble" class="why" role="alert">{{ trouble }}</p>
+  </section>
+</template>

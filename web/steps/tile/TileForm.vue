@@ -1,0 +1,130 @@
+<script setup lang="ts">
+import Button from 'primevue/button';
+import { computed, ref } from 'vue';
+import { PhListMagnifyingGlass, PhPencilSimple, PhPlus } from '@phosphor-icons/vue';
+import type { Job, Surface } from '@azulejo/core/job';
+import { partName, PATTERN_NAMES } from '@azulejo/core/messages/en/patterns';
+import { moduleOf, type Laying } from '@azulejo/core/pattern/laying';
+import { innerJointOf, partsOf } from '@azulejo/core/pattern/registry';
+import { layingOfTile } from '@azulejo/core/pattern/suitLaying';
+import { actualSize, type Product } from '@azulejo/core/tile/product';
+import { formatLength, formatLengthWithUnit } from '@azulejo/core/units/formatLength';
+import type { Tape } from '@azulejo/core/units/tape';
+import ColourField from '../../fields/ColourField.vue';
+import FieldGrid from '../../fields/FieldGrid.vue';
+import LengthField from '../../fields/LengthField.vue';
+import { useAttempt } from '../useAttempt.ts';
+import { useEditSurface } from '../useEditSurface.ts';
+import ProductDialog from './ProductDialog.vue';
+import ProductListDialog from './ProductListDialog.vue';
+import ProductPicker from './ProductPicker.vue';
+import type { EditedLaying } from './useLaying.ts';
+
+const props = defineProps<{ job: Job; surface: Surface; tape: Tape; laying: Laying; edited: EditedLaying }>();
+const edit = useEditSurface(() => props.surface.id);
+const { trouble, attempt } = useAttempt(() => props.tape);
+const editing = ref<Product | 'new' | null>(null);
+const listing = ref(false);
+const product = computed(() => props.job.products.find(({ id }) => id === props.laying.productId) ?? null);
+
+/** A tile that the pattern can't lay brings the first pattern that can. */
+function choose(id: string): void {
+  const next = props.job.products.find((one) => one.id === id);
+  const laying = next && layingOfTile(next, props.laying, props.job.products);
+  attempt(props.edited.put('Tile', laying ? pick(laying) : { productId: id }));
+}
+const pick = ({ productId, parts, pattern, colours }: Laying): Partial<Laying> => ({ productId, parts, pattern, colours });
+
+const parts = computed(() =>
+  Object.entries(partsOf(props.laying.pattern, moduleOf({ ...props.laying, parts: {} }, props.job.products))).map(([part, ideal]) => ({
+    part,
+    label: `${partName(part)} of the ${PATTERN_NAMES[props.laying.pattern.kind].toLowerCase()}`,
+    ideal: `${formatLength(ideal.widthMm, props.tape)} x ${formatLengthWithUnit(ideal.heightMm, props.tape)}`,
+    chosen: props.laying.parts[part] ?? '',
+  })),
+);
+const innerMm = computed(() => innerJointOf(props.laying.pattern, moduleOf(props.laying, props.job.products)));
+const rectangles = computed(() => props.job.products.filter(({ shape }) => shape.kind === 'rectangle'));
+/** The nearest sizes come first. */
+const byNearness = (part: string): Product[] => {
+  const ideal = partsOf(props.laying.pattern, moduleOf({ ...props.laying, parts: {} }, props.job.products))[part];
+  const off = (one: Product): number => {
+    const { widthMm, heightMm } = actualSize(one);
+    return Math.abs(widthMm - ideal.widthMm) + Math.abs(heightMm - ideal.heightMm);
+  };
+  return [...rectangles.value].sort((a, b) => off(a) - off(b));
+};
+
+const setJoint = (jointMm: number) => props.edited.put('Joint', { jointMm });
+const setJointColour = (colour: string): void => {
+  edit('Joint colour', (surface) => {
+    surface.jointColour = colour;
+  });
+};
+const GROUTS = [
+  { value: '#f3f1ec', label: 'White' },
+  { value: '#d8d2c4', label: 'Sand' },
+  { value: '#b4b6b4', label: 'Silver' },
+  { value: '#8f969b', label: 'Grey' },
+  { value: '#5b5f63', label: 'Slate' },
+  { value: '#2b2d30', label: 'Black' },
+];
+</script>
+
+<template>
+  <section class="stack">
+    <ProductPicker label="Tile" :products="job.products" :chosen="laying.productId" :tape="tape" @choose="choose" />
+    <p v-if="trouble" class="why" role="alert">{{ trouble }}</p>
+    <div class="row">
+      <Button severity="secondary" outlined @click="editing = product"><PhPencilSimple :size="18" />Sizes and price</Button>
+      <Button severity="secondary" outlined @click="editing = 'new'"><PhPlus :size="18" />Own tile</Button>
+      <Button severity="secondary" outlined @click="listing = true"><PhListMagnifyingGlass :size="18" />Tile list</Button>
+    </div>
+  </section>
+  <section v-for="part in parts" :key="part.part" class="stack">
+    <ProductPicker
+      :label="part.label"
+      :products="byNearness(part.part)"
+      :chosen="part.chosen"
+      :tape="tape"
+      @choose="(id) => attempt(edited.put('Tile of a part', { parts: { ...laying.parts, [part.part]: id } }))"
+    />
+    <p class="small soft">
+      {{ part.ideal }} keeps every joint alike<template v-if="innerMm !== null"
+        >; with this one its joint is <b class="figure">{{ formatLengthWithUnit(innerMm, tape) }}</b></template
+      >.
+    </p>
+  </section>
+  <FieldGrid>
+    <LengthField label="Joint" :mm="laying.jointMm" :tape="tape" :commit="setJoint" large />
+    <ColourField label="Grout" :value="surface.jointColour" :swatches="GROUTS" @choose="setJointColour" />
+  </FieldGrid>
+  <ProductDialog
+    v-if="editing"
+    :product="editing === 'new' ? null : editing"
+    :surface="surface"
+    :job="job"
+    :tape="tape"
+    @close="editing = null"
+    @added="choose"
+  />
+  <ProductListDialog
+    v-if="listing"
+    :job="job"
+    :tape="tape"
+    :chosen="laying.productId"
+    @close="listing = false"
+    @choose="
+      (id) => {
+        listing = false;
+        choose(id);
+      }
+    "
+    @edit="
+      (one) => {
+        listing = false;
+        editing = one;
+      }
+    "
+  />
+</template>

@@ -1,0 +1,37 @@
+<script setup lang="ts">
+import { computed } from 'vue';
+import type { Laying } from '@azulejo/core/pattern/laying';
+import type { Tape } from '@azulejo/core/units/tape';
+import AngleField from '../../fields/AngleField.vue';
+import FieldGrid from '../../fields/FieldGrid.vue';
+import SwitchField from '../../fields/SwitchField.vue';
+import { useAttempt } from '../useAttempt.ts';
+import type { EditedLaying } from './useLaying.ts';
+
+const props = defineProps<{ laying: Laying; edited: EditedLaying; tape: Tape }>();
+const { trouble, attempt } = useAttempt(() => props.tape);
+
+const STRAIGHT = [0, 45, 90, -45];
+const turns = computed(() => {
+  const known = STRAIGHT.includes(props.laying.turnDeg) ? STRAIGHT : [...STRAIGHT, props.laying.turnDeg];
+  return known.map((value) => ({ value, label: value === 0 ? 'Straight' : `${value}°`.replace('-', '−') }));
+});
+const turn = (turnDeg: number) => props.edited.put('Turn the pattern', { turnDeg });
+</script>
+
+<template>
+  <SwitchField label="Turned" :value="laying.turnDeg" :options="turns" @choose="(deg) => attempt(turn(deg))" />
+  <FieldGrid>
+    <AngleField label="or by this angle" :value="laying.turnDeg" :commit="turn" />
+    <SwitchField
+      label="Left and right"
+      :value="laying.mirrored ? 'mirrored' : 'plain'"
+      :options="[
+        { value: 'plain', label: 'As it is' },
+        { value: 'mirrored', label: 'Mirrored' },
+      ]"
+      @choose="(way) => attempt(edited.put('Mirror the pattern', { mirrored: way === 'mirrored' }))"
+    />
+  </FieldGrid>
+  <p v-if="trouble" class="why" role="alert">{{ trouble }}</p>
+</template>

@@ -1,0 +1,37 @@
+import type { Ref } from 'vue';
+import { isInside } from '@azulejo/core/geometry/ring';
+import type { Point } from '@azulejo/core/geometry/point';
+import type { Surface } from '@azulejo/core/job';
+import { colourAt, placeName } from '@azulejo/core/pattern/colours';
+import type { Drawing } from '@azulejo/core/plan';
+import type { Field } from '@azulejo/core/setout/field';
+import { addressAt } from '@azulejo/core/setout/addressAt';
+import { useEditSurface } from '../useEditSurface.ts';
+
+/** Gives the piece at a position on the surface the next tile of the mix it lies in. */
+export function useGiveNext(surface: Ref<Surface | null>, drawing: Ref<Drawing | null>): (at: Point) => void {
+  const edit = useEditSurface(() => surface.value?.id ?? '');
+
+  /** The field that a position lies in: the surface's own or an inset's; borders and bands are of one tile. */
+  function fieldAt(at: Point): { field: Field; areaId: string | null } | null {
+    if (!drawing.value || !isInside(at, drawing.value.traced.region)) return null;
+    const areas = surface.value?.areas.map(({ id }) => id) ?? [];
+    const mixed = drawing.value.fields.filter(({ kind }) => kind === 'main' || kind === 'area' || kind === 'beyondBand');
+    const field = [...mixed].reverse().find((one) => addressAt(one.layout, at) !== null);
+    return field ? { field, areaId: areas.includes(field.id) ? field.id : null } : null;
+  }
+
+  return (at) => {
+    const found = fieldAt(at);
+    if (!found) return;
+    const { field, areaId } = found;
+    const address = addressAt(field.layout, at);
+    if (!address || field.laid.colours.others.length === 0) return;
+    const count = field.laid.colours.others.length + 1;
+    const next = (colourAt(field.laid.colours, field.layout.repeat, address, field.box) + 1) % count;
+    edit('Tile of a piece', (target) => {
+      const holder = target.areas.find(({ id }) => id === areaId) ?? target;
+      holder.colours.byHand[placeName(address)] = next;
+    });
+  };
+}

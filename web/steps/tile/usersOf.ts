@@ -1,0 +1,13 @@
+import type { Job } from '@azulejo/core/job';
+
+/** The names of the surfaces that a tile is laid on: whole, as a part, mixed in, or in what is set in. */
+export function usersOf(job: Job, productId: string): string[] {
+  return job.surfaces
+    .filter(({ border, bands, areas, ...surface }) => {
+      const layings = [surface, ...areas];
+      const laid = layings.flatMap(({ productId: own, parts, colours }) => [own, ...Object.values(parts), ...colours.others]);
+      const edging = [border, ...areas.map((area) => area.border), ...bands].flatMap((edge) => (edge ? [edge.productId] : []));
+      return [...laid, ...edging].includes(productId);
+    })
+    .map(({ name }) => name);
+}

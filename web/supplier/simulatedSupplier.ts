@@ -1,0 +1,34 @@
+import { seededNumbers } from '@azulejo/core/geometry/seededNumbers';
+import type { Product } from '@azulejo/core/tile/product';
+import type { Offer, Supplier } from './supplier.ts';
+
+/** One tile in so many is not carried, and one in so many is short. */
+const NOT_CARRIED_ONE_IN = 12;
+const SHORT_ONE_IN = 4;
+
+/** A stand-in for a supplier: the same tile gets the same answer each time. */
+export const simulatedSupplier: Supplier = {
+  name: 'Simulated supplier',
+  ask: (products) => Promise.resolve(products.flatMap(answer)),
+};
+
+function answer(product: Product): Offer[] {
+  const next = seededNumbers([...product.id].reduce((sum, letter) => (sum * 31 + letter.charCodeAt(0)) % 9973, 7));
+  next();
+  if (next() < 1 / NOT_CARRIED_ONE_IN) return [];
+  const short = next() < 1 / SHORT_ONE_IN;
+  const stockBoxes = short ? Math.floor(next() * 4) : 12 + Math.floor(next() * 60);
+  const boxPrice = Math.round(product.boxPrice * (0.92 + next() * 0.2) * 100) / 100;
+  const split = stockBoxes > 8 && next() < 0.5 ? Math.ceil(stockBoxes * 0.7) : stockBoxes;
+  const lots = [split, stockBoxes - split]
+    .filter((boxes) => boxes > 0)
+    .map((boxes) => ({
+      code: `L${Math.floor(1000 + next() * 9000)}`,
+      shade: String.fromCharCode(65 + Math.floor(next() * 4)),
+      calibre: String(1 + Math.floor(next() * 3)),
+      boxes,
+    }));
+  return [
+    { productId: product.id, boxPrice, stockBoxes, lots, leadDays: short ? 10 + Math.floor(next() * 15) : 2 + Math.floor(next() * 4) },
+  ];
+}
