@@ -86,7 +86,7 @@ function checkRoom(surface: Surface, products: readonly Product[]): Issue[] {
       path: ['areas', k, 'border'],
     })),
   ].flatMap(({ border, ring: around, jointMm, path }) =>
-    border && around && !hasRoomForBorder(around, region, border, products, jointMm) ? [issue('border/no-room', path)] : [],
+    border && !hasRoomForBorder(around, region, border, products, jointMm) ? [issue('border/no-room', path)] : [],
   );
   return [...outside, ...overlaps, ...borders];
 }

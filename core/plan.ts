@@ -14,6 +14,7 @@ import { openSurface } from './setout/fields/openSurface.ts';
 import type { OpenField } from './setout/fields/placeFields.ts';
 import type { Layout } from './setout/layout.ts';
 import { settingOutLines, type SettingOutLine } from './setout/settingOutLines.ts';
+import { isSlanting, slantingLines, type SlantingLine } from './setout/slantingLines.ts';
 import { levelFigures, type LevelFigures } from './surface/levels/levelFigures.ts';
 import { traceSurface, type Traced } from './surface/traceSurface.ts';
 import { surfaceFigures, totalsOf, type Areas, type Totals } from './takeoff/surfaceFigures.ts';
@@ -33,6 +34,8 @@ export interface Drawing {
   readonly choice: Pick<Candidate, 'x' | 'y' | 'sides'>;
   readonly edges: readonly EdgeSummary[];
   readonly lines: readonly SettingOutLine[];
+  /** Lines of a turned pattern; then there are no others. */
+  readonly slants: readonly SlantingLine[];
 }
 
 /** Everything about one surface. */
@@ -130,5 +133,6 @@ const drawingOf = (surface: Surface, { traced, open }: Stage, { layout, fields, 
   fields: [...fields, ...open.fixed],
   edges,
   choice: { x, y, sides },
-  lines: settingOutLines(layout, traced),
+  lines: isSlanting(layout.repeat) ? [] : settingOutLines(layout, traced),
+  slants: slantingLines(layout, traced),
 });

@@ -78,6 +78,7 @@ function surfaceJson(job: Job, surface: Surface, planned: SurfacePlan): object {
       largestJointMm: surface.jointMm,
       reasons: advice.reasons.map((reason) => describeReason(reason, tape)),
       lines: planned.lines,
+      slantingLines: planned.slants,
     },
     pieces: pieceList(planned),
     edges: edges.map(edgeJson(traced.names)),

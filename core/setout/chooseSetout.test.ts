@@ -146,3 +146,31 @@ test('a setout moved by hand and brought back into its first cell is the same se
     { numRuns: 25 },
   );
 });
+
+test('a turned pattern is laid to two slanting lines, square to each other, that pieces begin on', () => {
+  fc.assert(
+    fc.property(fc.constantFrom(45, 30, -22.5, 117), bonds, (turnDeg, pattern) => {
+      const { lines, slants, layout } = planned({ size: [3100, 2300], tile: [240, 110], jointMm: 4, surface: { pattern, turnDeg } });
+      expect(lines).toEqual([]);
+      expect(slants).toHaveLength(2);
+      expect(Math.abs(Math.abs(slants[0].deg - slants[1].deg) - 90)).toBeLessThan(1e-9);
+      for (const { ends } of slants) {
+        const [a, b] = ends.map(({ at }) => at);
+        const length = Math.hypot(b[0] - a[0], b[1] - a[1]);
+        // A piece begins on a line where two of its corners lie on it, and the rest to one side.
+        let begins = 0;
+        forEachWhole(layout, (address) => {
+          const off = tileRing(layout, address).map(([x, y]) => ((b[0] - a[0]) * (y - a[1]) - (b[1] - a[1]) * (x - a[0])) / length);
+          if (off.filter((mm) => Math.abs(mm) < 1e-6).length === 2) begins++;
+        });
+        expect(begins).toBeGreaterThan(2);
+        // The marks lie where their tapes say: along the edge from its corner.
+        for (const { edge, mm, at } of ends) {
+          const along = { bottom: at[0], right: at[1], top: 3100 - at[0], left: 2300 - at[1] }[edge];
+          expect(along).toBeCloseTo(mm, 6);
+        }
+      }
+    }),
+    { numRuns: 16 },
+  );
+});

@@ -41,8 +41,10 @@ export function settingOutLines(layout: Layout, surface: LinedSurface): SettingO
 /** How far the second course lies along the first, mm; 0 for straight joints. */
 function courseShift({ repeat }: Layout, axis: Axis): number {
   const k = axis === 'x' ? 0 : 1;
-  if (repeat.pieces.length > 1) return boxOf(repeat.pieces[1].ring)[axis === 'x' ? 'minX' : 'minY'];
-  return cellShift(repeat, 0, 1)[k];
+  const second = repeat.pieces.find(({ course, part }) => course === 1 && part === null);
+  const first = boxOf(repeat.pieces[0].ring);
+  if (second) return boxOf(second.ring)[axis === 'x' ? 'minX' : 'minY'] - first[axis === 'x' ? 'minX' : 'minY'];
+  return repeat.pieces.length === 1 ? cellShift(repeat, 0, 1)[k] : 0;
 }
 
 function lineAt(layout: Layout, axis: Axis, course: 1 | 2, shift: number, surface: LinedSurface): SettingOutLine {

@@ -47,6 +47,8 @@ export interface Traced {
   readonly fixtures: readonly TracedFixture[];
   /** Where tiles end along edges that run on a circle. */
   readonly curves: readonly Circle[];
+  /** The shape less its perimeter gaps, without doorways: what a border runs along. */
+  readonly frame: Ring;
   /** The outline less its perimeter gaps. */
   readonly field: readonly Polygon[];
   /** Where tile may lie: the field less fixtures and their clearance. */
@@ -72,6 +74,7 @@ export function traceSurface(measured: Measured): Traced {
     opened.ring,
     edges.map((edge) => edge.gapMm),
   );
+  const frame = frameOf(shape, gapOf);
   const fixtures = traceFixtures(measured.fixtures, outlineOf(measured.shape));
   const holes = fixtures.filter(({ fixture }) => !fixture.tiledUnder).map(({ clearRing }): Polygon => [clearRing]);
   return {
@@ -81,7 +84,8 @@ export function traceSurface(measured: Measured): Traced {
     corners: cornersOf(shape),
     outline: opened.ring,
     body,
-    limits: limitsOf(shape.ring, shape.edgeIds.map(gapOf), body),
+    limits: boxOf(frame),
+    frame,
     fixtures,
     curves: (shape.curves ?? []).map(({ edgeId, circle, bulgesOut }) => ({
       centre: circle.centre,
@@ -115,7 +119,8 @@ function traceFixtures(fixtures: readonly Fixture[], { ring, edgeIds }: NamedRin
 const cornersOf = ({ ring, edgeIds }: NamedRing): Corner[] =>
   ring.flatMap((at, k) => (edgeIds[k] === edgeIds[(k + ring.length - 1) % ring.length] ? [] : [{ at, edgeId: edgeIds[k] }]));
 
-function limitsOf(ring: Ring, gapsMm: readonly number[], body: Box): Box {
-  const inset = insetEdges(ring, gapsMm);
-  return inset.length > 0 ? boxOf(inset.flat(2)) : body;
+/** A shape drawn in by its gaps; the shape itself where they leave nothing. */
+function frameOf({ ring, edgeIds }: NamedRing, gapOf: (id: string) => number): Ring {
+  const [inset] = insetEdges(ring, edgeIds.map(gapOf));
+  return inset?.[0] ?? ring;
 }

@@ -1,5 +1,6 @@
 import type { CutPiece } from '@azulejo/core/cuts/cutPiece';
 import { kindLetter } from '@azulejo/core/cuts/kindLetter';
+import type { Point } from '@azulejo/core/geometry/point';
 import { boxOf, type Box, type Ring } from '@azulejo/core/geometry/ring';
 import { tapeOf } from '@azulejo/core/job';
 import { forEachWhole, tileRing } from '@azulejo/core/setout/layout';
@@ -77,8 +78,12 @@ function drawLines(
   at: (p: readonly [number, number]) => [number, number],
 ): void {
   pdf.lineWidth(1.3).strokeColor('#b8402b').dash(6, { space: 3 });
-  for (const { axis, atMm, spanMm } of planned.lines) {
-    const [from, to] = spanMm.map((end) => at(axis === 'x' ? [atMm, end] : [end, atMm]));
+  const struck = [
+    ...planned.lines.map(({ axis, atMm, spanMm }) => spanMm.map((end): Point => (axis === 'x' ? [atMm, end] : [end, atMm]))),
+    ...planned.slants.map(({ ends }) => ends.map((end) => end.at)),
+  ];
+  for (const ends of struck) {
+    const [from, to] = ends.map(at);
     pdf
       .moveTo(...from)
       .lineTo(...to)

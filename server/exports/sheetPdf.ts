@@ -1,7 +1,7 @@
 import PDFDocument from 'pdfkit';
 import { productOf, tapeOf } from '@azulejo/core/job';
 import { edgeName, kindName } from '@azulejo/core/messages/en/names';
-import { describeLine } from '@azulejo/core/messages/en/lines';
+import { describeLine, describeSlant } from '@azulejo/core/messages/en/lines';
 import { describeMark } from '@azulejo/core/messages/en/marks';
 import { describePattern } from '@azulejo/core/messages/en/patterns';
 import { describeReason } from '@azulejo/core/messages/en/reasons';
@@ -103,6 +103,7 @@ function writeSetoutPage(pdf: PDFKit.PDFDocument, source: SurfaceSource): void {
   for (const reason of planned.advice.reasons) paragraph(describeReason(reason, tape));
   paragraph('Lines to strike', 'bold', 10, '#b8402b');
   for (const line of planned.lines) paragraph(describeLine(line, tape));
+  for (const line of planned.slants) paragraph(describeSlant(line, (edge) => planned.traced.names[edge] ?? edgeName(edge), tape));
   paragraph('Along the edges', 'bold', 10);
   for (const { id, smallestCutMm, largestCutMm } of planned.edges.filter((edge) => !isReveal(edge))) {
     const cuts =

@@ -1,6 +1,16 @@
 import type { SettingOutLine } from '../../setout/settingOutLines.ts';
+import type { LineEnd, SlantingLine } from '../../setout/slantingLines.ts';
 import { formatLength } from '../../units/formatLength.ts';
 import type { Tape } from '../../units/tape.ts';
+
+/** One slanting line, as a mark on each of the two edges it meets. */
+export function describeSlant({ deg, ends }: SlantingLine, nameOf: (edge: string) => string, tape: Tape): string {
+  const mark = ({ edge, fromEdge, mm }: LineEnd): string =>
+    edge === fromEdge
+      ? `${formatLength(mm, tape)} along a stretch of ${nameOf(edge)}`
+      : `${formatLength(mm, tape)} along ${nameOf(edge)}, from its corner with ${nameOf(fromEdge)}`;
+  return `Slanting line, ${Math.round(deg * 10) / 10}° from level: ${ends.map(mark).join('; to ')}.`;
+}
 
 /** One line to strike, as two tape measures. */
 export function describeLine({ axis, course, fromStartMm, fromEndMm }: SettingOutLine, tape: Tape): string {

@@ -20,11 +20,11 @@ interface ChosenSurface extends Chosen {
 /** Where a surface's tiles may lie before anything is set in, and where its insets come to lie. */
 export function fieldsOf(surface: Pick<ChosenSurface, 'areas' | 'measured' | 'jointMm'>): {
   readonly region: readonly Polygon[];
-  readonly ring: Ring | null;
+  readonly ring: Ring;
   readonly areas: readonly PlacedArea[];
 } {
-  const { region, field } = traceSurface(surface.measured);
-  return { region, ring: field[0]?.[0] ?? null, areas: placeAreas(surface.areas, surface.measured, region, surface.jointMm) };
+  const { region, frame } = traceSurface(surface.measured);
+  return { region, ring: frame, areas: placeAreas(surface.areas, surface.measured, region, surface.jointMm) };
 }
 
 /** Whether a border goes round within an outline. */
@@ -45,8 +45,7 @@ export function openSurface(surface: ChosenSurface, traced: Traced, products: re
   const whole = groundOf(traced);
   const areas = placeAreas(surface.areas, surface.measured, whole.region, surface.jointMm);
   const ground = areas.length === 0 ? whole : { ...whole, region: withoutAreas(whole.region, areas) };
-  const ring = traced.field[0]?.[0] ?? null;
-  const main = openField('main', 'main', ring, ground, surface, products);
+  const main = openField('main', 'main', traced.frame, ground, surface, products);
   return { ...main, fixed: [...main.fixed, ...areas.flatMap((placed) => layArea(placed, products))] };
 }
 

@@ -36,7 +36,7 @@ export interface Chosen extends Laying {
 export function openField(
   id: string,
   kind: Field['kind'],
-  ring: Ring | null,
+  ring: Ring,
   ground: Ground,
   chosen: Chosen,
   products: readonly Product[],
@@ -45,9 +45,7 @@ export function openField(
   const named = (productId: string): Product | undefined => products.find((product) => product.id === productId);
   const edging = chosen.border && named(chosen.border.productId);
   const bordered =
-    ring && chosen.border && edging
-      ? splitBorder(ring, ground, chosen.border, runSize(edging, chosen.border.run).acrossMm, chosen.jointMm)
-      : null;
+    chosen.border && edging ? splitBorder(ring, ground, chosen.border, runSize(edging, chosen.border.run).acrossMm, chosen.jointMm) : null;
   const fixed =
     bordered && chosen.border && edging
       ? bordered.sides.map((side, k) =>

@@ -1,8 +1,7 @@
 import { TOLERANCE_MM } from '../../geometry/conventions.ts';
 import { difference, intersect } from '../../geometry/clip.ts';
-import { insetEdges } from '../../geometry/insetEdges.ts';
 import { leftOfLine } from '../../geometry/leftOfLine.ts';
-import { add, distance, quarterTurn, scale, subtract, unit, type Point } from '../../geometry/point.ts';
+import { add, distance, dot, quarterTurn, scale, subtract, unit, type Point } from '../../geometry/point.ts';
 import { tidyRing, type Polygon, type Ring } from '../../geometry/ring.ts';
 import type { Border } from '../../pattern/edging.ts';
 import type { EdgeRole } from '../../surface/edge.ts';
@@ -39,26 +38,27 @@ export function splitBorder(ring: Ring, ground: Ground, border: Border, widthMm:
     const strip = border.corners === 'mitred' ? mitred(outer, inner, k, jointMm) : butted(outer, inner, k, jointMm);
     return { region: strip.length < 3 ? [] : intersect([[strip]], ground.region), from, to: outer[next] };
   });
-  const inside = intersect([[within]], ground.region);
-  const margin = border.fromEdgeMm > jointMm ? at(border.fromEdgeMm - jointMm) : null;
-  if (margin) {
-    return { sides, within: { ...ground, region: [...difference(ground.region, [[margin]]), ...inside] } };
-  }
+  // Tiles of the field fill what lies outside the border too: a margin at the edge, the floor of a doorway.
+  const margin = at(border.fromEdgeMm - jointMm);
+  const outside = margin ? difference(ground.region, [[margin]]) : [];
+  const region = [...intersect([[within]], ground.region), ...outside];
+  if (border.fromEdgeMm > jointMm) return { sides, within: { ...ground, region } };
   const like = (k: number) => nearestEdge(ground, outline[k], outline[(k + 1) % outline.length]);
-  return { sides, within: groundWithin(within, inside, ground.beside, like) };
+  return { sides, within: groundWithin(within, region, ground.beside, like) };
 }
 
-/** The outline drawn in by a distance, corner for corner; null where an edge is used up. */
+/** The outline drawn in by a distance, or out below zero, corner for corner; null where an edge is used up. */
 function ringAt(outline: Ring, mm: number): Ring | null {
-  if (mm < TOLERANCE_MM) return outline;
-  const [drawn] = insetEdges(
-    outline,
-    outline.map(() => mm),
-  );
-  const ring = drawn ? tidyRing(drawn[0]) : [];
-  if (ring.length !== outline.length) return null;
-  const first = ring.map((p) => distance(p, outline[0])).reduce((best, mm, k, all) => (mm < all[best] ? k : best), 0);
-  return ring.map((_, k) => ring[(first + k) % ring.length]);
+  const count = outline.length;
+  const lines = outline.map((from, k) => {
+    const way = unit(subtract(outline[(k + 1) % count], from));
+    return { way, from: add(from, scale(quarterTurn(way), mm)) };
+  });
+  const corners = lines.map((line, k) => meet(lines[(k + count - 1) % count], line));
+  if (corners.some((corner) => corner === null)) return null;
+  const ring = corners as Ring;
+  const usedUp = lines.some(({ way }, k) => dot(subtract(ring[(k + 1) % count], ring[k]), way) <= TOLERANCE_MM);
+  return usedUp ? null : ring;
 }
 
 /** One side cut to the bisectors of its corners, half a joint off each. */

@@ -2,17 +2,19 @@
 import Button from 'primevue/button';
 import { computed } from 'vue';
 import type { Surface } from '@azulejo/core/job';
-import { describeLine } from '@azulejo/core/messages/en/lines';
+import { describeLine, describeSlant } from '@azulejo/core/messages/en/lines';
 import { describeReason } from '@azulejo/core/messages/en/reasons';
 import type { SurfacePlan } from '@azulejo/core/plan';
 import type { Tape } from '@azulejo/core/units/tape';
 import { useBoardStore } from '../../stores/boardStore.ts';
+import { edgeTitle } from '../edgeTitle.ts';
 import AxisOptions from './AxisOptions.vue';
 import EndCutCompass from './EndCutCompass.vue';
 import type { SetoutMoves } from './useSetoutMoves.ts';
 
 const props = defineProps<{ surface: Surface; tape: Tape; plan: SurfacePlan | null; moves: SetoutMoves }>();
 const board = useBoardStore();
+const nameOf = (edge: string): string => (props.plan ? edgeTitle(props.plan, edge) : edge);
 const isBest = computed(() => props.surface.setout.x.rule === 'best' && props.surface.setout.y.rule === 'best');
 const reasons = computed(() => props.plan?.advice.reasons.map((reason) => describeReason(reason, props.tape)) ?? []);
 </script>
@@ -29,6 +31,7 @@ const reasons = computed(() => props.plan?.advice.reasons.map((reason) => descri
       <h2>Lines to strike</h2>
       <ul class="lines">
         <li v-for="line in plan.lines" :key="`${line.axis}${line.course}`">{{ describeLine(line, tape) }}</li>
+        <li v-for="line in plan.slants" :key="line.deg">{{ describeSlant(line, nameOf, tape) }}</li>
       </ul>
     </section>
   </template>

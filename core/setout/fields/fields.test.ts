@@ -1,0 +1,147 @@
+import { describe, expect, test } from '@jest/globals';
+import fc from 'fast-check';
+import { sharedArea } from '../../geometry/clip.ts';
+import { polygonsArea, type Polygon } from '../../geometry/ring.ts';
+import { checkJob } from '../../checkJob.ts';
+import type { Job, Surface } from '../../job.ts';
+import { planSurface, type SurfacePlan } from '../../plan.ts';
+import { PLAIN_LAYING } from '../../startJob.ts';
+import { MADE_UP_TILES } from '../../tile/madeUpList.ts';
+import { jobOfOne } from '../../testJob.ts';
+import type { Area } from '../area.ts';
+import { forEachWhole, tileRing } from '../layout.ts';
+
+const jobOf = (surface: Partial<Surface>, size: [number, number] = [3000, 2400]): Job => {
+  const job = jobOfOne({ size, tile: [300, 300], jointMm: 3, surface });
+  return { ...job, products: [...job.products, ...MADE_UP_TILES] };
+};
+const planned = (job: Job): SurfacePlan => {
+  expect(checkJob(job)).toEqual([]);
+  return planSurface(job, job.surfaces[0]);
+};
+/** Every piece of a field as it lies. */
+const piecesOf = ({ layout }: SurfacePlan['fields'][number]): Polygon[] => {
+  const whole: Polygon[] = [];
+  forEachWhole(layout, (address) => whole.push([tileRing(layout, address)]));
+  return [...whole, ...layout.cutTiles.flatMap(({ polygons }) => polygons)];
+};
+const rug: Area = {
+  ...PLAIN_LAYING,
+  id: 'rug',
+  name: 'Rug',
+  outline: { kind: 'rectangle', widthMm: 1300, heightMm: 900 },
+  from: [
+    { edge: 'left', mm: 700 },
+    { edge: 'bottom', mm: 600 },
+  ],
+  productId: 'honey-hex',
+  jointMm: 3,
+  pattern: { kind: 'hexagon', lay: 'upright' },
+  setout: { x: { rule: 'best' }, y: { rule: 'best' } },
+  border: null,
+};
+const BORDER = { productId: 'net-trim', run: 'along', corners: 'mitred', fromEdgeMm: 0 } as const;
+
+/** No piece lies on a piece of another field, and all of them on the region. */
+function expectApart(plan: SurfacePlan): void {
+  const fields = plan.fields.map(piecesOf);
+  fields.forEach((own, k) => {
+    const area = polygonsArea(own);
+    expect(Math.abs(sharedArea(own, plan.traced.region) - area)).toBeLessThan(1 + area * 1e-6);
+    for (const other of fields.slice(0, k)) expect(sharedArea(own, other)).toBeLessThan(1);
+  });
+}
+
+describe('a border', () => {
+  test.each(['mitred', 'butted'] as const)('%s: fills the frame but for its joints, and the field keeps a joint away', (corners) => {
+    const plan = planned(jobOf({ border: { ...BORDER, corners } }));
+    expectApart(plan);
+    const border = plan.fields.filter(({ kind }) => kind === 'border').flatMap(piecesOf);
+    const [w, h, d] = [2990, 2390, 49.5];
+    const frame = w * h - (w - 2 * d) * (h - 2 * d);
+    // Pieces of 149.5 with joints of 3 between them along two metres and a half of each side, and a joint in each corner.
+    expect(polygonsArea(border) / frame).toBeGreaterThan(0.97);
+    expect(polygonsArea(border) / frame).toBeLessThan(0.985);
+    const within = piecesOf(plan.fields[0]).flat(2);
+    const clear = Math.min(...within.flatMap(([x, y]) => [x - 5, y - 5, w + 5 - x, h + 5 - y]));
+    expect(clear).toBeCloseTo(d + 3, 1);
+  });
+  test('away from the edge the field runs on round it, a joint on either side', () => {
+    const plan = planned(jobOf({ border: { ...BORDER, fromEdgeMm: 400 } }));
+    expectApart(plan);
+    expect(piecesOf(plan.fields[0]).some((polygon) => polygon[0].every(([x]) => x < 402))).toBe(true);
+    expect(plan.fields[0].layout.repeat).toBe(plan.fields[0].laid.repeat);
+  });
+  test('a surface too small for it is refused by name', () => {
+    expect(checkJob(jobOf({ border: { ...BORDER, productId: 'slip-600' } }, [1100, 900])).map(({ code }) => code)).toEqual([
+      'border/no-room',
+    ]);
+    expect(checkJob(jobOf({ border: { ...BORDER, productId: 'honey-hex' } })).map(({ code }) => code)).toEqual(['border/not-rectangular']);
+  });
+});
+
+describe('a band', () => {
+  const band = { id: 'b', productId: 'net-trim', run: 'along', way: 'level', atMm: 1000 } as const;
+  const still = { x: { rule: 'fullFromStart' }, y: { rule: 'fullFromStart' } } as const;
+  test('goes into the nearest joint, so that no course is cut for it, and the courses beyond move on by it', () => {
+    fc.assert(
+      fc.property(fc.integer({ min: 350, max: 1900 }), fc.constantFrom('level' as const, 'upright' as const), (atMm, way) => {
+        const plain = planned(jobOf({ setout: still }));
+        const plan = planned(jobOf({ setout: still, bands: [{ ...band, atMm, way }] }));
+        expectApart(plan);
+        expect(plan.fields.map(({ kind }) => kind)).toEqual(['main', 'beyondBand', 'band']);
+        const [main, beyond, own] = plan.fields;
+        const k = way === 'level' ? 1 : 0;
+        const span = (field: typeof main): [number, number] => {
+          const at = piecesOf(field)
+            .flat(2)
+            .map((p) => p[k]);
+          return [Math.min(...at), Math.max(...at)];
+        };
+        expect(span(own)[0] - span(main)[1]).toBeCloseTo(3, 3);
+        expect(span(beyond)[0] - span(own)[1]).toBeCloseTo(3, 3);
+        expect((span(main)[1] - 5 + 3) % 303).toBeCloseTo(0, 3);
+        expect(beyond.layout.placement.origin[k] - main.layout.placement.origin[k]).toBeCloseTo(52.5, 6);
+        expect(plan.totals.pieces).toBeGreaterThan(plain.totals.pieces);
+      }),
+      { numRuns: 12 },
+    );
+  });
+});
+
+describe('an inset', () => {
+  test('has a tiling of its own, a joint away from the field on every side; both tiles are ordered', () => {
+    const plan = planned(jobOf({ areas: [rug] }));
+    expectApart(plan);
+    const own = plan.fields.find(({ id }) => id === 'rug');
+    expect(own && polygonsArea(piecesOf(own)) / (1300 * 900)).toBeGreaterThan(0.95);
+    const hole = 1306 * 906;
+    expect(plan.areas.areaMm2 - polygonsArea(piecesOf(plan.fields[0]))).toBeGreaterThan(hole);
+    expect(plan.figures.tiles.map(({ productId }) => productId).sort()).toEqual(['honey-hex', 't']);
+    expect(plan.areas.tiledAreaMm2).toBeCloseTo(
+      plan.fields.reduce((sum, field) => sum + polygonsArea(piecesOf(field)), 0),
+      -1,
+    );
+  });
+  test('may be round, and may have a border; out of the field or over another it is refused', () => {
+    expectApart(planned(jobOf({ areas: [{ ...rug, outline: { kind: 'round', diameterMm: 1000 } }] })));
+    const bordered = planned(jobOf({ areas: [{ ...rug, border: BORDER }] }));
+    expectApart(bordered);
+    expect(bordered.fields.filter(({ kind }) => kind === 'border')).toHaveLength(4);
+    const far = { ...rug, from: [{ edge: 'left', mm: 9000 }, rug.from[1]] } as Area;
+    expect(checkJob(jobOf({ areas: [far] })).map(({ code }) => code)).toEqual(['area/outside']);
+    expect(checkJob(jobOf({ areas: [rug, { ...rug, id: 'two', name: 'Two' }] })).map(({ code }) => code)).toEqual(['area/overlap']);
+  });
+});
+
+test('mixed tiles are counted each by itself, whole and cut', () => {
+  const job = jobOf({ productId: 'salt-square', colours: { rule: { kind: 'checkers' }, others: ['rye-square'], byHand: {} } });
+  const plan = planned(job);
+  const labels = plan.cuts.map(({ label }) => label);
+  expect(new Set(labels).size).toBe(labels.length);
+  expect(plan.figures.tiles.map(({ productId }) => productId)).toEqual(['salt-square', 'rye-square']);
+  const [salt, rye] = plan.figures.tiles;
+  expect(salt.whole + rye.whole).toBe(plan.fields[0].layout.wholeCount);
+  expect(Math.abs(salt.whole - rye.whole)).toBeLessThanOrEqual(20);
+  expect(salt.straightCuts + salt.shapedCuts + rye.straightCuts + rye.shapedCuts).toBe(plan.cuts.length);
+});
