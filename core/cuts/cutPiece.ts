@@ -1,4 +1,4 @@
-import { boxOf, mapPolygon, mapRing, polygonArea, tidyRing, type Polygon, type Ring } from '../geometry/ring.ts';
+import { boxOf, mapPolygon, mapRing, polygonArea, rectangleRing, tidyRing, type Polygon, type Ring } from '../geometry/ring.ts';
 import { labelPoint } from '../geometry/labelPoint.ts';
 import { motion, type Point } from '../geometry/point.ts';
 import type { RepeatPiece } from '../pattern/repeat.ts';
@@ -9,7 +9,7 @@ import type { Circle } from '../geometry/circleRing.ts';
 import type { EdgeRole } from '../surface/edge.ts';
 import type { EdgeSummary } from '../setout/edgeCuts.ts';
 import { isSliver } from '../setout/scoreSetout.ts';
-import { toTileFrame, type Address, type Layout } from '../setout/layout.ts';
+import { forEachWhole, tileRing, toTileFrame, type Address, type CutTile, type Layout } from '../setout/layout.ts';
 import { MINUTES, SHAPED_KINDS, type CutKind, type Mark, type Side } from './cutKind.ts';
 import { toolFor, type Tool } from './cutTool.ts';
 import { labelOf, type Labels } from './labelPieces.ts';
@@ -67,7 +67,7 @@ export function describeCuts(
   return fields.flatMap((field, index) => {
     const { layout } = field;
     const context: CutContext = { layout, field: index, circles, tiles: layout.repeat.pieces.map(tileOf) };
-    return layout.cutTiles.flatMap((tile) => {
+    return [...layout.cutTiles, ...cutFromTiles(layout)].flatMap((tile) => {
       const product = productNamed(products, productAt(field, tile));
       return tile.polygons.map((polygon, part) => {
         const name = labelOf(labels[index], layout, tile) + (tile.polygons.length > 1 ? String.fromCharCode(97 + part) : '');
@@ -77,8 +77,20 @@ export function describeCuts(
   });
 }
 
+/** Pieces that no boundary touches, but that are smaller than the tile they come from. */
+function cutFromTiles(layout: Layout): CutTile[] {
+  const { pieces } = layout.repeat;
+  if (pieces.every(({ cutFrom }) => !cutFrom)) return [];
+  const found: CutTile[] = [];
+  forEachWhole(layout, (address) => {
+    if (pieces[address.piece].cutFrom) found.push({ ...address, polygons: [[tileRing(layout, address)]] });
+  });
+  return found;
+}
+
 /** A whole tile in its own frame. */
-const tileOf = ({ ring, corner, turnDeg }: RepeatPiece): Ring => tidyRing(mapRing(ring, motion(turnDeg, corner).unturn));
+const tileOf = ({ ring, corner, turnDeg, cutFrom }: RepeatPiece): Ring =>
+  cutFrom ? rectangleRing(0, 0, cutFrom.widthMm, cutFrom.heightMm) : tidyRing(mapRing(ring, motion(turnDeg, corner).unturn));
 
 /** The tile of a name; throws where the job has lost it (checkJob refuses such a job). */
 export function productNamed(products: readonly Product[], id: string): Product {
@@ -124,7 +136,8 @@ function describePiece(
     tool: toolFor(kind, marks, product, narrowestPart(marks, tile)),
     areaMm2: polygonArea(polygon),
     minutes: minutesOf(cuts),
-    factorySides: keptSides(inTile, tile),
+    // A piece of an ashlar is sawn on any side; its edges are dressed.
+    factorySides: layout.repeat.pieces[address.piece].cutFrom ? [] : keptSides(inTile, tile),
   };
 }
 

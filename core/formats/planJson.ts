@@ -105,6 +105,7 @@ function pieceList(planned: SurfacePlan): object[] {
   const pieces: object[] = [];
   fields.forEach((field, index) => {
     forEachWhole(field.layout, (address) => {
+      if (field.layout.repeat.pieces[address.piece].cutFrom) return;
       const ring = tileRing(field.layout, address);
       pieces.push({
         label: labelOf(labels[index], field.layout, address),

@@ -4,7 +4,8 @@ import type { TileShapeKind } from '../tile/shape.ts';
 import type { Module, Repeat } from './repeat.ts';
 
 /** Why a tile can't be laid in a pattern. */
-export type Misfit = 'tooSquare' | 'notSquare' | 'notSixtyDegrees' | 'pointsTooLong' | 'cornersTooLarge' | 'tooNarrow';
+export type Misfit =
+  'tooSquare' | 'notSquare' | 'notSixtyDegrees' | 'pointsTooLong' | 'cornersTooLarge' | 'tooNarrow' | 'moduleTooLarge' | 'stonesLeaveGaps';
 
 /** A way to lay tiles: what can be chosen, a first choice, and the repeat it makes. */
 export interface PatternKind<Pattern extends { kind: string }> {

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { arabesque } from './kinds/arabesque.ts';
+import { ashlar } from './kinds/ashlar.ts';
 import { basketWeave } from './kinds/basketWeave.ts';
 import { chevron } from './kinds/chevron.ts';
 import { corridor } from './kinds/corridor.ts';
@@ -38,6 +39,7 @@ export const PATTERNS = {
   pinwheel,
   modularSet,
   corridor,
+  ashlar,
   hexagon,
   octagonDot,
   arabesque,

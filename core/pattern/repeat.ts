@@ -17,6 +17,8 @@ export interface RepeatPiece {
   readonly part: string | null;
   /** The colour of a chip of a sheet, as #rrggbb; left out where the tile has one colour. */
   readonly colour?: string;
+  /** The tile it is cut from, mm; left out where the piece is a tile as bought. */
+  readonly cutFrom?: Size;
 }
 
 /** What is laid again and again: two vectors and the pieces of one cell. */

@@ -1,9 +1,11 @@
 import { actualSize, type Product, type Size } from '../tile/product.ts';
 import { mixesWith } from './checkLaying.ts';
 import { ONE_COLOUR } from './colours.ts';
+import { moduleFor } from './kinds/ashlar.ts';
 import { fittingStrips } from './kinds/basketWeave.ts';
 import { missingParts, moduleOf, type Laying } from './laying.ts';
 import { innerJointOf, misfitOf, partsOf, PATTERNS, type Pattern, type PatternId } from './registry.ts';
+import type { Module } from './repeat.ts';
 
 /** A tile may differ from the size that fits by this share and still stand in for it. */
 const NEAR_SHARE = 0.25;
@@ -43,21 +45,29 @@ function startLaying(kind: PatternId, product: Product, current: Laying, product
     colours: others.length > 0 ? { ...current.colours, byHand: {} } : ONE_COLOUR,
   };
   const module = moduleOf(plain, products);
-  const pattern = startPattern(kind, current.pattern, fittingStrips(module));
+  const pattern = startPattern(kind, current.pattern, module);
   if (!pattern || misfitOf(pattern, module) !== null) return null;
   const kept = kind === current.pattern.kind ? current.parts : {};
   return fillParts({ ...plain, pattern, parts: kept }, products);
 }
 
 /** A kind with its defaults; which way it lies stays. */
-function startPattern(kind: PatternId, current: Pattern, strips: number | null): Pattern | null {
+function startPattern(kind: PatternId, current: Pattern, module: Module): Pattern | null {
+  if (kind === 'ashlar') return startAshlar(current, module);
   if (kind === current.kind) return current;
+  const strips = fittingStrips(module);
   if (kind === 'basketWeave' && strips === null) return null;
   const { defaults } = PATTERNS[kind];
   const lay =
     'lay' in current && 'lay' in defaults && PATTERNS[current.kind].takes[0] === PATTERNS[kind].takes[0] ? { lay: current.lay } : {};
   const start: Pattern = { ...defaults, ...lay };
   return start.kind === 'basketWeave' && strips !== null ? { ...start, strips } : start;
+}
+
+/** An ashlar in a module that suits the tile; stones that the tile can't give are drawn again. */
+function startAshlar(current: Pattern, module: Module): Pattern {
+  const start: Pattern = current.kind === 'ashlar' ? current : { ...PATTERNS.ashlar.defaults, moduleMm: moduleFor(module) };
+  return misfitOf(start, module) === null ? start : { ...start, moduleMm: moduleFor(module), stones: null, locked: [] };
 }
 
 /** Finds the tile nearest to the size that fits for every part that has none; null where the list holds none near it. */

@@ -20,6 +20,7 @@ const SQUARE: ReadonlySet<PatternId> = new Set(['turnedSquares', 'pinwheel', 'mo
 /** A tile that suits a pattern, with a joint in mm. */
 export function trialModule(pattern: Pattern, jointMm: number): Module {
   if (SQUARE.has(pattern.kind)) return { widthMm: 197, heightMm: 197, shape: { kind: 'rectangle' }, jointMm };
+  if (pattern.kind === 'ashlar') return { widthMm: 6 * pattern.moduleMm - jointMm, heightMm: 6 * pattern.moduleMm - jointMm, jointMm };
   // Strips of a weave have to make up a square for its joints to be those of every pattern.
   if (pattern.kind === 'basketWeave') return { widthMm: pattern.strips * (98 + jointMm) - jointMm, heightMm: 98, jointMm };
   return { ...TILES[PATTERNS[pattern.kind].takes[0]], jointMm };

@@ -67,6 +67,8 @@ function countWholes(fields: readonly Field[]): Map<string, Wholes> {
     const mixed = field.laid.colours.others.length > 0;
     for (let k = 0; k < wholeRuns.length; k += 4) {
       const [piece, j, first, last] = wholeRuns.subarray(k, k + 4);
+      // A piece that is cut from a tile is counted with the cuts.
+      if (repeat.pieces[piece].cutFrom) continue;
       if (!mixed) count(field.laid.productIds[piece], areas[piece], last - first + 1);
       else for (let i = first; i <= last; i++) count(productAt(field, { piece, i, j }), areas[piece], 1);
     }

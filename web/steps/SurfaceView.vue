@@ -2,6 +2,7 @@
 import { computed, toRef, useTemplateRef, watch } from 'vue';
 import type { Point } from '@azulejo/core/geometry/point';
 import { productOf, tapeOf } from '@azulejo/core/job';
+import { addressAt } from '@azulejo/core/setout/addressAt';
 import { METRIC_TAPE } from '@azulejo/core/units/tape';
 import { facesOf } from '../board/faces.ts';
 import SetoutBoard from '../board/SetoutBoard.vue';
@@ -53,6 +54,10 @@ const show = computed(() => {
   return ({ measure: 'measures', tile: 'picture', setout: 'setout', cuts: 'cuts' } as const)[props.step];
 });
 const chosenPieces = computed(() => {
+  if (props.step === 'tile' && board.tilePart === 'pattern' && board.chosenStones.length > 0) {
+    const field = drawing.value?.fields.findIndex(({ id }) => id === (board.chosenArea ?? 'main'));
+    return (cuts.value ?? []).filter((piece) => piece.field === field && board.chosenStones.includes(piece.address.piece));
+  }
   if (props.step !== 'cuts' || !cuts.value || !plan.value) return [];
   const group = plan.value.groups.find(({ id }) => id === board.chosenGroup);
   const labels = new Set(group?.pieces.map(({ label }) => label));
@@ -68,6 +73,17 @@ function pickPiece(label: string | null): void {
 /** While colours are mixed, a tapped piece takes the next tile of its mix. */
 function tap(at: Point): void {
   if (props.step === 'tile' && board.tilePart === 'colours') giveNext(at);
+  if (props.step === 'tile' && board.tilePart === 'pattern') chooseStone(at);
+}
+/** A tapped stone of an ashlar is chosen, a second one with it; a third takes their place. */
+function chooseStone(at: Point): void {
+  const field = drawing.value?.fields.find(({ id }) => id === (board.chosenArea ?? 'main'));
+  const address =
+    field?.layout.repeat.pieces[0].cutFrom || surface.value?.pattern.kind === 'ashlar' ? field && addressAt(field.layout, at) : null;
+  const stone = address?.piece;
+  if (stone === undefined) board.chosenStones = [];
+  else if (board.chosenStones.includes(stone)) board.chosenStones = board.chosenStones.filter((other) => other !== stone);
+  else board.chosenStones = board.chosenStones.length === 1 ? [...board.chosenStones, stone] : [stone];
 }
 const move = (by: Point): void => moves.moveBy(by);
 </script>

@@ -35,6 +35,8 @@ export const useBoardStore = defineStore('board', () => {
   const tilePart = ref<TilePart>('tile');
   /** Whether the tile step shows the surface as it will look, instead of the working drawing. */
   const finished = ref(false);
+  /** Stones of an ashlar that are being changed, by their place in its cell: one or two. */
+  const chosenStones = ref<readonly number[]>([]);
   const chosenArea = ref<string | null>(null);
   const chosenEdge = ref<string>('left');
   const chosenFixture = ref<string | null>(null);
@@ -48,6 +50,7 @@ export const useBoardStore = defineStore('board', () => {
     chosenEdge.value = 'left';
     chosenFixture.value = null;
     chosenArea.value = null;
+    chosenStones.value = [];
     chosenGroup.value = null;
     chosenLabel.value = null;
   }
@@ -58,6 +61,7 @@ export const useBoardStore = defineStore('board', () => {
     measurePart,
     tilePart,
     finished,
+    chosenStones,
     chosenArea,
     chosenEdge,
     chosenFixture,

@@ -24,6 +24,7 @@ export const PATTERN_NAMES: Readonly<Record<PatternId, string>> = {
   diamond: 'Diamond',
   cubes: 'Cubes',
   triangle: 'Triangle',
+  ashlar: 'Random ashlar',
 };
 
 /** Where a kind of pattern suits, in a sentence. */
@@ -47,6 +48,7 @@ export const PATTERN_SUITS: Readonly<Record<PatternId, string>> = {
   pennyRound: 'Follows curves and falls to a drain; takes much grout, so choose its colour first.',
   diamond: 'Slanted joints make a room look wider; lay it from a centre line, never from a wall.',
   cubes: 'Three shades make cubes; every piece meets five others, so joints have to be even.',
+  ashlar: 'Stones of many sizes cut from one tile; looks chance, keeps rules; for countertops and hearths.',
   triangle: 'A pattern for colour; the points chip, so sort them before laying.',
 };
 
@@ -71,6 +73,8 @@ export const MISFIT_WORDS: Readonly<Record<Misfit | 'otherOutline', string>> = {
   notSixtyDegrees: 'Wants diamonds of 60 degrees: one diagonal 1.732 times the other.',
   pointsTooLong: 'The points of this tile are longer than the tile.',
   cornersTooLarge: 'The corners cut off this tile leave no sides.',
+  moduleTooLarge: 'No stone of this module can be cut from the tile with the saw; take a smaller module.',
+  stonesLeaveGaps: 'The stones set by hand leave gaps or lie on each other; draw them again.',
   tooNarrow: 'The joint is too wide for so small a tile.',
 };
 
@@ -99,6 +103,8 @@ export function describePattern(pattern: Pattern): string {
       return `${pattern.strips === 2 ? 'Double herringbone' : name}, ${pattern.lay}`;
     case 'basketWeave':
       return `${name} of ${pattern.strips} strips, ${pattern.lay}`;
+    case 'ashlar':
+      return `${name}${pattern.stones ? ' set by hand' : ` ${pattern.seed}`}, module ${Math.round(pattern.moduleMm * 10) / 10} mm`;
     case 'corridor':
       return `${name}, ${pattern.each} small to one large, ${pattern.lay}`;
     default:

@@ -12,6 +12,7 @@ import type { Tape } from '@azulejo/core/units/tape';
 import FieldGrid from '../../fields/FieldGrid.vue';
 import NumberField from '../../fields/NumberField.vue';
 import SwitchField from '../../fields/SwitchField.vue';
+import AshlarFields from './AshlarFields.vue';
 import { useAttempt } from '../useAttempt.ts';
 
 const props = defineProps<{
@@ -19,6 +20,8 @@ const props = defineProps<{
   laying: Laying;
   products: readonly Product[];
   tape: Tape;
+  /** Tiles that the surface takes as it is planned now; null while that is worked out. */
+  tiles: number | null;
   put: (next: Pattern) => readonly Issue[];
 }>();
 const { trouble, attempt } = useAttempt(() => props.tape);
@@ -118,6 +121,15 @@ const setShare = (offset: number) => (props.pattern.kind === 'runningBond' ? pro
       ><PhShuffle :size="18" />Another stagger</Button
     >
   </FieldGrid>
+  <AshlarFields
+    v-else-if="pattern.kind === 'ashlar'"
+    :pattern="pattern"
+    :laying="laying"
+    :products="products"
+    :tape="tape"
+    :tiles="tiles"
+    :put="put"
+  />
   <p v-if="trouble" class="why" role="alert">{{ trouble }}</p>
 </template>
 

@@ -5,6 +5,7 @@ import { MISFIT_WORDS, PATTERN_NAMES, PATTERN_SUITS } from '@azulejo/core/messag
 import type { Laying } from '@azulejo/core/pattern/laying';
 import { PATTERNS, type Pattern, type PatternId } from '@azulejo/core/pattern/registry';
 import { layingOfKind } from '@azulejo/core/pattern/suitLaying';
+import type { SurfacePlan } from '@azulejo/core/plan';
 import type { Tape } from '@azulejo/core/units/tape';
 import { useAttempt } from '../useAttempt.ts';
 import PatternFields from './PatternFields.vue';
@@ -12,7 +13,7 @@ import PatternPreview from './PatternPreview.vue';
 import TurnFields from './TurnFields.vue';
 import type { EditedLaying } from './useLaying.ts';
 
-const props = defineProps<{ job: Job; surface: Surface; tape: Tape; laying: Laying; edited: EditedLaying }>();
+const props = defineProps<{ job: Job; surface: Surface; tape: Tape; laying: Laying; plan: SurfacePlan | null; edited: EditedLaying }>();
 const { trouble, attempt } = useAttempt(() => props.tape);
 const pattern = computed(() => props.laying.pattern);
 
@@ -55,7 +56,14 @@ const put = (next: Pattern) => props.edited.put('Pattern', { pattern: next });
       </button>
     </div>
     <p v-if="trouble" class="why" role="alert">{{ trouble }}</p>
-    <PatternFields :pattern="pattern" :laying="laying" :products="job.products" :tape="tape" :put="put" />
+    <PatternFields
+      :pattern="pattern"
+      :laying="laying"
+      :products="job.products"
+      :tape="tape"
+      :tiles="plan?.totals.opened ?? null"
+      :put="put"
+    />
     <p class="soft small">{{ PATTERN_SUITS[pattern.kind] }}</p>
     <TurnFields :laying="laying" :edited="edited" :tape="tape" />
   </section>

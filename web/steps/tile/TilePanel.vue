@@ -45,7 +45,15 @@ const fields = computed(() => [
     @choose="board.chosenArea = $event === '' ? null : $event"
   />
   <TileForm v-if="board.tilePart === 'tile'" :job="job" :surface="surface" :tape="tape" :laying="laying" :edited="edited" />
-  <PatternForm v-else-if="board.tilePart === 'pattern'" :job="job" :surface="surface" :tape="tape" :laying="laying" :edited="edited" />
+  <PatternForm
+    v-else-if="board.tilePart === 'pattern'"
+    :job="job"
+    :surface="surface"
+    :tape="tape"
+    :plan="plan"
+    :laying="laying"
+    :edited="edited"
+  />
   <ColoursForm v-else-if="board.tilePart === 'colours'" :job="job" :surface="surface" :tape="tape" :laying="laying" :edited="edited" />
   <SetInForm v-else :job="job" :surface="surface" :tape="tape" :plan="plan" />
 </template>

@@ -1,0 +1,127 @@
+import { z } from 'zod';
+import { rectangleRing } from '../../geometry/ring.ts';
+import type { Size } from '../../tile/product.ts';
+import { lengthSchema } from '../../units/lengthSchema.ts';
+import { drawAshlar, type AshlarRules } from '../ashlar/drawAshlar.ts';
+import { FIRST_STONES } from '../ashlar/firstStones.ts';
+import { coverOf, type Stone } from '../ashlar/stones.ts';
+import type { PatternKind } from '../patternKind.ts';
+import type { Module, RepeatPiece } from '../repeat.ts';
+import { tilePiece } from '../tilePiece.ts';
+
+const stoneSchema = z.tuple([z.int(), z.int(), z.int().min(1), z.int().min(1)]);
+
+const schema = z.strictObject({
+  kind: z.literal('ashlar'),
+  moduleMm: lengthSchema.describe('The module, a joint included, mm'),
+  columns: z.int().min(4).max(120).describe('Modules across before it comes again'),
+  rows: z.int().min(4).max(120).describe('Modules up before it comes again'),
+  longestJoint: z.int().min(2).max(40).describe('Modules a joint may run straight for'),
+  largest: z.int().min(1).max(8).describe('Modules of the longest side of a stone'),
+  seed: z.int().min(0).max(9999).describe('Another number, another draw'),
+  stones: z.array(stoneSchema).max(14_400).nullable().describe('Set by hand: column, row, width, height in modules; null as drawn'),
+  locked: z.array(stoneSchema).max(14_400).describe('Stones that stay when others are drawn again'),
+});
+
+/** A chosen ashlar. */
+export type Ashlar = z.infer<typeof schema>;
+
+/** Width the saw takes, mm: a side that is shorter than the tile by less than this can't be cut off it. */
+const KERF_MM = 2.5;
+
+const fitsSide = (mm: number, tileMm: number): boolean => Math.abs(mm - tileMm) < 0.05 || mm <= tileMm - KERF_MM;
+
+/** Whether a piece can be cut from a tile: as it lies, or turned a quarter. */
+const canCut = (w: number, h: number, { widthMm, heightMm }: Size): boolean =>
+  (fitsSide(w, widthMm) && fitsSide(h, heightMm)) || (fitsSide(w, heightMm) && fitsSide(h, widthMm));
+
+/** A module that tiles of a size part into, about 50 mm: so many of them and a joint make up its shorter side. */
+export function moduleFor({ widthMm, heightMm, jointMm }: Module): number {
+  const side = Math.min(widthMm, heightMm) + jointMm;
+  return side / Math.max(2, Math.round(side / 50));
+}
+
+/** Every size in modules that can be cut from the tile with the saw's kerf. */
+export function cuttableSizes({ moduleMm, largest }: Pick<Ashlar, 'moduleMm' | 'largest'>, module: Module): (readonly [number, number])[] {
+  const sides = Array.from({ length: largest }, (_, k) => k + 1);
+  const mm = (modules: number): number => modules * moduleMm - module.jointMm;
+  return sides.flatMap((w) => sides.map((h) => [w, h] as const)).filter(([w, h]) => mm(Math.min(w, h)) > 0 && canCut(mm(w), mm(h), module));
+}
+
+/** The rules that a cell is drawn by. */
+export const ashlarRules = (pattern: Ashlar, module: Module): AshlarRules => ({
+  columns: pattern.columns,
+  rows: pattern.rows,
+  longestJoint: pattern.longestJoint,
+  sizes: cuttableSizes(pattern, module),
+});
+
+const drawn = new Map<string, readonly Stone[]>();
+
+/** The stones of a cell: set by hand, or as drawn. A draw is remembered, as every change of the surface asks for it. */
+export function stonesOf(pattern: Ashlar, module: Module): readonly Stone[] {
+  if (pattern.stones) return pattern.stones;
+  const rules = ashlarRules(pattern, module);
+  const key = JSON.stringify([rules, pattern.seed]);
+  const known = drawn.get(key) ?? drawAshlar(rules, pattern.seed);
+  if (drawn.size > 40) drawn.clear();
+  drawn.set(key, known);
+  return known;
+}
+
+/**
+ * Random modular ashlar, cut from one tile: a stone of a x b modules measures a m - j by b m - j. Drawn by
+ * rules and a seed, or set by hand; the cell wraps round, so that its edges keep the rules too.
+ */
+export const ashlar = {
+  id: 'ashlar',
+  schema,
+  defaults: {
+    kind: 'ashlar',
+    moduleMm: 50,
+    columns: 16,
+    rows: 12,
+    longestJoint: 8,
+    largest: 3,
+    seed: 1,
+    stones: FIRST_STONES.map(([x, y, w, h]) => [x, y, w, h]),
+    locked: [],
+  },
+  takes: ['rectangle'],
+  misfit: (module, pattern) => {
+    if (cuttableSizes(pattern, module).length === 0) return 'moduleTooLarge';
+    if (!isCovered(pattern)) return 'stonesLeaveGaps';
+    const sizes = new Set(cuttableSizes({ ...pattern, largest: 8 }, module).map(String));
+    return (pattern.stones ?? []).every(([, , w, h]) => sizes.has(`${w},${h}`)) ? null : 'moduleTooLarge';
+  },
+  repeat: (module, pattern) => {
+    const m = pattern.moduleMm;
+    const pieces = stonesOf(pattern, module).map(([x, y, w, h]): RepeatPiece => {
+      const [wide, high] = [w * m - module.jointMm, h * m - module.jointMm];
+      const turned = !(fitsSide(wide, module.widthMm) && fitsSide(high, module.heightMm));
+      const whole = Math.abs(wide - module.widthMm) < 0.05 && Math.abs(high - module.heightMm) < 0.05;
+      const piece = tilePiece(rectangleRing(x * m, y * m, wide, high), { turnDeg: turned ? 90 : 0 });
+      return whole ? piece : { ...piece, cutFrom: { widthMm: module.widthMm, heightMm: module.heightMm } };
+    });
+    return {
+      vectors: [
+        [pattern.columns * m, 0],
+        [0, pattern.rows * m],
+      ],
+      pieces,
+      coursesPerCell: 1,
+      upright: false,
+    };
+  },
+} as const satisfies PatternKind<Ashlar>;
+
+/** Whether stones set by hand cover the cell, each square once. */
+function isCovered({ stones, columns, rows }: Ashlar): boolean {
+  if (!stones) return true;
+  if (stones.reduce((sum, [, , w, h]) => sum + w * h, 0) !== columns * rows) return false;
+  try {
+    return !coverOf(stones, { columns, rows }).includes(-1);
+  } catch {
+    return false;
+  }
+}
