@@ -4,6 +4,7 @@ import { describeCuts, type CutPiece } from './cuts/cutPiece.ts';
 import { groupCuts, type CutGroup } from './cuts/groupCuts.ts';
 import { startLabels, type Labels } from './cuts/labelPieces.ts';
 import { planOffCuts, type OffCutPlan } from './cuts/offCutPlan.ts';
+import { planSheets, type SheetPlan } from './cuts/sheets/planSheets.ts';
 import { productOf, type Job, type Surface } from './job.ts';
 import { roundMoney } from './money/packs.ts';
 import { adviseSetout, candidatePlacer, chooseSetout, rankSetouts, type Placer, type SetoutAdvice } from './setout/chooseSetout.ts';
@@ -48,6 +49,8 @@ export interface SurfacePlan extends Drawing {
   readonly labels: readonly Labels[];
   readonly cuts: readonly CutPiece[];
   readonly groups: readonly CutGroup[];
+  /** The sheets of mosaics, product by product. */
+  readonly sheets: readonly SheetPlan[];
   readonly offCuts: OffCutPlan;
   readonly totals: Totals;
   readonly figures: SurfaceFigures;
@@ -92,11 +95,12 @@ export function planSurface(job: Job, surface: Surface): SurfacePlan {
   const labels = startLabels(drawing.fields);
   const cuts = describeCuts(drawing, job.products, labels);
   const groups = groupCuts(cuts, job.products);
-  const offCuts = planOffCuts(cuts, job.products, job.consumption);
+  const sheets = planSheets(drawing.fields, job.consumption.offCutsKept);
+  const offCuts = planOffCuts(cuts, job.products, job.consumption, sheets);
   const areas = measureAreas(stage.traced, drawing.fields);
   const { widthMm, heightMm } = actualSize(product);
   const { levels } = surface.measured;
-  const figures = surfaceFigures(surface.id, drawing, cuts, offCuts, areas, job.products);
+  const figures = surfaceFigures(surface.id, drawing, { cuts, offCuts, sheets }, areas, job.products);
   return {
     ...drawing,
     levels: levels && levelFigures(levels, stage.traced.field, job.practice, Math.max(widthMm, heightMm)),
@@ -105,6 +109,7 @@ export function planSurface(job: Job, surface: Surface): SurfacePlan {
     labels,
     cuts,
     groups,
+    sheets,
     offCuts,
     figures,
     totals: totalsOf(figures, job.consumption, job.products),

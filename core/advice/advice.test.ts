@@ -2,7 +2,9 @@ import { describe, expect, test } from '@jest/globals';
 import { ADVICE_WORDS, describeFinding } from '../messages/en/advice.ts';
 import { plan } from '../plan.ts';
 import type { Job } from '../job.ts';
+import { makeSheet } from '../pattern/makeSheet.ts';
 import { jobOfOne } from '../testJob.ts';
+import { sheetSize } from '../tile/sheet/sheetChips.ts';
 import { IMPERIAL_TAPE, METRIC_TAPE } from '../units/tape.ts';
 import { asWalls } from '../surface/shapes/asWalls.ts';
 import type { ADVICE_RULES } from './registry.ts';
@@ -28,6 +30,27 @@ function twoThatMeet(heightMm: number): Job {
   } as const;
   const link = { id: 'l', a: { surface: first.id, edge: 'right' }, b: { surface: 'second', edge: 'left' }, meets: 'inside' } as const;
   return { ...job, surfaces: [first, second], links: [link] };
+}
+
+/** A good surface whose tile is another. */
+const withTile = (change: Partial<Job['products'][number]>, wanted: Wanted = good): Job => {
+  const job = jobOfOne(wanted);
+  return { ...job, products: [{ ...job.products[0], ...change }] };
+};
+
+/** A surface laid in figured sheets of 20 mm chips. */
+function inSheets(size: readonly [number, number], jointMm: number): Job {
+  const shape = makeSheet({ kind: 'stack', lay: 'lying' }, { widthMm: 20, heightMm: 20, jointMm: 2 }, { widthMm: 196, heightMm: 196 }, [
+    '#335577',
+  ]);
+  if (!shape) throw new Error('chips of 20 mm make a sheet: got none');
+  const surface = {
+    kind: 'wall',
+    pattern: { kind: 'sheet' },
+    setout: { x: { rule: 'jointCentred' }, y: { rule: 'fullFromStart' } },
+  } as const;
+  const tile = { shape: { ...shape, figured: true }, nominal: sheetSize(shape), measured: sheetSize(shape) };
+  return withTile(tile, { ...good, size, jointMm, surface });
 }
 
 /** What sets each rule off, from a surface that sets off none. */
@@ -106,6 +129,18 @@ const PROVOKED: Readonly<Record<keyof typeof ADVICE_RULES, { readonly code: stri
     }),
   },
   narrowJoint: { code: 'advice/narrow-joint', path: 'surfaces.0.jointMm', job: jobOfOne({ ...good, jointMm: 1.5 }) },
+  unevenPieces: {
+    code: 'advice/uneven-pieces',
+    path: 'surfaces.0.jointMm',
+    job: withTile({ sample: [299.2, 300.6].map((mm) => ({ widthMm: mm, heightMm: 300 })) }),
+  },
+  mixedLots: {
+    code: 'advice/mixed-lots',
+    path: 'surfaces.0.productId',
+    job: withTile({ lots: [12, 30].map((pieces) => ({ id: `l${pieces}`, code: `T${pieces}`, shade: '', calibre: '', pieces })) }),
+  },
+  sealFirst: { code: 'advice/seal-first', path: 'surfaces.0.productId', job: withTile({ porous: true }) },
+  cutMotif: { code: 'advice/cut-motif', path: 'surfaces.0.setout', job: inSheets([190, 300], 2) },
   noPerimeterJoint: { code: 'advice/no-perimeter-joint', path: 'surfaces.0.measured.gapsMm.wall', job: jobOfOne({ ...good, gapMm: 0 }) },
 };
 
@@ -134,8 +169,14 @@ test('a hidden edge may keep its sliver; a third of offset is safe', () => {
   expect(codes(third)).not.toContain('advice/long-offset');
 });
 
+test('sheets laid closer or wider than their own joint show their seams; a lot that covers all is no trouble', () => {
+  expect(codes(inSheets([905, 905], 4))).toContain('advice/sheet-seam');
+  expect(codes(inSheets([905, 905], 2))).not.toContain('advice/sheet-seam');
+  expect(codes(withTile({ lots: [{ id: 'l', code: 'T', shade: '', calibre: '', pieces: 60 }] }))).toEqual([]);
+});
+
 /** What rules say besides, in cases like those above. */
-const OTHER_OUTCOMES = ['advice/reading-disagrees', 'advice/finishes-low', 'advice/part-joint'];
+const OTHER_OUTCOMES = ['advice/reading-disagrees', 'advice/finishes-low', 'advice/part-joint', 'advice/sheet-seam'];
 
 test('every code has words and every word a rule', () => {
   expect(Object.keys(ADVICE_WORDS).sort()).toEqual([...Object.values(PROVOKED).map(({ code }) => code), ...OTHER_OUTCOMES].sort());

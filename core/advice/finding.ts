@@ -1,6 +1,8 @@
 import type { Figures, Issue } from '../result.ts';
 import type { Job, Surface } from '../job.ts';
 import type { Product } from '../tile/product.ts';
+import type { SheetPlan } from '../cuts/sheets/planSheets.ts';
+import type { SurfaceFigures } from '../takeoff/material.ts';
 import type { EdgeSummary } from '../setout/edgeCuts.ts';
 import type { LevelFigures } from '../surface/levels/levelFigures.ts';
 import type { Traced } from '../surface/traceSurface.ts';
@@ -19,7 +21,13 @@ export interface AdviceContext {
   readonly surface: Surface;
   readonly surfaceIndex: number;
   readonly product: Product;
-  readonly plan: { readonly traced: Traced; readonly edges: readonly EdgeSummary[]; readonly levels: LevelFigures | null };
+  readonly plan: {
+    readonly traced: Traced;
+    readonly edges: readonly EdgeSummary[];
+    readonly levels: LevelFigures | null;
+    readonly sheets: readonly SheetPlan[];
+    readonly figures: SurfaceFigures;
+  };
 }
 
 /** A rule finds nothing or some findings. */

@@ -1,15 +1,19 @@
 import type { AdviceContext, AdviceRule, Finding } from './finding.ts';
+import { cutMotif } from './rules/cutMotif.ts';
 import { innerJoint } from './rules/innerJoint.ts';
 import { longOffset } from './rules/longOffset.ts';
 import { measureAgain } from './rules/measureAgain.ts';
 import { meetingDiffers } from './rules/meetingDiffers.ts';
+import { mixedLots } from './rules/mixedLots.ts';
 import { narrowJoint } from './rules/narrowJoint.ts';
 import { nominalSize } from './rules/nominalSize.ts';
 import { notFlat } from './rules/notFlat.ts';
 import { notFlush } from './rules/notFlush.ts';
 import { noPerimeterJoint } from './rules/noPerimeterJoint.ts';
 import { readingDisagrees } from './rules/readingDisagrees.ts';
+import { sealFirst } from './rules/sealFirst.ts';
 import { sliver } from './rules/sliver.ts';
+import { unevenPieces } from './rules/unevenPieces.ts';
 
 /** Every rule of advice. A new rule is a file in rules/ and a line here. */
 export const ADVICE_RULES = {
@@ -24,6 +28,10 @@ export const ADVICE_RULES = {
   narrowJoint,
   noPerimeterJoint,
   innerJoint,
+  unevenPieces,
+  cutMotif,
+  mixedLots,
+  sealFirst,
 } as const satisfies Record<string, AdviceRule>;
 
 /** All findings on one surface, in the order of the rules. */

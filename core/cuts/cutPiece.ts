@@ -11,7 +11,7 @@ import type { EdgeSummary } from '../setout/edgeCuts.ts';
 import { isSliver } from '../setout/scoreSetout.ts';
 import { forEachWhole, tileRing, toTileFrame, type Address, type CutTile, type Layout } from '../setout/layout.ts';
 import { MINUTES, SHAPED_KINDS, type CutKind, type Mark, type Side } from './cutKind.ts';
-import { toolFor, type Tool } from './cutTool.ts';
+import { chipTool, toolFor, type Tool } from './cutTool.ts';
 import { labelOf, type Labels } from './labelPieces.ts';
 import { markCut, type MarkedCut } from './markCut.ts';
 import { traceCuts } from './traceCuts.ts';
@@ -22,6 +22,8 @@ export interface CutPiece {
   /** The field it lies in, by its place among the fields of the surface. */
   readonly field: number;
   readonly address: Address;
+  /** What it is: a tile cut to fit, a stone cut to its own size that lies in the open, or a chip of a sheet cut through. */
+  readonly of: 'tile' | 'stone' | 'chip';
   /** The tile it is cut from. */
   readonly productId: string;
   /** As it lies on the surface, mm. */
@@ -67,11 +69,14 @@ export function describeCuts(
   return fields.flatMap((field, index) => {
     const { layout } = field;
     const context: CutContext = { layout, field: index, circles, tiles: layout.repeat.pieces.map(tileOf) };
-    return [...layout.cutTiles, ...cutFromTiles(layout)].flatMap((tile) => {
+    const stones = cutFromTiles(layout);
+    const open = new Set<CutTile>(stones);
+    return [...layout.cutTiles, ...stones].flatMap((tile) => {
       const product = productNamed(products, productAt(field, tile));
       return tile.polygons.map((polygon, part) => {
         const name = labelOf(labels[index], layout, tile) + (tile.polygons.length > 1 ? String.fromCharCode(97 + part) : '');
-        return describePiece(name, tile, polygon, shown.has(tile), product, context);
+        const of = layout.repeat.sheet ? 'chip' : open.has(tile) ? 'stone' : 'tile';
+        return describePiece({ label: name, of, edgeShows: shown.has(tile) }, tile, polygon, product, context);
       });
     });
   });
@@ -100,10 +105,9 @@ export function productNamed(products: readonly Product[], id: string): Product 
 }
 
 function describePiece(
-  label: string,
+  known: Pick<CutPiece, 'label' | 'of' | 'edgeShows'>,
   address: Address,
   polygon: Polygon,
-  edgeShows: boolean,
   product: Product,
   { layout, field, tiles, circles }: CutContext,
 ): CutPiece {
@@ -121,7 +125,7 @@ function describePiece(
   const kind = kindOf(cuts, sizeMm, tile);
   const marks = cuts.map(({ mark }) => mark);
   return {
-    label,
+    ...known,
     field,
     productId: product.id,
     polygon,
@@ -131,9 +135,8 @@ function describePiece(
     kind,
     marks,
     sizeMm,
-    edgeShows,
     address: { piece: address.piece, i: address.i, j: address.j },
-    tool: toolFor(kind, marks, product, narrowestPart(marks, tile)),
+    tool: known.of === 'chip' ? chipTool(kind, product) : toolFor(kind, marks, product, narrowestPart(marks, tile)),
     areaMm2: polygonArea(polygon),
     minutes: minutesOf(cuts),
     // A piece of an ashlar is sawn on any side; its edges are dressed.

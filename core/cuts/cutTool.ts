@@ -2,7 +2,7 @@ import type { Product } from '../tile/product.ts';
 import { SHAPED_KINDS, type CutKind, type Mark } from './cutKind.ts';
 
 /** What a cut is made with. */
-export type Tool = 'snap cutter' | 'wet saw' | 'core bit' | 'grinder';
+export type Tool = 'snap cutter' | 'wet saw' | 'core bit' | 'grinder' | 'nippers';
 
 const SNAP_MATERIALS: ReadonlySet<Product['material']> = new Set(['ceramic', 'porcelain', 'cement']);
 
@@ -22,3 +22,10 @@ export function toolFor(kind: CutKind, marks: readonly Mark[], product: Product,
   const snaps = SNAP_MATERIALS.has(product.material) && narrowestMm >= narrowestSnapMm(product.thicknessMm);
   return straight && snaps ? 'snap cutter' : 'wet saw';
 }
+
+/** The tool for a chip of a sheet: nippers bite small straight and curved cuts; a hole within a chip wants a bit. */
+export const chipTool = (kind: CutKind, { thicknessMm }: Product): Tool =>
+  kind === 'hole' ? 'core bit' : thicknessMm > THICKEST_NIPPED_MM ? 'wet saw' : 'nippers';
+
+/** Nippers bite chips up to about this thickness, mm. */
+const THICKEST_NIPPED_MM = 8;

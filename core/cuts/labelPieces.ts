@@ -44,8 +44,8 @@ export function labelOf(labels: Labels, layout: Layout, address: Address): strin
   return `${labels.prefix}${letters(course - labels.firstCourse)}${place}`;
 }
 
-/** 0 is A, 25 is Z, 26 is AA. I and O stay out: on a wet tile they read as 1 and 0. */
-function letters(n: number): string {
+/** The letters of a course or row: 0 is A, 23 is Z, 24 is AA. I and O stay out: on a wet tile they read as 1 and 0. */
+export function letters(n: number): string {
   const alphabet = 'ABCDEFGHJKLMNPQRSTUVWXYZ';
   const rest = Math.floor(n / alphabet.length);
   return (rest > 0 ? letters(rest - 1) : '') + alphabet[n % alphabet.length];

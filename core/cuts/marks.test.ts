@@ -2,7 +2,7 @@ import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { planSurface } from '../plan.ts';
 import type { Fixture } from '../surface/fixture.ts';
-import { MADE_UP_TILES } from '../tile/madeUpList.ts';
+import { MADE_UP_TILES } from '../madeUp/tiles.ts';
 import { jobOfOne } from '../testJob.ts';
 import { coreBitFor, type Mark } from './cutKind.ts';
 import type { CutPiece } from './cutPiece.ts';

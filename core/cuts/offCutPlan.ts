@@ -3,6 +3,7 @@ import { facesOneWay, type Product, type Size } from '../tile/product.ts';
 import { productNamed, type CutPiece } from './cutPiece.ts';
 import { planOutlineOffCuts } from './outlineOffCuts.ts';
 import type { Side } from './cutKind.ts';
+import type { SheetPlan } from './sheets/planSheets.ts';
 
 /** Sizes nearer than this fit each other, mm. */
 const FITS_MM = 0.05;
@@ -42,22 +43,39 @@ interface Rule {
   readonly offCutsKept: boolean;
 }
 
-/** Plans the off-cuts of every tile that is cut, each for itself. */
-export function planOffCuts(pieces: readonly CutPiece[], products: readonly Product[], rule: Rule): OffCutPlan {
+/** Plans the off-cuts of every tile that is cut, each for itself; chips come with their sheets. */
+export function planOffCuts(
+  pieces: readonly CutPiece[],
+  products: readonly Product[],
+  rule: Rule,
+  sheets: readonly SheetPlan[] = [],
+): OffCutPlan {
   const sources = new Map<string, CutSource>();
-  const ids = [...new Set(pieces.map(({ productId }) => productId))];
+  const ids = [...new Set([...pieces, ...sheets].map(({ productId }) => productId))];
   let openedForCuts = 0;
   const byProduct = ids.map((productId) => {
     const own = pieces.filter((piece) => piece.productId === productId);
+    const sheet = sheets.find((planned) => planned.productId === productId);
     const directional = facesOneWay(productNamed(products, productId));
-    const planned = own.every(({ tile }) => isBox(tile))
-      ? planRectangles(own, directional, rule)
-      : planOutlineOffCuts(own, directional, rule);
+    const planned = sheet
+      ? chipSources(own, sheet)
+      : own.every(({ tile }) => isBox(tile))
+        ? planRectangles(own, directional, rule)
+        : planOutlineOffCuts(own, directional, rule);
     for (const [label, source] of planned.sources) sources.set(label, { ...source, tile: source.tile + openedForCuts });
     openedForCuts += planned.opened;
     return { productId, openedForCuts: planned.opened, lowerBound: planned.lowerBound };
   });
   return { sources, openedForCuts, byProduct, lowerBound: byProduct.reduce((sum, { lowerBound }) => sum + lowerBound, 0) };
+}
+
+/** Every cut chip comes off the sheet its part is taken from. */
+function chipSources(pieces: readonly CutPiece[], { parts, openedForParts, lowerBound, wholeSheets }: SheetPlan) {
+  const sources = pieces.flatMap(({ label, field, address }): (readonly [string, CutSource])[] => {
+    const part = parts.find((other) => other.field === field && other.i === address.i && other.j === address.j);
+    return part ? [[label, { tile: part.sheet, offCutOf: null }]] : [];
+  });
+  return { sources, opened: openedForParts, lowerBound: lowerBound - wholeSheets };
 }
 
 /**

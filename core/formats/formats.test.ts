@@ -8,7 +8,7 @@ import { sharedArea } from '../geometry/clip.ts';
 import type { Job } from '../job.ts';
 import { plan } from '../plan.ts';
 import { describeIssue } from '../messages/en/issues.ts';
-import { MADE_UP_TILES } from '../tile/madeUpList.ts';
+import { MADE_UP_TILES } from '../madeUp/tiles.ts';
 import type { Product } from '../tile/product.ts';
 import { productsCsv, readProductsCsv } from './productsCsv.ts';
 import { jobOfOne } from '../testJob.ts';

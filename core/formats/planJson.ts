@@ -81,6 +81,7 @@ function surfaceJson(job: Job, surface: Surface, planned: SurfacePlan): object {
       slantingLines: planned.slants,
     },
     pieces: pieceList(planned),
+    sheets: planned.sheets,
     edges: edges.map(edgeJson(traced.names)),
     totals,
   };
@@ -94,7 +95,8 @@ function schoolOf({ x, y }: Pick<SurfacePlan['choice'], 'x' | 'y'>): string {
   return centred === 0 ? 'full-piece-off-the-line' : 'centre-out and full-piece-off-the-line';
 }
 
-function pieceList(planned: SurfacePlan): object[] {
+/** Every piece of a surface, whole ones first, as the plan lists them. */
+export function pieceList(planned: SurfacePlan): object[] {
   const { fields, labels, cuts, offCuts } = planned;
   const indexOf = new Map<string, number>();
   const tileIndex = (field: number, { piece, i, j }: Address): number => {

@@ -52,7 +52,7 @@ export function productsCsv(products: readonly Product[]): string {
 
 /**
  * Reads a list of tiles from CSV. Heads are matched whatever their case; `width in` or `width cm` gives
- * another unit. Issues: `csv/empty`, `csv/missing-column`, `csv/unknown-column`, `csv/unknown-unit`, and for
+ * another unit. Issues: `csv/empty`, `csv/sheet`, `csv/missing-column`, `csv/unknown-column`, `csv/unknown-unit`, and for
  * a row any issue of a field, its path starting with the row and the head of the column.
  */
 export function readProductsCsv(text: string): ProductTable {
@@ -119,6 +119,8 @@ function readRow(cells: readonly string[], columns: readonly Matched[], row: num
   }
   shapeUp(data);
   data['id'] ??= idFrom(String(data['name'] ?? `row-${row}`));
+  if ((data['shape'] as { kind?: unknown } | undefined)?.kind === 'sheet')
+    return { row, product: null, issues: [issue('csv/sheet', ['row', row, 'outline'], {})] };
   const parsed = productSchema.safeParse(data);
   if (parsed.success) return { row, product: parsed.data, issues: [] };
   const issues = issuesFromZod(parsed.error).map((found) => ({ ...found, path: ['row', row, headOf(found.path)] }));

@@ -55,7 +55,7 @@ export function moduleOf(
 /** Works out the repeat of a laying; the laying must have passed checkLaying. */
 export function layPattern(laying: Laying, products: readonly Product[]): LaidPattern {
   const module = moduleOf(laying, products);
-  const repeat = turnRepeat(repeatOf(laying.pattern, module), laying.turnDeg, laying.mirrored);
+  const repeat = turnRepeat(repeatOf(laying.pattern, module), laying.turnDeg, canMirror(laying) && laying.mirrored);
   return {
     repeat,
     productIds: repeat.pieces.map(({ part }) => (part === null ? laying.productId : (laying.parts[part] ?? laying.productId))),
@@ -63,6 +63,9 @@ export function layPattern(laying: Laying, products: readonly Product[]): LaidPa
     jointMm: laying.jointMm,
   };
 }
+
+/** Whether a pattern can be laid mirrored: a sheet can't, its chips are mounted. */
+export const canMirror = ({ pattern }: Pick<Laying, 'pattern'>): boolean => pattern.kind !== 'sheet';
 
 /** The parts a laying needs and has no tile for. */
 export function missingParts(laying: Laying, products: readonly Product[]): string[] {

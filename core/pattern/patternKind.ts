@@ -5,7 +5,17 @@ import type { Module, Repeat } from './repeat.ts';
 
 /** Why a tile can't be laid in a pattern. */
 export type Misfit =
-  'tooSquare' | 'notSquare' | 'notSixtyDegrees' | 'pointsTooLong' | 'cornersTooLarge' | 'tooNarrow' | 'moduleTooLarge' | 'stonesLeaveGaps';
+  | 'tooSquare'
+  | 'notSquare'
+  | 'notSixtyDegrees'
+  | 'pointsTooLong'
+  | 'cornersTooLarge'
+  | 'tooNarrow'
+  | 'moduleTooLarge'
+  | 'stonesLeaveGaps'
+  | 'chipsOverlap'
+  | 'chipsDoNotRepeat'
+  | 'sheetOfOtherSize';
 
 /** A way to lay tiles: what can be chosen, a first choice, and the repeat it makes. */
 export interface PatternKind<Pattern extends { kind: string }> {

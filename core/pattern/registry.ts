@@ -15,6 +15,7 @@ import { pinwheel } from './kinds/pinwheel.ts';
 import { randomStagger } from './kinds/randomStagger.ts';
 import { runningBond } from './kinds/runningBond.ts';
 import { scallop } from './kinds/scallop.ts';
+import { sheet } from './kinds/sheet.ts';
 import { stack } from './kinds/stack.ts';
 import { triangle } from './kinds/triangle.ts';
 import { turnedSquares } from './kinds/turnedSquares.ts';
@@ -48,6 +49,7 @@ export const PATTERNS = {
   diamond,
   cubes,
   triangle,
+  sheet,
 } as const;
 
 /** The name of a kind of pattern. */

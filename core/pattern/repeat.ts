@@ -1,6 +1,7 @@
 import type { Point } from '../geometry/point.ts';
 import { boxOf, type Box, type Ring } from '../geometry/ring.ts';
 import type { Size } from '../tile/product.ts';
+import type { Sheet } from '../tile/sheet/sheet.ts';
 import type { TileShape, TileShapeKind } from '../tile/shape.ts';
 
 /** One piece of a repeat, where it lies in the cell. */
@@ -31,6 +32,10 @@ export interface Repeat {
   readonly upright: boolean;
   /** What rules of setting out speak of where that is more than the first piece: a block of strips. */
   readonly unit?: Box;
+  /** The sheet that a cell is; its pieces are the chips. Left out where pieces are tiles. */
+  readonly sheet?: Sheet;
+  /** Where one sheet ends, in the cell, mm. */
+  readonly sheetEdges?: readonly Ring[];
   /** The turn it was given after it was made, degrees; none where left out. */
   readonly turnedDeg?: number;
 }

@@ -1,6 +1,6 @@
 import { expect, test } from '@jest/globals';
 import { PLAIN_LAYING } from '../startJob.ts';
-import { MADE_UP_TILES } from '../tile/madeUpList.ts';
+import { MADE_UP_TILES } from '../madeUp/tiles.ts';
 import { checkLaying } from './checkLaying.ts';
 import { colourAt, ONE_COLOUR, type Colours } from './colours.ts';
 import { layPattern, type Laying } from './laying.ts';

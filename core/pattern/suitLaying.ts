@@ -41,6 +41,8 @@ function startLaying(kind: PatternId, product: Product, current: Laying, product
   const plain: Laying = {
     ...current,
     productId: product.id,
+    // Seams between sheets vanish only at the joint of the sheet.
+    jointMm: product.shape.kind === 'sheet' ? product.shape.jointMm : current.jointMm,
     parts: {},
     colours: others.length > 0 ? { ...current.colours, byHand: {} } : ONE_COLOUR,
   };

@@ -22,6 +22,7 @@ export function turnRepeat(repeat: Repeat, turnDeg: number, mirrored = false): R
     ),
     upright: square && quarters % 2 !== 0 ? !repeat.upright : repeat.upright,
     turnedDeg: (repeat.turnedDeg ?? 0) + turnDeg,
+    ...(repeat.sheetEdges ? { sheetEdges: repeat.sheetEdges.map(placeRing) } : {}),
     ...(repeat.unit ? { unit: boxOf(boxRing(repeat.unit).map(place)) } : {}),
   };
 }

@@ -21,6 +21,8 @@ export interface Field {
 export function productAt({ laid, layout, box }: Pick<Field, 'laid' | 'layout' | 'box'>, address: Address): string {
   const own = laid.productIds[address.piece];
   if (layout.repeat.pieces[address.piece].part !== null || laid.colours.others.length === 0) return own;
-  const tile = colourAt(laid.colours, layout.repeat, address, box);
+  // Sheets are mixed by the sheet, never by the chip.
+  const place = layout.repeat.sheet ? { ...address, piece: 0 } : address;
+  const tile = colourAt(laid.colours, layout.repeat, place, box);
   return tile === 0 ? own : laid.colours.others[tile - 1];
 }

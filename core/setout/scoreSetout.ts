@@ -1,6 +1,7 @@
 import { VISIBILITY } from '../surface/edge.ts';
 import type { MainEdges } from '../surface/sides.ts';
 import type { Layout } from './layout.ts';
+import { wholeMotifs } from './wholeMotifs.ts';
 import type { EdgeCut, EdgeSummary } from './edgeCuts.ts';
 
 /** Under this share of the piece a cut is a sliver (trade practice: under a third). */
@@ -13,6 +14,9 @@ const IMBALANCE_WEIGHT = 4;
 const SLIVER_PENALTY = 3;
 const CUT_COUNT_WEIGHT = 0.02;
 
+/** A motif that shows whole outweighs any end cut. */
+const MOTIF_WEIGHT = 20;
+
 /** Whether what stays of a piece is too narrow to look right; a piece narrow by nature is judged by its share. */
 export const isSliver = (depthMm: number, fullMm: number): boolean =>
   depthMm < fullMm * SLIVER_SHARE || (depthMm < SLIVER_MM && fullMm >= 2 * SLIVER_MM);
@@ -21,7 +25,7 @@ export const isSliver = (depthMm: number, fullMm: number): boolean =>
  * How much speaks against a setout; less is better. Each edge counts by how visible it is and how
  * much of its side it takes: full pieces nothing, large cuts a little, slivers a lot. Opposite cuts
  * that differ count by the less visible of the two, so that a hidden edge may take any misfit.
- * `beside` are the sides of what stands in the field: strips and thin ears there count too.
+ * Figured sheets are placed whole first. `beside` are the sides of what stands in the field: strips and thin ears there count too.
  */
 export function scoreSetout(
   edges: readonly EdgeSummary[],
@@ -38,7 +42,8 @@ export function scoreSetout(
   const cutCount = layouts.reduce((sum, { cutTiles }) => sum + cutTiles.length, 0);
   const wholeCount = layouts.reduce((sum, layout) => sum + layout.wholeCount, 0);
   const count = cutCount / Math.sqrt(Math.max(1, cutCount + wholeCount));
-  return cuts + thinBeside(beside, edges) + IMBALANCE_WEIGHT * imbalance + CUT_COUNT_WEIGHT * count;
+  const motifs = layouts.reduce((sum, layout) => sum + wholeMotifs(layout), 0);
+  return cuts + thinBeside(beside, edges) + IMBALANCE_WEIGHT * imbalance + CUT_COUNT_WEIGHT * count - MOTIF_WEIGHT * motifs;
 }
 
 /** Slivers along the sides of fixtures, by their length against the longest edge. */

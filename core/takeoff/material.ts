@@ -6,7 +6,7 @@ export interface Material<How = object> {
   /** The product, for tiles; null for what goes with them. */
   readonly productId: string | null;
   readonly quantity: number;
-  readonly unit: 'piece' | 'kg' | 'ml';
+  readonly unit: 'piece' | 'sheet' | 'kg' | 'ml';
   readonly packs: Packs;
   readonly cost: number;
   /** Every figure the quantity came from. */
@@ -16,10 +16,15 @@ export interface Material<How = object> {
 /** The tiles of one product on one surface. */
 export interface TileFigures {
   readonly productId: string;
-  /** Tiles opened: whole ones and those the cuts are made from. */
+  /** Tiles, or sheets of a mosaic, opened: whole ones and those the cuts are made from. */
   readonly opened: number;
   readonly lowerBound: number;
+  /** Tiles, or sheets, laid whole. */
+  readonly wholeTiles: number;
+  /** Pieces laid whole: tiles, or chips. */
   readonly whole: number;
+  /** Pieces a tile is: the chips of a sheet, else 1. */
+  readonly piecesPerTile: number;
   readonly straightCuts: number;
   readonly shapedCuts: number;
   /** Area of the pieces laid, mm². */

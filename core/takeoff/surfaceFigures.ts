@@ -1,11 +1,14 @@
 import { isShaped, productNamed, type CutPiece } from '../cuts/cutPiece.ts';
 import type { OffCutPlan } from '../cuts/offCutPlan.ts';
+import type { SheetPlan } from '../cuts/sheets/planSheets.ts';
 import { distance } from '../geometry/point.ts';
 import { polygonsArea, ringArea, ringLength } from '../geometry/ring.ts';
 import { productAt, type Field } from '../setout/field.ts';
 import type { Layout } from '../setout/layout.ts';
 import { SEALED_ROLES } from '../surface/edge.ts';
 import type { Traced } from '../surface/traceSurface.ts';
+import { chipRing } from '../tile/sheet/sheetChips.ts';
+import type { Sheet } from '../tile/sheet/sheet.ts';
 import { actualSize, type Product } from '../tile/product.ts';
 import type { Consumption } from './consumption.ts';
 import type { SurfaceFigures, TileFigures } from './material.ts';
@@ -47,18 +50,20 @@ function wholeArea({ repeat, wholeRuns }: Layout): number {
   return sum;
 }
 
-/** Whole tiles of one product, and the area of one. */
+/** Whole pieces of one product, their area, and that of the first. */
 interface Wholes {
   count: number;
-  tileAreaMm2: number;
+  areaMm2: number;
+  readonly tileAreaMm2: number;
 }
 
-/** Counts whole tiles by product; a run at a time where all of a run are one tile. */
+/** Counts whole pieces by product; a run at a time where all of a run are one tile. */
 function countWholes(fields: readonly Field[]): Map<string, Wholes> {
   const wholes = new Map<string, Wholes>();
-  const count = (id: string, tileAreaMm2: number, by: number): void => {
-    const own = wholes.get(id) ?? { count: 0, tileAreaMm2 };
+  const count = (id: string, areaMm2: number, by: number): void => {
+    const own = wholes.get(id) ?? { count: 0, areaMm2: 0, tileAreaMm2: areaMm2 };
     own.count += by;
+    own.areaMm2 += by * areaMm2;
     wholes.set(id, own);
   };
   for (const field of fields) {
@@ -76,22 +81,29 @@ function countWholes(fields: readonly Field[]): Map<string, Wholes> {
   return wholes;
 }
 
+/** What is cut, and from what. */
+interface Made {
+  readonly cuts: readonly CutPiece[];
+  readonly offCuts: OffCutPlan;
+  readonly sheets: readonly SheetPlan[];
+}
+
 /** Gathers what the takeoff of one surface needs. */
 export function surfaceFigures(
   surfaceId: string,
   { traced, fields }: { readonly traced: Traced; readonly fields: readonly Field[] },
-  cuts: readonly CutPiece[],
-  offCuts: OffCutPlan,
+  made: Made,
   areas: Areas,
   products: readonly Product[],
 ): SurfaceFigures {
+  const { cuts } = made;
   const wholes = countWholes(fields);
   const ids = [...new Set([...fields.flatMap(({ laid }) => laid.productIds), ...wholes.keys(), ...cuts.map(({ productId }) => productId)])];
   const laid = ids.filter((id) => wholes.has(id) || cuts.some(({ productId }) => productId === id));
   const used = (laid.length > 0 ? laid : ids.slice(0, 1)).map((id) => productNamed(products, id));
   return {
     surfaceId,
-    tiles: used.map((product) => tileFigures(product.id, wholes.get(product.id), cuts, offCuts)),
+    tiles: used.map((product) => tileFigures(product, wholes.get(product.id), made)),
     areaMm2: areas.areaMm2,
     jointAreaMm2: areas.jointAreaMm2,
     sealed: sealedJoints(traced),
@@ -100,23 +112,30 @@ export function surfaceFigures(
   };
 }
 
-function tileFigures(productId: string, wholes: Wholes | undefined, all: readonly CutPiece[], offCuts: OffCutPlan): TileFigures {
+function tileFigures({ id: productId, shape }: Product, wholes: Wholes | undefined, { cuts: all, offCuts, sheets }: Made): TileFigures {
   const cuts = all.filter((cut) => cut.productId === productId);
+  const sheet = sheets.find((planned) => planned.productId === productId);
   const shapedCuts = cuts.filter(isShaped).length;
   const forCuts = offCuts.byProduct.find((planned) => planned.productId === productId);
   const whole = wholes?.count ?? 0;
-  const tileAreaMm2 = wholes?.tileAreaMm2 ?? (cuts[0] ? ringArea(cuts[0].tile) : 1);
+  const tileAreaMm2 = shape.kind === 'sheet' ? chipArea(shape) : (wholes?.tileAreaMm2 ?? (cuts[0] ? ringArea(cuts[0].tile) : 1));
+  const wholeTiles = sheet?.wholeSheets ?? whole;
   return {
     productId,
     whole,
-    opened: whole + (forCuts?.openedForCuts ?? 0),
-    lowerBound: whole + (forCuts?.lowerBound ?? 0),
+    wholeTiles,
+    piecesPerTile: sheet?.chipsPerSheet ?? 1,
+    opened: wholeTiles + (forCuts?.openedForCuts ?? 0),
+    lowerBound: wholeTiles + (forCuts?.lowerBound ?? 0),
     straightCuts: cuts.length - shapedCuts,
     shapedCuts,
-    laidAreaMm2: whole * tileAreaMm2 + cuts.reduce((sum, { areaMm2 }) => sum + areaMm2, 0),
+    laidAreaMm2: (wholes?.areaMm2 ?? 0) + cuts.reduce((sum, { areaMm2 }) => sum + areaMm2, 0),
     tileAreaMm2,
   };
 }
+
+/** Area of the chips of a sheet, mm². */
+const chipArea = (sheet: Sheet): number => sheet.chips.reduce((sum, chip) => sum + ringArea(chipRing(sheet, chip)), 0);
 
 function sealedJoints({ edges, fixtures }: Traced): SurfaceFigures['sealed'] {
   const perimeter = edges

@@ -2,7 +2,7 @@ import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { packsFor } from '../money/packs.ts';
 import { startJob } from '../startJob.ts';
-import { MADE_UP_TILES } from '../tile/madeUpList.ts';
+import { MADE_UP_TILES } from '../madeUp/tiles.ts';
 import { METRIC_TAPE } from '../units/tape.ts';
 import { notchFor, takeOffAdhesive } from './adhesive.ts';
 import { groutKg, takeOffGrout } from './grout.ts';
@@ -21,6 +21,8 @@ const figures: SurfaceFigures = {
       opened: 118,
       lowerBound: 112,
       whole: 90,
+      wholeTiles: 90,
+      piecesPerTile: 1,
       straightCuts: 30,
       shapedCuts: 5,
       laidAreaMm2: 9.75e6,

@@ -14,11 +14,15 @@ export interface TilesHow {
   readonly ruleOfThumb: number;
 }
 
-/** Pieces that break while the cuts are made, unrounded. */
+/** Tiles, or sheets, that break while the cuts are made, unrounded. */
 export const breakageOf = (
-  figures: readonly Pick<TileFigures, 'straightCuts' | 'shapedCuts'>[],
+  figures: readonly Pick<TileFigures, 'straightCuts' | 'shapedCuts' | 'piecesPerTile'>[],
   { breakagePercent }: Consumption,
-): number => figures.reduce((sum, s) => sum + (s.straightCuts * breakagePercent.straight + s.shapedCuts * breakagePercent.shaped) / 100, 0);
+): number =>
+  figures.reduce(
+    (sum, s) => sum + (s.straightCuts * breakagePercent.straight + s.shapedCuts * breakagePercent.shaped) / 100 / s.piecesPerTile,
+    0,
+  );
 
 /** Tiles to order of one product: opened, broken while cutting, and spares left with the client. */
 export function takeOffTiles(product: Product, all: readonly SurfaceFigures[], consumption: Consumption): Material<TilesHow> {
@@ -36,11 +40,11 @@ export function takeOffTiles(product: Product, all: readonly SurfaceFigures[], c
     item: 'tiles',
     productId: product.id,
     quantity,
-    unit: 'piece',
+    unit: product.shape.kind === 'sheet' ? 'sheet' : 'piece',
     packs,
     cost: packs.cost,
     how: {
-      surfaces: figures.map((s) => ({ surfaceId: s.surfaceId, whole: s.whole, forCuts: s.opened - s.whole })),
+      surfaces: figures.map((s) => ({ surfaceId: s.surfaceId, whole: s.wholeTiles, forCuts: s.opened - s.wholeTiles })),
       opened,
       breakage,
       spare: consumption.sparePieces,

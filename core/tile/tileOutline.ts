@@ -5,17 +5,17 @@ import { drawnIn } from '../geometry/drawnIn.ts';
 import type { Point } from '../geometry/point.ts';
 import { boxOf, rectangleRing, type Ring } from '../geometry/ring.ts';
 import type { Size } from './product.ts';
-import type { TileShape } from './shape.ts';
+import type { PieceShape } from './pieceShape.ts';
 
 /** Height of the points of a hexagon above its flats, mm: a regular one's where none is given. */
-export const tipOf = (shape: Extract<TileShape, { kind: 'hexagon' }>, widthMm: number): number =>
+export const tipOf = (shape: Extract<PieceShape, { kind: 'hexagon' }>, widthMm: number): number =>
   shape.tipMm ?? widthMm / (2 * Math.sqrt(3));
 
 /**
  * The outline of one tile as it lies in its carton: the box round it starts at the origin; mm,
  * counter-clockwise. Lanterns and scallops are shown for no joint; laid, they are drawn in by half of it.
  */
-export function tileOutline(shape: TileShape, { widthMm: w, heightMm: h }: Size): Ring {
+export function tileOutline(shape: PieceShape, { widthMm: w, heightMm: h }: Size): Ring {
   switch (shape.kind) {
     case 'rectangle':
       return rectangleRing(0, 0, w, h);

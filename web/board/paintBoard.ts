@@ -7,6 +7,7 @@ import { paintFixturePlaces } from './paintFixturePlaces.ts';
 import { paintChosen, paintHatching, paintLabel } from './paintCuts.ts';
 import { paintFixtureNames, paintFixtures } from './paintFixtures.ts';
 import { paintChalkLines, paintEdgeLengths, paintEdges, paintEndCuts } from './paintSurroundings.ts';
+import { paintSheets } from './paintSheets.ts';
 import { paintTiles, type Brush } from './paintTiles.ts';
 
 /** What the board shows besides the pieces. */
@@ -27,6 +28,7 @@ export interface BoardContent {
 export function paintBoard(brush: Brush, content: BoardContent): void {
   const { drawing, cuts, faces, show } = content;
   paintTiles(brush, drawing, { faces, finished: show === 'finished' });
+  if (show !== 'finished') paintSheets(brush, drawing);
   if (cuts && show !== 'finished') paintHatching(brush, cuts);
   paintFixtures(brush, drawing);
   paintEdges(brush, drawing, content.chosenEdge);

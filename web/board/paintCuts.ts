@@ -5,10 +5,11 @@ import { hatchOf } from './hatch.ts';
 import { overSize, tracePolygons, traceRing, writeOver, type Brush } from './paintTiles.ts';
 import { toScreen } from './view.ts';
 
-/** Cut pieces hatched by kind. */
+/** Pieces cut to fit, hatched by kind; a stone cut to its own size lies as plain as a tile. */
 export function paintHatching(brush: Brush, cuts: readonly CutPiece[]): void {
   const { context, palette } = brush;
-  for (const { kind, polygon } of cuts) {
+  for (const { kind, polygon, of } of cuts) {
+    if (of === 'stone') continue;
     context.beginPath();
     tracePolygons(brush, [polygon]);
     context.fillStyle = hatchOf(context, kind, palette.hatch);

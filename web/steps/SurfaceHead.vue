@@ -7,6 +7,8 @@ import ChoiceField from '../fields/ChoiceField.vue';
 
 const props = defineProps<{ job: Job; surface: Surface; step: string; plan: SurfacePlan | null }>();
 const router = useRouter();
+/** Sheets where mosaics alone are laid. */
+const unit = computed(() => (props.plan?.figures.tiles.every(({ piecesPerTile }) => piecesPerTile > 1) ? 'sheets' : 'tiles'));
 const options = computed(() => props.job.surfaces.map(({ id, name }) => ({ value: id, label: name })));
 const go = (surfaceId: string): void => {
   void router.push({ name: 'surface', params: { jobId: props.job.id, surfaceId, step: props.step } });
@@ -29,7 +31,7 @@ const go = (surfaceId: string): void => {
         <dd>{{ plan.totals.cut }}</dd>
       </div>
       <div>
-        <dt>tiles opened</dt>
+        <dt>{{ unit }} opened</dt>
         <dd>{{ plan.totals.opened }}</dd>
       </div>
       <div>

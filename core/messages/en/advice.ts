@@ -34,6 +34,16 @@ export const ADVICE_WORDS = {
     `The strips of a block leave joints of ${length(innerMm)} between them, the blocks ${length(jointMm)}. It shows; set the joint between, or take another count of strips.`,
   'advice/part-joint': ({ innerMm, jointMm, pattern }, length) =>
     `In ${patternName(pattern).toLowerCase()} the real sizes leave joints of ${length(innerMm)} round the other tiles, the rest are ${length(jointMm)}. It shows; take another tile for them, or another joint.`,
+  'advice/sheet-seam': ({ innerMm, jointMm }, length) =>
+    `The chips of the sheet stand ${length(innerMm)} apart, the sheets ${length(jointMm)}. Every seam between sheets will show; set the joint of the sheet.`,
+  'advice/uneven-pieces': ({ name, rangeMm, jointMm, neededMm }, length) =>
+    `Measured pieces of "${name}" differ by ${length(rangeMm)}. A joint of ${length(jointMm)} can't take that up and lines will wander; take ${length(neededMm)} or more, or sort the boxes by calibre.`,
+  'advice/cut-motif': ({ name, parts }) =>
+    `No sheet of "${name}" shows its motif whole: ${parts} ${parts === 1 ? 'is' : 'are'} cut. Move the setout so that a whole sheet lies where people look.`,
+  'advice/mixed-lots': ({ name, opened, largest }) =>
+    `No lot of "${name}" holds the ${opened} it takes; the largest has ${largest}. Lots differ in shade and size: ask for one lot, or change lots where a doorway hides it.`,
+  'advice/seal-first': ({ names, count }) =>
+    `${names} ${count === 1 ? 'is' : 'are'} porous: seal before grouting, or the grout stains the face. Try sealer and grout on a spare piece, and keep to their data sheets.`,
   'advice/narrow-joint': ({ jointMm, smallestMm, kind }, length) =>
     `A joint of ${length(jointMm)} is under the usual ${length(smallestMm)} for a ${kind}: pieces that vary will not line up. Check the standard in force.`,
   'advice/no-perimeter-joint': ({ edge }) =>

@@ -93,6 +93,7 @@ export const ISSUE_WORDS = {
   'csv/empty': () => 'The table is empty. Expected a row of column heads and a row for each tile.',
   'csv/missing-column': ({ column }) => `The column "${column}" is missing.`,
   'csv/unknown-column': ({ column, columns }) => `The column "${column}" is not known. Expected: ${columns}.`,
+  'csv/sheet': () => 'The chips of a sheet can not be written in a table. Make the sheet in the list of tiles.',
   'csv/unknown-unit': ({ unit, units }) => `The unit "${unit}" is not known. Expected one of: ${units}.`,
   'joint/wider-than-tile': ({ jointMm, tileMm }, length) =>
     `A joint of ${length(jointMm)} is as wide as the tile (${length(tileMm)}). Expected less.`,

@@ -19,13 +19,14 @@ export const materialName = (job: Job, { item, productId }: Material): string =>
 /** A quantity with its unit: pieces whole, kilograms to the tenth. */
 export function describeQuantity({ quantity, unit }: Pick<Material, 'quantity' | 'unit'>): string {
   if (unit === 'piece') return `${quantity} ${quantity === 1 ? 'piece' : 'pieces'}`;
+  if (unit === 'sheet') return `${quantity} ${quantity === 1 ? 'sheet' : 'sheets'}`;
   return unit === 'kg' ? `${quantity.toFixed(1)} kg` : `${Math.round(quantity)} ml`;
 }
 
 /** What it is bought in. */
-export function describePacks({ item, packs: { count, size } }: Material): string {
+export function describePacks({ item, unit, packs: { count, size } }: Pick<Material, 'item' | 'unit' | 'packs'>): string {
   const words = {
-    tiles: ['box', 'boxes', 'pieces'],
+    tiles: ['box', 'boxes', unit === 'sheet' ? 'sheets' : 'pieces'],
     adhesive: ['bag', 'bags', 'kg'],
     grout: ['bag', 'bags', 'kg'],
     sealant: ['cartridge', 'cartridges', 'ml'],

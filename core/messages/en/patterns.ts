@@ -25,6 +25,7 @@ export const PATTERN_NAMES: Readonly<Record<PatternId, string>> = {
   cubes: 'Cubes',
   triangle: 'Triangle',
   ashlar: 'Random ashlar',
+  sheet: 'Mosaic sheets',
 };
 
 /** Where a kind of pattern suits, in a sentence. */
@@ -50,6 +51,7 @@ export const PATTERN_SUITS: Readonly<Record<PatternId, string>> = {
   cubes: 'Three shades make cubes; every piece meets five others, so joints have to be even.',
   ashlar: 'Stones of many sizes cut from one tile; looks chance, keeps rules; for countertops and hearths.',
   triangle: 'A pattern for colour; the points chip, so sort them before laying.',
+  sheet: 'Niches, shower floors, bands; follows falls and curves, cuts between chips, and every seam has to vanish.',
 };
 
 /** What a kind of pattern is called, by its id. */
@@ -75,6 +77,9 @@ export const MISFIT_WORDS: Readonly<Record<Misfit | 'otherOutline', string>> = {
   cornersTooLarge: 'The corners cut off this tile leave no sides.',
   moduleTooLarge: 'No stone of this module can be cut from the tile with the saw; take a smaller module.',
   stonesLeaveGaps: 'The stones set by hand leave gaps or lie on each other; draw them again.',
+  chipsOverlap: 'Two chips of the sheet lie on each other; open the sheet and move one.',
+  chipsDoNotRepeat: 'The sheets do not meet with their joint; open the sheet and mend its repeat.',
+  sheetOfOtherSize: 'The sheet measures more than 3 % other than its chips; measure again, or mend the chips.',
   tooNarrow: 'The joint is too wide for so small a tile.',
 };
 
@@ -89,6 +94,7 @@ export const SHAPE_NAMES: Readonly<Record<TileShapeKind, string>> = {
   diamond: 'Diamond',
   triangle: 'Triangle',
   chevron: 'Chevron strip',
+  sheet: 'Mosaic sheet',
 };
 
 /** What a pattern is called, with what was chosen for it. */

@@ -6,7 +6,7 @@ import { checkJob } from '../../checkJob.ts';
 import type { Job, Surface } from '../../job.ts';
 import { planSurface, type SurfacePlan } from '../../plan.ts';
 import { PLAIN_LAYING } from '../../startJob.ts';
-import { MADE_UP_TILES } from '../../tile/madeUpList.ts';
+import { MADE_UP_TILES } from '../../madeUp/tiles.ts';
 import { jobOfOne } from '../../testJob.ts';
 import type { Area } from '../area.ts';
 import { forEachWhole, tileRing } from '../layout.ts';

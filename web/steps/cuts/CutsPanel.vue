@@ -9,6 +9,7 @@ import type { Tape } from '@azulejo/core/units/tape';
 import { exportUrl } from '../../api/client.ts';
 import { useBoardStore } from '../../stores/boardStore.ts';
 import CutGroupCard from './CutGroupCard.vue';
+import SheetParts from './SheetParts.vue';
 
 const props = defineProps<{ job: Job; surface: Surface; tape: Tape; plan: SurfacePlan | null }>();
 const board = useBoardStore();
@@ -41,8 +42,9 @@ watch(
       >
       <Button as="a" :href="exportUrl(job.id, 'cuts', surface.id)" severity="secondary" outlined><PhFileCsv :size="19" />Cut list</Button>
     </div>
-    <p v-if="plan.groups.length === 0">Every piece is whole. Nothing to cut.</p>
-    <template v-else>
+    <SheetParts v-for="sheets in plan.sheets" :key="sheets.productId" :plan="sheets" :job="job" />
+    <p v-if="plan.groups.length === 0 && plan.sheets.length === 0">Every piece is whole. Nothing to cut.</p>
+    <template v-else-if="plan.groups.length > 0">
       <p class="caution">{{ SAFETY.cutting }}</p>
       <p class="soft">
         {{ plan.groups.length }} settings for {{ plan.cuts.length }} pieces, about {{ minutes }} min at the saw. Figures are from factory

@@ -29,8 +29,8 @@ const tileName = (id: string): string => props.job.products.find((product) => pr
 
 function choose(laying: Laying | null): void {
   if (!laying || laying.pattern.kind === pattern.value.kind) return;
-  const { productId, parts, colours } = laying;
-  attempt(props.edited.put('Pattern', { productId, parts, colours, pattern: laying.pattern }));
+  const { productId, parts, jointMm, colours } = laying;
+  attempt(props.edited.put('Pattern', { productId, parts, jointMm, colours, pattern: laying.pattern }));
 }
 const put = (next: Pattern) => props.edited.put('Pattern', { pattern: next });
 </script>

@@ -2,7 +2,7 @@
 import { computed } from 'vue';
 import { boxOf, rectangleRing } from '@azulejo/core/geometry/ring';
 import { layPattern, type Laying } from '@azulejo/core/pattern/laying';
-import { unitOf } from '@azulejo/core/pattern/repeat';
+import { cellArea, unitOf, type Repeat } from '@azulejo/core/pattern/repeat';
 import { productAt, type Field } from '@azulejo/core/setout/field';
 import { forEachWhole, tileRing } from '@azulejo/core/setout/layout';
 import { placeRepeat } from '@azulejo/core/setout/placeRepeat';
@@ -14,11 +14,19 @@ const props = defineProps<{ laying: Laying; products: readonly Product[]; jointC
 /** How wide the patch is against its height. */
 const ASPECT = 0.66;
 
+/** What the patch shows some of: a piece or a block of them; of stones of many sizes, and of chips, one of middling size. */
+function unitSize(repeat: Repeat): readonly [number, number] {
+  const { minX, minY, maxX, maxY } = unitOf(repeat);
+  if (!repeat.sheet && repeat.pieces.length <= MANY_PIECES) return [maxX - minX, maxY - minY];
+  const side = Math.sqrt(cellArea(repeat) / repeat.pieces.length) * (repeat.sheet ? 1.6 : 1.25);
+  return [side, side];
+}
+const MANY_PIECES = 24;
+
 /** The real repeat in the real tiles and joint, over a patch of some pieces. */
 const patch = computed(() => {
   const laid = layPattern(props.laying, props.products);
-  const unit = unitOf(laid.repeat);
-  const [width, height] = [unit.maxX - unit.minX, unit.maxY - unit.minY];
+  const [width, height] = unitSize(laid.repeat);
   // Long pieces are shown by some of their length, small ones by some courses.
   const span = Math.min(2.6 * Math.max(width, height), 1.3 * Math.max(width, height) + 3.2 * Math.min(width, height));
   const area = rectangleRing(0, 0, span, span * ASPECT);

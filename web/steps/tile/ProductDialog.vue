@@ -1,13 +1,11 @@
 <script setup lang="ts">
 import Button from 'primevue/button';
 import Dialog from 'primevue/dialog';
-import { computed, reactive, ref } from 'vue';
+import { reactive, ref } from 'vue';
 import { PhImage, PhX } from '@phosphor-icons/vue';
 import type { Job, Surface } from '@azulejo/core/job';
 import { describeIssue } from '@azulejo/core/messages/en/issues';
-import { SHAPE_NAMES } from '@azulejo/core/messages/en/patterns';
 import { FACES, MATERIALS, productSchema, TILE_EDGES, type Product } from '@azulejo/core/tile/product';
-import { TILE_SHAPES, type TileShape } from '@azulejo/core/tile/shape';
 import type { Tape } from '@azulejo/core/units/tape';
 import ChoiceField from '../../fields/ChoiceField.vue';
 import ColourField from '../../fields/ColourField.vue';
@@ -19,6 +17,8 @@ import TextField from '../../fields/TextField.vue';
 import { newId } from '../newId.ts';
 import { useEditSurface } from '../useEditSurface.ts';
 import LotList from './LotList.vue';
+import OutlineFields from './OutlineFields.vue';
+import { sizeLabels } from './sizeLabels.ts';
 import SampleFields from './SampleFields.vue';
 import { shrinkPicture } from './shrinkPicture.ts';
 
@@ -48,45 +48,6 @@ const into =
     write(value);
     return [];
   };
-
-const shapes = TILE_SHAPES.map((value) => ({
-  value,
-  label: SHAPE_NAMES[value],
-}));
-const sizeLabels = computed<readonly [string, string]>(
-  () =>
-    (
-      ({
-        hexagon: ['Across the flats', 'Point to point'],
-        round: ['Diameter', 'Diameter'],
-        chevron: ['Long side', 'Width of the strip'],
-      }) as const
-    )[draft.shape.kind as 'hexagon'] ?? ['Width', 'Height'],
-);
-
-/** Another outline starts with figures that suit the size. */
-function setShape(kind: TileShape['kind']): void {
-  const { widthMm, heightMm } = draft.nominal;
-  const smaller = Math.min(widthMm, heightMm);
-  const starts: Readonly<Partial<Record<TileShape['kind'], TileShape>>> = {
-    hexagon: { kind: 'hexagon', tipMm: null },
-    octagon: { kind: 'octagon', cornerMm: Math.round(smaller * 0.29) },
-    lantern: { kind: 'lantern', swell: 0.8 },
-    chevron: { kind: 'chevron', cutDeg: 45 },
-  };
-  draft.shape = starts[kind] ?? ({ kind } as TileShape);
-  if (kind === 'hexagon') draft.nominal.heightMm = Math.round((2 * widthMm * 100) / Math.sqrt(3)) / 100;
-  if (kind === 'round') draft.nominal.heightMm = widthMm;
-  if (kind === 'hexagon' || kind === 'round') [draft.measured, draft.sample] = [null, []];
-}
-
-/** A regular hexagon and a round have one size only. */
-function setNominal(side: 'widthMm' | 'heightMm', mm: number): void {
-  draft.nominal[side] = mm;
-  if (draft.shape.kind === 'round') draft.nominal = { widthMm: mm, heightMm: mm };
-  if (draft.shape.kind === 'hexagon' && draft.shape.tipMm === null && side === 'widthMm')
-    draft.nominal.heightMm = Math.round((2 * mm * 100) / Math.sqrt(3)) / 100;
-}
 
 async function takePicture(event: Event): Promise<void> {
   const file = (event.target as HTMLInputElement).files?.[0];
@@ -125,74 +86,14 @@ function keep(): void {
   <Dialog visible modal :header="product ? product.name : 'Own tile'" class="product" @update:visible="emit('close')">
     <form class="form" @submit.prevent>
       <TextField class="wide" autofocus label="Name" :value="draft.name" :longest="80" :commit="(text) => ((draft.name = text), null)" />
-      <ChoiceField label="Outline" :value="draft.shape.kind" :options="shapes" @choose="setShape" />
       <ChoiceField
         label="Material"
         :value="draft.material"
         :options="MATERIALS.map((value) => ({ value, label: value }))"
         @choose="draft.material = $event"
       />
-      <LengthField
-        :label="`${sizeLabels[0]} on the box`"
-        :mm="draft.nominal.widthMm"
-        :tape="tape"
-        :commit="into((mm) => setNominal('widthMm', mm))"
-        positive
-      />
-      <LengthField
-        v-if="draft.shape.kind !== 'round'"
-        :label="`${sizeLabels[1]} on the box`"
-        :mm="draft.nominal.heightMm"
-        :tape="tape"
-        :commit="into((mm) => setNominal('heightMm', mm))"
-        positive
-      />
-      <LengthField
-        v-if="draft.shape.kind === 'octagon'"
-        label="Cut off each side at a corner"
-        :mm="draft.shape.cornerMm"
-        :tape="tape"
-        :commit="into((mm) => draft.shape.kind === 'octagon' && (draft.shape.cornerMm = mm))"
-        positive
-      />
-      <template v-if="draft.shape.kind === 'hexagon'">
-        <SwitchField
-          label="Hexagon"
-          :value="draft.shape.tipMm === null ? 'regular' : 'long'"
-          :options="[
-            { value: 'regular', label: 'Regular' },
-            { value: 'long', label: 'Long' },
-          ]"
-          @choose="
-            (form) =>
-              draft.shape.kind === 'hexagon' &&
-              (draft.shape.tipMm = form === 'regular' ? null : Math.round((draft.nominal.widthMm / 2 / Math.sqrt(3)) * 10) / 10)
-          "
-        />
-        <LengthField
-          v-if="draft.shape.tipMm !== null"
-          label="Height of a point"
-          :mm="draft.shape.tipMm"
-          :tape="tape"
-          :commit="into((mm) => draft.shape.kind === 'hexagon' && (draft.shape.tipMm = mm))"
-          positive
-        />
-      </template>
-      <NumberField
-        v-if="draft.shape.kind === 'chevron'"
-        label="Ends cut at"
-        unit="°"
-        :value="draft.shape.cutDeg"
-        :commit="into((deg) => draft.shape.kind === 'chevron' && (draft.shape.cutDeg = Math.min(75, Math.max(25, deg))))"
-      />
-      <NumberField
-        v-if="draft.shape.kind === 'lantern'"
-        label="Swell of the sides"
-        unit="%"
-        :value="Math.round(draft.shape.swell * 100)"
-        :commit="into((percent) => draft.shape.kind === 'lantern' && (draft.shape.swell = Math.min(1, Math.max(0.1, percent / 100))))"
-      />
-      <SampleFields class="wide" :draft="draft" :labels="sizeLabels" :tape="tape" />
+      <OutlineFields :draft="draft" :joint-colour="surface.jointColour" :tape="tape" :into="into" />
+      <SampleFields class="wide" :draft="draft" :labels="sizeLabels(draft)" :tape="tape" />
       <LengthField label="Thickness" :mm="draft.thicknessMm" :tape="tape" :commit="into((mm) => (draft.thicknessMm = mm))" positive />
       <ChoiceField
         label="Edges"
@@ -224,7 +125,11 @@ function keep(): void {
         ]"
         @choose="draft.porous = $event === 'yes'"
       />
-      <NumberField label="Pieces a box" :value="draft.piecesPerBox" :commit="into((n) => (draft.piecesPerBox = n))" />
+      <NumberField
+        :label="draft.shape.kind === 'sheet' ? 'Sheets a box' : 'Pieces a box'"
+        :value="draft.piecesPerBox"
+        :commit="into((n) => (draft.piecesPerBox = n))"
+      />
       <NumberField
         label="Price a box"
         :decimals="2"

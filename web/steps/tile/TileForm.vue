@@ -33,7 +33,13 @@ function choose(id: string): void {
   const laying = next && layingOfTile(next, props.laying, props.job.products);
   attempt(props.edited.put('Tile', laying ? pick(laying) : { productId: id }));
 }
-const pick = ({ productId, parts, pattern, colours }: Laying): Partial<Laying> => ({ productId, parts, pattern, colours });
+const pick = ({ productId, parts, jointMm, pattern, colours }: Laying): Partial<Laying> => ({
+  productId,
+  parts,
+  jointMm,
+  pattern,
+  colours,
+});
 
 const parts = computed(() =>
   Object.entries(partsOf(props.laying.pattern, moduleOf({ ...props.laying, parts: {} }, props.job.products))).map(([part, ideal]) => ({

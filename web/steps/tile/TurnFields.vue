@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import type { Laying } from '@azulejo/core/pattern/laying';
+import { canMirror, type Laying } from '@azulejo/core/pattern/laying';
 import type { Tape } from '@azulejo/core/units/tape';
 import AngleField from '../../fields/AngleField.vue';
 import FieldGrid from '../../fields/FieldGrid.vue';
@@ -24,6 +24,7 @@ const turn = (turnDeg: number) => props.edited.put('Turn the pattern', { turnDeg
   <FieldGrid>
     <AngleField label="or by this angle" :value="laying.turnDeg" :commit="turn" />
     <SwitchField
+      v-if="canMirror(laying)"
       label="Left and right"
       :value="laying.mirrored ? 'mirrored' : 'plain'"
       :options="[

@@ -1,5 +1,8 @@
-import { productSchema, type Product } from './product.ts';
-import type { TileShape } from './shape.ts';
+import { productSchema, type Product } from '../tile/product.ts';
+import { sheetSize } from '../tile/sheet/sheetChips.ts';
+import type { Sheet } from '../tile/sheet/sheet.ts';
+import type { TileShape } from '../tile/shape.ts';
+import { ANCHOR_MOTIF, BUOY_LANTERNS, FOAM_HEXAGONS, KELP_STRIPS, PEARL_ROUNDS, TIDE_SQUARES } from './sheets.ts';
 
 type Extra = Partial<Pick<Product, 'face' | 'edge' | 'porous' | 'backArrow'>> & { readonly shape?: TileShape };
 
@@ -28,6 +31,21 @@ const tile = (
     ...extra,
   });
 
+/** A mosaic: its size is that of its chips, its colour in lists the first of its palette. */
+function mosaic(
+  id: string,
+  name: string,
+  material: Product['material'],
+  thicknessMm: number,
+  [sheets, boxPrice]: readonly [number, number],
+  shape: Sheet,
+  extra: Extra = {},
+): Product {
+  const { widthMm, heightMm } = sheetSize(shape);
+  const size = [Math.round(widthMm * 100) / 100, Math.round(heightMm * 100) / 100] as const;
+  return tile(id, name, material, size, size, thicknessMm, sheets, boxPrice, shape.palette[0], { ...extra, shape });
+}
+
 const sixty = Math.sqrt(3);
 
 /** Invented tiles to start from; no maker stands behind any of them. Sizes and thickness in mm. */
@@ -54,6 +72,7 @@ export const MADE_UP_TILES: readonly Product[] = [
   tile('sluice-long', 'Sluice stone 595 x 395', 'natural stone', [600, 400], [595, 395], 12, 4, 61.2, '#b9a98c', { porous: true }),
   tile('weave-strip', 'Weave strip 98 x 48', 'natural stone', [100, 50], [98, 48], 9, 60, 39, '#e2ddd2', { porous: true }),
   tile('weave-dot', 'Weave dot 22', 'natural stone', [22, 22], [22, 22], 9, 200, 24, '#4a4f55', { porous: true }),
+  tile('weave-square', 'Weave square 48', 'natural stone', [48, 48], [48, 48], 9, 100, 32, '#6b5f55', { porous: true }),
   tile('salt-small', 'Salt glaze 73', 'ceramic', [75, 75], [73, 73], 7, 120, 34, '#c9d6d9'),
   tile('deck-chevron', 'Deck chevron 600 x 100', 'porcelain', [600, 100], [598, 98.5], 10, 14, 55.4, '#a98561', {
     face: 'directional',
@@ -91,4 +110,10 @@ export const MADE_UP_TILES: readonly Product[] = [
     porous: true,
   }),
   tile('net-trim', 'Net trim 150 x 50', 'metal', [150, 50], [149.5, 49.5], 8, 20, 78, '#9a8f7d', { edge: 'rectified' }),
+  mosaic('foam-hex', 'Foam hexagon mosaic', 'porcelain', 6, [10, 84], FOAM_HEXAGONS),
+  mosaic('tide-squares', 'Tide glass mosaic', 'glass', 4, [11, 148.5], TIDE_SQUARES),
+  mosaic('anchor-motif', 'Anchor glass motif', 'glass', 4, [4, 92], ANCHOR_MOTIF, { face: 'printed' }),
+  mosaic('kelp-strips', 'Kelp strip mosaic', 'natural stone', 8, [10, 119], KELP_STRIPS, { porous: true }),
+  mosaic('pearl-rounds', 'Pearl round mosaic', 'porcelain', 6, [10, 76], PEARL_ROUNDS),
+  mosaic('buoy-sheet', 'Buoy lantern mosaic', 'ceramic', 7, [8, 99.2], BUOY_LANTERNS),
 ];

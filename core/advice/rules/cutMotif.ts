@@ -1,0 +1,17 @@
+import { productNamed } from '../../cuts/cutPiece.ts';
+import type { AdviceRule } from '../finding.ts';
+
+/** A figured sheet shows nowhere as a whole, though there is room for it. */
+export const cutMotif: AdviceRule = ({ job, surfaceIndex, plan }) =>
+  plan.sheets.flatMap(({ productId, wholeSheets, parts }) => {
+    const { shape, name } = productNamed(job.products, productId);
+    if (shape.kind !== 'sheet' || !shape.figured || wholeSheets > 0) return [];
+    return [
+      {
+        code: 'advice/cut-motif',
+        severity: 'warning' as const,
+        path: ['surfaces', surfaceIndex, 'setout'],
+        figures: { name, parts: parts.length },
+      },
+    ];
+  });

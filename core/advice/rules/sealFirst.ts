@@ -1,0 +1,17 @@
+import { productNamed } from '../../cuts/cutPiece.ts';
+import type { AdviceRule } from '../finding.ts';
+
+/** Porous faces drink the colour of the grout. */
+export const sealFirst: AdviceRule = ({ job, surfaceIndex, plan }) => {
+  const porous = plan.figures.tiles.map(({ productId }) => productNamed(job.products, productId)).filter((product) => product.porous);
+  if (porous.length === 0) return [];
+  const names = porous.map(({ name }) => `"${name}"`).join(', ');
+  return [
+    {
+      code: 'advice/seal-first',
+      severity: 'note',
+      path: ['surfaces', surfaceIndex, 'productId'],
+      figures: { names, count: porous.length },
+    },
+  ];
+};

@@ -1,0 +1,66 @@
+import { polygonsArea, ringArea } from '../../geometry/ring.ts';
+import { productAt, type Field } from '../../setout/field.ts';
+import type { Sheet } from '../../tile/sheet/sheet.ts';
+
+/** One sheet as it lies: which of its chips are wanted. */
+export interface SheetCell {
+  /** The field, by its place among the fields of the surface, and the cell of its repeat. */
+  readonly field: number;
+  readonly i: number;
+  readonly j: number;
+  readonly productId: string;
+  readonly sheet: Sheet;
+  /** Chips that lie whole, by their place in the sheet. */
+  readonly whole: readonly number[];
+  /** Chips that are cut through. */
+  readonly through: readonly number[];
+  /** Area of the chips laid, the cut ones as cut, by type, mm². */
+  readonly areaByType: readonly number[];
+}
+
+/** Every sheet that any chip of the fields belongs to, row by row from the bottom left. */
+export function sheetCells(fields: readonly Field[]): SheetCell[] {
+  return fields.flatMap((field, index) => {
+    const { sheet } = field.layout.repeat;
+    return sheet ? cellsOf(field, index, sheet) : [];
+  });
+}
+
+interface OpenCell {
+  readonly i: number;
+  readonly j: number;
+  readonly whole: number[];
+  readonly through: number[];
+  readonly areaByType: number[];
+}
+
+function cellsOf(field: Field, index: number, sheet: Sheet): SheetCell[] {
+  const { layout } = field;
+  const cells = new Map<string, OpenCell>();
+  const at = (i: number, j: number): OpenCell => {
+    const key = `${i}/${j}`;
+    const known = cells.get(key);
+    if (known) return known;
+    const fresh: OpenCell = { i, j, whole: [], through: [], areaByType: sheet.types.map(() => 0) };
+    cells.set(key, fresh);
+    return fresh;
+  };
+  const chipAreas = layout.repeat.pieces.map(({ ring }) => ringArea(ring));
+  const runs = layout.wholeRuns;
+  for (let k = 0; k < runs.length; k += 4) {
+    const [chip, j, first, last] = runs.subarray(k, k + 4);
+    for (let i = first; i <= last; i++) {
+      const cell = at(i, j);
+      cell.whole.push(chip);
+      cell.areaByType[sheet.chips[chip].type] += chipAreas[chip];
+    }
+  }
+  for (const { piece, i, j, polygons } of layout.cutTiles) {
+    const cell = at(i, j);
+    cell.through.push(piece);
+    cell.areaByType[sheet.chips[piece].type] += polygonsArea(polygons);
+  }
+  return [...cells.values()]
+    .sort((a, b) => a.j - b.j || a.i - b.i)
+    .map((cell) => ({ ...cell, field: index, sheet, productId: productAt(field, { piece: 0, i: cell.i, j: cell.j }) }));
+}

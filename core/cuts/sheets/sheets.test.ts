@@ -1,0 +1,142 @@
+import { describe, expect, test } from '@jest/globals';
+import fc from 'fast-check';
+import { plan } from '../../plan.ts';
+import type { Job } from '../../job.ts';
+import { makeSheet, SHEET_PATTERNS } from '../../pattern/makeSheet.ts';
+import { PATTERNS, repeatOf, type Pattern } from '../../pattern/registry.ts';
+import { cellArea } from '../../pattern/repeat.ts';
+import { trialModule } from '../../pattern/trialModule.ts';
+import { ringArea } from '../../geometry/ring.ts';
+import { jobOfOne } from '../../testJob.ts';
+import type { Sheet } from '../../tile/sheet/sheet.ts';
+import { chipRing, interlocks, sheetSize } from '../../tile/sheet/sheetChips.ts';
+import { sheetFaults } from '../../tile/sheet/sheetFaults.ts';
+import { pieceList } from '../../formats/planJson.ts';
+
+const SQUARES = { widthMm: 20, heightMm: 20, jointMm: 2 };
+
+/** Ten by ten squares of 20 mm, 2 mm apart: steps of 220. */
+function squares(change: Partial<Sheet> = {}): Sheet {
+  const made = makeSheet({ kind: 'stack', lay: 'lying' }, SQUARES, { widthMm: 218, heightMm: 218 }, ['#335577', '#ddeeff']);
+  if (!made) throw new Error('squares of 20 mm make a sheet: got none');
+  return { ...made, ...change };
+}
+
+const jobOf = (shape: Sheet, size: readonly [number, number], x: number, y: number): Job => {
+  const setout = { x: { rule: 'free', offsetMm: x }, y: { rule: 'free', offsetMm: y } } as const;
+  const job = jobOfOne({ size, tile: [218, 218], jointMm: shape.jointMm, gapMm: 0, surface: { pattern: { kind: 'sheet' }, setout } });
+  return { ...job, products: [{ ...job.products[0], thicknessMm: 6, shape, nominal: sheetSize(shape), measured: sheetSize(shape) }] };
+};
+const planOf = (...wanted: Parameters<typeof jobOf>) => plan(jobOf(...wanted)).surfaces[0];
+
+describe.each(SHEET_PATTERNS.map((kind) => [kind, PATTERNS[kind].defaults as Pattern] as const))('%s on sheets', (_, pattern) => {
+  test('chips and joints are those of the pattern, sheets meet at the joint, and nothing overlaps', () => {
+    const module = trialModule(pattern, 2);
+    const made = makeSheet(pattern, module, { widthMm: 900, heightMm: 900 }, ['#335577', '#ddeeff']);
+    expect(made && sheetFaults(made)).toEqual([]);
+    if (!made) return;
+    const repeat = repeatOf(pattern, module);
+    const share = repeat.pieces.reduce((sum, { ring }) => sum + ringArea(ring), 0) / cellArea(repeat);
+    const cell = made.across[0] * made.up[1] - made.across[1] * made.up[0];
+    const chips = made.chips.reduce((sum, chip) => sum + ringArea(chipRing(made, chip)), 0);
+    expect(chips / cell).toBeCloseTo(share, 2);
+  });
+});
+
+test('squares have straight edges, hexagons reach into each other', () => {
+  expect([squares().chips.length, ...squares().across]).toEqual([100, 220, 0]);
+  expect(interlocks(squares())).toBe(false);
+  const { shape } = trialModule({ kind: 'sheet' }, 2);
+  expect(shape?.kind === 'sheet' && interlocks(shape)).toBe(true);
+});
+
+describe('a sheet that can not be laid', () => {
+  test('two chips on each other are named', () => {
+    const { chips } = squares();
+    const moved = chips.map((chip, k) => (k === 7 ? { ...chip, xMm: chip.xMm + 5 } : chip));
+    expect(sheetFaults(squares({ chips: moved }))).toEqual([{ kind: 'overlap', chips: [7, 8] }]);
+  });
+  test('a repeat that leaves a gap, or pushes sheets into each other, names the side', () => {
+    expect(sheetFaults(squares({ across: [226, 0] }))).toMatchObject([{ kind: 'seam', side: 'across', gapMm: 8 }]);
+    expect(sheetFaults(squares({ up: [0, 215] }))).toMatchObject([{ kind: 'seam', side: 'up', gapMm: -1 }]);
+  });
+});
+
+describe('sheets for a surface', () => {
+  test('658 by 658 takes nine whole sheets and cuts nothing', () => {
+    const { sheets, totals } = planOf(squares(), [658, 658], 0, 0);
+    expect(sheets).toMatchObject([{ wholeSheets: 9, openedForParts: 0, lowerBound: 9, parts: [] }]);
+    expect(totals).toMatchObject({ pieces: 900, whole: 900, cut: 0, opened: 9 });
+  });
+
+  test('three columns missing at either side: rests of seven columns give the parts of three', () => {
+    // 66 mm are three chips and their joints; 7 columns are 154. The field starts with three columns of a sheet.
+    const { sheets, cuts } = planOf(squares(), [66 + 220 + 154 - 2, 218], 66, 0);
+    expect(cuts).toEqual([]);
+    const [{ wholeSheets, openedForParts, lowerBound, parts, chipsLeft }] = sheets;
+    expect({ wholeSheets, openedForParts, lowerBound, chipsLeft }).toEqual({
+      wholeSheets: 1,
+      openedForParts: 1,
+      lowerBound: 2,
+      chipsLeft: 0,
+    });
+    expect(parts.map(({ label, chips, restOf }) => [label, chips, restOf])).toEqual([
+      ['A1', 30, 'A3'],
+      ['A3', 70, null],
+    ]);
+  });
+
+  test('a motif gives its rests only at their own place', () => {
+    const { sheets } = planOf(squares({ figured: true }), [66 + 220 + 154 - 2, 218], 66, 0);
+    expect(sheets[0].parts.map(({ sheet }) => sheet)).toEqual([1, 1]);
+    const shifted = planOf(squares({ figured: true }), [66 + 220 + 66 - 2, 218], 66, 0);
+    expect(shifted.sheets[0].openedForParts).toBe(1);
+    const same = planOf(squares({ figured: true }), [220 + 66 - 2, 438], 0, 0);
+    expect(same.sheets[0].openedForParts).toBe(2);
+    expect(planOf(squares(), [220 + 66 - 2, 438], 0, 0).sheets[0].openedForParts).toBe(1);
+  });
+
+  test('a few chips in a corner are set loose, from the rest of a part', () => {
+    const { sheets } = planOf(squares(), [218, 218 + 2 * 22], 0, 0);
+    expect(sheets[0].parts).toMatchObject([{ label: 'B1', chips: 20, loose: false }]);
+    const corner = planOf(squares(), [220 + 42, 220 + 42], 0, 0).sheets[0];
+    expect(corner.parts.find(({ chips }) => chips === 4)).toMatchObject({ label: 'B2', loose: true, restOf: 'A2' });
+    // Two columns of one sheet, two rows of another: the rest of the first is too narrow for the rows.
+    expect(corner.openedForParts).toBe(2);
+  });
+
+  test('wherever it starts: every chip of the region is laid once, each sheet gives a chip once, and the bound holds', () => {
+    fc.assert(
+      fc.property(fc.integer({ min: 0, max: 219 }), fc.integer({ min: 0, max: 219 }), fc.boolean(), (x, y, figured) => {
+        const planned = planOf(squares({ figured }), [700, 500], x, y);
+        const [{ wholeSheets, openedForParts, lowerBound, parts, chipsLeft }] = planned.sheets;
+        const needed = parts.reduce((sum, { chips }) => sum + chips, 0);
+        expect(openedForParts * 100).toBe(needed + chipsLeft);
+        expect(wholeSheets * 100 + needed).toBe(
+          planned.totals.whole + new Set(planned.cuts.map(({ address }) => JSON.stringify(address))).size,
+        );
+        expect(wholeSheets + openedForParts).toBeGreaterThanOrEqual(lowerBound);
+        expect(planned.totals.opened).toBe(wholeSheets + openedForParts);
+        expect(pieceList(planned)).toHaveLength(planned.totals.pieces);
+        for (const { tool, of } of planned.cuts) expect([tool, of]).toEqual(['nippers', 'chip']);
+      }),
+      { numRuns: 12 },
+    );
+  });
+});
+
+test('where it is left to the product, a motif lies whole', () => {
+  const job = jobOf(squares({ figured: true }), [470, 330], 0, 0);
+  const best = { x: { rule: 'best' }, y: { rule: 'best' } } as const;
+  const [planned] = plan({ ...job, surfaces: [{ ...job.surfaces[0], setout: best }] }).surfaces;
+  // Two sheets of 220 fit side by side only about a joint in the middle.
+  expect([planned.choice.x.rule, planned.sheets[0].wholeSheets]).toEqual(['jointCentred', 2]);
+});
+
+test('a sheet that measures larger is stretched at its joints; chips keep their size', () => {
+  const shape = squares();
+  const repeat = repeatOf({ kind: 'sheet' }, { widthMm: 219.1, heightMm: 218, jointMm: 2, shape });
+  expect(repeat.vectors[0][0]).toBeCloseTo(221.1, 6);
+  expect(ringArea(repeat.pieces[55].ring)).toBeCloseTo(400, 6);
+  expect(repeatOf({ kind: 'sheet' }, { ...sheetSize(shape), jointMm: 3, shape }).vectors[0][0]).toBeCloseTo(221, 6);
+});

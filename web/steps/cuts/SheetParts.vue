@@ -1,0 +1,43 @@
+<script setup lang="ts">
+import type { Job } from '@azulejo/core/job';
+import { productName } from '@azulejo/core/job';
+import { describeSheetPart, describeSheets } from '@azulejo/core/messages/en/sheets';
+import type { SheetPlan } from '@azulejo/core/cuts/sheets/planSheets';
+
+/** The sheets of one mosaic: which are cut, and what each part is taken from. */
+defineProps<{ plan: SheetPlan; job: Job }>();
+</script>
+
+<template>
+  <section class="stack sheets">
+    <h2>{{ productName(job, plan.productId) }}</h2>
+    <p>{{ describeSheets(plan) }}</p>
+    <p v-if="plan.parts.length > 0" class="small soft">
+      Cut mesh or paper between the chips with a knife from behind; bite or saw only the chips the line runs through. Sheets are named from
+      the bottom left: row, then place.
+    </p>
+    <ol v-if="plan.parts.length > 0">
+      <li v-for="part in plan.parts" :key="part.label">
+        <b class="figure">{{ part.label }}</b> {{ describeSheetPart(part) }}
+      </li>
+    </ol>
+  </section>
+</template>
+
+<style scoped>
+h2 {
+  font-size: 1.05rem;
+  margin: 0;
+}
+ol {
+  list-style: none;
+  margin: 0;
+  padding: 0;
+}
+li {
+  display: grid;
+  grid-template-columns: 3rem 1fr;
+  padding: 0.35rem 0;
+  border-top: 1px solid var(--line);
+}
+</style>

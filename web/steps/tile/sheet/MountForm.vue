@@ -1,0 +1,77 @@
+<script setup lang="ts">
+import Button from 'primevue/button';
+import { computed, ref } from 'vue';
+import { PATTERN_NAMES } from '@azulejo/core/messages/en/patterns';
+import { makeSheet, SHEET_PATTERNS } from '@azulejo/core/pattern/makeSheet';
+import { PATTERNS, type Pattern } from '@azulejo/core/pattern/registry';
+import type { Module } from '@azulejo/core/pattern/repeat';
+import type { ChipType, Sheet } from '@azulejo/core/tile/sheet/sheet';
+import { sheetSize } from '@azulejo/core/tile/sheet/sheetChips';
+import type { Tape } from '@azulejo/core/units/tape';
+import ChoiceField from '../../../fields/ChoiceField.vue';
+import FieldGrid from '../../../fields/FieldGrid.vue';
+import LengthField from '../../../fields/LengthField.vue';
+
+/** Mounts chips in a pattern on a fresh sheet. */
+const props = defineProps<{ sheet: Sheet; tape: Tape }>();
+const emit = defineEmits<{ made: [sheet: Sheet] }>();
+const trouble = ref<string | null>(null);
+
+const kind = ref<(typeof SHEET_PATTERNS)[number]>('stack');
+const chip = ref({ widthMm: props.sheet.types[0].widthMm, heightMm: props.sheet.types[0].heightMm });
+const jointMm = ref(props.sheet.jointMm);
+const size = ref({ ...sheetSize(props.sheet) } as { widthMm: number; heightMm: number });
+const patterns = SHEET_PATTERNS.map((value) => ({ value, label: PATTERN_NAMES[value] }));
+const shape = computed<ChipType['shape']>(() => shapeFor(kind.value, chip.value.widthMm));
+/** Regular hexagons, squares, rounds and the like have one size. */
+const oneSize = computed(() => ['hexagon', 'octagonDot', 'pennyRound', 'pinwheel'].includes(kind.value));
+
+function shapeFor(id: (typeof SHEET_PATTERNS)[number], widthMm: number): ChipType['shape'] {
+  const [outline] = PATTERNS[id].takes;
+  switch (outline) {
+    case 'hexagon':
+      return { kind: 'hexagon', tipMm: null };
+    case 'octagon':
+      return { kind: 'octagon', cornerMm: Math.round(widthMm * 2.9) / 10 };
+    case 'lantern':
+      return { kind: 'lantern', swell: 0.8 };
+    default:
+      return { kind: outline };
+  }
+}
+
+function mount(): void {
+  const { widthMm } = chip.value;
+  const heights: Readonly<Record<string, number>> = { hexagon: (2 * widthMm) / Math.sqrt(3) };
+  const heightMm = oneSize.value ? (heights[kind.value] ?? widthMm) : chip.value.heightMm;
+  const module: Module = { widthMm, heightMm, jointMm: jointMm.value, shape: shape.value };
+  const made = makeSheet(PATTERNS[kind.value].defaults as Pattern, module, size.value, props.sheet.palette);
+  trouble.value = made
+    ? null
+    : 'These chips do not make that pattern, or make a sheet of more than 1200. Expected another size of chip or a smaller sheet.';
+  if (made) emit('made', { ...made, mount: props.sheet.mount });
+}
+const into = (write: (mm: number) => void) => (mm: number) => (write(mm), []);
+</script>
+
+<template>
+  <section class="stack">
+    <ChoiceField label="Pattern of the chips" :value="kind" :options="patterns" @choose="kind = $event" />
+    <FieldGrid>
+      <LengthField label="Chip, width" :mm="chip.widthMm" :tape="tape" :commit="into((mm) => (chip.widthMm = mm))" positive />
+      <LengthField
+        v-if="!oneSize"
+        label="Chip, height"
+        :mm="chip.heightMm"
+        :tape="tape"
+        :commit="into((mm) => (chip.heightMm = mm))"
+        positive
+      />
+      <LengthField label="Joint between chips" :mm="jointMm" :tape="tape" :commit="into((mm) => (jointMm = mm))" />
+      <LengthField label="Sheet about, width" :mm="size.widthMm" :tape="tape" :commit="into((mm) => (size.widthMm = mm))" positive />
+      <LengthField label="and height" :mm="size.heightMm" :tape="tape" :commit="into((mm) => (size.heightMm = mm))" positive />
+    </FieldGrid>
+    <p v-if="trouble" class="why" role="alert">{{ trouble }}</p>
+    <Button severity="secondary" outlined @click="mount">Mount these chips</Button>
+  </section>
+</template>
