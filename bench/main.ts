@@ -1,3 +1,5 @@
+import { benchFrames } from './framesBench.ts';
+import { benchKinds } from './kindsBench.ts';
 import { benchPlans } from './planBench.ts';
 import { benchReconciling } from './reconcileBench.ts';
 import { benchServer } from './serverBench.ts';
@@ -21,6 +23,15 @@ for (const row of benchPlans()) {
       Math.round(row.ratio),
     ].join(' | '),
   );
+}
+say('\nEvery kind of pattern on one skew surface with holes and a rounded side (one run, ms)');
+say('kind | pieces | place | times faster than clipping all | whole plan');
+for (const row of benchKinds()) say([row.kind, row.pieces, ms(row.placeMs), Math.round(row.ratio), ms(row.planMs)].join(' | '));
+
+say('\nThe board in Chromium under a moving hand');
+say('pieces | hand | frames/s | longest frame ms');
+for (const row of await benchFrames([1500, 30_000, 150_000])) {
+  say([row.pieces, row.hand, Math.round(row.framesPerSecond), ms(row.longestMs)].join(' | '));
 }
 const { fewMm, allMm, namedShare, solveMs } = benchReconciling();
 say('\nReconciling 400 made-up skew rooms read to 1.5 mm (one sigma)');

@@ -27,7 +27,7 @@ export interface PlanRow {
 }
 
 /** A floor of about so many pieces with a door, a tray, a column and a pipe. */
-function floorOf(pieces: number): Job {
+export function floorOf(pieces: number): Job {
   const side = Math.sqrt(pieces) * (TILE_MM + JOINT_MM);
   const box = (id: string, share: number, size: number): Fixture => ({
     id,

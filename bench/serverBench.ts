@@ -60,7 +60,7 @@ export async function benchServer(): Promise<ServerRow> {
 }
 
 /** The server as it ships, in a process of its own. */
-async function startServer(folder: string): Promise<{ address: string; stop: () => Promise<unknown> }> {
+export async function startServer(folder: string): Promise<{ address: string; stop: () => Promise<unknown> }> {
   const start = fileURLToPath(new URL('../../server/dist/start.js', import.meta.url));
   const server = spawn(process.execPath, [start, '--data', folder, '--port', '0'], { stdio: ['ignore', 'pipe', 'inherit'] });
   const address = await new Promise<string>((resolve, reject) => {

@@ -7,7 +7,15 @@ import { planOffCuts, type OffCutPlan } from './cuts/offCutPlan.ts';
 import { planSheets, type SheetPlan } from './cuts/sheets/planSheets.ts';
 import { productOf, type Job, type Surface } from './job.ts';
 import { roundMoney } from './money/packs.ts';
-import { adviseSetout, candidatePlacer, chooseSetout, rankSetouts, type Placer, type SetoutAdvice } from './setout/chooseSetout.ts';
+import {
+  adviseSetout,
+  candidatePlacer,
+  chooseSetout,
+  rankSetouts,
+  rivalSetouts,
+  type Placer,
+  type SetoutAdvice,
+} from './setout/chooseSetout.ts';
 import type { Candidate } from './setout/candidate.ts';
 import type { EdgeSummary } from './setout/edgeCuts.ts';
 import type { Field } from './setout/field.ts';
@@ -65,8 +73,14 @@ export interface Plan {
 }
 
 /** Job in, Plan out: pure, and the only computation there is. The job must have passed checkJob. */
-export function plan(job: Job): Plan {
-  const surfaces = job.surfaces.map((surface) => planSurface(job, surface));
+export const plan = (job: Job): Plan =>
+  completePlan(
+    job,
+    job.surfaces.map((surface) => planSurface(job, surface)),
+  );
+
+/** The plan of a job whose surfaces are planned, in their order: what to order, what it costs, what to know. */
+export function completePlan(job: Job, surfaces: readonly SurfacePlan[]): Plan {
   const materials = takeOff(
     job,
     surfaces.map((planned) => planned.figures),
@@ -85,16 +99,44 @@ export function drawSurface(job: Job, surface: Surface): Drawing {
   return drawingOf(surface, stage, chooseSetout(stage.place, surface.setout));
 }
 
+/** The parts of planning a surface, in their order. */
+export type PlanStage = 'placing' | 'comparing' | 'cuts' | 'offCuts';
+
+/** How far planning has come: between 0 and 1. */
+export interface PlanProgress {
+  readonly stage: PlanStage;
+  readonly share: number;
+}
+
 /** The whole plan of one surface. */
 export function planSurface(job: Job, surface: Surface): SurfacePlan {
+  const steps = planSteps(job, surface);
+  for (;;) {
+    const step = steps.next();
+    if (step.done) return step.value;
+  }
+}
+
+/** The whole plan of one surface a step at a time, so that it can be watched and given up between steps. */
+export function* planSteps(job: Job, surface: Surface): Generator<PlanProgress, SurfacePlan> {
+  yield { stage: 'placing', share: 0 };
   const product = productOf(job, surface);
   const stage = stageSurface(job, surface);
   const chosen = chooseSetout(stage.place, surface.setout);
   const drawing = drawingOf(surface, stage, chosen);
+  // The placer remembers what it placed: rivals are placed one by one here, and compared below.
+  const rivals = rivalSetouts(chosen);
+  for (const [k, { x, y }] of rivals.entries()) {
+    yield { stage: 'comparing', share: 0.1 + (0.6 * k) / rivals.length };
+    stage.place(x, y);
+  }
   const advice = adviseSetout(stage.place, chosen, stage.open.ground.limits);
+  yield { stage: 'cuts', share: 0.7 };
   const labels = startLabels(drawing.fields);
   const cuts = describeCuts(drawing, job.products, labels);
+  yield { stage: 'cuts', share: 0.85 };
   const groups = groupCuts(cuts, job.products);
+  yield { stage: 'offCuts', share: 0.9 };
   const sheets = planSheets(drawing.fields, job.consumption.offCutsKept);
   const offCuts = planOffCuts(cuts, job.products, job.consumption, sheets);
   const areas = measureAreas(stage.traced, drawing.fields);

@@ -35,6 +35,16 @@ export interface SetoutOption {
   readonly sliver: boolean;
 }
 
+/** Every setout that advice about one has to place: all pairs of rules, and its own directions with each rule. */
+export function rivalSetouts({ x, y }: Pick<Candidate, 'x' | 'y'>): { readonly x: SettledAxis; readonly y: SettledAxis }[] {
+  const rules = FIXED_RULES.map((rule) => ({ rule }));
+  return [
+    ...rules.flatMap((a) => rules.map((b) => ({ x: a, y: b }))),
+    ...rules.map((a) => ({ x: a, y })),
+    ...rules.map((b) => ({ x, y: b })),
+  ];
+}
+
 /** Holds a setout against its rivals in each direction. */
 export function adviseSetout(place: Placer, chosen: Candidate, limits: Box): SetoutAdvice {
   const alongX = FIXED_RULES.map((rule) => place({ rule }, chosen.y));

@@ -16,6 +16,7 @@ import { nearestEdge } from './nearestEdge.ts';
 import type { MeasureOverlay } from './paintMeasures.ts';
 import type { BoardContent } from './paintBoard.ts';
 import { usePointers } from './usePointers.ts';
+import { useTileSlide } from './useTileSlide.ts';
 import { useStage } from './useStage.ts';
 import { fitView, toSurface, zoomView, type View } from './view.ts';
 
@@ -77,6 +78,8 @@ function fit(): void {
 }
 watch([outlineKey, screen], fit, { immediate: true, flush: 'post' });
 
+const grabbed = ref(false);
+const slide = useTileSlide(host, () => ({ ...props, view: view.value, size: screen.value, palette: palette.value }));
 const content = computed<BoardContent | null>(() =>
   props.drawing
     ? {
@@ -88,10 +91,18 @@ const content = computed<BoardContent | null>(() =>
         chosenPieces: props.chosenPieces,
         chosenEdge: props.chosenEdge,
         measure: props.measure ?? null,
+        sliding: slide.sliding.value,
       }
     : null,
 );
 useStage(host, { content, view, size: screen, palette });
+/** Tiles that were let go of lie still once the plan has caught up. */
+watch(
+  () => props.drawing,
+  () => {
+    if (!grabbed.value) slide.end();
+  },
+);
 
 const zoomBy = (factor: number): void => {
   view.value = zoomView(view.value, factor, [screen.value.width / 2, screen.value.height / 2]);
@@ -116,10 +127,15 @@ usePointers(host, {
   },
   moveHeld: ([x, y]) => {
     const by: Point = [x / view.value.scale, -y / view.value.scale];
-    if (held.value === null) emit('move', by);
-    else emit('moveGrip', held.value, by);
+    if (held.value === null) {
+      if (!slide.sliding.value) slide.start();
+      grabbed.value = true;
+      slide.moveBy([x, y]);
+      emit('move', by);
+    } else emit('moveGrip', held.value, by);
   },
   dropHeld: () => {
+    grabbed.value = false;
     if (held.value === null) emit('drop');
     else emit('dropGrip');
     held.value = null;

@@ -28,6 +28,7 @@ const content = computed<BoardContent | null>(() =>
         chosenPieces: [],
         chosenEdge: null,
         measure: null,
+        sliding: false,
       }
     : null,
 );

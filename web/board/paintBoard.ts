@@ -8,7 +8,7 @@ import { paintChosen, paintHatching, paintLabel } from './paintCuts.ts';
 import { paintFixtureNames, paintFixtures } from './paintFixtures.ts';
 import { paintChalkLines, paintEdgeLengths, paintEdges, paintEndCuts } from './paintSurroundings.ts';
 import { paintSheets } from './paintSheets.ts';
-import { paintTiles, type Brush } from './paintTiles.ts';
+import { paintFixedFields, paintTiles, type Brush, type TileLook } from './paintTiles.ts';
 
 /** What the board shows besides the pieces. */
 export interface BoardContent {
@@ -20,16 +20,26 @@ export interface BoardContent {
   readonly show: 'measures' | 'setout' | 'cuts' | 'picture' | 'finished';
   readonly chosenPieces: readonly CutPiece[];
   readonly chosenEdge: string | null;
+  /** Whether tiles slide under a hand, painted apart. */
+  readonly sliding: boolean;
   /** What measuring shows; null outside it. */
   readonly measure: MeasureOverlay | null;
+}
+
+/** Every piece, with what is told about it. */
+function paintGround(brush: Brush, { drawing, cuts, show }: BoardContent, look: TileLook): void {
+  paintTiles(brush, drawing, look);
+  if (show === 'finished') return;
+  paintSheets(brush, drawing);
+  if (cuts) paintHatching(brush, cuts);
 }
 
 /** Paints a whole board, from the ground up. */
 export function paintBoard(brush: Brush, content: BoardContent): void {
   const { drawing, cuts, faces, show } = content;
-  paintTiles(brush, drawing, { faces, finished: show === 'finished' });
-  if (show !== 'finished') paintSheets(brush, drawing);
-  if (cuts && show !== 'finished') paintHatching(brush, cuts);
+  const look = { faces, finished: show === 'finished' };
+  if (content.sliding) paintFixedFields(brush, drawing, look);
+  else paintGround(brush, content, look);
   paintFixtures(brush, drawing);
   paintEdges(brush, drawing, content.chosenEdge);
   paintChosen(brush, content.chosenPieces);

@@ -3,9 +3,12 @@ import { cellShift } from '@azulejo/core/pattern/repeat';
 import { placementMotion, type Layout } from '@azulejo/core/setout/layout';
 import { tracePolygons, traceRing, type Brush } from './paintTiles.ts';
 
+/** Tiles keep their colours in the dark, and so do the edges on them. */
+const SHEET_EDGE = 'rgba(12,18,26,0.9)';
+
 /** The edges of mosaic sheets, so that sheets and chips are both seen. */
 export function paintSheets(brush: Brush, { traced, fields }: Drawing): void {
-  const { context, palette } = brush;
+  const { context } = brush;
   for (const { layout } of fields) {
     const { sheetEdges } = layout.repeat;
     if (!sheetEdges) continue;
@@ -23,9 +26,8 @@ export function paintSheets(brush: Brush, { traced, fields }: Drawing): void {
           ring.map(([x, y]) => turn([x + dx, y + dy])),
         );
     }
-    context.strokeStyle = palette.chosen;
-    context.lineWidth = 1.6;
-    context.setLineDash([7, 4]);
+    context.strokeStyle = SHEET_EDGE;
+    context.lineWidth = 2;
     context.stroke();
     context.restore();
   }

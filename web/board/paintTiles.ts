@@ -1,5 +1,6 @@
 import type { Polygon, Ring } from '@azulejo/core/geometry/ring';
 import { productAt, type Field } from '@azulejo/core/setout/field';
+import { forEachWhole, tileRing } from '@azulejo/core/setout/layout';
 import type { Drawing } from '@azulejo/core/plan';
 import type { DrawingPalette } from '../theme/drawingPalette.ts';
 import { colourOf, type Faces } from './faces.ts';
@@ -36,18 +37,38 @@ export interface TileLook {
   readonly finished: boolean;
 }
 
+/** One field: its whole pieces, then those that are cut. */
+export function paintField(brush: Brush, field: Field, look: TileLook): void {
+  const { context, view } = brush;
+  context.save();
+  context.transform(view.scale, 0, 0, -view.scale, ...toScreen(view, [0, 0]));
+  paintWholes(brush, field, look);
+  context.restore();
+  paintCutTiles(brush, field, look);
+}
+
+/** Fields that stay while the main one slides below: their joints are drawn round their pieces. */
+export function paintFixedFields(brush: Brush, { fields }: Drawing, look: TileLook): void {
+  const { context, view } = brush;
+  for (const field of fields.filter(({ kind }) => kind !== 'main')) {
+    context.beginPath();
+    forEachWhole(field.layout, (address) => traceRing(brush, tileRing(field.layout, address)));
+    for (const { polygons } of field.layout.cutTiles) tracePolygons(brush, polygons);
+    context.strokeStyle = look.faces.jointColour;
+    context.lineWidth = 2 * field.laid.jointMm * view.scale;
+    context.stroke();
+    paintField(brush, field, look);
+  }
+}
+
 /** The ground with its joints, then the pieces of every field. */
 export function paintTiles(brush: Brush, { traced, fields }: Drawing, look: TileLook): void {
-  const { context, view } = brush;
+  const { context } = brush;
   context.beginPath();
   tracePolygons(brush, traced.region);
   context.fillStyle = look.faces.jointColour;
   context.fill('evenodd');
-  context.save();
-  context.transform(view.scale, 0, 0, -view.scale, ...toScreen(view, [0, 0]));
-  for (const field of fields) paintWholes(brush, field, look);
-  context.restore();
-  for (const field of fields) paintCutTiles(brush, field, look);
+  for (const field of fields) paintField(brush, field, look);
 }
 
 /** Whole pieces, a patch at a time; the brush draws in millimetres. */

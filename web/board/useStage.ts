@@ -6,7 +6,16 @@ import { paintBoard } from './paintBoard.ts';
 import type { DrawingPalette } from '../theme/drawingPalette.ts';
 import type { ScreenSize, View } from './view.ts';
 
-/** A canvas that repaints when what it shows changes; one shape over the plan's data, never a node a tile. */
+/** The canvas reaches beyond the board by this much, so that it can be moved before it is painted again, pixels. */
+const RIM_PX = 120;
+
+/** A view that stood still for this long is painted, ms. */
+const SETTLED_MS = 90;
+
+/**
+ * A canvas that repaints when what it shows changes; one shape over the plan's data, never a node a tile.
+ * While the view moves the painted canvas moves with it, and is painted again where it stops or runs out.
+ */
 export function useStage(
   host: Ref<HTMLDivElement | null>,
   state: {
@@ -17,29 +26,65 @@ export function useStage(
   },
 ) {
   const stage = shallowRef<InstanceType<typeof Konva.Stage> | null>(null);
+  let painted: View | null = null;
+  let settling: ReturnType<typeof setTimeout> | undefined;
+
+  const canvasSize = (): ScreenSize => ({ width: state.size.value.width + 2 * RIM_PX, height: state.size.value.height + 2 * RIM_PX });
+  const sheetOf = (): HTMLElement | null => host.value?.querySelector<HTMLElement>('.konvajs-content') ?? null;
+
+  function paint(context: CanvasRenderingContext2D): void {
+    painted = state.view.value;
+    const sheet = sheetOf();
+    if (sheet) sheet.style.transform = '';
+    if (!state.content.value) return;
+    const { scale, x, y } = painted;
+    paintBoard(
+      { context, view: { scale, x: x + RIM_PX, y: y + RIM_PX }, size: canvasSize(), palette: state.palette.value },
+      state.content.value,
+    );
+  }
 
   onMounted(() => {
     if (!host.value) return;
-    const made = new Konva.Stage({ container: host.value, width: state.size.value.width, height: state.size.value.height });
+    const made = new Konva.Stage({ container: host.value, ...canvasSize() });
     const layer = new Konva.Layer({ listening: false });
-    const shape = new Shape({
-      listening: false,
-      sceneFunc: (context) => {
-        if (!state.content.value) return;
-        const brush = { context: context._context, view: state.view.value, size: state.size.value, palette: state.palette.value };
-        paintBoard(brush, state.content.value);
-      },
-    });
-    layer.add(shape);
+    layer.add(new Shape({ listening: false, sceneFunc: (context) => paint(context._context) }));
     made.add(layer);
+    const sheet = sheetOf();
+    if (sheet) Object.assign(sheet.style, { left: `${-RIM_PX}px`, top: `${-RIM_PX}px`, transformOrigin: '0 0', willChange: 'transform' });
     stage.value = made;
     void document.fonts.ready.then(() => layer.batchDraw());
   });
 
-  watch([state.content, state.view, state.palette], () => stage.value?.batchDraw());
-  watch(state.size, ({ width, height }) => {
-    stage.value?.size({ width, height });
+  const repaint = (): void => {
+    clearTimeout(settling);
     stage.value?.batchDraw();
+  };
+  watch([state.content, state.palette], repaint);
+  watch(state.view, (view) => {
+    clearTimeout(settling);
+    if (!painted || !moveSheet(painted, view)) repaint();
+    else settling = setTimeout(repaint, SETTLED_MS);
   });
-  onBeforeUnmount(() => stage.value?.destroy());
+  watch(state.size, () => {
+    stage.value?.size(canvasSize());
+    repaint();
+  });
+  onBeforeUnmount(() => {
+    clearTimeout(settling);
+    stage.value?.destroy();
+  });
+
+  /** Moves and scales the painted canvas to a new view; false where it would leave a part of the board bare. */
+  function moveSheet(from: View, to: View): boolean {
+    const sheet = sheetOf();
+    if (!sheet) return false;
+    const k = to.scale / from.scale;
+    const [x, y] = [to.x - k * (RIM_PX + from.x) + RIM_PX, to.y - k * (RIM_PX + from.y) + RIM_PX];
+    const { width, height } = canvasSize();
+    const isBare = x > RIM_PX || y > RIM_PX || x + k * width < width - RIM_PX || y + k * height < height - RIM_PX;
+    if (isBare || k > 2) return false;
+    sheet.style.transform = `translate(${x}px, ${y}px) scale(${k})`;
+    return true;
+  }
 }

@@ -12,6 +12,7 @@ import { useBoardStore } from '../stores/boardStore.ts';
 import { useSurfacePlan } from '../workers/useSurfacePlan.ts';
 import CutsPanel from './cuts/CutsPanel.vue';
 import FindingList from './FindingList.vue';
+import PlanProgressBar from './PlanProgressBar.vue';
 import LoadingState from './LoadingState.vue';
 import MeasurePanel from './measure/MeasurePanel.vue';
 import SetoutPanel from './setout/SetoutPanel.vue';
@@ -27,7 +28,7 @@ import { useOpenJob } from './useOpenJob.ts';
 const props = defineProps<{ jobId: string; surfaceId: string; step: SurfaceStep }>();
 const { jobs, trouble } = useOpenJob(toRef(props, 'jobId'));
 const board = useBoardStore();
-const { surface, drawing, plan, cuts, failed } = useSurfacePlan(toRef(props, 'surfaceId'));
+const { surface, drawing, plan, cuts, failed, progress, isStopped, stop, again } = useSurfacePlan(toRef(props, 'surfaceId'));
 watch(
   () => props.surfaceId,
   () => board.clear(),
@@ -117,6 +118,13 @@ const move = (by: Point): void => moves.moveBy(by);
         <p v-if="failed" class="failed" role="alert">
           This setout could not be computed. Undo the last change, or change a size; nothing is lost.
         </p>
+        <PlanProgressBar
+          v-if="board.preview === null && board.measuredPreview === null"
+          :progress="progress"
+          :stopped="isStopped"
+          @stop="stop"
+          @again="again"
+        />
       </SetoutBoard>
       <main class="panel" :aria-label="`${surface.name}: ${step}`">
         <SurfaceHead :job="jobs.job" :surface="surface" :step="step" :plan="plan" />

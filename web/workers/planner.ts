@@ -1,5 +1,10 @@
 import { wrap, type Remote } from 'comlink';
 import type { Planner } from './planWorker.ts';
 
-/** The one worker that computes plans. */
-export const planner: Remote<Planner> = wrap<Planner>(new Worker(new URL('./planWorker.ts', import.meta.url), { type: 'module' }));
+const start = (): Remote<Planner> => wrap<Planner>(new Worker(new URL('./planWorker.ts', import.meta.url), { type: 'module' }));
+
+/** The worker that computes plans. */
+export const planner = start();
+
+/** The worker that draws: a moving hand never waits for a plan. */
+export const drawer = start();

@@ -8,9 +8,14 @@ export interface Latest<Output> {
 
 /**
  * Computes away from the page whenever the input changes. While one computation runs only the
- * newest input waits, so that results follow a moving hand and never pile up.
+ * newest input waits, so that results follow a moving hand and never pile up. Where it can be given
+ * up, `giveUp` is called as soon as a newer input waits; a computation given up answers null.
  */
-export function useLatest<Input, Output>(source: WatchSource<Input | null>, compute: (input: Input) => Promise<Output>): Latest<Output> {
+export function useLatest<Input, Output>(
+  source: WatchSource<Input | null>,
+  compute: (input: Input) => Promise<Output | null>,
+  giveUp?: () => void,
+): Latest<Output> {
   const value = shallowRef<Output | null>(null);
   const failed = shallowRef(false);
   let next: { readonly input: Input } | null = null;
@@ -24,7 +29,7 @@ export function useLatest<Input, Output>(source: WatchSource<Input | null>, comp
       next = null;
       try {
         const output = await compute(toRaw(input));
-        if (!gone) [value.value, failed.value] = [output, false];
+        if (!gone && output !== null) [value.value, failed.value] = [output, false];
       } catch {
         failed.value = true;
       }
@@ -38,11 +43,13 @@ export function useLatest<Input, Output>(source: WatchSource<Input | null>, comp
       next = input === null ? null : { input };
       if (input === null) value.value = null;
       else if (!running) void run();
+      else giveUp?.();
     },
     { immediate: true },
   );
   onScopeDispose(() => {
     gone = true;
+    if (running) giveUp?.();
   });
   return { value, failed };
 }

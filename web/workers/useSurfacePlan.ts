@@ -1,9 +1,10 @@
-import { computed, type Ref } from 'vue';
+import { proxy } from 'comlink';
+import { computed, ref, shallowRef, type Ref } from 'vue';
 import type { Job, Surface } from '@azulejo/core/job';
-import type { Drawing, SurfacePlan } from '@azulejo/core/plan';
+import type { Drawing, PlanProgress, SurfacePlan } from '@azulejo/core/plan';
 import { useBoardStore } from '../stores/boardStore.ts';
 import { useJobStore } from '../stores/jobStore.ts';
-import { planner } from './planner.ts';
+import { drawer, planner } from './planner.ts';
 import { useLatest } from './useLatest.ts';
 
 interface Wanted {
@@ -34,12 +35,30 @@ export function useSurfacePlan(surfaceId: Ref<string>) {
 
   const drawn = useLatest<Wanted, Answer<Drawing>>(wanted, async (input) => ({
     ...input,
-    result: await planner.drawSurface(input.job, input.surfaceId),
+    result: await drawer.drawSurface(input.job, input.surfaceId),
   }));
-  const planned = useLatest<Wanted, Answer<SurfacePlan>>(wanted, async (input) => ({
-    ...input,
-    result: await planner.planSurface(input.job, input.surfaceId),
-  }));
+  const progress = ref<PlanProgress | null>(null);
+  const stopped = shallowRef<Wanted | null>(null);
+  const isStopped = computed(() => stopped.value !== null && stopped.value === wanted.value);
+  const told = proxy((step: PlanProgress) => void (progress.value = step));
+  const giveUp = (): void => void planner.giveUp();
+  const planned = useLatest<Wanted, Answer<SurfacePlan>>(
+    () => (isStopped.value ? null : wanted.value),
+    async (input) => {
+      const result = await planner.planSurface(input.job, input.surfaceId, told);
+      progress.value = null;
+      return result && { ...input, result };
+    },
+    giveUp,
+  );
+  /** Stops working out the plan of what is on screen; a change starts it again. */
+  function stop(): void {
+    stopped.value = wanted.value;
+    giveUp();
+  }
+  function again(): void {
+    stopped.value = null;
+  }
 
   const ofThisSurface = <T>(answer: Answer<T> | null): Answer<T> | null => (answer?.surfaceId === surfaceId.value ? answer : null);
   const plan = computed(() => ofThisSurface(planned.value.value)?.result ?? null);
@@ -50,7 +69,7 @@ export function useSurfacePlan(surfaceId: Ref<string>) {
     return b && a?.job === b.job ? b.result.cuts : null;
   });
   const failed = computed(() => drawn.failed.value || planned.failed.value);
-  return { surface, drawing, plan, cuts, failed };
+  return { surface, drawing, plan, cuts, failed, progress, isStopped, stop, again };
 }
 
 function withPreview(job: Job, surface: Surface, preview: Partial<Surface>): Job {

@@ -47,8 +47,9 @@ watch(
     <template v-else-if="plan.groups.length > 0">
       <p class="caution">{{ SAFETY.cutting }}</p>
       <p class="soft">
-        {{ plan.groups.length }} settings for {{ plan.cuts.length }} pieces, about {{ minutes }} min at the saw. Figures are from factory
-        edges with joint and gap taken off; set the fence to them.
+        {{ plan.groups.length === 1 ? 'One setting' : `${plan.groups.length} settings` }} for
+        {{ plan.cuts.length === 1 ? 'one piece' : `${plan.cuts.length} pieces` }}, about {{ minutes }} min of cutting. Figures are from
+        factory edges with joint and gap taken off; set the fence to them.
       </p>
       <ol class="groups">
         <CutGroupCard

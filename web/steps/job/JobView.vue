@@ -3,12 +3,9 @@ import Button from 'primevue/button';
 import { computed, ref, toRef } from 'vue';
 import { useRouter } from 'vue-router';
 import { PhCopy, PhDownloadSimple, PhPlus, PhShoppingCartSimple, PhSlidersHorizontal } from '@phosphor-icons/vue';
-import type { Job } from '@azulejo/core/job';
-import type { Plan } from '@azulejo/core/plan';
 import { repeatRoom, repeatSurface } from '@azulejo/core/repeatSurface';
 import { exportUrl } from '../../api/client.ts';
-import { planner } from '../../workers/planner.ts';
-import { useLatest } from '../../workers/useLatest.ts';
+import { useJobPlan } from '../../workers/useJobPlan.ts';
 import JobDetailsDialog from './JobDetailsDialog.vue';
 import LoadingState from '../LoadingState.vue';
 import { newId } from '../newId.ts';
@@ -20,12 +17,8 @@ const { jobs, trouble } = useOpenJob(toRef(props, 'jobId'));
 const router = useRouter();
 const toNew = computed(() => ({ name: 'new-surface', params: { jobId: props.jobId } }));
 const showingDetails = ref(false);
-const planned = useLatest<Job, Plan>(
-  () => jobs.job,
-  (job) => planner.plan(job),
-);
-const plan = planned.value;
-const planOf = (id: string) => plan.value?.surfaces.find(({ surfaceId }) => surfaceId === id) ?? null;
+const { plan, surfaces: planned } = useJobPlan();
+const planOf = (id: string) => planned.value.get(id) ?? null;
 const findingsOf = (id: string) => {
   const at = jobs.job?.surfaces.findIndex((surface) => surface.id === id);
   return plan.value?.findings.filter(({ path }) => path[1] === at) ?? [];

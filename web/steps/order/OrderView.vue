@@ -2,30 +2,24 @@
 import Button from 'primevue/button';
 import { computed, ref, toRef } from 'vue';
 import { PhCaretDown, PhCaretRight, PhFileCsv } from '@phosphor-icons/vue';
-import type { Job } from '@azulejo/core/job';
 import { describePacks, describeQuantity, explainMaterial, materialName } from '@azulejo/core/messages/en/materials';
 import { SAFETY } from '@azulejo/core/messages/en/safety';
-import type { Plan } from '@azulejo/core/plan';
 import { exportUrl } from '../../api/client.ts';
 import StepTape from '../../shell/StepTape.vue';
-import { planner } from '../../workers/planner.ts';
-import { useLatest } from '../../workers/useLatest.ts';
+import { useJobPlan } from '../../workers/useJobPlan.ts';
 import LoadingState from '../LoadingState.vue';
 import { useOpenJob } from '../useOpenJob.ts';
 import ConsumptionForm from './ConsumptionForm.vue';
 
 const props = defineProps<{ jobId: string }>();
 const { jobs, trouble } = useOpenJob(toRef(props, 'jobId'));
-const planned = useLatest<Job, Plan>(
-  () => jobs.job,
-  (job) => planner.plan(job),
-);
+const { plan } = useJobPlan();
 const open = ref<ReadonlySet<string>>(new Set());
 
 const lines = computed(() => {
   const { job } = jobs;
-  if (!job || !planned.value.value) return [];
-  return planned.value.value.materials.map((material) => ({
+  if (!job || !plan.value) return [];
+  return plan.value.materials.map((material) => ({
     key: material.productId ?? material.item,
     name: materialName(job, material),
     quantity: describeQuantity(material),
@@ -34,7 +28,7 @@ const lines = computed(() => {
     how: explainMaterial(job, material),
   }));
 });
-const total = computed(() => planned.value.value?.money.total.toFixed(2));
+const total = computed(() => plan.value?.money.total.toFixed(2));
 const firstSurface = computed(() => jobs.job?.surfaces[0]?.id);
 
 function toggle(key: string): void {

@@ -94,7 +94,8 @@ function setMean(side: 'widthMm' | 'heightMm', mm: number): [] {
       <template v-else
         >Measure five pieces from different boxes, or type their mean; the plan then uses it instead of the size on the box.</template
       >
-      <button v-if="draft.measured" type="button" class="link" @click="((draft.measured = null), (draft.sample = []))">
+      {{ ' '
+      }}<button v-if="draft.measured" type="button" class="link" @click="((draft.measured = null), (draft.sample = []))">
         Not measured after all
       </button>
     </p>
