@@ -7,7 +7,7 @@ const server = new RealServer();
 test.beforeAll(() => server.start(DEMO));
 test.afterAll(() => server.remove());
 
-const open = (page: Page) => page.goto(`${server.address}/jobs/tidewater-bakehouse/surfaces/washroom-floor/tile`);
+const open = (page: Page) => page.goto(`${server.address}/jobs/tidewater-bakehouse/surfaces/shower-wall-3/tile`);
 const joint = (page: Page) => page.getByLabel('Joint', { exact: true });
 const setJoint = async (page: Page, mm: string): Promise<void> => {
   await joint(page).fill(mm);
@@ -30,15 +30,18 @@ test('two people on one job: nothing is overwritten, the person decides', async 
   await expect(joint(there)).toBeVisible();
   await setJoint(here, '2.5');
   await expect(state(here)).toHaveText('Saved');
+  await there.getByRole('button', { name: 'Pattern', exact: true }).click();
   await there.getByText('Upright', { exact: true }).click();
   const dialog = there.getByRole('dialog', { name: 'Changed in another window' });
   await expect(dialog).toContainText('last: Joint');
   await dialog.getByRole('button', { name: 'Put mine on top' }).click();
   await expect(state(there)).toHaveText('Saved');
+  await there.getByRole('button', { name: 'Tile', exact: true }).click();
   await expect(joint(there)).toHaveValue('2.5');
   await here.reload();
-  await expect(here.getByRole('radio', { name: 'Upright' })).toBeChecked();
   await expect(joint(here)).toHaveValue('2.5');
+  await here.getByRole('button', { name: 'Pattern', exact: true }).click();
+  await expect(here.getByRole('radio', { name: 'Upright' })).toBeChecked();
 });
 
 test('a server that is killed loses nothing that the screen said was saved', async ({ page }) => {

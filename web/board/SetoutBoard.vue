@@ -17,7 +17,7 @@ import type { MeasureOverlay } from './paintMeasures.ts';
 import type { BoardContent } from './paintBoard.ts';
 import { usePointers } from './usePointers.ts';
 import { useTileSlide } from './useTileSlide.ts';
-import { useStage } from './useStage.ts';
+import { RIM_PX, useStage } from './useStage.ts';
 import { fitView, toSurface, zoomView, type View } from './view.ts';
 
 const props = defineProps<{
@@ -95,7 +95,7 @@ const content = computed<BoardContent | null>(() =>
       }
     : null,
 );
-useStage(host, { content, view, size: screen, palette });
+useStage(host, { content, view, size: screen, palette }, RIM_PX);
 /** Tiles that were let go of lie still once the plan has caught up. */
 watch(
   () => props.drawing,

@@ -35,7 +35,7 @@ const content = computed<BoardContent | null>(() =>
 const view = computed(() =>
   fitView(props.plan ? boxOf(props.plan.traced.outline) : { minX: 0, minY: 0, maxX: 1, maxY: 1 }, size.value, { x: 14, y: 14 }),
 );
-useStage(host, { content, view, size, palette: computed(() => (isDark.value ? DARK_DRAWING : LIGHT_DRAWING)) });
+useStage(host, { content, view, size, palette: computed(() => (isDark.value ? DARK_DRAWING : LIGHT_DRAWING)) }, 0);
 </script>
 
 <template>
@@ -44,6 +44,7 @@ useStage(host, { content, view, size, palette: computed(() => (isDark.value ? DA
 
 <style scoped>
 .picture {
+  position: relative;
   width: 100%;
   height: 100%;
   overflow: hidden;

@@ -30,7 +30,7 @@ export interface BoardContent {
 function paintGround(brush: Brush, { drawing, cuts, show }: BoardContent, look: TileLook): void {
   paintTiles(brush, drawing, look);
   if (show === 'finished') return;
-  paintSheets(brush, drawing);
+  if (show !== 'picture') paintSheets(brush, drawing);
   if (cuts) paintHatching(brush, cuts);
 }
 

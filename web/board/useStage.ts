@@ -6,15 +6,16 @@ import { paintBoard } from './paintBoard.ts';
 import type { DrawingPalette } from '../theme/drawingPalette.ts';
 import type { ScreenSize, View } from './view.ts';
 
-/** The canvas reaches beyond the board by this much, so that it can be moved before it is painted again, pixels. */
-const RIM_PX = 120;
+/** The canvas of a board that is moved reaches beyond it by this much, pixels. */
+export const RIM_PX = 120;
 
 /** A view that stood still for this long is painted, ms. */
 const SETTLED_MS = 90;
 
 /**
  * A canvas that repaints when what it shows changes; one shape over the plan's data, never a node a tile.
- * While the view moves the painted canvas moves with it, and is painted again where it stops or runs out.
+ * While the view moves the painted canvas moves with it, and is painted again where it stops or runs out;
+ * `rimPx` is how far it reaches beyond the board, pixels.
  */
 export function useStage(
   host: Ref<HTMLDivElement | null>,
@@ -24,12 +25,13 @@ export function useStage(
     readonly size: Ref<ScreenSize>;
     readonly palette: Ref<DrawingPalette>;
   },
+  rimPx: number,
 ) {
   const stage = shallowRef<InstanceType<typeof Konva.Stage> | null>(null);
   let painted: View | null = null;
   let settling: ReturnType<typeof setTimeout> | undefined;
 
-  const canvasSize = (): ScreenSize => ({ width: state.size.value.width + 2 * RIM_PX, height: state.size.value.height + 2 * RIM_PX });
+  const canvasSize = (): ScreenSize => ({ width: state.size.value.width + 2 * rimPx, height: state.size.value.height + 2 * rimPx });
   const sheetOf = (): HTMLElement | null => host.value?.querySelector<HTMLElement>('.konvajs-content') ?? null;
 
   function paint(context: CanvasRenderingContext2D): void {
@@ -39,7 +41,7 @@ export function useStage(
     if (!state.content.value) return;
     const { scale, x, y } = painted;
     paintBoard(
-      { context, view: { scale, x: x + RIM_PX, y: y + RIM_PX }, size: canvasSize(), palette: state.palette.value },
+      { context, view: { scale, x: x + rimPx, y: y + rimPx }, size: canvasSize(), palette: state.palette.value },
       state.content.value,
     );
   }
@@ -51,7 +53,14 @@ export function useStage(
     layer.add(new Shape({ listening: false, sceneFunc: (context) => paint(context._context) }));
     made.add(layer);
     const sheet = sheetOf();
-    if (sheet) Object.assign(sheet.style, { left: `${-RIM_PX}px`, top: `${-RIM_PX}px`, transformOrigin: '0 0', willChange: 'transform' });
+    if (sheet)
+      Object.assign(sheet.style, {
+        position: 'absolute',
+        left: `${-rimPx}px`,
+        top: `${-rimPx}px`,
+        transformOrigin: '0 0',
+        willChange: 'transform',
+      });
     stage.value = made;
     void document.fonts.ready.then(() => layer.batchDraw());
   });
@@ -80,9 +89,9 @@ export function useStage(
     const sheet = sheetOf();
     if (!sheet) return false;
     const k = to.scale / from.scale;
-    const [x, y] = [to.x - k * (RIM_PX + from.x) + RIM_PX, to.y - k * (RIM_PX + from.y) + RIM_PX];
+    const [x, y] = [to.x - k * (rimPx + from.x) + rimPx, to.y - k * (rimPx + from.y) + rimPx];
     const { width, height } = canvasSize();
-    const isBare = x > RIM_PX || y > RIM_PX || x + k * width < width - RIM_PX || y + k * height < height - RIM_PX;
+    const isBare = x > rimPx || y > rimPx || x + k * width < width - rimPx || y + k * height < height - rimPx;
     if (isBare || k > 2) return false;
     sheet.style.transform = `translate(${x}px, ${y}px) scale(${k})`;
     return true;

@@ -1,7 +1,8 @@
 import type { Surface } from '@azulejo/core/job';
 import { difference } from '@azulejo/core/geometry/clip';
 import { labelPoint } from '@azulejo/core/geometry/labelPoint';
-import { isInside } from '@azulejo/core/geometry/ring';
+import type { Point } from '@azulejo/core/geometry/point';
+import { boxOf, isInside, type Polygon } from '@azulejo/core/geometry/ring';
 import { lineOfEdge, measuresAt, type Fixture } from '@azulejo/core/surface/fixture';
 import { FIXTURE_CATALOGUE, type FixtureKind } from '@azulejo/core/surface/fixtureCatalogue';
 import { outlineOf } from '@azulejo/core/surface/shapes/registry';
@@ -14,7 +15,7 @@ export function startFixture(measured: Surface['measured'], kind: FixtureKind, i
   const { fixtures } = traceSurface(measured);
   const solid = fixtures.filter(({ fixture }) => !fixture.tiledUnder).map((placed) => [placed.ring]);
   const free = solid.reduce((left, hole) => difference(left, [hole]), [[ring]] as ReturnType<typeof difference>);
-  const room = free.map((polygon) => ({ polygon, at: labelPoint(polygon) })).sort((a, b) => clear(b.at, free) - clear(a.at, free))[0];
+  const room = free.map((polygon) => ({ polygon, at: roomiest(polygon, free) })).sort((a, b) => clear(b.at, free) - clear(a.at, free))[0];
   const share = Math.min(1, (1.2 * clear(room.at, free)) / Math.max(...sidesOf(usual.outline)));
   const outline = shrunk(usual.outline, share);
   const edges = [...new Set(edgeIds)];
@@ -34,6 +35,14 @@ export function startFixture(measured: Surface['measured'], kind: FixtureKind, i
     clearanceMm: usual.clearanceMm,
     cover: share < 1 ? null : usual.cover,
   };
+}
+
+/** The middle of a polygon where it is about as free as anywhere, else the place furthest from every edge. */
+function roomiest(polygon: Polygon, free: readonly Polygon[]): Point {
+  const { minX, minY, maxX, maxY } = boxOf(polygon[0]);
+  const middle: Point = [(minX + maxX) / 2, (minY + maxY) / 2];
+  const best = labelPoint(polygon);
+  return isInside(middle, [polygon]) && clear(middle, free) >= 0.95 * clear(best, free) ? middle : best;
 }
 
 const sidesOf = (outline: (typeof FIXTURE_CATALOGUE)[FixtureKind]['outline']): number[] =>

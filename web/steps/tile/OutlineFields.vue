@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import Button from 'primevue/button';
-import { computed, ref } from 'vue';
+import { computed, ref, watch } from 'vue';
 import { PhPencilSimple } from '@phosphor-icons/vue';
 import { SHAPE_NAMES } from '@azulejo/core/messages/en/patterns';
 import { makeSheet } from '@azulejo/core/pattern/makeSheet';
@@ -26,6 +26,8 @@ const props = defineProps<{
   /** Makes a field write to the draft. */
   into: (write: (value: number) => void) => (value: number) => [];
 }>();
+/** Tells when the sheet is open above the form. */
+const emit = defineEmits<{ mounting: [now: boolean] }>();
 const draft = props.draft;
 const labels = computed(() => sizeLabels(draft));
 
@@ -38,6 +40,7 @@ function setSheet(sheet: Sheet): void {
   draft.colour = sheet.palette[0];
 }
 const mounting = ref(false);
+watch(mounting, (now) => emit('mounting', now));
 
 const shapes = [...PIECE_SHAPES, 'sheet' as const].map((value) => ({
   value,

@@ -27,6 +27,7 @@ const emit = defineEmits<{ close: []; added: [id: string] }>();
 const edit = useEditSurface(() => props.surface.id);
 const trouble = ref<string | null>(null);
 const hasTroubles = useFieldTroubles();
+const mounting = ref(false);
 
 const START: Product = productSchema.parse({
   id: 'new',
@@ -83,7 +84,14 @@ function keep(): void {
 </script>
 
 <template>
-  <Dialog visible modal :header="product ? product.name : 'Own tile'" class="product" @update:visible="emit('close')">
+  <Dialog
+    visible
+    modal
+    :header="product ? product.name : 'Own tile'"
+    class="product"
+    :close-on-escape="!mounting"
+    @update:visible="emit('close')"
+  >
     <form class="form" @submit.prevent>
       <TextField class="wide" autofocus label="Name" :value="draft.name" :longest="80" :commit="(text) => ((draft.name = text), null)" />
       <ChoiceField
@@ -92,7 +100,7 @@ function keep(): void {
         :options="MATERIALS.map((value) => ({ value, label: value }))"
         @choose="draft.material = $event"
       />
-      <OutlineFields :draft="draft" :joint-colour="surface.jointColour" :tape="tape" :into="into" />
+      <OutlineFields :draft="draft" :joint-colour="surface.jointColour" :tape="tape" :into="into" @mounting="mounting = $event" />
       <SampleFields class="wide" :draft="draft" :labels="sizeLabels(draft)" :tape="tape" />
       <LengthField label="Thickness" :mm="draft.thicknessMm" :tape="tape" :commit="into((mm) => (draft.thicknessMm = mm))" positive />
       <ChoiceField
