@@ -133,9 +133,14 @@ describe('CSV', () => {
 });
 
 describe('a list of tiles as CSV', () => {
-  test('written and read back it is the same list', () => {
+  test('written and read back it is the same list; sheets, whose chips no table holds, are named', () => {
     const kept = (product: Product) => ({ ...product, backArrow: false, sample: [], lots: [], massKg: null, picture: null });
-    expect(readProductsCsv(productsCsv(MADE_UP_TILES))).toEqual({ products: MADE_UP_TILES.map(kept), issues: [] });
+    const { products, issues } = readProductsCsv(productsCsv(MADE_UP_TILES));
+    const isSheet = ({ shape }: Product): boolean => shape.kind === 'sheet';
+    expect(products).toEqual(MADE_UP_TILES.filter((product) => !isSheet(product)).map(kept));
+    expect(issues.map(({ code, path }) => [code, ...path])).toEqual(
+      MADE_UP_TILES.flatMap((product, k) => (isSheet(product) ? [['csv/sheet', 'row', k + 2, 'outline']] : [])),
+    );
   });
   test('another unit is read where the head names it, tape lengths as they are written', () => {
     const { products, issues } = readProductsCsv(

@@ -41,10 +41,12 @@ export function drawSetout(pdf: PDFKit.PDFDocument, { job, surface, planned }: S
   pdf.lineWidth(0.35).strokeColor('#5c6670');
   for (const { layout } of planned.fields) {
     forEachWhole(layout, (address) => {
-      trace(tileRing(layout, address)).stroke();
+      const { colour } = layout.repeat.pieces[address.piece];
+      if (colour) trace(tileRing(layout, address)).fillAndStroke(colour, '#5c6670');
+      else trace(tileRing(layout, address)).stroke();
     });
   }
-  for (const { polygon } of planned.cuts) {
+  for (const { polygon } of planned.cuts.filter(({ of }) => of !== 'stone')) {
     for (const ring of polygon) trace(ring);
     pdf.fillAndStroke('#dfe5ea', '#3a444e', 'even-odd');
   }

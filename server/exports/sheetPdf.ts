@@ -1,10 +1,11 @@
 import PDFDocument from 'pdfkit';
-import { productOf, tapeOf } from '@azulejo/core/job';
+import { productName, productOf, tapeOf } from '@azulejo/core/job';
 import { edgeName, kindName } from '@azulejo/core/messages/en/names';
 import { describeLine, describeSlant } from '@azulejo/core/messages/en/lines';
 import { describeMark } from '@azulejo/core/messages/en/marks';
 import { describePattern } from '@azulejo/core/messages/en/patterns';
 import { describeReason } from '@azulejo/core/messages/en/reasons';
+import { describeSheetPart, describeSheets } from '@azulejo/core/messages/en/sheets';
 import { SAFETY } from '@azulejo/core/messages/en/safety';
 import { isReveal } from '@azulejo/core/surface/edge';
 import { actualSize } from '@azulejo/core/tile/product';
@@ -45,6 +46,7 @@ export function writeSheetPdf(source: SurfaceSource): Promise<Buffer> {
   });
   registerFonts(pdf);
   writeSetoutPage(pdf, source);
+  writeSheetPages(pdf, source);
   if (source.planned.groups.length > 0) writeCutPages(pdf, source);
   numberPages(pdf);
   pdf.end();
@@ -116,7 +118,10 @@ function writeSetoutPage(pdf: PDFKit.PDFDocument, source: SurfaceSource): void {
   }
   const { totals } = planned;
   paragraph('Pieces', 'bold', 10);
-  paragraph(`${totals.whole} whole, ${totals.cut} cut, ${totals.opened} tiles opened, ${totals.boxes} boxes`);
+  paragraph(`${totals.whole} whole, ${totals.cut} cut, ${totals.opened} ${openedUnit(planned)} opened, ${totals.boxes} boxes`);
+  if (planned.figures.tiles.length > 1) {
+    for (const { productId, opened } of planned.figures.tiles) paragraph(`${productName(job, productId)}: ${opened}`);
+  }
   paragraph(
     'Cut pieces are tinted and labelled: r rip, t taper, L notch, U slot, o hole, c half-hole, ~ curve, + several.',
     'text',
@@ -125,9 +130,34 @@ function writeSetoutPage(pdf: PDFKit.PDFDocument, source: SurfaceSource): void {
   );
 }
 
+/** What is opened: sheets where mosaics alone are laid. */
+const openedUnit = ({ figures }: SurfaceSource['planned']): string =>
+  figures.tiles.every(({ piecesPerTile }) => piecesPerTile > 1) ? 'sheets' : 'tiles';
+
+/** The sheets of mosaics: which are cut, and what each part is taken from. */
+function writeSheetPages(pdf: PDFKit.PDFDocument, source: SurfaceSource): void {
+  const { job, planned } = source;
+  for (const sheets of planned.sheets) {
+    pdf.addPage();
+    const width = pdf.page.width - 2 * MARGIN;
+    let y = writeHeader(pdf, source, 'sheets');
+    y = write(pdf, productName(job, sheets.productId), 'bold', 11, INK, MARGIN, y, width) + 4;
+    y = write(pdf, describeSheets(sheets), 'text', 9, INK, MARGIN, y, width) + 8;
+    for (const part of sheets.parts) {
+      if (y > pdf.page.height - MARGIN - 24) {
+        pdf.addPage();
+        y = writeHeader(pdf, source, 'sheets');
+      }
+      write(pdf, part.label, 'bold', 9, INK, MARGIN, y, 40);
+      y = write(pdf, describeSheetPart(part), 'text', 9, INK, MARGIN + 44, y, width - 44) + 4;
+    }
+  }
+}
+
 function writeCutPages(pdf: PDFKit.PDFDocument, source: SurfaceSource): void {
   const { job, surface, planned } = source;
   const tape = tapeOf(job, surface);
+  pdf.addPage();
   let y = startCutPage(pdf, source);
   for (const { first, pieces } of planned.groups) {
     const cells = [
@@ -157,7 +187,6 @@ function writeCutPages(pdf: PDFKit.PDFDocument, source: SurfaceSource): void {
 }
 
 function startCutPage(pdf: PDFKit.PDFDocument, source: SurfaceSource): number {
-  if (source.planned.groups.length > 0 && pdf.bufferedPageRange().count === 1) pdf.addPage();
   const width = pdf.page.width - 2 * MARGIN;
   let y = writeHeader(pdf, source, 'cuts');
   y = write(pdf, SAFETY.cutting, 'text', 8, FAINT, MARGIN, y, width) + 6;

@@ -102,32 +102,39 @@ const GRAIN_MM = 420;
 
 const FINISHED_EDGE = 'rgba(20,24,28,0.16)';
 
+/** The grain of a face over a path, or over the path that is open, where a unit is so many pixels. */
 function fillGrain(
   context: CanvasRenderingContext2D,
   tile: NonNullable<ReturnType<Faces['tiles']['get']>>,
-  path: Path2D,
+  path: Path2D | null,
   shade: number,
+  pxPerUnit = 1,
 ): void {
   const texture = grainFor(tile);
   const pattern = texture && context.createPattern(texture, 'repeat');
   if (!pattern) return;
-  const scale = GRAIN_MM / texture.width;
+  const scale = (GRAIN_MM * pxPerUnit) / texture.width;
   pattern.setTransform(new DOMMatrix().translate(shade * 97, shade * 61).scale(scale, scale));
   context.fillStyle = pattern;
-  context.fill(path);
+  if (path) context.fill(path);
+  else context.fill('evenodd');
 }
 
 /** Cut pieces as they lie. */
 function paintCutTiles(brush: Brush, field: Field, { faces, finished }: TileLook): void {
   const { context, palette, view } = brush;
-  const stroked = smallestSide(field) * view.scale >= STROKED_TILE_PX;
+  const sidePx = smallestSide(field) * view.scale;
+  const stroked = sidePx >= STROKED_TILE_PX;
   for (const tile of field.layout.cutTiles) {
     const productId = productAt(field, tile);
     const colour = field.layout.repeat.pieces[tile.piece].colour ?? colourOf(faces, productId);
     context.beginPath();
     tracePolygons(brush, tile.polygons);
-    context.fillStyle = finished ? shaded(colour, shadeAt(tile.piece, tile.i, tile.j), faces.tiles.get(productId)?.material) : colour;
+    const face = faces.tiles.get(productId);
+    const shade = shadeAt(tile.piece, tile.i, tile.j);
+    context.fillStyle = finished ? shaded(colour, shade, face?.material) : colour;
     context.fill('evenodd');
+    if (finished && face && sidePx > GRAIN_PX_SIDE) fillGrain(context, face, null, shade, view.scale);
     if (!stroked) continue;
     context.strokeStyle = finished ? FINISHED_EDGE : palette.pieceLine;
     context.lineWidth = 1;

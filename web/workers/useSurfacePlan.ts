@@ -40,14 +40,22 @@ export function useSurfacePlan(surfaceId: Ref<string>) {
   const progress = ref<PlanProgress | null>(null);
   const stopped = shallowRef<Wanted | null>(null);
   const isStopped = computed(() => stopped.value !== null && stopped.value === wanted.value);
-  const told = proxy((step: PlanProgress) => void (progress.value = step));
+  let working = false;
+  // Progress comes by another way than the plan, and may come after it.
+  const told = proxy((step: PlanProgress) => {
+    if (working) progress.value = step;
+  });
   const giveUp = (): void => void planner.giveUp();
   const planned = useLatest<Wanted, Answer<SurfacePlan>>(
     () => (isStopped.value ? null : wanted.value),
     async (input) => {
-      const result = await planner.planSurface(input.job, input.surfaceId, told);
-      progress.value = null;
-      return result && { ...input, result };
+      working = true;
+      try {
+        const result = await planner.planSurface(input.job, input.surfaceId, told);
+        return result && { ...input, result };
+      } finally {
+        [working, progress.value] = [false, null];
+      }
     },
     giveUp,
   );

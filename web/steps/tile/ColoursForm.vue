@@ -12,6 +12,7 @@ import ChoiceField from '../../fields/ChoiceField.vue';
 import FieldGrid from '../../fields/FieldGrid.vue';
 import NumberField from '../../fields/NumberField.vue';
 import { useAttempt } from '../useAttempt.ts';
+import TileSwatch from './TileSwatch.vue';
 import type { EditedLaying } from './useLaying.ts';
 
 const props = defineProps<{ job: Job; surface: Surface; tape: Tape; laying: Laying; edited: EditedLaying }>();
@@ -31,6 +32,8 @@ const byHand = computed(() => Object.keys(colours.value.byHand).length);
 const put = (next: Colours) => props.edited.put('Colours', { colours: next });
 const choose = (next: Colours): void => attempt(put(next));
 
+/** No tile is chosen. */
+const NONE = '*';
 const RULES = [
   { value: 'checkers', label: 'By turns (checkers)' },
   { value: 'rows', label: 'In courses' },
@@ -76,7 +79,7 @@ const setCount = (k: number) => (count: number) => {
     </p>
     <ul class="tiles">
       <li v-for="(product, k) in mixed" :key="product.id">
-        <i :style="{ background: product.colour }" />
+        <TileSwatch :product="product" />
         <span class="grow">{{ product.name }}</span>
         <NumberField
           v-if="colours.rule.kind === 'rows'"
@@ -100,9 +103,9 @@ const setCount = (k: number) => (count: number) => {
     <ChoiceField
       v-if="toAdd.length > 0"
       label="Mix in"
-      value=""
-      :options="[{ value: '', label: 'Choose a tile' }, ...toAdd]"
-      @choose="add"
+      :value="NONE"
+      :options="[{ value: NONE, label: 'Choose a tile' }, ...toAdd]"
+      @choose="(id) => id !== NONE && add(id)"
     />
     <p v-else class="small soft">No other tile on the list has this size and outline. Add one with Own tile.</p>
     <ChoiceField
@@ -149,13 +152,6 @@ const setCount = (k: number) => (count: number) => {
   gap: 0.7rem;
   align-items: center;
   min-height: 44px;
-}
-.tiles i {
-  width: 2.1rem;
-  height: 2.1rem;
-  flex: none;
-  border-radius: 2px;
-  box-shadow: inset 0 0 0 1px #0003;
 }
 .count {
   width: 6rem;

@@ -15,6 +15,7 @@ import { useJobStore } from '../../stores/jobStore.ts';
 import { simulatedSupplier } from '../../supplier/simulatedSupplier.ts';
 import type { Offer } from '../../supplier/supplier.ts';
 import { newId } from '../newId.ts';
+import TileSwatch from './TileSwatch.vue';
 import { usersOf } from './usersOf.ts';
 
 const props = defineProps<{ job: Job; tape: Tape; chosen: string }>();
@@ -149,7 +150,7 @@ const placeOf = (path: readonly (string | number)[]): string =>
       <ul class="products">
         <li v-for="product in found" :key="product.id" :class="{ on: product.id === chosen }">
           <button type="button" class="pick" @click="emit('choose', product.id)">
-            <i :style="product.picture ? { backgroundImage: `url(${product.picture})` } : { background: product.colour }" />
+            <TileSwatch :product="product" />
             <span class="words">
               <b>{{ product.name }}</b>
               <small
@@ -225,14 +226,6 @@ const placeOf = (path: readonly (string | number)[]): string =>
 }
 .pick:focus-visible {
   outline: 3px solid var(--cobalt);
-}
-.pick i {
-  width: 2.4rem;
-  height: 2.4rem;
-  flex: none;
-  border-radius: 3px;
-  background-size: cover;
-  box-shadow: inset 0 0 0 1px #0003;
 }
 .words {
   display: grid;

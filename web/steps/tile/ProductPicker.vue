@@ -5,6 +5,7 @@ import { actualSize, type Product } from '@azulejo/core/tile/product';
 import { SHAPE_NAMES } from '@azulejo/core/messages/en/patterns';
 import { formatLength, formatLengthWithUnit } from '@azulejo/core/units/formatLength';
 import type { Tape } from '@azulejo/core/units/tape';
+import TileSwatch from './TileSwatch.vue';
 
 const props = defineProps<{ label: string; products: readonly Product[]; chosen: string; tape: Tape }>();
 const emit = defineEmits<{ choose: [id: string] }>();
@@ -38,7 +39,7 @@ function sizeOf(product: Product): string {
     >
       <template #value>
         <span v-if="current" class="tile"
-          ><i :style="{ background: current.colour }" /><span
+          ><TileSwatch :product="current" /><span
             ><b>{{ current.name }}</b
             ><small>{{ sizeOf(current) }}, {{ current.material }}, {{ formatLengthWithUnit(current.thicknessMm, tape) }} thick</small></span
           ></span
@@ -46,7 +47,7 @@ function sizeOf(product: Product): string {
       </template>
       <template #option="{ option }">
         <span class="tile"
-          ><i :style="{ background: option.colour }" /><span
+          ><TileSwatch :product="option" /><span
             ><b>{{ option.name }}</b
             ><small>{{ sizeOf(option) }}, {{ option.material }}</small></span
           ></span
@@ -71,15 +72,6 @@ label {
   gap: 0.7rem;
   align-items: center;
   white-space: normal;
-}
-.tile i {
-  width: 2.3rem;
-  height: 2.3rem;
-  flex: none;
-  border-radius: 2px;
-  box-shadow:
-    inset 0 0 0 1px #0003,
-    inset 0 6px 8px #ffffff40;
 }
 .tile span {
   display: grid;

@@ -20,8 +20,10 @@ const edited = useLaying(
   () => board.chosenArea,
 );
 const { laying } = edited;
+/** No inset has this id: it is not one that a field can have. */
+const WHOLE = '*';
 const fields = computed(() => [
-  { value: '', label: 'The whole surface' },
+  { value: WHOLE, label: 'The whole surface' },
   ...props.surface.areas.map(({ id, name }) => ({ value: id, label: name })),
 ]);
 </script>
@@ -40,9 +42,9 @@ const fields = computed(() => [
   <ChoiceField
     v-if="fields.length > 1 && board.tilePart !== 'setIn'"
     label="For"
-    :value="board.chosenArea ?? ''"
+    :value="board.chosenArea ?? WHOLE"
     :options="fields"
-    @choose="board.chosenArea = $event === '' ? null : $event"
+    @choose="board.chosenArea = $event === WHOLE ? null : $event"
   />
   <TileForm v-if="board.tilePart === 'tile'" :job="job" :surface="surface" :tape="tape" :laying="laying" :edited="edited" />
   <PatternForm
