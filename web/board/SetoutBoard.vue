@@ -3,6 +3,7 @@ import { useElementSize } from '@vueuse/core';
 import Button from 'primevue/button';
 import { computed, ref, watch } from 'vue';
 import { PhArrowsOutCardinal, PhCornersOut, PhHandGrabbing, PhMinus, PhPlus } from '@phosphor-icons/vue';
+import type { SheetPart } from '@azulejo/core/cuts/sheets/planSheets';
 import type { CutPiece } from '@azulejo/core/cuts/cutPiece';
 import { isInside } from '@azulejo/core/geometry/ring';
 import type { Point } from '@azulejo/core/geometry/point';
@@ -28,6 +29,9 @@ const props = defineProps<{
   show: BoardContent['show'];
   chosenPieces: readonly CutPiece[];
   chosenEdge: string | null;
+  /** Cut sheets to name, and the chosen one. */
+  sheetParts?: readonly SheetPart[];
+  chosenSheet?: string | null;
   movable: boolean;
   /** What measuring shows, and what can be taken hold of there. */
   measure?: MeasureOverlay | null;
@@ -92,6 +96,8 @@ const content = computed<BoardContent | null>(() =>
         chosenEdge: props.chosenEdge,
         measure: props.measure ?? null,
         sliding: slide.sliding.value,
+        sheetParts: props.sheetParts ?? [],
+        chosenSheet: props.chosenSheet ?? null,
       }
     : null,
 );

@@ -29,6 +29,8 @@ const content = computed<BoardContent | null>(() =>
         chosenEdge: null,
         measure: null,
         sliding: false,
+        sheetParts: [],
+        chosenSheet: null,
       }
     : null,
 );

@@ -1,5 +1,6 @@
 import type { Faces } from './faces.ts';
 import { paintMeasures, type MeasureOverlay } from './paintMeasures.ts';
+import type { SheetPart } from '@azulejo/core/cuts/sheets/planSheets';
 import type { CutPiece } from '@azulejo/core/cuts/cutPiece';
 import type { Drawing } from '@azulejo/core/plan';
 import type { Tape } from '@azulejo/core/units/tape';
@@ -7,7 +8,7 @@ import { paintFixturePlaces } from './paintFixturePlaces.ts';
 import { paintChosen, paintHatching, paintLabel } from './paintCuts.ts';
 import { paintFixtureNames, paintFixtures } from './paintFixtures.ts';
 import { paintChalkLines, paintEdgeLengths, paintEdges, paintEndCuts } from './paintSurroundings.ts';
-import { paintSheets } from './paintSheets.ts';
+import { paintSheetPart, paintSheets } from './paintSheets.ts';
 import { paintFixedFields, paintTiles, type Brush, type TileLook } from './paintTiles.ts';
 
 /** What the board shows besides the pieces. */
@@ -20,6 +21,9 @@ export interface BoardContent {
   readonly show: 'measures' | 'setout' | 'cuts' | 'picture' | 'finished';
   readonly chosenPieces: readonly CutPiece[];
   readonly chosenEdge: string | null;
+  /** Cut sheets of mosaics that are named on the drawing, and the one that is chosen. */
+  readonly sheetParts: readonly SheetPart[];
+  readonly chosenSheet: string | null;
   /** Whether tiles slide under a hand, painted apart. */
   readonly sliding: boolean;
   /** What measuring shows; null outside it. */
@@ -30,7 +34,7 @@ export interface BoardContent {
 function paintGround(brush: Brush, { drawing, cuts, show }: BoardContent, look: TileLook): void {
   paintTiles(brush, drawing, look);
   if (show === 'finished') return;
-  if (show !== 'picture') paintSheets(brush, drawing);
+  paintSheets(brush, drawing);
   if (cuts) paintHatching(brush, cuts);
 }
 
@@ -44,6 +48,7 @@ export function paintBoard(brush: Brush, content: BoardContent): void {
   paintEdges(brush, drawing, content.chosenEdge);
   paintChosen(brush, content.chosenPieces);
   if (cuts && (show === 'setout' || show === 'cuts')) for (const piece of cuts) paintLabel(brush, piece);
+  for (const part of content.sheetParts) paintSheetPart(brush, drawing, part, part.label === content.chosenSheet);
   if (show !== 'picture' && show !== 'finished') paintFixtureNames(brush, drawing);
   if (show === 'setout') paintChalkLines(brush, drawing);
   if (show === 'setout' || show === 'cuts') paintEndCuts(brush, drawing, content.tape);

@@ -64,6 +64,7 @@ const chosenPieces = computed(() => {
   const labels = new Set(group?.pieces.map(({ label }) => label));
   return cuts.value.filter(({ label }) => (board.chosenLabel ? label === board.chosenLabel : labels.has(label)));
 });
+const sheetParts = computed(() => (props.step === 'cuts' && plan.value ? plan.value.sheets.flatMap(({ parts }) => parts) : []));
 const missing = computed(() => (jobs.job && !surface.value ? 'The job has no such surface. It may have been deleted.' : trouble.value));
 
 function pickPiece(label: string | null): void {
@@ -102,6 +103,8 @@ const move = (by: Point): void => moves.moveBy(by);
         :tape="tape"
         :show="show"
         :chosen-pieces="chosenPieces"
+        :sheet-parts="sheetParts"
+        :chosen-sheet="board.chosenSheet"
         :chosen-edge="step === 'setout' || (step === 'measure' && board.measurePart === 'edges') ? board.chosenEdge : null"
         :movable="step === 'setout'"
         :label="`${surface.name}, drawn to scale. The cut list and the lines to strike give the same in words.`"

@@ -41,6 +41,8 @@ export const useBoardStore = defineStore('board', () => {
   const chosenEdge = ref<string>('left');
   const chosenFixture = ref<string | null>(null);
   const chosenGroup = ref<string | null>(null);
+  /** The cut sheet of a mosaic that is looked at, by its label. */
+  const chosenSheet = ref<string | null>(null);
   const chosenLabel = ref<string | null>(null);
 
   /** Chooses nothing; for a new surface. */
@@ -53,6 +55,7 @@ export const useBoardStore = defineStore('board', () => {
     chosenStones.value = [];
     chosenGroup.value = null;
     chosenLabel.value = null;
+    chosenSheet.value = null;
   }
 
   return {
@@ -67,6 +70,7 @@ export const useBoardStore = defineStore('board', () => {
     chosenFixture,
     chosenGroup,
     chosenLabel,
+    chosenSheet,
     clear,
   };
 });

@@ -4,7 +4,10 @@ import { productName } from '@azulejo/core/job';
 import { describeSheetPart, describeSheets } from '@azulejo/core/messages/en/sheets';
 import type { SheetPlan } from '@azulejo/core/cuts/sheets/planSheets';
 
+import { useBoardStore } from '../../stores/boardStore.ts';
+
 /** The sheets of one mosaic: which are cut, and what each part is taken from. */
+const board = useBoardStore();
 defineProps<{ plan: SheetPlan; job: Job }>();
 </script>
 
@@ -18,7 +21,13 @@ defineProps<{ plan: SheetPlan; job: Job }>();
     </p>
     <ol v-if="plan.parts.length > 0">
       <li v-for="part in plan.parts" :key="part.label">
-        <b class="figure">{{ part.label }}</b> {{ describeSheetPart(part) }}
+        <button
+          type="button"
+          :aria-pressed="board.chosenSheet === part.label"
+          @click="board.chosenSheet = board.chosenSheet === part.label ? null : part.label"
+        >
+          <b class="figure">{{ part.label }}</b> <span>{{ describeSheetPart(part) }}</span>
+        </button>
       </li>
     </ol>
   </section>
@@ -34,10 +43,22 @@ ol {
   margin: 0;
   padding: 0;
 }
-li {
+button {
+  all: unset;
+  box-sizing: border-box;
+  width: 100%;
+  cursor: pointer;
+  min-height: 44px;
+  align-items: center;
   display: grid;
   grid-template-columns: 3rem 1fr;
   padding: 0.35rem 0;
   border-top: 1px solid var(--line);
+}
+button[aria-pressed='true'] {
+  background: var(--cobalt-soft);
+}
+button:focus-visible {
+  outline: 3px solid var(--cobalt);
 }
 </style>
