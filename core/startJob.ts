@@ -4,7 +4,7 @@ import { BEST_SETOUT } from './setout/setoutChoice.ts';
 import { boxOf } from './geometry/ring.ts';
 import { DEFAULT_GAPS } from './surface/edge.ts';
 import { outlineOf, type Shape } from './surface/shapes/registry.ts';
-import { MADE_UP_TILES } from './madeUp/tiles.ts';
+import { madeUpTiles } from './madeUp/tiles.ts';
 import type { Tape } from './units/tape.ts';
 
 /** A new job with good defaults for everything, and no surface yet. */
@@ -15,7 +15,7 @@ export function startJob(id: string, name: string, tape: Tape): Job {
     id,
     name,
     tape,
-    products: MADE_UP_TILES,
+    products: madeUpTiles(),
     surfaces: [],
     consumption: {},
     prices: {},

@@ -64,10 +64,26 @@ const PICTURES = [
       await type(page, /^Wall from/, '820');
     },
   },
-  { name: 'tile', path: surface('oven-wall', 'tile'), look: DESK },
+  {
+    name: 'tile',
+    path: surface('shop-floor', 'tile'),
+    look: DESK,
+    act: (page) => page.getByText('The finished look', { exact: true }).click(),
+  },
+  { name: 'tile-pattern', path: surface('counter', 'tile'), look: { ...DESK, colorScheme: 'dark' }, act: part('Pattern') },
+  {
+    name: 'tile-sheet',
+    path: surface('niche-back', 'tile'),
+    look: DESK,
+    act: async (page) => {
+      await page.getByRole('button', { name: 'Sizes and price' }).click();
+      await page.getByRole('button', { name: 'Change chips and repeat' }).click();
+    },
+  },
   { name: 'setout', path: surface('washroom-floor', 'setout'), look: DESK },
   { name: 'setout-dark', path: surface('splashback', 'setout'), look: { ...DESK, colorScheme: 'dark' } },
   { name: 'cuts', path: surface('oven-wall', 'cuts'), look: DESK, act: (page) => page.getByRole('button', { name: /off/ }).nth(2).click() },
+  { name: 'cuts-sheets', path: surface('splashback', 'cuts'), look: DESK, act: (page) => page.locator('.sheets button').nth(3).click() },
   {
     name: 'order',
     path: `${JOB}/order`,

@@ -3,7 +3,7 @@ import { labelPoint } from '../geometry/labelPoint.ts';
 import { motion, type Point } from '../geometry/point.ts';
 import type { RepeatPiece } from '../pattern/repeat.ts';
 import { productAt, type Field } from '../setout/field.ts';
-import type { Product, Size } from '../tile/product.ts';
+import { hasWayUp, type Product, type Size } from '../tile/product.ts';
 import type { Traced } from '../surface/traceSurface.ts';
 import type { Circle } from '../geometry/circleRing.ts';
 import type { EdgeRole } from '../surface/edge.ts';
@@ -34,6 +34,8 @@ export interface CutPiece {
   readonly inTile: Polygon;
   /** The whole tile in the same frame. */
   readonly tile: Ring;
+  /** Whether the tile has a way up, along +y of that frame, that has to be kept. */
+  readonly hasWayUp: boolean;
   readonly kind: CutKind;
   readonly marks: readonly Mark[];
   readonly tool: Tool;
@@ -131,6 +133,7 @@ function describePiece(
     polygon,
     inTile,
     tile: outline,
+    hasWayUp: known.of !== 'chip' && hasWayUp(product),
     labelAt: labelPoint(polygon),
     kind,
     marks,

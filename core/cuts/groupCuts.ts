@@ -1,7 +1,7 @@
 import { mapPolygon, type Polygon } from '../geometry/ring.ts';
 import { distance, type Point } from '../geometry/point.ts';
 import { selfTurns } from '../geometry/selfTurns.ts';
-import { facesOneWay, type Product } from '../tile/product.ts';
+import { hasWayUp, type Product } from '../tile/product.ts';
 import { productNamed, type CutPiece } from './cutPiece.ts';
 
 /** Cuts that differ by less than this are one setting of the fence, mm. */
@@ -25,7 +25,7 @@ export function groupCuts(pieces: readonly CutPiece[], products: readonly Produc
     const home = groups.find((group) => isAlike(group.first, piece) && group.turned.some((polygon) => sameOutline(polygon, piece.inTile)));
     if (home) home.pieces.push(piece);
     else
-      groups.push({ first: piece, turned: turnedOutlines(piece, facesOneWay(productNamed(products, piece.productId))), pieces: [piece] });
+      groups.push({ first: piece, turned: turnedOutlines(piece, hasWayUp(productNamed(products, piece.productId))), pieces: [piece] });
   }
   return groups
     .sort((a, b) => b.pieces.length - a.pieces.length || b.first.areaMm2 - a.first.areaMm2)

@@ -2,7 +2,7 @@ import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { planSurface } from '../plan.ts';
 import type { Fixture } from '../surface/fixture.ts';
-import { MADE_UP_TILES } from '../madeUp/tiles.ts';
+import { madeUpTiles } from '../madeUp/tiles.ts';
 import { jobOfOne } from '../testJob.ts';
 import { coreBitFor, type Mark } from './cutKind.ts';
 import type { CutPiece } from './cutPiece.ts';
@@ -134,7 +134,7 @@ test('a core bit is the next that exists; beyond the largest there is none', () 
 });
 
 describe('the tool', () => {
-  const tile = (material: string) => MADE_UP_TILES.find((product) => product.material === material) ?? MADE_UP_TILES[0];
+  const tile = (material: string) => madeUpTiles().find((product) => product.material === material) ?? madeUpTiles()[0];
   const line: Mark = { type: 'line', from: 'left', mm: [200, 200] };
   test.each([
     ['a wide straight cut in porcelain snaps', 'straight', [line], 'porcelain', 97, 'snap cutter'],

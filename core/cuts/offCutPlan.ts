@@ -1,5 +1,5 @@
 import { boxOf, isBox, ringArea, type Box } from '../geometry/ring.ts';
-import { facesOneWay, type Product, type Size } from '../tile/product.ts';
+import { hasWayUp, type Product, type Size } from '../tile/product.ts';
 import { productNamed, type CutPiece } from './cutPiece.ts';
 import { planOutlineOffCuts } from './outlineOffCuts.ts';
 import type { Side } from './cutKind.ts';
@@ -56,7 +56,7 @@ export function planOffCuts(
   const byProduct = ids.map((productId) => {
     const own = pieces.filter((piece) => piece.productId === productId);
     const sheet = sheets.find((planned) => planned.productId === productId);
-    const directional = facesOneWay(productNamed(products, productId));
+    const directional = hasWayUp(productNamed(products, productId));
     const planned = sheet
       ? chipSources(own, sheet)
       : own.every(({ tile }) => isBox(tile))

@@ -8,7 +8,7 @@ import { sharedArea } from '../geometry/clip.ts';
 import type { Job } from '../job.ts';
 import { plan } from '../plan.ts';
 import { describeIssue } from '../messages/en/issues.ts';
-import { MADE_UP_TILES } from '../madeUp/tiles.ts';
+import { madeUpTiles } from '../madeUp/tiles.ts';
 import type { Product } from '../tile/product.ts';
 import { productsCsv, readProductsCsv } from './productsCsv.ts';
 import { jobOfOne } from '../testJob.ts';
@@ -135,11 +135,15 @@ describe('CSV', () => {
 describe('a list of tiles as CSV', () => {
   test('written and read back it is the same list; sheets, whose chips no table holds, are named', () => {
     const kept = (product: Product) => ({ ...product, backArrow: false, sample: [], lots: [], massKg: null, picture: null });
-    const { products, issues } = readProductsCsv(productsCsv(MADE_UP_TILES));
+    const { products, issues } = readProductsCsv(productsCsv(madeUpTiles()));
     const isSheet = ({ shape }: Product): boolean => shape.kind === 'sheet';
-    expect(products).toEqual(MADE_UP_TILES.filter((product) => !isSheet(product)).map(kept));
+    expect(products).toEqual(
+      madeUpTiles()
+        .filter((product) => !isSheet(product))
+        .map(kept),
+    );
     expect(issues.map(({ code, path }) => [code, ...path])).toEqual(
-      MADE_UP_TILES.flatMap((product, k) => (isSheet(product) ? [['csv/sheet', 'row', k + 2, 'outline']] : [])),
+      madeUpTiles().flatMap((product, k) => (isSheet(product) ? [['csv/sheet', 'row', k + 2, 'outline']] : [])),
     );
   });
   test('another unit is read where the head names it, tape lengths as they are written', () => {

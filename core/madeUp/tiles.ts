@@ -2,7 +2,7 @@ import { productSchema, type Product } from '../tile/product.ts';
 import { sheetSize } from '../tile/sheet/sheetChips.ts';
 import type { Sheet } from '../tile/sheet/sheet.ts';
 import type { TileShape } from '../tile/shape.ts';
-import { ANCHOR_MOTIF, BUOY_LANTERNS, FOAM_HEXAGONS, KELP_STRIPS, PEARL_ROUNDS, TIDE_SQUARES } from './sheets.ts';
+import { anchorMotif, buoyLanterns, foamHexagons, kelpStrips, pearlRounds, tideSquares } from './sheets.ts';
 
 type Extra = Partial<Pick<Product, 'face' | 'edge' | 'porous' | 'backArrow'>> & { readonly shape?: TileShape };
 
@@ -48,8 +48,7 @@ function mosaic(
 
 const sixty = Math.sqrt(3);
 
-/** Invented tiles to start from; no maker stands behind any of them. Sizes and thickness in mm. */
-export const MADE_UP_TILES: readonly Product[] = [
+const makeList = (): readonly Product[] => [
   tile('quay-300', 'Quay grey 300', 'porcelain', [300, 300], [297.5, 297.5], 9, 11, 26.4, '#b9bfc4', { edge: 'rectified' }),
   tile('quay-600', 'Quay grey 600 x 300', 'porcelain', [600, 300], [597.5, 297.5], 9, 6, 34.2, '#b2b9bf', { edge: 'rectified' }),
   tile('slip-600', 'Slipway 600', 'porcelain', [600, 600], [598, 598], 10, 4, 43.2, '#cbc6bb', { edge: 'rectified', backArrow: true }),
@@ -110,10 +109,15 @@ export const MADE_UP_TILES: readonly Product[] = [
     porous: true,
   }),
   tile('net-trim', 'Net trim 150 x 50', 'metal', [150, 50], [149.5, 49.5], 8, 20, 78, '#9a8f7d', { edge: 'rectified' }),
-  mosaic('foam-hex', 'Foam hexagon mosaic', 'porcelain', 6, [10, 84], FOAM_HEXAGONS),
-  mosaic('tide-squares', 'Tide glass mosaic', 'glass', 4, [11, 148.5], TIDE_SQUARES),
-  mosaic('anchor-motif', 'Anchor glass motif', 'glass', 4, [4, 92], ANCHOR_MOTIF, { face: 'printed' }),
-  mosaic('kelp-strips', 'Kelp strip mosaic', 'natural stone', 8, [10, 119], KELP_STRIPS, { porous: true }),
-  mosaic('pearl-rounds', 'Pearl round mosaic', 'porcelain', 6, [10, 76], PEARL_ROUNDS),
-  mosaic('buoy-sheet', 'Buoy lantern mosaic', 'ceramic', 7, [8, 99.2], BUOY_LANTERNS),
+  mosaic('foam-hex', 'Foam hexagon mosaic', 'porcelain', 6, [10, 84], foamHexagons()),
+  mosaic('tide-squares', 'Tide glass mosaic', 'glass', 4, [11, 148.5], tideSquares()),
+  mosaic('anchor-motif', 'Anchor glass motif', 'glass', 4, [4, 92], anchorMotif(), { face: 'printed' }),
+  mosaic('kelp-strips', 'Kelp strip mosaic', 'natural stone', 8, [10, 119], kelpStrips(), { porous: true }),
+  mosaic('pearl-rounds', 'Pearl round mosaic', 'porcelain', 6, [10, 76], pearlRounds()),
+  mosaic('buoy-sheet', 'Buoy lantern mosaic', 'ceramic', 7, [8, 99.2], buoyLanterns()),
 ];
+
+let list: readonly Product[] | null = null;
+
+/** Invented tiles to start from; no maker stands behind any of them. Made when they are first asked for. */
+export const madeUpTiles = (): readonly Product[] => (list ??= makeList());

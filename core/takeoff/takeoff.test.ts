@@ -2,7 +2,7 @@ import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { packsFor } from '../money/packs.ts';
 import { startJob } from '../startJob.ts';
-import { MADE_UP_TILES } from '../madeUp/tiles.ts';
+import { madeUpTiles } from '../madeUp/tiles.ts';
 import { METRIC_TAPE } from '../units/tape.ts';
 import { notchFor, takeOffAdhesive } from './adhesive.ts';
 import { groutKg, takeOffGrout } from './grout.ts';
@@ -70,7 +70,7 @@ test('sealant fills length x width x depth, no deeper than the tile', () => {
 });
 
 test('tiles: opened, broken by kind of cut, spares; the rule of thumb beside it', () => {
-  const { quantity, how, packs } = takeOffTiles(MADE_UP_TILES[0], [figures], consumption);
+  const { quantity, how, packs } = takeOffTiles(madeUpTiles()[0], [figures], consumption);
   expect(how).toMatchObject({
     opened: 118,
     breakage: Math.ceil(30 * 0.02 + 5 * 0.08),

@@ -61,3 +61,6 @@ export const actualSize = (product: Pick<Product, 'measured' | 'nominal'>): Size
 
 /** Whether pieces may not be turned, because the face has a way up. */
 export const facesOneWay = ({ face }: Pick<Product, 'face'>): boolean => face === 'directional' || face === 'printed';
+
+/** Whether it has to be seen which way up a piece lies: by its face, or by the arrow on its back. */
+export const hasWayUp = (product: Pick<Product, 'face' | 'backArrow'>): boolean => facesOneWay(product) || product.backArrow;

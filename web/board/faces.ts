@@ -3,7 +3,7 @@ import type { Product } from '@azulejo/core/tile/product';
 
 /** What the faces of tiles and the joints between them look like. */
 export interface Faces {
-  readonly tiles: ReadonlyMap<string, Pick<Product, 'colour' | 'picture' | 'face' | 'material' | 'edge'>>;
+  readonly tiles: ReadonlyMap<string, Pick<Product, 'colour' | 'picture' | 'face' | 'backArrow' | 'material' | 'edge'>>;
   readonly jointColour: string;
 }
 

@@ -4,6 +4,7 @@ import type { SheetPart } from '@azulejo/core/cuts/sheets/planSheets';
 import type { CutPiece } from '@azulejo/core/cuts/cutPiece';
 import type { Drawing } from '@azulejo/core/plan';
 import type { Tape } from '@azulejo/core/units/tape';
+import { paintArrows } from './paintArrows.ts';
 import { paintFixturePlaces } from './paintFixturePlaces.ts';
 import { paintChosen, paintHatching, paintLabel } from './paintCuts.ts';
 import { paintFixtureNames, paintFixtures } from './paintFixtures.ts';
@@ -35,6 +36,7 @@ function paintGround(brush: Brush, { drawing, cuts, show }: BoardContent, look: 
   paintTiles(brush, drawing, look);
   if (show === 'finished') return;
   paintSheets(brush, drawing);
+  paintArrows(brush, drawing, look.faces);
   if (cuts) paintHatching(brush, cuts);
 }
 

@@ -9,6 +9,9 @@ import type { ScreenSize, View } from './view.ts';
 /** The canvas of a board that is moved reaches beyond it by this much, pixels. */
 export const RIM_PX = 120;
 
+/** A canvas does not wait for its fonts: they are asked for, and it is painted again when they are there. */
+const DRAWN_FONTS = ['600 12px "Barlow Condensed"', '600 12px "Barlow"'];
+
 /** A view that stood still for this long is painted, ms. */
 const SETTLED_MS = 90;
 
@@ -62,7 +65,8 @@ export function useStage(
         willChange: 'transform',
       });
     stage.value = made;
-    void document.fonts.ready.then(() => layer.batchDraw());
+    document.fonts.addEventListener('loadingdone', repaint);
+    void Promise.all(DRAWN_FONTS.map((font) => document.fonts.load(font))).then(repaint);
   });
 
   const repaint = (): void => {
@@ -81,6 +85,7 @@ export function useStage(
   });
   onBeforeUnmount(() => {
     clearTimeout(settling);
+    document.fonts.removeEventListener('loadingdone', repaint);
     stage.value?.destroy();
   });
 

@@ -3,6 +3,8 @@ export interface DrawingPalette {
   readonly ground: string;
   readonly joint: string;
   readonly pieceLine: string;
+  /** Which way up a tile lies. */
+  readonly arrow: string;
   readonly hatch: string;
   readonly label: string;
   readonly labelHalo: string;
@@ -26,6 +28,7 @@ export const LIGHT_DRAWING: DrawingPalette = {
   ground: '#eef1f3',
   joint: '#7d868d',
   pieceLine: 'rgba(20,32,43,0.28)',
+  arrow: 'rgba(20,32,43,0.6)',
   hatch: 'rgba(20,32,43,0.42)',
   label: '#14202b',
   labelHalo: 'rgba(255,255,255,0.72)',
@@ -47,6 +50,7 @@ export const DARK_DRAWING: DrawingPalette = {
   ground: '#10161c',
   joint: '#4c565e',
   pieceLine: 'rgba(8,14,19,0.5)',
+  arrow: 'rgba(8,14,19,0.7)',
   hatch: 'rgba(8,14,19,0.55)',
   label: '#0b131a',
   labelHalo: 'rgba(255,255,255,0.6)',

@@ -6,14 +6,14 @@ import { checkJob } from '../../checkJob.ts';
 import type { Job, Surface } from '../../job.ts';
 import { planSurface, type SurfacePlan } from '../../plan.ts';
 import { PLAIN_LAYING } from '../../startJob.ts';
-import { MADE_UP_TILES } from '../../madeUp/tiles.ts';
+import { madeUpTiles } from '../../madeUp/tiles.ts';
 import { jobOfOne } from '../../testJob.ts';
 import type { Area } from '../area.ts';
 import { forEachWhole, tileRing } from '../layout.ts';
 
 const jobOf = (surface: Partial<Surface>, size: [number, number] = [3000, 2400]): Job => {
   const job = jobOfOne({ size, tile: [300, 300], jointMm: 3, surface });
-  return { ...job, products: [...job.products, ...MADE_UP_TILES] };
+  return { ...job, products: [...job.products, ...madeUpTiles()] };
 };
 const planned = (job: Job): SurfacePlan => {
   expect(checkJob(job)).toEqual([]);

@@ -29,12 +29,22 @@ const corners = computed(() => {
   ];
   return counted ? props.piece.tile.map((corner, k) => ({ name: k + 1, place: at(...inward(corner)).split(' ') })) : [];
 });
+/** An arrow up the middle of the piece: which way its face, or the arrow on its back, points. */
+const arrow = computed(() => {
+  const { minX, minY, maxX, maxY } = boxOf(props.piece.inTile[0]);
+  const long = Math.min(26 / scale.value, (maxY - minY) * 0.6);
+  const [x, y] = [(minX + maxX) / 2, (minY + maxY) / 2];
+  const head = 6 / scale.value;
+  const [tip, foot] = [y + long / 2, y - long / 2];
+  return `M${at(x, foot)}L${at(x, tip)}M${at(x - head, tip - head)}L${at(x, tip)}L${at(x + head, tip - head)}`;
+});
 </script>
 
 <template>
   <svg :viewBox="`0 0 ${VIEW} ${VIEW}`" aria-hidden="true">
     <path :d="whole" class="whole" />
     <path :d="path" class="piece" fill-rule="evenodd" />
+    <path v-if="piece.hasWayUp" :d="arrow" class="arrow" />
     <text v-for="{ name, place } in corners" :key="name" :x="place[0]" :y="place[1]">{{ name }}</text>
   </svg>
 </template>
@@ -51,6 +61,11 @@ const corners = computed(() => {
   stroke: var(--ink);
   stroke-width: 2.5;
   stroke-linejoin: round;
+}
+.arrow {
+  fill: none;
+  stroke: var(--ink);
+  stroke-width: 2;
 }
 text {
   font:

@@ -7,7 +7,7 @@ import { partName, PATTERN_NAMES } from '@azulejo/core/messages/en/patterns';
 import { moduleOf, type Laying } from '@azulejo/core/pattern/laying';
 import { innerJointOf, partsOf } from '@azulejo/core/pattern/registry';
 import { layingOfTile } from '@azulejo/core/pattern/suitLaying';
-import { actualSize, type Product } from '@azulejo/core/tile/product';
+import { actualSize, hasWayUp, type Product } from '@azulejo/core/tile/product';
 import { formatLength, formatLengthWithUnit } from '@azulejo/core/units/formatLength';
 import type { Tape } from '@azulejo/core/units/tape';
 import ColourField from '../../fields/ColourField.vue';
@@ -80,6 +80,9 @@ const GROUTS = [
 <template>
   <section class="stack">
     <ProductPicker label="Tile" :products="job.products" :chosen="laying.productId" :tape="tape" @choose="choose" />
+    <p v-if="product && hasWayUp(product)" class="small soft">
+      {{ product.backArrow ? 'All arrows on the backs point one way' : 'The face has a way up' }}; the arrows on the drawing show it.
+    </p>
     <p v-if="trouble" class="why" role="alert">{{ trouble }}</p>
     <div class="row">
       <Button severity="secondary" outlined @click="editing = product"><PhPencilSimple :size="18" />Sizes and price</Button>
