@@ -21,6 +21,7 @@ import { useMeasureOverlay } from './measure/useMeasureOverlay.ts';
 import { useSetoutMoves } from './setout/useSetoutMoves.ts';
 import SurfaceHead from './SurfaceHead.vue';
 import TilePanel from './tile/TilePanel.vue';
+import { useAreaMoves } from './tile/useAreaMoves.ts';
 import { useGiveNext } from './tile/useGiveNext.ts';
 import { useBoardKeys, type BoardHandle } from './useBoardKeys.ts';
 import { useOpenJob } from './useOpenJob.ts';
@@ -40,6 +41,9 @@ const faces = computed(() => facesOf(jobs.job ?? { products: [] }, surface.value
 const tape = computed(() => (jobs.job && surface.value ? tapeOf(jobs.job, surface.value) : METRIC_TAPE));
 const moves = useSetoutMoves(surface, drawing, tape);
 const measureMoves = useMeasureMoves(surface, drawing, tape);
+const areaMoves = useAreaMoves(surface, tape);
+/** What can be taken hold of on the drawing in this step. */
+const held = computed(() => ({ measure: measureMoves, tile: areaMoves, setout: null, cuts: null })[props.step]);
 const overlay = useMeasureOverlay(surface, drawing);
 const giveNext = useGiveNext(surface, drawing);
 const boardRef = useTemplateRef<BoardHandle>('boardRef');
@@ -109,11 +113,11 @@ const move = (by: Point): void => moves.moveBy(by);
         :movable="step === 'setout'"
         :label="`${surface.name}, drawn to scale. The cut list and the lines to strike give the same in words.`"
         :measure="step === 'measure' ? overlay : null"
-        :grips="step === 'measure' ? measureMoves.grips.value : []"
+        :grips="held?.grips.value ?? []"
         @move="move"
         @drop="moves.drop"
-        @move-grip="measureMoves.move"
-        @drop-grip="measureMoves.drop"
+        @move-grip="(id, by) => held?.move(id, by)"
+        @drop-grip="held?.drop()"
         @pick-piece="pickPiece"
         @pick-edge="board.chosenEdge = $event"
         @tap="tap"
@@ -122,7 +126,7 @@ const move = (by: Point): void => moves.moveBy(by);
           This setout could not be computed. Undo the last change, or change a size; nothing is lost.
         </p>
         <PlanProgressBar
-          v-if="board.preview === null && board.measuredPreview === null"
+          v-if="board.preview === null && board.measuredPreview === null && board.areasPreview === null"
           :progress="progress"
           :stopped="isStopped"
           @stop="stop"

@@ -31,6 +31,8 @@ export const useBoardStore = defineStore('board', () => {
   const preview = shallowRef<SetoutChoice | null>(null);
   /** The measurements while a hand drags a corner or a fixture. */
   const measuredPreview = shallowRef<Surface['measured'] | null>(null);
+  /** The insets while a hand drags one of them. */
+  const areasPreview = shallowRef<Surface['areas'] | null>(null);
   const measurePart = ref<MeasurePart>('shape');
   const tilePart = ref<TilePart>('tile');
   /** Whether the tile step shows the surface as it will look, instead of the working drawing. */
@@ -49,6 +51,7 @@ export const useBoardStore = defineStore('board', () => {
   function clear(): void {
     preview.value = null;
     measuredPreview.value = null;
+    areasPreview.value = null;
     chosenEdge.value = 'left';
     chosenFixture.value = null;
     chosenArea.value = null;
@@ -61,6 +64,7 @@ export const useBoardStore = defineStore('board', () => {
   return {
     preview,
     measuredPreview,
+    areasPreview,
     measurePart,
     tilePart,
     finished,

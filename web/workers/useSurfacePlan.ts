@@ -28,8 +28,9 @@ export function useSurfacePlan(surfaceId: Ref<string>) {
     const preview = {
       ...(board.preview ? { setout: board.preview } : {}),
       ...(board.measuredPreview ? { measured: board.measuredPreview } : {}),
+      ...(board.areasPreview ? { areas: board.areasPreview } : {}),
     };
-    const moving = board.preview !== null || board.measuredPreview !== null;
+    const moving = Object.keys(preview).length > 0;
     return { job: moving ? withPreview(jobs.job, surface.value, preview) : jobs.job, surfaceId: surfaceId.value };
   });
 

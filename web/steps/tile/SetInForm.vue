@@ -114,6 +114,7 @@ function removeArea(id: string): void {
   </section>
   <section class="stack">
     <h3>Insets</h3>
+    <p v-if="surface.areas.length > 0" class="soft small">Drag an inset on the drawing, or type where it lies.</p>
     <p v-if="surface.areas.length === 0" class="soft small">
       A rug, a panel, or another floor within this one, with its own tile, pattern and border.
     </p>

@@ -1,0 +1,67 @@
+import { computed, type Ref } from 'vue';
+import type { Surface } from '@azulejo/core/job';
+import { add, type Point } from '@azulejo/core/geometry/point';
+import { boxOf, isInside } from '@azulejo/core/geometry/ring';
+import { fieldsOf } from '@azulejo/core/setout/fields/openSurface';
+import { lineOfEdge, measuresAt } from '@azulejo/core/surface/fixture';
+import { outlineOf } from '@azulejo/core/surface/shapes/registry';
+import { MM_PER_INCH, type Tape } from '@azulejo/core/units/tape';
+import type { Grip } from '../../board/grip.ts';
+import { useBoardStore } from '../../stores/boardStore.ts';
+import { useEditSurface } from '../useEditSurface.ts';
+
+type Areas = Surface['areas'];
+
+/** Insets that can be dragged on the drawing while they are set in; one drag is one change. */
+export function useAreaMoves(surface: Ref<Surface | null>, tape: Ref<Tape>) {
+  const board = useBoardStore();
+  const edit = useEditSurface(() => surface.value?.id ?? '');
+  const stepMm = computed(() => (tape.value.system === 'metric' ? 1 : MM_PER_INCH / Math.max(16, tape.value.fraction)));
+  const round = (mm: number): number => Math.round(Math.round(mm / stepMm.value) * stepMm.value * 1e4) / 1e4;
+  let heldAt: Point | null = null;
+
+  const grips = computed<readonly Grip[]>(() => {
+    if (!surface.value || board.tilePart !== 'setIn') return [];
+    const areas = board.areasPreview ?? surface.value.areas;
+    return fieldsOf({ ...surface.value, areas }).areas.map(({ area, ring }) => {
+      const { minX, minY, maxX, maxY } = boxOf(ring);
+      return { id: area.id, ring, at: [(minX + maxX) / 2, (minY + maxY) / 2] };
+    });
+  });
+
+  /** Moves the inset that is held; its middle stays within the surface. */
+  function move(id: string, by: Point): void {
+    const grip = grips.value.find((one) => one.id === id);
+    if (!surface.value || !grip) return;
+    heldAt = add(heldAt ?? grip.at, by);
+    const { measured, areas } = surface.value;
+    const { ring } = fieldsOf(surface.value);
+    const moved = isInside(heldAt, [[ring]]) ? movedTo(areas, measured.shape, id, heldAt) : null;
+    if (moved) board.areasPreview = moved;
+  }
+
+  function movedTo(areas: Areas, shape: Surface['measured']['shape'], id: string, to: Point): Areas | null {
+    const { ring, edgeIds } = outlineOf(shape);
+    const target = areas.find((area) => area.id === id);
+    const [first, second] = target?.from.map(({ edge }) => lineOfEdge(ring, edgeIds, edge)) ?? [];
+    if (!target || !first || !second) return null;
+    const mm = measuresAt(target, [first, second], to).map(round);
+    const from: Areas[number]['from'] = [
+      { ...target.from[0], mm: mm[0] },
+      { ...target.from[1], mm: mm[1] },
+    ];
+    return areas.map((area) => (area.id === id ? { ...area, from } : area));
+  }
+
+  function drop(): void {
+    const moved = board.areasPreview;
+    heldAt = null;
+    if (moved)
+      edit('Drag inset', (target) => {
+        target.areas = moved;
+      });
+    board.areasPreview = null;
+  }
+
+  return { grips, move, drop };
+}
