@@ -1,7 +1,9 @@
 import { describe, expect, test } from '@jest/globals';
 import { checkJob } from './checkJob.ts';
 import { jobOfOne } from './testJob.ts';
-import { plan, planSurface, type SurfacePlan } from './plan.ts';
+import { plan, planSteps, planSurface, setoutsOf, type SurfacePlan } from './plan.ts';
+import type { Candidate, SettledAxis } from './setout/candidate.ts';
+import { adviseSetout, rivalSetouts } from './setout/chooseSetout.ts';
 import type { AxisChoice } from './setout/setoutChoice.ts';
 import { endCuts } from './setout/explainSetout.ts';
 import { describeReason } from './messages/en/reasons.ts';
@@ -16,6 +18,42 @@ const planned = (over: Parameters<typeof jobOfOne>[0]): SurfacePlan => {
 };
 const along = (x: AxisChoice, surface: Partial<Surface> = {}): SurfacePlan =>
   planned({ ...wall, surface: { setout: { x, y: { rule: 'fullFromStart' } }, ...surface } });
+
+describe('a plan in steps', () => {
+  const job = jobOfOne({ ...wall, size: [2314, 1215], surface: { pattern: { kind: 'herringbone', lay: 'lying', strips: 1 } } });
+  test('comes nearer its end with every step, and ends in the plan', () => {
+    const steps = planSteps(job, job.surfaces[0]);
+    const shares: number[] = [];
+    for (let step = steps.next(); ; step = steps.next()) {
+      if (step.done) {
+        expect(step.value).toEqual(planSurface(job, job.surfaces[0]));
+        break;
+      }
+      shares.push(step.value.share);
+    }
+    expect(shares.length).toBeGreaterThan(10);
+    expect(shares).toEqual([...shares].sort((a, b) => a - b));
+    expect(Math.max(...shares)).toBeLessThan(1);
+  });
+  test('rivals are placed beforehand: comparing them at the end places nothing more', () => {
+    const [surface] = job.surfaces;
+    const chosen = planSurface(job, surface).choice;
+    const wanted = new Set(rivalSetouts(chosen).map((pair) => JSON.stringify([pair.x, pair.y])));
+    let asked = 0;
+    const stage = setoutsOf(job, surface);
+    const place = (x: SettledAxis, y: SettledAxis): Candidate => {
+      asked++;
+      expect(wanted).toContain(JSON.stringify([x, y]));
+      return stage.find((one) => one.x.rule === x.rule && one.y.rule === y.rule) ?? stage[0];
+    };
+    adviseSetout(
+      place,
+      stage.find(({ x, y }) => x.rule === chosen.x.rule && y.rule === chosen.y.rule) ?? stage[0],
+      planSurface(job, surface).traced.limits,
+    );
+    expect(asked).toBeGreaterThan(16);
+  });
+});
 
 describe('the worked wall of 2314 with a piece of 297.5', () => {
   test.each([

@@ -24,8 +24,7 @@ export function groupCuts(pieces: readonly CutPiece[], products: readonly Produc
   for (const piece of pieces) {
     const home = groups.find((group) => isAlike(group.first, piece) && group.turned.some((polygon) => sameOutline(polygon, piece.inTile)));
     if (home) home.pieces.push(piece);
-    else
-      groups.push({ first: piece, turned: turnedOutlines(piece, hasWayUp(productNamed(products, piece.productId))), pieces: [piece] });
+    else groups.push({ first: piece, turned: turnedOutlines(piece, hasWayUp(productNamed(products, piece.productId))), pieces: [piece] });
   }
   return groups
     .sort((a, b) => b.pieces.length - a.pieces.length || b.first.areaMm2 - a.first.areaMm2)

@@ -3,7 +3,7 @@ import fc from 'fast-check';
 import { traceSurface } from '@azulejo/core/surface/traceSurface';
 import { jobOfOne } from '@azulejo/core/testJob';
 import { nearestEdge } from './nearestEdge.ts';
-import { fitView, toScreen, toSurface, visibleBox, zoomView } from './view.ts';
+import { canvasPlace, coversBoard, fitView, toScreen, toSurface, visibleBox, zoomView, type View } from './view.ts';
 
 const boxes = fc
   .record({
@@ -14,6 +14,36 @@ const boxes = fc
   })
   .map(({ minX, minY, w, h }) => ({ minX, minY, maxX: minX + w, maxY: minY + h }));
 const screens = fc.record({ width: fc.integer({ min: 320, max: 2000 }), height: fc.integer({ min: 320, max: 1400 }) });
+
+describe('a painted canvas that is moved', () => {
+  const views = fc.record({
+    scale: fc.double({ min: 0.01, max: 3, noNaN: true }),
+    x: fc.integer({ min: -900, max: 900 }),
+    y: fc.integer({ min: -900, max: 900 }),
+  });
+  test('shows every place of the surface where the new view has it', () => {
+    fc.assert(
+      fc.property(views, views, fc.integer({ min: 0, max: 200 }), fc.integer(), fc.integer(), (from, to, rim, a, b) => {
+        const point = [a % 9000, b % 9000] as const;
+        const place = canvasPlace(from, to, rim);
+        const onCanvas = toScreen({ ...from, x: from.x + rim, y: from.y + rim }, point);
+        const wanted = toScreen(to, point);
+        expect(place.x + place.k * onCanvas[0]).toBeCloseTo(wanted[0], 4);
+        expect(place.y + place.k * onCanvas[1]).toBeCloseTo(wanted[1], 4);
+      }),
+    );
+  });
+  test('is painted again before an edge of it comes into sight', () => {
+    const size = { width: 800, height: 600 };
+    const from = { scale: 0.2, x: 10, y: 500 };
+    const covers = (to: View) => coversBoard(canvasPlace(from, to, 120), size, 120);
+    expect(covers({ ...from, x: 130, y: 380 })).toBe(true);
+    expect(covers({ ...from, x: 131 })).toBe(false);
+    expect(covers({ ...from, y: 379 })).toBe(false);
+    expect(covers(zoomView(from, 0.7, [400, 300]))).toBe(false);
+    expect(covers(zoomView(from, 1.5, [400, 300]))).toBe(true);
+  });
+});
 
 describe('the view', () => {
   test('a whole box is on screen, within its margins and clear of what lies below', () => {

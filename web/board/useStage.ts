@@ -4,13 +4,16 @@ import { onBeforeUnmount, onMounted, shallowRef, watch, type Ref } from 'vue';
 import type { BoardContent } from './paintBoard.ts';
 import { paintBoard } from './paintBoard.ts';
 import type { DrawingPalette } from '../theme/drawingPalette.ts';
-import type { ScreenSize, View } from './view.ts';
+import { canvasPlace, coversBoard, type ScreenSize, type View } from './view.ts';
 
 /** The canvas of a board that is moved reaches beyond it by this much, pixels. */
 export const RIM_PX = 120;
 
 /** A canvas does not wait for its fonts: they are asked for, and it is painted again when they are there. */
 const DRAWN_FONTS = ['600 12px "Barlow Condensed"', '600 12px "Barlow"'];
+
+/** Enlarged more than this, what was painted is too blurred to be moved. */
+const BLURRED = 2;
 
 /** A view that stood still for this long is painted, ms. */
 const SETTLED_MS = 90;
@@ -93,12 +96,9 @@ export function useStage(
   function moveSheet(from: View, to: View): boolean {
     const sheet = sheetOf();
     if (!sheet) return false;
-    const k = to.scale / from.scale;
-    const [x, y] = [to.x - k * (rimPx + from.x) + rimPx, to.y - k * (rimPx + from.y) + rimPx];
-    const { width, height } = canvasSize();
-    const isBare = x > rimPx || y > rimPx || x + k * width < width - rimPx || y + k * height < height - rimPx;
-    if (isBare || k > 2) return false;
-    sheet.style.transform = `translate(${x}px, ${y}px) scale(${k})`;
+    const place = canvasPlace(from, to, rimPx);
+    if (place.k > BLURRED || !coversBoard(place, state.size.value, rimPx)) return false;
+    sheet.style.transform = `translate(${place.x + rimPx}px, ${place.y + rimPx}px) scale(${place.k})`;
     return true;
   }
 }

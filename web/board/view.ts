@@ -48,3 +48,20 @@ export function visibleBox(view: View, { width, height }: ScreenSize): Box {
   const [maxX, minY] = toSurface(view, [width, height]);
   return { minX, minY, maxX, maxY };
 }
+
+/** Where a canvas painted for one view lies so that it shows another: its top left corner on the board, pixels, and how much larger. */
+export interface CanvasPlace {
+  readonly x: number;
+  readonly y: number;
+  readonly k: number;
+}
+
+/** The place of a canvas that reaches beyond the board by `rimPx` on all sides, so that what it shows lies where the new view has it. */
+export function canvasPlace(from: View, to: View, rimPx: number): CanvasPlace {
+  const k = to.scale / from.scale;
+  return { k, x: to.x - k * (rimPx + from.x), y: to.y - k * (rimPx + from.y) };
+}
+
+/** Whether a canvas in its place leaves no part of the board bare. */
+export const coversBoard = ({ x, y, k }: CanvasPlace, { width, height }: ScreenSize, rimPx: number): boolean =>
+  x <= 0 && y <= 0 && x + k * (width + 2 * rimPx) >= width && y + k * (height + 2 * rimPx) >= height;
