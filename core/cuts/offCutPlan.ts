@@ -3,6 +3,7 @@ import { hasWayUp, type Product, type Size } from '../tile/product.ts';
 import { productNamed, type CutPiece } from './cutPiece.ts';
 import { planOutlineOffCuts } from './outlineOffCuts.ts';
 import type { Side } from './cutKind.ts';
+import type { CutSource } from './cutSource.ts';
 import type { SheetPlan } from './sheets/planSheets.ts';
 
 /** Sizes nearer than this fit each other, mm. */
@@ -18,14 +19,6 @@ interface OffCut {
   readonly factory: ReadonlySet<Side>;
   /** The piece that left it; null for an unopened tile. */
   readonly leftBy: string | null;
-}
-
-/** Where a cut piece comes from. */
-export interface CutSource {
-  /** Number of the tile opened for cuts, from 1. */
-  readonly tile: number;
-  /** Label of the piece whose off-cut is used; null when a tile is opened. */
-  readonly offCutOf: string | null;
 }
 
 /** Which tiles are opened for the cuts, and what comes from which. */

@@ -3,7 +3,7 @@ import { drawnIn } from '../geometry/drawnIn.ts';
 import { selfTurns } from '../geometry/selfTurns.ts';
 import { boxOf, isInside, mapPolygon, polygonArea, polygonsArea, ringArea, type Box, type Polygon } from '../geometry/ring.ts';
 import type { CutPiece } from './cutPiece.ts';
-import type { CutSource } from './offCutPlan.ts';
+import type { CutSource } from './cutSource.ts';
 
 /** What a tile still holds after pieces were cut from it. */
 interface Remainder {

@@ -21,8 +21,8 @@ import { useMeasureOverlay } from './measure/useMeasureOverlay.ts';
 import { useSetoutMoves } from './setout/useSetoutMoves.ts';
 import SurfaceHead from './SurfaceHead.vue';
 import TilePanel from './tile/TilePanel.vue';
-import { useAreaMoves } from './tile/useAreaMoves.ts';
-import { useGiveNext } from './tile/useGiveNext.ts';
+import { useAreaMoves } from './tile/setIn/useAreaMoves.ts';
+import { useGiveNext } from './tile/colours/useGiveNext.ts';
 import { useBoardKeys, type BoardHandle } from './useBoardKeys.ts';
 import { useOpenJob } from './useOpenJob.ts';
 

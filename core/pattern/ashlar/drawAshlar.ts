@@ -1,15 +1,7 @@
 import { seededNumbers } from '../../geometry/seededNumbers.ts';
 import { together } from './editStones.ts';
 import { retile } from './retile.ts';
-import { coverOf, faultsNear, faultsOf, squaresOf, type CellSize, type Stone } from './stones.ts';
-
-/** What stones a cell is drawn from. */
-export interface AshlarRules extends CellSize {
-  /** Sizes in modules that can be cut from the tile, as they lie. */
-  readonly sizes: readonly (readonly [number, number])[];
-  /** Modules that a joint may run straight for. */
-  readonly longestJoint: number;
-}
+import { coverOf, faultsNear, faultsOf, squaresOf, type AshlarRules, type CellSize, type Stone } from './stones.ts';
 
 /** Draws of a whole cell that are tried, and how far their seeds are apart. */
 const DRAWS = 4;

@@ -1,5 +1,4 @@
-import type { AshlarRules } from './drawAshlar.ts';
-import { coverOf, isTwin, squaresOf, type Stone } from './stones.ts';
+import { coverOf, isTwin, squaresOf, type AshlarRules, type Stone } from './stones.ts';
 
 /** Stones that may be tried before a patch is given up. */
 const TRIES = 160;

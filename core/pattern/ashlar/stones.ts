@@ -7,6 +7,14 @@ export interface CellSize {
   readonly rows: number;
 }
 
+/** What stones a cell is drawn from. */
+export interface AshlarRules extends CellSize {
+  /** Sizes in modules that can be cut from the tile, as they lie. */
+  readonly sizes: readonly (readonly [number, number])[];
+  /** Modules that a joint may run straight for. */
+  readonly longestJoint: number;
+}
+
 const wrap = (n: number, by: number): number => ((n % by) + by) % by;
 
 /** Which stone covers each square of a cell, row by row; -1 where none does. Throws where two do. */

@@ -15,8 +15,8 @@ import FieldGrid from '../../fields/FieldGrid.vue';
 import LengthField from '../../fields/LengthField.vue';
 import { useAttempt } from '../useAttempt.ts';
 import { useEditSurface } from '../useEditSurface.ts';
-import ProductDialog from './ProductDialog.vue';
-import ProductListDialog from './ProductListDialog.vue';
+import ProductDialog from './product/ProductDialog.vue';
+import ProductListDialog from './list/ProductListDialog.vue';
 import ProductPicker from './ProductPicker.vue';
 import type { EditedLaying } from './useLaying.ts';
 

@@ -7,9 +7,9 @@ import ChoiceField from '../../fields/ChoiceField.vue';
 import PartTabs from '../../fields/PartTabs.vue';
 import SwitchField from '../../fields/SwitchField.vue';
 import { TILE_PARTS, useBoardStore } from '../../stores/boardStore.ts';
-import ColoursForm from './ColoursForm.vue';
-import PatternForm from './PatternForm.vue';
-import SetInForm from './SetInForm.vue';
+import ColoursForm from './colours/ColoursForm.vue';
+import PatternForm from './pattern/PatternForm.vue';
+import SetInForm from './setIn/SetInForm.vue';
 import TileForm from './TileForm.vue';
 import { useLaying } from './useLaying.ts';
 

@@ -13,12 +13,12 @@ import { chipRing, interlocks, sheetSize } from '@azulejo/core/tile/sheet/sheetC
 import { sheetFaults } from '@azulejo/core/tile/sheet/sheetFaults';
 import { formatLength, formatLengthWithUnit } from '@azulejo/core/units/formatLength';
 import type { Tape } from '@azulejo/core/units/tape';
-import ColourField from '../../../fields/ColourField.vue';
-import FieldGrid from '../../../fields/FieldGrid.vue';
-import LengthField from '../../../fields/LengthField.vue';
-import NumberField from '../../../fields/NumberField.vue';
-import PartTabs from '../../../fields/PartTabs.vue';
-import SwitchField from '../../../fields/SwitchField.vue';
+import ColourField from '../../../../fields/ColourField.vue';
+import FieldGrid from '../../../../fields/FieldGrid.vue';
+import LengthField from '../../../../fields/LengthField.vue';
+import NumberField from '../../../../fields/NumberField.vue';
+import PartTabs from '../../../../fields/PartTabs.vue';
+import SwitchField from '../../../../fields/SwitchField.vue';
 import MountForm from './MountForm.vue';
 import SheetBoard from './SheetBoard.vue';
 

@@ -7,7 +7,7 @@ import { productAt, type Field } from '@azulejo/core/setout/field';
 import { forEachWhole, tileRing } from '@azulejo/core/setout/layout';
 import { placeRepeat } from '@azulejo/core/setout/placeRepeat';
 import type { Product } from '@azulejo/core/tile/product';
-import { colourOf, facesOf } from '../../board/faces.ts';
+import { colourOf, facesOf } from '../../../board/faces.ts';
 
 const props = defineProps<{ laying: Laying; products: readonly Product[]; jointColour: string }>();
 

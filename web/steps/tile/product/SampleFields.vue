@@ -6,7 +6,7 @@ import type { Product } from '@azulejo/core/tile/product';
 import { jointForSample, sampleFigures } from '@azulejo/core/tile/sampleSizes';
 import { formatLength, formatLengthWithUnit } from '@azulejo/core/units/formatLength';
 import type { Tape } from '@azulejo/core/units/tape';
-import LengthField from '../../fields/LengthField.vue';
+import LengthField from '../../../fields/LengthField.vue';
 
 /** A handful of measured pieces: their mean is the size the plan uses. */
 const props = defineProps<{ draft: Product; labels: readonly [string, string]; tape: Tape }>();

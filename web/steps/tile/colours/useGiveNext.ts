@@ -6,7 +6,7 @@ import { colourAt, placeName } from '@azulejo/core/pattern/colours';
 import type { Drawing } from '@azulejo/core/plan';
 import type { Field } from '@azulejo/core/setout/field';
 import { addressAt } from '@azulejo/core/setout/addressAt';
-import { useEditSurface } from '../useEditSurface.ts';
+import { useEditSurface } from '../../useEditSurface.ts';
 
 /** Gives the piece at a position on the surface the next tile of the mix it lies in. */
 export function useGiveNext(surface: Ref<Surface | null>, drawing: Ref<Drawing | null>): (at: Point) => void {

@@ -10,10 +10,10 @@ import { lineOfEdge, measuresAt, type Fixture } from '@azulejo/core/surface/fixt
 import { outlineOf } from '@azulejo/core/surface/shapes/registry';
 import { actualSize } from '@azulejo/core/tile/product';
 import type { Tape } from '@azulejo/core/units/tape';
-import { useBoardStore } from '../../stores/boardStore.ts';
-import { newId } from '../newId.ts';
-import { useAttempt } from '../useAttempt.ts';
-import { useEditSurface } from '../useEditSurface.ts';
+import { useBoardStore } from '../../../stores/boardStore.ts';
+import { newId } from '../../newId.ts';
+import { useAttempt } from '../../useAttempt.ts';
+import { useEditSurface } from '../../useEditSurface.ts';
 import AreaEditor from './AreaEditor.vue';
 import BandRow from './BandRow.vue';
 import BorderFields from './BorderFields.vue';

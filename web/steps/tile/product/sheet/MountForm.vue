@@ -8,9 +8,9 @@ import type { Module } from '@azulejo/core/pattern/repeat';
 import type { ChipType, Sheet } from '@azulejo/core/tile/sheet/sheet';
 import { sheetSize } from '@azulejo/core/tile/sheet/sheetChips';
 import type { Tape } from '@azulejo/core/units/tape';
-import ChoiceField from '../../../fields/ChoiceField.vue';
-import FieldGrid from '../../../fields/FieldGrid.vue';
-import LengthField from '../../../fields/LengthField.vue';
+import ChoiceField from '../../../../fields/ChoiceField.vue';
+import FieldGrid from '../../../../fields/FieldGrid.vue';
+import LengthField from '../../../../fields/LengthField.vue';
 
 /** Mounts chips in a pattern on a fresh sheet. */
 const props = defineProps<{ sheet: Sheet; tape: Tape }>();

@@ -11,11 +11,11 @@ import { SHAPE_NAMES } from '@azulejo/core/messages/en/patterns';
 import { actualSize, type Product } from '@azulejo/core/tile/product';
 import { formatLength, formatLengthWithUnit } from '@azulejo/core/units/formatLength';
 import type { Tape } from '@azulejo/core/units/tape';
-import { useJobStore } from '../../stores/jobStore.ts';
-import { simulatedSupplier } from '../../supplier/simulatedSupplier.ts';
-import type { Offer } from '../../supplier/supplier.ts';
-import { newId } from '../newId.ts';
-import TileSwatch from './TileSwatch.vue';
+import { useJobStore } from '../../../stores/jobStore.ts';
+import { simulatedSupplier } from '../../../supplier/simulatedSupplier.ts';
+import type { Offer } from '../../../supplier/supplier.ts';
+import { newId } from '../../newId.ts';
+import TileSwatch from '../TileSwatch.vue';
 import { usersOf } from './usersOf.ts';
 
 const props = defineProps<{ job: Job; tape: Tape; chosen: string }>();

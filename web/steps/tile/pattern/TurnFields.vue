@@ -2,11 +2,11 @@
 import { computed } from 'vue';
 import { canMirror, type Laying } from '@azulejo/core/pattern/laying';
 import type { Tape } from '@azulejo/core/units/tape';
-import AngleField from '../../fields/AngleField.vue';
-import FieldGrid from '../../fields/FieldGrid.vue';
-import SwitchField from '../../fields/SwitchField.vue';
-import { useAttempt } from '../useAttempt.ts';
-import type { EditedLaying } from './useLaying.ts';
+import AngleField from '../../../fields/AngleField.vue';
+import FieldGrid from '../../../fields/FieldGrid.vue';
+import SwitchField from '../../../fields/SwitchField.vue';
+import { useAttempt } from '../../useAttempt.ts';
+import type { EditedLaying } from '../useLaying.ts';
 
 const props = defineProps<{ laying: Laying; edited: EditedLaying; tape: Tape }>();
 const { trouble, attempt } = useAttempt(() => props.tape);

@@ -9,11 +9,11 @@ import type { Issue } from '@azulejo/core/result';
 import type { Product } from '@azulejo/core/tile/product';
 import { formatLengthWithUnit } from '@azulejo/core/units/formatLength';
 import type { Tape } from '@azulejo/core/units/tape';
-import FieldGrid from '../../fields/FieldGrid.vue';
-import NumberField from '../../fields/NumberField.vue';
-import SwitchField from '../../fields/SwitchField.vue';
+import FieldGrid from '../../../fields/FieldGrid.vue';
+import NumberField from '../../../fields/NumberField.vue';
+import SwitchField from '../../../fields/SwitchField.vue';
 import AshlarFields from './AshlarFields.vue';
-import { useAttempt } from '../useAttempt.ts';
+import { useAttempt } from '../../useAttempt.ts';
 
 const props = defineProps<{
   pattern: Pattern;

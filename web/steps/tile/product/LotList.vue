@@ -2,9 +2,9 @@
 import Button from 'primevue/button';
 import { PhPlus, PhTrash } from '@phosphor-icons/vue';
 import type { Lot } from '@azulejo/core/tile/lot';
-import NumberField from '../../fields/NumberField.vue';
-import TextField from '../../fields/TextField.vue';
-import { newId } from '../newId.ts';
+import NumberField from '../../../fields/NumberField.vue';
+import TextField from '../../../fields/TextField.vue';
+import { newId } from '../../newId.ts';
 
 /** Production batches of a tile: shade and calibre as printed on the box. */
 const props = defineProps<{ lots: readonly Lot[] }>();

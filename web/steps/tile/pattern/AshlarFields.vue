@@ -11,12 +11,12 @@ import type { Issue } from '@azulejo/core/result';
 import type { Product } from '@azulejo/core/tile/product';
 import { formatLengthWithUnit } from '@azulejo/core/units/formatLength';
 import type { Tape } from '@azulejo/core/units/tape';
-import FieldGrid from '../../fields/FieldGrid.vue';
-import LengthField from '../../fields/LengthField.vue';
-import NumberField from '../../fields/NumberField.vue';
-import { useBoardStore } from '../../stores/boardStore.ts';
-import { planner } from '../../workers/planner.ts';
-import { useAttempt } from '../useAttempt.ts';
+import FieldGrid from '../../../fields/FieldGrid.vue';
+import LengthField from '../../../fields/LengthField.vue';
+import NumberField from '../../../fields/NumberField.vue';
+import { useBoardStore } from '../../../stores/boardStore.ts';
+import { planner } from '../../../workers/planner.ts';
+import { useAttempt } from '../../useAttempt.ts';
 
 const props = defineProps<{
   pattern: Ashlar;

@@ -6,9 +6,9 @@ import { fieldsOf } from '@azulejo/core/setout/fields/openSurface';
 import { lineOfEdge, measuresAt } from '@azulejo/core/surface/fixture';
 import { outlineOf } from '@azulejo/core/surface/shapes/registry';
 import { MM_PER_INCH, type Tape } from '@azulejo/core/units/tape';
-import type { Grip } from '../../board/grip.ts';
-import { useBoardStore } from '../../stores/boardStore.ts';
-import { useEditSurface } from '../useEditSurface.ts';
+import type { Grip } from '../../../board/grip.ts';
+import { useBoardStore } from '../../../stores/boardStore.ts';
+import { useEditSurface } from '../../useEditSurface.ts';
 
 type Areas = Surface['areas'];
 

@@ -5,11 +5,11 @@ import type { Border } from '@azulejo/core/pattern/edging';
 import type { Issue } from '@azulejo/core/result';
 import { actualSize } from '@azulejo/core/tile/product';
 import type { Tape } from '@azulejo/core/units/tape';
-import FieldGrid from '../../fields/FieldGrid.vue';
-import LengthField from '../../fields/LengthField.vue';
-import SwitchField from '../../fields/SwitchField.vue';
-import { useAttempt } from '../useAttempt.ts';
-import ProductPicker from './ProductPicker.vue';
+import FieldGrid from '../../../fields/FieldGrid.vue';
+import LengthField from '../../../fields/LengthField.vue';
+import SwitchField from '../../../fields/SwitchField.vue';
+import { useAttempt } from '../../useAttempt.ts';
+import ProductPicker from '../ProductPicker.vue';
 
 /** A frame of tiles round a surface or an inset. */
 const props = defineProps<{ job: Job; border: Border | null; tape: Tape; commit: (border: Border | null) => readonly Issue[] }>();

@@ -6,11 +6,11 @@ import type { Job } from '@azulejo/core/job';
 import type { Band } from '@azulejo/core/pattern/edging';
 import type { Issue } from '@azulejo/core/result';
 import type { Tape } from '@azulejo/core/units/tape';
-import FieldGrid from '../../fields/FieldGrid.vue';
-import LengthField from '../../fields/LengthField.vue';
-import SwitchField from '../../fields/SwitchField.vue';
-import { useAttempt } from '../useAttempt.ts';
-import ProductPicker from './ProductPicker.vue';
+import FieldGrid from '../../../fields/FieldGrid.vue';
+import LengthField from '../../../fields/LengthField.vue';
+import SwitchField from '../../../fields/SwitchField.vue';
+import { useAttempt } from '../../useAttempt.ts';
+import ProductPicker from '../ProductPicker.vue';
 
 /** A row of other tiles let in between two courses. */
 const props = defineProps<{ job: Job; band: Band; tape: Tape; commit: (band: Band) => readonly Issue[] }>();

@@ -7,11 +7,11 @@ import { PATTERNS, type Pattern, type PatternId } from '@azulejo/core/pattern/re
 import { layingOfKind } from '@azulejo/core/pattern/suitLaying';
 import type { SurfacePlan } from '@azulejo/core/plan';
 import type { Tape } from '@azulejo/core/units/tape';
-import { useAttempt } from '../useAttempt.ts';
+import { useAttempt } from '../../useAttempt.ts';
 import PatternFields from './PatternFields.vue';
 import PatternPreview from './PatternPreview.vue';
 import TurnFields from './TurnFields.vue';
-import type { EditedLaying } from './useLaying.ts';
+import type { EditedLaying } from '../useLaying.ts';
 
 const props = defineProps<{ job: Job; surface: Surface; tape: Tape; laying: Laying; plan: SurfacePlan | null; edited: EditedLaying }>();
 const { trouble, attempt } = useAttempt(() => props.tape);
