@@ -63,6 +63,12 @@ test('every pattern that the list can be laid in is chosen from its picture, and
 test('turned, mirrored, mixed by rule and by hand, seen as it will look', async ({ page }) => {
   await open(page, 'washroom-side');
   await part(page, 'Pattern');
+  const whole = page.getByRole('radiogroup', { name: 'Pattern' });
+  const before = await page.getByTestId('board').screenshot();
+  await whole.getByRole('radio', { name: 'Running bond' }).hover();
+  await expect.poll(async () => (await page.getByTestId('board').screenshot()).equals(before)).toBe(false);
+  expect((await stored(page, 'washroom-side')).pattern.kind).toBe('stack');
+  await page.getByRole('heading', { level: 1 }).hover();
   await fill(page, 'or by this angle', '30');
   await page.getByText('Mirrored', { exact: true }).click();
   await part(page, 'Colours');

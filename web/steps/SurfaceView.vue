@@ -122,7 +122,7 @@ const move = (by: Point): void => moves.moveBy(by);
         @pick-edge="board.chosenEdge = $event"
         @tap="tap"
       >
-        <p v-if="failed" class="failed" role="alert">
+        <p v-if="failed && board.layingPreview === null" class="failed" role="alert">
           This setout could not be computed. Undo the last change, or change a size; nothing is lost.
         </p>
         <PlanProgressBar

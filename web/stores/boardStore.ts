@@ -1,5 +1,6 @@
 import { defineStore } from 'pinia';
 import { ref, shallowRef } from 'vue';
+import type { Laying } from '@azulejo/core/pattern/laying';
 import type { Surface } from '@azulejo/core/job';
 import type { SetoutChoice } from '@azulejo/core/setout/setoutChoice';
 
@@ -33,6 +34,8 @@ export const useBoardStore = defineStore('board', () => {
   const measuredPreview = shallowRef<Surface['measured'] | null>(null);
   /** The insets while a hand drags one of them. */
   const areasPreview = shallowRef<Surface['areas'] | null>(null);
+  /** What would be laid, while a hand rests on its picture: on the whole surface, or on an inset. */
+  const layingPreview = shallowRef<{ readonly areaId: string | null; readonly laying: Laying } | null>(null);
   const measurePart = ref<MeasurePart>('shape');
   const tilePart = ref<TilePart>('tile');
   /** Whether the tile step shows the surface as it will look, instead of the working drawing. */
@@ -52,6 +55,7 @@ export const useBoardStore = defineStore('board', () => {
     preview.value = null;
     measuredPreview.value = null;
     areasPreview.value = null;
+    layingPreview.value = null;
     chosenEdge.value = 'left';
     chosenFixture.value = null;
     chosenArea.value = null;
@@ -65,6 +69,7 @@ export const useBoardStore = defineStore('board', () => {
     preview,
     measuredPreview,
     areasPreview,
+    layingPreview,
     measurePart,
     tilePart,
     finished,

@@ -34,7 +34,16 @@ export function useSurfacePlan(surfaceId: Ref<string>) {
     return { job: moving ? withPreview(jobs.job, surface.value, preview) : jobs.job, surfaceId: surfaceId.value };
   });
 
-  const drawn = useLatest<Wanted, Answer<Drawing>>(wanted, async (input) => ({
+  /** The drawing shows what a hand rests on, too; it is not planned before it is chosen. */
+  const shown = computed<Wanted | null>(() => {
+    const { layingPreview } = board;
+    if (!wanted.value || !surface.value || !layingPreview) return wanted.value;
+    const { areaId, laying } = layingPreview;
+    const areas = surface.value.areas.map((area) => (area.id === areaId ? { ...area, ...laying } : area));
+    return { ...wanted.value, job: withPreview(wanted.value.job, surface.value, areaId === null ? laying : { areas }) };
+  });
+
+  const drawn = useLatest<Wanted, Answer<Drawing>>(shown, async (input) => ({
     ...input,
     result: await drawer.drawSurface(input.job, input.surfaceId),
   }));

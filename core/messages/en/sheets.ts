@@ -16,11 +16,12 @@ const counted = (count: number, one: string): string => `${count} ${count === 1 
 
 /** What a surface takes in sheets, in a sentence. */
 export function describeSheets({ wholeSheets, openedForParts, parts, chipsLeft, lowerBound }: SheetPlan): string {
-  const whole = `${counted(wholeSheets, 'sheet')} laid whole`;
+  const whole = wholeSheets === 0 ? 'No sheet is laid whole' : `${counted(wholeSheets, 'sheet')} laid whole`;
+  const opened = `${counted(openedForParts, 'sheet')}${wholeSheets === 0 ? '' : ' more'}`;
   if (parts.length === 0) return `${whole}; no sheet is cut.`;
   const total = wholeSheets + openedForParts;
   const proof = total === lowerBound ? 'it can not be done with fewer' : `no way needs fewer than ${lowerBound}`;
-  return `${whole}, ${counted(parts.length, 'part')} out of ${openedForParts} more; ${proof}. ${counted(chipsLeft, 'chip')} left over.`;
+  return `${whole}, ${counted(parts.length, 'part')} out of ${opened}; ${proof}. ${counted(chipsLeft, 'chip')} left over.`;
 }
 
 /** What becomes of one cut sheet. */

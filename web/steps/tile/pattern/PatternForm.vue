@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed } from 'vue';
+import { computed, onBeforeUnmount } from 'vue';
 import type { Job, Surface } from '@azulejo/core/job';
 import { MISFIT_WORDS, PATTERN_NAMES, PATTERN_SUITS } from '@azulejo/core/messages/en/patterns';
 import type { Laying } from '@azulejo/core/pattern/laying';
@@ -7,6 +7,7 @@ import { PATTERNS, type Pattern, type PatternId } from '@azulejo/core/pattern/re
 import { layingOfKind } from '@azulejo/core/pattern/suitLaying';
 import type { SurfacePlan } from '@azulejo/core/plan';
 import type { Tape } from '@azulejo/core/units/tape';
+import { useBoardStore } from '../../../stores/boardStore.ts';
 import { useAttempt } from '../../useAttempt.ts';
 import PatternFields from './PatternFields.vue';
 import PatternPreview from './PatternPreview.vue';
@@ -14,6 +15,7 @@ import TurnFields from './TurnFields.vue';
 import type { EditedLaying } from '../useLaying.ts';
 
 const props = defineProps<{ job: Job; surface: Surface; tape: Tape; laying: Laying; plan: SurfacePlan | null; edited: EditedLaying }>();
+const board = useBoardStore();
 const { trouble, attempt } = useAttempt(() => props.tape);
 const pattern = computed(() => props.laying.pattern);
 
@@ -27,7 +29,25 @@ const candidates = computed(() =>
 );
 const tileName = (id: string): string => props.job.products.find((product) => product.id === id)?.name ?? id;
 
+/** A hand that rests on a picture for this long sees it on the drawing, ms. */
+const REST_MS = 220;
+let resting: ReturnType<typeof setTimeout> | undefined;
+function rest(laying: Laying | null, event: PointerEvent): void {
+  if (!laying || event.pointerType !== 'mouse' || laying.pattern.kind === pattern.value.kind) return;
+  clearTimeout(resting);
+  const { turnDeg, mirrored } = props.laying;
+  resting = setTimeout(() => {
+    board.layingPreview = { areaId: board.chosenArea, laying: { ...laying, turnDeg, mirrored } };
+  }, REST_MS);
+}
+function leave(): void {
+  clearTimeout(resting);
+  board.layingPreview = null;
+}
+onBeforeUnmount(leave);
+
 function choose(laying: Laying | null): void {
+  leave();
   if (!laying || laying.pattern.kind === pattern.value.kind) return;
   const { productId, parts, jointMm, colours } = laying;
   attempt(props.edited.put('Pattern', { productId, parts, jointMm, colours, pattern: laying.pattern }));
@@ -47,6 +67,8 @@ const put = (next: Pattern) => props.edited.put('Pattern', { pattern: next });
         :class="{ on: candidate.id === pattern.kind }"
         :disabled="candidate.laying === null"
         @click="choose(candidate.laying)"
+        @pointerenter="rest(candidate.laying, $event)"
+        @pointerleave="leave"
       >
         <PatternPreview v-if="candidate.laying" :laying="candidate.laying" :products="job.products" :joint-colour="surface.jointColour" />
         <span v-else class="none soft small">{{ MISFIT_WORDS.otherOutline }}</span>
