@@ -15,6 +15,7 @@ const step = (page: Page, name: string) => page.getByRole('navigation', { name: 
 const end = (page: Page, side: string) => page.getByTestId(`end-${side}`);
 const choose = async (page: Page, field: string, option: string): Promise<void> => {
   await page.getByRole('combobox', { name: field, exact: true }).tap();
+  if (field === 'Tile') await page.getByPlaceholder('Search name or material').fill(option);
   await page.getByRole('option', { name: option, exact: true }).tap();
 };
 

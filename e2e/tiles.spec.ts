@@ -14,8 +14,10 @@ const JOB = '/jobs/tidewater-bakehouse';
 const saved = (page: Page) => expect(page.getByTestId('save-state')).toHaveText('Saved');
 const part = (page: Page, name: string) =>
   page.getByRole('navigation', { name: 'Parts of tile and pattern' }).getByRole('button', { name, exact: true }).click();
-const choose = async (page: Page, field: string, option: string | RegExp): Promise<void> => {
+const choose = async (page: Page, field: string, option: string): Promise<void> => {
   await page.getByRole('combobox', { name: field, exact: true }).first().click();
+  // The list of tiles scrolls to the chosen one when it opens; the search leaves the one that is wanted.
+  if (field === 'Tile') await page.getByPlaceholder('Search name or material').fill(option);
   await page.getByRole('option', { name: option }).first().click();
 };
 const fill = async (page: Page, label: string | RegExp, text: string): Promise<void> => {
