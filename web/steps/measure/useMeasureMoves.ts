@@ -5,9 +5,10 @@ import { add, type Point } from '@azulejo/core/geometry/point';
 import { checkMeasured } from '@azulejo/core/surface/checkMeasured';
 import { measuresAt } from '@azulejo/core/surface/fixture';
 import { moveCorner } from '@azulejo/core/surface/shapes/asWalls';
-import { MM_PER_INCH, type Tape } from '@azulejo/core/units/tape';
+import type { Tape } from '@azulejo/core/units/tape';
 import type { Grip } from '../../board/grip.ts';
 import { useBoardStore } from '../../stores/boardStore.ts';
+import { toTapeStep } from '../tapeStep.ts';
 import { useEditSurface } from '../useEditSurface.ts';
 
 type Measured = Surface['measured'];
@@ -16,8 +17,7 @@ type Measured = Surface['measured'];
 export function useMeasureMoves(surface: Ref<Surface | null>, drawing: Ref<Drawing | null>, tape: Ref<Tape>) {
   const board = useBoardStore();
   const edit = useEditSurface(() => surface.value?.id ?? '');
-  const stepMm = computed(() => (tape.value.system === 'metric' ? 1 : MM_PER_INCH / Math.max(16, tape.value.fraction)));
-  const round = (mm: number): number => Math.round(Math.round(mm / stepMm.value) * stepMm.value * 1e4) / 1e4;
+  const round = (mm: number): number => toTapeStep(mm, tape.value);
   /** Where the held grip has come to; null while nothing is held. */
   let heldAt: Point | null = null;
 

@@ -1,13 +1,14 @@
-import { computed, type Ref } from 'vue';
+import type { Ref } from 'vue';
 import type { Surface } from '@azulejo/core/job';
 import type { Drawing } from '@azulejo/core/plan';
 import type { Point } from '@azulejo/core/geometry/point';
 import { firstPieceSpan, spanOf, type Axis } from '@azulejo/core/setout/axisPlacement';
 import { normaliseOffset } from '@azulejo/core/setout/normaliseOffset';
 import type { AxisChoice, SetoutChoice } from '@azulejo/core/setout/setoutChoice';
-import { MM_PER_INCH, type Tape } from '@azulejo/core/units/tape';
+import type { Tape } from '@azulejo/core/units/tape';
 import { useBoardStore } from '../../stores/boardStore.ts';
 import { useJobStore } from '../../stores/jobStore.ts';
+import { tapeStep, toTapeStep, withoutDust } from '../tapeStep.ts';
 
 /** Moves of a setout by hand, and the rules that one key sets. */
 export type SetoutMoves = ReturnType<typeof useSetoutMoves>;
@@ -16,7 +17,6 @@ export type SetoutMoves = ReturnType<typeof useSetoutMoves>;
 export function useSetoutMoves(surface: Ref<Surface | null>, drawing: Ref<Drawing | null>, tape: Ref<Tape>) {
   const jobs = useJobStore();
   const board = useBoardStore();
-  const stepMm = computed(() => (tape.value.system === 'metric' ? 1 : MM_PER_INCH / Math.max(16, tape.value.fraction)));
 
   function commit(label: string, choice: SetoutChoice): void {
     const id = surface.value?.id;
@@ -57,7 +57,7 @@ export function useSetoutMoves(surface: Ref<Surface | null>, drawing: Ref<Drawin
     const now = offsets();
     if (!now || !surface.value) return;
     const k = axis === 'x' ? 0 : 1;
-    commit('Nudge setout', { ...settled(), [axis]: { rule: 'free', offsetMm: round(now[k] + steps * stepMm.value) } });
+    commit('Nudge setout', { ...settled(), [axis]: { rule: 'free', offsetMm: withoutDust(now[k] + steps * tapeStep(tape.value)) } });
   }
 
   /** Best directions take the rule in force, so that moving one does not turn the other. */
@@ -73,9 +73,8 @@ export function useSetoutMoves(surface: Ref<Surface | null>, drawing: Ref<Drawin
   };
 
   const tidy = ([x, y]: Point): Point => {
-    const steps = (mm: number): number => round(Math.round(mm / stepMm.value) * stepMm.value);
     const [a, b] = drawing.value ? normaliseOffset(drawing.value.layout.repeat, [x, y]) : [x, y];
-    return [steps(a), steps(b)];
+    return [toTapeStep(a, tape.value), toTapeStep(b, tape.value)];
   };
 
   return {
@@ -86,5 +85,3 @@ export function useSetoutMoves(surface: Ref<Surface | null>, drawing: Ref<Drawin
     best: () => commit('Best setout', { x: { rule: 'best' }, y: { rule: 'best' } }),
   };
 }
-
-const round = (mm: number): number => Math.round(mm * 1e4) / 1e4;

@@ -5,9 +5,10 @@ import { boxOf, isInside } from '@azulejo/core/geometry/ring';
 import { fieldsOf } from '@azulejo/core/setout/fields/openSurface';
 import { lineOfEdge, measuresAt } from '@azulejo/core/surface/fixture';
 import { outlineOf } from '@azulejo/core/surface/shapes/registry';
-import { MM_PER_INCH, type Tape } from '@azulejo/core/units/tape';
+import type { Tape } from '@azulejo/core/units/tape';
 import type { Grip } from '../../../board/grip.ts';
 import { useBoardStore } from '../../../stores/boardStore.ts';
+import { toTapeStep } from '../../tapeStep.ts';
 import { useEditSurface } from '../../useEditSurface.ts';
 
 type Areas = Surface['areas'];
@@ -16,8 +17,7 @@ type Areas = Surface['areas'];
 export function useAreaMoves(surface: Ref<Surface | null>, tape: Ref<Tape>) {
   const board = useBoardStore();
   const edit = useEditSurface(() => surface.value?.id ?? '');
-  const stepMm = computed(() => (tape.value.system === 'metric' ? 1 : MM_PER_INCH / Math.max(16, tape.value.fraction)));
-  const round = (mm: number): number => Math.round(Math.round(mm / stepMm.value) * stepMm.value * 1e4) / 1e4;
+  const round = (mm: number): number => toTapeStep(mm, tape.value);
   let heldAt: Point | null = null;
 
   const grips = computed<readonly Grip[]>(() => {
