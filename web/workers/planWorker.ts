@@ -22,13 +22,21 @@ const MOST_PLANS = 80;
 
 const known = new Map<string, SurfacePlan>();
 let sharedWith = '';
+let lastJob: Job | null = null;
 
 /** What a surface's plan depends on, as text; everything is forgotten when what surfaces share changes. */
-function keyOf({ products, consumption, practice }: Job, surface: Surface): string {
-  const shared = JSON.stringify([products, consumption, practice]);
-  if (shared !== sharedWith || known.size >= MOST_PLANS) known.clear();
-  sharedWith = shared;
+function keyOf(job: Job, surface: Surface): string {
+  if (job !== lastJob) forgetWhatChanged(job);
+  if (known.size >= MOST_PLANS) known.clear();
   return JSON.stringify(surface);
+}
+
+/** Looked at once for all surfaces of a job. */
+function forgetWhatChanged(job: Job): void {
+  const { products, consumption, practice } = job;
+  const shared = JSON.stringify([products, consumption, practice]);
+  if (shared !== sharedWith) known.clear();
+  [lastJob, sharedWith] = [job, shared];
 }
 
 /** The whole plan of one surface, a step at a time; null where it was given up on the way. */

@@ -70,7 +70,8 @@ function planProduct(productId: string, cells: readonly SheetCell[], labels: Rea
   const order = [...wanted].sort((a, b) => chipsOf(b).length - chipsOf(a).length);
   const find = translationFinder(sheet);
   const rests: Rest[] = [];
-  const parts = order.map((cell): SheetPart => {
+  const parts = new Map<SheetCell, SheetPart>();
+  for (const cell of order) {
     const need = chipsOf(cell);
     const loose = isLoose(cell);
     const label = labels.get(cell) ?? '';
@@ -79,8 +80,8 @@ function planProduct(productId: string, cells: readonly SheetCell[], labels: Rea
     for (const chip of found?.chips ?? need) rest.chips.delete(chip);
     const { field, i, j, through } = cell;
     const restOf = found ? rest.from : null;
-    return { label, field, i, j, loose, restOf, chips: need.length, through: through.length, sheet: rest.number };
-  });
+    parts.set(cell, { label, field, i, j, loose, restOf, chips: need.length, through: through.length, sheet: rest.number });
+  }
   const wholeSheets = cells.length - wanted.length;
   return {
     productId,
@@ -88,16 +89,14 @@ function planProduct(productId: string, cells: readonly SheetCell[], labels: Rea
     wholeSheets,
     openedForParts: rests.length,
     lowerBound: kept ? boundFor(sheet, cells) : cells.length,
-    parts: parts.sort(
-      (a, b) => wanted.findIndex((cell) => labels.get(cell) === a.label) - wanted.findIndex((cell) => labels.get(cell) === b.label),
-    ),
+    parts: wanted.flatMap((cell) => parts.get(cell) ?? []),
     chipsLeft: rests.reduce((sum, { chips }) => sum + chips.size, 0),
   };
 }
 
 const chipsOf = ({ whole, through }: SheetCell): readonly number[] => [...whole, ...through];
 
-/** The fullest used rest that gives the chips; the smallest first, so that large rests last. */
+/** The smallest rest that gives the chips, so that large rests last. */
 function findRest(
   rests: readonly Rest[],
   take: (rest: ReadonlySet<number>) => readonly number[] | null,
