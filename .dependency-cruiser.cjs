@@ -5,7 +5,7 @@ const downward = ORDER.map((folder, k) => ({
   name: `core-${folder}-uses-what-is-above-it`,
   severity: 'error',
   from: { path: `^core/${folder}/`, pathNot: '\\.test\\.ts$' },
-  to: { path: `^core/(${[...ORDER.slice(k + 1), 'messages', 'formats'].join('|')})/|^core/(plan|job|edit|checkJob|startJob)\\.ts$` },
+  to: { path: `^core/(${[...ORDER.slice(k + 1), 'messages', 'formats'].join('|')})/|^core/(job/|plan\\.ts$)` },
 }));
 
 module.exports = {

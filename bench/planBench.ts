@@ -1,12 +1,12 @@
 import type { Fixture } from '@azulejo/core/surface/fixture';
 import { sharedArea } from '@azulejo/core/geometry/clip';
 import { drawSurface, planSurface } from '@azulejo/core/plan';
-import { productOf, type Job } from '@azulejo/core/job';
+import { productOf, type Job } from '@azulejo/core/job/job';
 import { repeatOf } from '@azulejo/core/pattern/registry';
 import { tileRing } from '@azulejo/core/setout/layout';
 import { placeRepeat } from '@azulejo/core/setout/placeRepeat';
 import { traceSurface } from '@azulejo/core/surface/traceSurface';
-import { jobOfOne } from '@azulejo/core/testJob';
+import { jobOfOne } from '@azulejo/core/trials/testJob';
 import { actualSize } from '@azulejo/core/tile/product';
 import { median, timeOf } from './timing.ts';
 

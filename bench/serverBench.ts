@@ -4,10 +4,10 @@ import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
-import { editJob } from '@azulejo/core/edit';
+import { editJob } from '@azulejo/core/job/edit';
 import { writeJobFile } from '@azulejo/core/formats/jobFile';
-import type { Job } from '@azulejo/core/job';
-import { jobOfOne } from '@azulejo/core/testJob';
+import type { Job } from '@azulejo/core/job/job';
+import { jobOfOne } from '@azulejo/core/trials/testJob';
 
 const WRITERS = 8;
 const SECONDS = 4;

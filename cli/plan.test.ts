@@ -3,7 +3,7 @@ import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { writeJobFile } from '@azulejo/core/formats/jobFile';
-import { jobOfOne } from '@azulejo/core/testJob';
+import { jobOfOne } from '@azulejo/core/trials/testJob';
 import { runPlan } from './plan.ts';
 
 const folder = mkdtempSync(join(tmpdir(), 'azulejo-cli-'));

@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
-import { checkJob } from './checkJob.ts';
-import { jobOfOne } from './testJob.ts';
+import { checkJob } from './job/checkJob.ts';
+import { jobOfOne } from './trials/testJob.ts';
 import { plan, planSteps, planSurface, setoutsOf, type SurfacePlan } from './plan.ts';
 import type { Candidate, SettledAxis } from './setout/candidate.ts';
 import { adviseSetout, rivalSetouts } from './setout/chooseSetout.ts';
@@ -8,7 +8,7 @@ import type { AxisChoice } from './setout/setoutChoice.ts';
 import { endCuts } from './setout/explainSetout.ts';
 import { describeReason } from './messages/en/reasons.ts';
 import { IMPERIAL_TAPE, METRIC_TAPE } from './units/tape.ts';
-import type { Surface } from './job.ts';
+import type { Surface } from './job/job.ts';
 
 const wall = { size: [2314, 297.5 + 10], tile: [297.5, 297.5], jointMm: 3 } as const;
 const planned = (over: Parameters<typeof jobOfOne>[0]): SurfacePlan => {

@@ -5,7 +5,7 @@ import { groupCuts, type CutGroup } from './cuts/groupCuts.ts';
 import { startLabels, type Labels } from './cuts/labelPieces.ts';
 import { planOffCuts, type OffCutPlan } from './cuts/offCutPlan.ts';
 import { planSheets, type SheetPlan } from './cuts/sheets/planSheets.ts';
-import { productOf, type Job, type Surface } from './job.ts';
+import { productOf, type Job, type Surface } from './job/job.ts';
 import { roundMoney } from './money/packs.ts';
 import {
   adviseSetout,

@@ -2,7 +2,7 @@ import { expect, test, type Page } from '@playwright/test';
 import { readFileSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
-import type { Job, Surface } from '@azulejo/core/job';
+import type { Job, Surface } from '@azulejo/core/job/job';
 import { RealServer } from './realServer.ts';
 
 const DEMO = fileURLToPath(new URL('../demo/tidewater-bakehouse.json', import.meta.url));

@@ -2,7 +2,7 @@ import { AxeBuilder } from '@axe-core/playwright';
 import { expect, test, type Page } from '@playwright/test';
 import { fileURLToPath } from 'node:url';
 import { readFileSync } from 'node:fs';
-import type { Job, Surface } from '@azulejo/core/job';
+import type { Job, Surface } from '@azulejo/core/job/job';
 import { RealServer } from './realServer.ts';
 
 const DEMO = fileURLToPath(new URL('../demo/tidewater-bakehouse.json', import.meta.url));

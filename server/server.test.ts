@@ -1,11 +1,11 @@
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import { readFileSync } from 'node:fs';
 import type { FastifyInstance, InjectOptions } from 'fastify';
-import { editJob } from '@azulejo/core/edit';
+import { editJob } from '@azulejo/core/job/edit';
 import { writeJobFile } from '@azulejo/core/formats/jobFile';
-import { JOB_VERSION, type Job } from '@azulejo/core/job';
+import { JOB_VERSION, type Job } from '@azulejo/core/job/job';
 import { plan } from '@azulejo/core/plan';
-import { jobOfOne } from '@azulejo/core/testJob';
+import { jobOfOne } from '@azulejo/core/trials/testJob';
 import { buildApp } from './app.ts';
 import type { Database } from './db/database.ts';
 import { migrate, migrationNames } from './db/migrate.ts';

@@ -1,9 +1,9 @@
 import { describe, expect, test } from '@jest/globals';
 import { ADVICE_WORDS, describeFinding } from '../messages/en/advice.ts';
 import { plan } from '../plan.ts';
-import type { Job } from '../job.ts';
+import type { Job } from '../job/job.ts';
 import { makeSheet } from '../pattern/makeSheet.ts';
-import { jobOfOne } from '../testJob.ts';
+import { jobOfOne } from '../trials/testJob.ts';
 import { sheetSize } from '../tile/sheet/sheetChips.ts';
 import { IMPERIAL_TAPE, METRIC_TAPE } from '../units/tape.ts';
 import { asWalls } from '../surface/shapes/asWalls.ts';

@@ -1,5 +1,5 @@
 import type { Figures, Issue } from '../result.ts';
-import type { Job, Surface } from '../job.ts';
+import type { Job, Surface } from '../job/job.ts';
 import type { Product } from '../tile/product.ts';
 import type { SheetPlan } from '../cuts/sheets/planSheets.ts';
 import type { SurfaceFigures } from '../takeoff/material.ts';

@@ -4,7 +4,7 @@ import { ringArea } from '../geometry/ring.ts';
 import { describeMark } from '../messages/en/marks.ts';
 import { planSurface, type SurfacePlan } from '../plan.ts';
 import type { Fixture } from '../surface/fixture.ts';
-import { jobOfOne } from '../testJob.ts';
+import { jobOfOne } from '../trials/testJob.ts';
 import { METRIC_TAPE } from '../units/tape.ts';
 import type { CutPiece } from './cutPiece.ts';
 

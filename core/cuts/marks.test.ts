@@ -3,7 +3,7 @@ import fc from 'fast-check';
 import { planSurface } from '../plan.ts';
 import type { Fixture } from '../surface/fixture.ts';
 import { madeUpTiles } from '../madeUp/tiles.ts';
-import { jobOfOne } from '../testJob.ts';
+import { jobOfOne } from '../trials/testJob.ts';
 import { coreBitFor, type Mark } from './cutKind.ts';
 import type { CutPiece } from './cutPiece.ts';
 import { narrowestSnapMm, toolFor } from './cutTool.ts';

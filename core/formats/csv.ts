@@ -1,5 +1,5 @@
 import Papa from 'papaparse';
-import { productName, tapeOf, type Job, type Surface } from '../job.ts';
+import { productName, tapeOf, type Job, type Surface } from '../job/job.ts';
 import { describeMark } from '../messages/en/marks.ts';
 import { kindName } from '../messages/en/names.ts';
 import type { Plan, SurfacePlan } from '../plan.ts';

@@ -1,6 +1,6 @@
 import { z } from 'zod';
-import { checkJob } from '../checkJob.ts';
-import { JOB_VERSION, jobSchema, type Job } from '../job.ts';
+import { checkJob } from '../job/checkJob.ts';
+import { JOB_VERSION, jobSchema, type Job } from '../job/job.ts';
 import { accepted, issue, refused, type Result } from '../result.ts';
 import { bringForward } from './migrations.ts';
 import { issuesFromZod } from './zodIssues.ts';

@@ -1,4 +1,4 @@
-import { JOB_VERSION } from '../job.ts';
+import { JOB_VERSION } from '../job/job.ts';
 
 type Data = Readonly<Record<string, unknown>>;
 

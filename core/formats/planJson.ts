@@ -1,4 +1,4 @@
-import { tapeOf, type Job, type Surface } from '../job.ts';
+import { tapeOf, type Job, type Surface } from '../job/job.ts';
 import { labelOf } from '../cuts/labelPieces.ts';
 import { describeFinding } from '../messages/en/advice.ts';
 import { describeReason } from '../messages/en/reasons.ts';

@@ -5,7 +5,7 @@ import { describeEnds, describeReason } from './en/reasons.ts';
 import { describeLine } from './en/lines.ts';
 import { describePacks, describeQuantity, explainMaterial, materialName } from './en/materials.ts';
 import { plan } from '../plan.ts';
-import { jobOfOne } from '../testJob.ts';
+import { jobOfOne } from '../trials/testJob.ts';
 
 const ends = (
   start: readonly number[],

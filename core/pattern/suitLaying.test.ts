@@ -1,5 +1,5 @@
 import { expect, test } from '@jest/globals';
-import { PLAIN_LAYING } from '../startJob.ts';
+import { PLAIN_LAYING } from '../job/startJob.ts';
 import { madeUpTiles } from '../madeUp/tiles.ts';
 import { checkLaying } from './checkLaying.ts';
 import { colourAt, ONE_COLOUR, type Colours } from './colours.ts';

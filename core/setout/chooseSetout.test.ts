@@ -1,7 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { planSurface, setoutsOf, type SurfacePlan } from '../plan.ts';
-import { jobOfOne } from '../testJob.ts';
+import { jobOfOne } from '../trials/testJob.ts';
 import type { EdgeRole } from '../surface/edge.ts';
 import { forEachWhole, tileRing } from './layout.ts';
 import { endCuts } from './explainSetout.ts';

@@ -1,7 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { packsFor } from '../money/packs.ts';
-import { startJob } from '../startJob.ts';
+import { startJob } from '../job/startJob.ts';
 import { madeUpTiles } from '../madeUp/tiles.ts';
 import { METRIC_TAPE } from '../units/tape.ts';
 import { notchFor, takeOffAdhesive } from './adhesive.ts';

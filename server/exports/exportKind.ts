@@ -1,4 +1,4 @@
-import type { Job, Surface } from '@azulejo/core/job';
+import type { Job, Surface } from '@azulejo/core/job/job';
 import type { Plan, SurfacePlan } from '@azulejo/core/plan';
 
 /** What an export of one surface is made from. */

@@ -1,7 +1,7 @@
 import type { FastifyPluginAsyncZod } from 'fastify-type-provider-zod';
 import { z } from 'zod';
 import { readJob } from '@azulejo/core/formats/jobFile';
-import type { Job } from '@azulejo/core/job';
+import type { Job } from '@azulejo/core/job/job';
 import { plan, planSurface } from '@azulejo/core/plan';
 import { ApiError } from '../errors/apiError.ts';
 import type { JobRepository } from '../jobs/jobRepository.ts';

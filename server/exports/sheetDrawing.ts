@@ -2,7 +2,7 @@ import type { CutPiece } from '@azulejo/core/cuts/cutPiece';
 import { kindLetter } from '@azulejo/core/cuts/kindLetter';
 import type { Point } from '@azulejo/core/geometry/point';
 import { boxOf, type Box, type Ring } from '@azulejo/core/geometry/ring';
-import { tapeOf } from '@azulejo/core/job';
+import { tapeOf } from '@azulejo/core/job/job';
 import { forEachWhole, tileRing } from '@azulejo/core/setout/layout';
 import { edgeDimensions } from '@azulejo/core/setout/edgeDimensions';
 import { formatLength } from '@azulejo/core/units/formatLength';

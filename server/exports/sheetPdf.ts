@@ -1,5 +1,5 @@
 import PDFDocument from 'pdfkit';
-import { productName, productOf, tapeOf } from '@azulejo/core/job';
+import { productName, productOf, tapeOf } from '@azulejo/core/job/job';
 import { edgeName, kindName } from '@azulejo/core/messages/en/names';
 import { describeLine, describeSlant } from '@azulejo/core/messages/en/lines';
 import { describeMark } from '@azulejo/core/messages/en/marks';

@@ -1,5 +1,5 @@
 import { readJob } from '@azulejo/core/formats/jobFile';
-import { JOB_VERSION, type Job } from '@azulejo/core/job';
+import { JOB_VERSION, type Job } from '@azulejo/core/job/job';
 import type { Database } from '../db/database.ts';
 import { readQueries } from '../db/readQueries.ts';
 

@@ -1,6 +1,6 @@
-import { applyChange, type Change, type Patch } from '@azulejo/core/edit';
+import { applyChange, type Change, type Patch } from '@azulejo/core/job/edit';
 import { readJob } from '@azulejo/core/formats/jobFile';
-import type { Job } from '@azulejo/core/job';
+import type { Job } from '@azulejo/core/job/job';
 import type { Database, Queryable } from '../db/database.ts';
 import { readQueries } from '../db/readQueries.ts';
 import { ApiError } from '../errors/apiError.ts';

@@ -2,7 +2,7 @@ import { randomUUID } from 'node:crypto';
 import type { FastifyPluginAsyncZod } from 'fastify-type-provider-zod';
 import { z } from 'zod';
 import { readJobFile } from '@azulejo/core/formats/jobFile';
-import { startJob } from '@azulejo/core/startJob';
+import { startJob } from '@azulejo/core/job/startJob';
 import { IMPERIAL_TAPE, METRIC_TAPE } from '@azulejo/core/units/tape';
 import { ApiError } from '../errors/apiError.ts';
 import type { JobRepository } from './jobRepository.ts';

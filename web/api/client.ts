@@ -1,5 +1,5 @@
-import type { Change } from '@azulejo/core/edit';
-import type { Job } from '@azulejo/core/job';
+import type { Change } from '@azulejo/core/job/edit';
+import type { Job } from '@azulejo/core/job/job';
 
 /** A job in the list. */
 export interface JobEntry {

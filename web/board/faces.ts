@@ -1,4 +1,4 @@
-import type { Job, Surface } from '@azulejo/core/job';
+import type { Job, Surface } from '@azulejo/core/job/job';
 import type { Product } from '@azulejo/core/tile/product';
 
 /** What the faces of tiles and the joints between them look like. */

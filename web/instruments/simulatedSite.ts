@@ -1,4 +1,4 @@
-import type { Surface } from '@azulejo/core/job';
+import type { Surface } from '@azulejo/core/job/job';
 import { distance, type Point } from '@azulejo/core/geometry/point';
 import { lengthAt } from '@azulejo/core/surface/measurements';
 import { cornersOf } from '@azulejo/core/surface/reconcile/reconcileWalls';

@@ -2,7 +2,7 @@
 import { computed } from 'vue';
 import { PhWarning } from '@phosphor-icons/vue';
 import { adviseSurface } from '@azulejo/core/advice/registry';
-import { productOf, tapeOf, type Job, type Surface } from '@azulejo/core/job';
+import { productOf, tapeOf, type Job, type Surface } from '@azulejo/core/job/job';
 import { describeFinding } from '@azulejo/core/messages/en/advice';
 import type { SurfacePlan } from '@azulejo/core/plan';
 import { stepOfFinding } from './stepOfFinding.ts';

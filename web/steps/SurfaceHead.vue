@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import { useRouter } from 'vue-router';
-import type { Job, Surface } from '@azulejo/core/job';
+import type { Job, Surface } from '@azulejo/core/job/job';
 import type { SurfacePlan } from '@azulejo/core/plan';
 import ChoiceField from '../fields/ChoiceField.vue';
 

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, toRef, useTemplateRef, watch } from 'vue';
 import type { Point } from '@azulejo/core/geometry/point';
-import { productOf, tapeOf } from '@azulejo/core/job';
+import { productOf, tapeOf } from '@azulejo/core/job/job';
 import { addressAt } from '@azulejo/core/setout/addressAt';
 import { METRIC_TAPE } from '@azulejo/core/units/tape';
 import { facesOf } from '../board/faces.ts';

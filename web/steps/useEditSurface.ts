@@ -1,4 +1,4 @@
-import type { Job, Surface } from '@azulejo/core/job';
+import type { Job, Surface } from '@azulejo/core/job/job';
 import type { Issue } from '@azulejo/core/result';
 import { lengthAt } from '@azulejo/core/surface/measurements';
 import { useJobStore } from '../stores/jobStore.ts';

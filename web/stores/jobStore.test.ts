@@ -1,8 +1,8 @@
 import { beforeEach, describe, expect, jest, test } from '@jest/globals';
 import { createPinia, setActivePinia } from 'pinia';
-import { applyChange, type Change } from '@azulejo/core/edit';
-import type { Job } from '@azulejo/core/job';
-import { jobOfOne } from '@azulejo/core/testJob';
+import { applyChange, type Change } from '@azulejo/core/job/edit';
+import type { Job } from '@azulejo/core/job/job';
+import { jobOfOne } from '@azulejo/core/trials/testJob';
 import { enqueue } from './saveQueue.ts';
 
 // A channel to other windows would keep the test alive.

@@ -1,8 +1,8 @@
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef } from 'vue';
-import { applyChange, editJob, type Change } from '@azulejo/core/edit';
+import { applyChange, editJob, type Change } from '@azulejo/core/job/edit';
 import { readJob } from '@azulejo/core/formats/jobFile';
-import type { Job } from '@azulejo/core/job';
+import type { Job } from '@azulejo/core/job/job';
 import type { Issue } from '@azulejo/core/result';
 import { api, ServerError, type JobStanding, type StoredJob } from '../api/client.ts';
 import { enqueue } from './saveQueue.ts';

@@ -1,4 +1,4 @@
-import type { Change } from '@azulejo/core/edit';
+import type { Change } from '@azulejo/core/job/edit';
 
 /**
  * Adds a change to those not sent yet. Changes of one kind that follow each other, as from a key

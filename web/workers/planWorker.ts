@@ -1,5 +1,5 @@
 import { expose } from 'comlink';
-import type { Job, Surface } from '@azulejo/core/job';
+import type { Job, Surface } from '@azulejo/core/job/job';
 import { stonesOf, type Ashlar } from '@azulejo/core/pattern/kinds/ashlar';
 import type { Module } from '@azulejo/core/pattern/repeat';
 import { completePlan, drawSurface, planSteps, type Plan, type PlanProgress, type SurfacePlan } from '@azulejo/core/plan';

@@ -1,6 +1,6 @@
 import { proxy } from 'comlink';
 import { shallowRef } from 'vue';
-import type { Job } from '@azulejo/core/job';
+import type { Job } from '@azulejo/core/job/job';
 import type { Plan, SurfacePlan } from '@azulejo/core/plan';
 import { useJobStore } from '../stores/jobStore.ts';
 import { planner } from './planner.ts';

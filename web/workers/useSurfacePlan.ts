@@ -1,6 +1,6 @@
 import { proxy } from 'comlink';
 import { computed, ref, shallowRef, type Ref } from 'vue';
-import type { Job, Surface } from '@azulejo/core/job';
+import type { Job, Surface } from '@azulejo/core/job/job';
 import type { Drawing, PlanProgress, SurfacePlan } from '@azulejo/core/plan';
 import { useBoardStore } from '../stores/boardStore.ts';
 import { useJobStore } from '../stores/jobStore.ts';

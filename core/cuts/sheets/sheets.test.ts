@@ -1,13 +1,13 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { plan } from '../../plan.ts';
-import type { Job } from '../../job.ts';
+import type { Job } from '../../job/job.ts';
 import { makeSheet, SHEET_PATTERNS } from '../../pattern/makeSheet.ts';
 import { PATTERNS, repeatOf, type Pattern } from '../../pattern/registry.ts';
 import { cellArea } from '../../pattern/repeat.ts';
 import { trialModule } from '../../pattern/trialModule.ts';
 import { ringArea } from '../../geometry/ring.ts';
-import { jobOfOne } from '../../testJob.ts';
+import { jobOfOne } from '../../trials/testJob.ts';
 import type { Sheet } from '../../tile/sheet/sheet.ts';
 import { chipRing, interlocks, sheetSize } from '../../tile/sheet/sheetChips.ts';
 import { sheetFaults } from '../../tile/sheet/sheetFaults.ts';

@@ -4,7 +4,7 @@ import makerjs from 'makerjs';
 import { ringArea } from '../../geometry/ring.ts';
 import { checkMeasured } from '../../surface/checkMeasured.ts';
 import { outlineOf } from '../../surface/shapes/registry.ts';
-import { startMeasured } from '../../startJob.ts';
+import { startMeasured } from '../../job/startJob.ts';
 import type { OutlineFile } from './drawnPath.ts';
 import { outlineShape } from './outlineShape.ts';
 import { layersOf, outlinesOf, readOutline } from './readOutline.ts';

@@ -1,4 +1,4 @@
-import { productName, type Job } from '../../job.ts';
+import { productName, type Job } from '../../job/job.ts';
 import type { AdhesiveHow } from '../../takeoff/adhesive.ts';
 import type { GroutHow } from '../../takeoff/grout.ts';
 import type { Material } from '../../takeoff/material.ts';

@@ -2,12 +2,12 @@ import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { sharedArea } from '../../geometry/clip.ts';
 import { polygonsArea, type Polygon } from '../../geometry/ring.ts';
-import { checkJob } from '../../checkJob.ts';
-import type { Job, Surface } from '../../job.ts';
+import { checkJob } from '../../job/checkJob.ts';
+import type { Job, Surface } from '../../job/job.ts';
 import { planSurface, type SurfacePlan } from '../../plan.ts';
-import { PLAIN_LAYING } from '../../startJob.ts';
+import { PLAIN_LAYING } from '../../job/startJob.ts';
 import { madeUpTiles } from '../../madeUp/tiles.ts';
-import { jobOfOne } from '../../testJob.ts';
+import { jobOfOne } from '../../trials/testJob.ts';
 import type { Area } from '../area.ts';
 import { forEachWhole, tileRing } from '../layout.ts';
 

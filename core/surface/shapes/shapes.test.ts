@@ -1,7 +1,7 @@
 import { expect, test } from '@jest/globals';
 import { ringArea } from '../../geometry/ring.ts';
 import { checkMeasured } from '../checkMeasured.ts';
-import { startMeasured } from '../../startJob.ts';
+import { startMeasured } from '../../job/startJob.ts';
 import { traceSurface } from '../traceSurface.ts';
 import { checkShape, outlineOf, type Shape } from './registry.ts';
 

@@ -2,7 +2,7 @@
 import Button from 'primevue/button';
 import { computed, nextTick, watch } from 'vue';
 import { PhFileCsv, PhFilePdf } from '@phosphor-icons/vue';
-import type { Job, Surface } from '@azulejo/core/job';
+import type { Job, Surface } from '@azulejo/core/job/job';
 import { SAFETY } from '@azulejo/core/messages/en/safety';
 import type { SurfacePlan } from '@azulejo/core/plan';
 import type { Tape } from '@azulejo/core/units/tape';

@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import type { Job } from '@azulejo/core/job';
-import { productName } from '@azulejo/core/job';
+import type { Job } from '@azulejo/core/job/job';
+import { productName } from '@azulejo/core/job/job';
 import { describeSheetPart, describeSheets } from '@azulejo/core/messages/en/sheets';
 import type { SheetPlan } from '@azulejo/core/cuts/sheets/planSheets';
 

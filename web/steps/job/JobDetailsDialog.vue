@@ -2,7 +2,7 @@
 import Button from 'primevue/button';
 import Dialog from 'primevue/dialog';
 import { ref } from 'vue';
-import type { Job } from '@azulejo/core/job';
+import type { Job } from '@azulejo/core/job/job';
 import { describeIssue } from '@azulejo/core/messages/en/issues';
 import type { Issue } from '@azulejo/core/result';
 import { formatLengthWithUnit } from '@azulejo/core/units/formatLength';

@@ -3,7 +3,7 @@ import Button from 'primevue/button';
 import { computed, ref, toRef } from 'vue';
 import { useRouter } from 'vue-router';
 import { PhCopy, PhDownloadSimple, PhPlus, PhShoppingCartSimple, PhSlidersHorizontal } from '@phosphor-icons/vue';
-import { repeatRoom, repeatSurface } from '@azulejo/core/repeatSurface';
+import { repeatRoom, repeatSurface } from '@azulejo/core/job/repeatSurface';
 import { exportUrl } from '../../api/client.ts';
 import { useJobPlan } from '../../workers/useJobPlan.ts';
 import JobDetailsDialog from './JobDetailsDialog.vue';

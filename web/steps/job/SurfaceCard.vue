@@ -5,7 +5,7 @@ import { PhCopy, PhTrash, PhWarning } from '@phosphor-icons/vue';
 import type { Finding } from '@azulejo/core/advice/finding';
 import { boxOf } from '@azulejo/core/geometry/ring';
 import { outlineOf } from '@azulejo/core/surface/shapes/registry';
-import { productOf, tapeOf, type Job, type Surface } from '@azulejo/core/job';
+import { productOf, tapeOf, type Job, type Surface } from '@azulejo/core/job/job';
 import { describeFinding } from '@azulejo/core/messages/en/advice';
 import { describePattern } from '@azulejo/core/messages/en/patterns';
 import type { SurfacePlan } from '@azulejo/core/plan';

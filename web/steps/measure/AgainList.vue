@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import Button from 'primevue/button';
 import { computed } from 'vue';
-import type { Surface } from '@azulejo/core/job';
+import type { Surface } from '@azulejo/core/job/job';
 import { measurementTitle } from '@azulejo/core/messages/en/measurements';
 import { measurementsOf, setLengthAt } from '@azulejo/core/surface/measurements';
 import type { Tape } from '@azulejo/core/units/tape';

@@ -4,7 +4,7 @@ import { computed, ref } from 'vue';
 import { PhPlus, PhTrash } from '@phosphor-icons/vue';
 import { describeIssue } from '@azulejo/core/messages/en/issues';
 import { distance } from '@azulejo/core/geometry/point';
-import type { Surface } from '@azulejo/core/job';
+import type { Surface } from '@azulejo/core/job/job';
 import { edgeName } from '@azulejo/core/messages/en/names';
 import { outlineOf } from '@azulejo/core/surface/shapes/registry';
 import { sideOf } from '@azulejo/core/surface/sides';

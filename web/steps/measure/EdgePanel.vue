@@ -2,7 +2,7 @@
 import Button from 'primevue/button';
 import { computed } from 'vue';
 import { PhArrowCounterClockwise } from '@phosphor-icons/vue';
-import type { Surface } from '@azulejo/core/job';
+import type { Surface } from '@azulejo/core/job/job';
 import { roleName } from '@azulejo/core/messages/en/names';
 import type { SurfacePlan } from '@azulejo/core/plan';
 import { EDGE_ROLES, isReveal, type EdgeRole } from '@azulejo/core/surface/edge';

@@ -2,7 +2,7 @@
 import Button from 'primevue/button';
 import { computed } from 'vue';
 import { PhCaretDown, PhCaretRight, PhTrash } from '@phosphor-icons/vue';
-import type { Surface } from '@azulejo/core/job';
+import type { Surface } from '@azulejo/core/job/job';
 import { SHAPE_NAMES } from '@azulejo/core/messages/en/shapes';
 import type { SurfacePlan } from '@azulejo/core/plan';
 import { fixtureSize, type Fixture } from '@azulejo/core/surface/fixture';

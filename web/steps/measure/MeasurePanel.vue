@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { Job, Surface } from '@azulejo/core/job';
+import type { Job, Surface } from '@azulejo/core/job/job';
 import type { SurfacePlan } from '@azulejo/core/plan';
 import type { Product } from '@azulejo/core/tile/product';
 import { IMPERIAL_TAPE, METRIC_TAPE, type Tape } from '@azulejo/core/units/tape';

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import type { Surface } from '@azulejo/core/job';
+import type { Surface } from '@azulejo/core/job/job';
 import type { Issue } from '@azulejo/core/result';
 import { lineOfEdge, measuresAt, placeFixture, type Fixture } from '@azulejo/core/surface/fixture';
 import { outlineOf } from '@azulejo/core/surface/shapes/registry';

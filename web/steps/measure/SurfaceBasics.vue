@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import type { Job, Surface } from '@azulejo/core/job';
+import type { Job, Surface } from '@azulejo/core/job/job';
 import { SURFACE_KINDS } from '@azulejo/core/surface/surface';
 import ChoiceField from '../../fields/ChoiceField.vue';
 import SwitchField from '../../fields/SwitchField.vue';

@@ -1,4 +1,4 @@
-import type { Surface } from '@azulejo/core/job';
+import type { Surface } from '@azulejo/core/job/job';
 import { difference } from '@azulejo/core/geometry/clip';
 import { labelPoint } from '@azulejo/core/geometry/labelPoint';
 import type { Point } from '@azulejo/core/geometry/point';

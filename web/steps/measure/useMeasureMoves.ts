@@ -1,5 +1,5 @@
 import { computed, type Ref } from 'vue';
-import type { Surface } from '@azulejo/core/job';
+import type { Surface } from '@azulejo/core/job/job';
 import type { Drawing } from '@azulejo/core/plan';
 import { add, type Point } from '@azulejo/core/geometry/point';
 import { checkMeasured } from '@azulejo/core/surface/checkMeasured';

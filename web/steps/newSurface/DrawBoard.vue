@@ -6,7 +6,7 @@ import { PhArrowUUpLeft } from '@phosphor-icons/vue';
 import { distance, type Point } from '@azulejo/core/geometry/point';
 import { ringArea } from '@azulejo/core/geometry/ring';
 import { describeIssue } from '@azulejo/core/messages/en/issues';
-import { startMeasured } from '@azulejo/core/startJob';
+import { startMeasured } from '@azulejo/core/job/startJob';
 import { checkMeasured } from '@azulejo/core/surface/checkMeasured';
 import { wallsThrough } from '@azulejo/core/surface/shapes/asWalls';
 import type { Shape } from '@azulejo/core/surface/shapes/registry';

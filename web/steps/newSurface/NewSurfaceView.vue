@@ -2,10 +2,10 @@
 import Button from 'primevue/button';
 import { computed, ref, shallowRef, toRef } from 'vue';
 import { useRouter } from 'vue-router';
-import type { Surface } from '@azulejo/core/job';
+import type { Surface } from '@azulejo/core/job/job';
 import { describeIssue } from '@azulejo/core/messages/en/issues';
-import { startSurfaceOf } from '@azulejo/core/startJob';
-import { startSet } from '@azulejo/core/startSet';
+import { startSurfaceOf } from '@azulejo/core/job/startJob';
+import { startSet } from '@azulejo/core/job/startSet';
 import { unfold } from '@azulejo/core/surface/unfold';
 import { outlineOf, type Shape } from '@azulejo/core/surface/shapes/registry';
 import { facesOfSet, SETS, type SetForm } from '@azulejo/core/surface/sets/registry';

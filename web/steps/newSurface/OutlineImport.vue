@@ -5,7 +5,7 @@ import { outlineShape } from '@azulejo/core/formats/outline/outlineShape';
 import { layersOf, outlinesOf, readOutline } from '@azulejo/core/formats/outline/readOutline';
 import { boxOf } from '@azulejo/core/geometry/ring';
 import { describeIssue } from '@azulejo/core/messages/en/issues';
-import { startMeasured } from '@azulejo/core/startJob';
+import { startMeasured } from '@azulejo/core/job/startJob';
 import { checkMeasured } from '@azulejo/core/surface/checkMeasured';
 import type { Shape } from '@azulejo/core/surface/shapes/registry';
 import { formatLength, formatLengthWithUnit } from '@azulejo/core/units/formatLength';

@@ -6,7 +6,7 @@ import { describeIssue } from '@azulejo/core/messages/en/issues';
 import { cornerLetter } from '@azulejo/core/surface/reconcile/wallTitle';
 import { openByMm } from '@azulejo/core/surface/reconcile/observations';
 import { checkMeasured } from '@azulejo/core/surface/checkMeasured';
-import { startMeasured } from '@azulejo/core/startJob';
+import { startMeasured } from '@azulejo/core/job/startJob';
 import type { Shape } from '@azulejo/core/surface/shapes/registry';
 import { formatLengthWithUnit } from '@azulejo/core/units/formatLength';
 import type { Tape } from '@azulejo/core/units/tape';

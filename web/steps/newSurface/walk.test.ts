@@ -2,7 +2,7 @@ import { expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { checkMeasured } from '@azulejo/core/surface/checkMeasured';
 import { openByMm } from '@azulejo/core/surface/reconcile/observations';
-import { startMeasured } from '@azulejo/core/startJob';
+import { startMeasured } from '@azulejo/core/job/startJob';
 import { closingWall, shapeOfWalk, walkTo } from './walk.ts';
 
 const step = (lengthMm: number, turnDeg = 90) => ({ lengthMm, turnDeg });

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import type { Job } from '@azulejo/core/job';
+import type { Job } from '@azulejo/core/job/job';
 import { METRIC_TAPE } from '@azulejo/core/units/tape';
 import LengthField from '../../fields/LengthField.vue';
 import NumberField from '../../fields/NumberField.vue';

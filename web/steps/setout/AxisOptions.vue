@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, useId } from 'vue';
 import { describeEnds, ruleName } from '@azulejo/core/messages/en/reasons';
-import type { Surface } from '@azulejo/core/job';
+import type { Surface } from '@azulejo/core/job/job';
 import type { SurfacePlan } from '@azulejo/core/plan';
 import { firstPieceSpan, spanOf, type Axis } from '@azulejo/core/setout/axisPlacement';
 import type { Tape } from '@azulejo/core/units/tape';

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import Button from 'primevue/button';
 import { computed } from 'vue';
-import type { Surface } from '@azulejo/core/job';
+import type { Surface } from '@azulejo/core/job/job';
 import { describeLine, describeSlant } from '@azulejo/core/messages/en/lines';
 import { describeReason } from '@azulejo/core/messages/en/reasons';
 import type { SurfacePlan } from '@azulejo/core/plan';

@@ -3,7 +3,7 @@ import { createPinia, setActivePinia } from 'pinia';
 import { computed } from 'vue';
 import { drawSurface } from '@azulejo/core/plan';
 import { endCuts } from '@azulejo/core/setout/explainSetout';
-import { jobOfOne } from '@azulejo/core/testJob';
+import { jobOfOne } from '@azulejo/core/trials/testJob';
 import { IMPERIAL_TAPE, METRIC_TAPE, type Tape } from '@azulejo/core/units/tape';
 import { useBoardStore } from '../../stores/boardStore.ts';
 

@@ -1,5 +1,5 @@
 import type { Ref } from 'vue';
-import type { Surface } from '@azulejo/core/job';
+import type { Surface } from '@azulejo/core/job/job';
 import type { Drawing } from '@azulejo/core/plan';
 import type { Point } from '@azulejo/core/geometry/point';
 import { firstPieceSpan, spanOf, type Axis } from '@azulejo/core/setout/axisPlacement';

@@ -2,7 +2,7 @@
 import Button from 'primevue/button';
 import { computed, ref } from 'vue';
 import { PhListMagnifyingGlass, PhPencilSimple, PhPlus } from '@phosphor-icons/vue';
-import type { Job, Surface } from '@azulejo/core/job';
+import type { Job, Surface } from '@azulejo/core/job/job';
 import { partName, PATTERN_NAMES } from '@azulejo/core/messages/en/patterns';
 import { moduleOf, type Laying } from '@azulejo/core/pattern/laying';
 import { innerJointOf, partsOf } from '@azulejo/core/pattern/registry';

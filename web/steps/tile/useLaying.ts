@@ -1,5 +1,5 @@
 import { computed, type ComputedRef } from 'vue';
-import type { Surface } from '@azulejo/core/job';
+import type { Surface } from '@azulejo/core/job/job';
 import type { Laying } from '@azulejo/core/pattern/laying';
 import type { Issue } from '@azulejo/core/result';
 import { useEditSurface } from '../useEditSurface.ts';

@@ -2,7 +2,7 @@
 import Button from 'primevue/button';
 import { computed, ref } from 'vue';
 import { PhTrash } from '@phosphor-icons/vue';
-import type { Job, Surface } from '@azulejo/core/job';
+import type { Job, Surface } from '@azulejo/core/job/job';
 import { edgeName } from '@azulejo/core/messages/en/names';
 import { edgeLength, MEETINGS, type Link } from '@azulejo/core/surface/link';
 import { outlineOf } from '@azulejo/core/surface/shapes/registry';

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import { useRouter } from 'vue-router';
-import type { Job, Surface } from '@azulejo/core/job';
+import type { Job, Surface } from '@azulejo/core/job/job';
 import { labelPoint } from '@azulejo/core/geometry/labelPoint';
 import { boxOf } from '@azulejo/core/geometry/ring';
 import type { Point } from '@azulejo/core/geometry/point';

@@ -2,7 +2,7 @@
 import Button from 'primevue/button';
 import { computed } from 'vue';
 import { PhPlus, PhTrash } from '@phosphor-icons/vue';
-import type { Surface } from '@azulejo/core/job';
+import type { Surface } from '@azulejo/core/job/job';
 import { describeBase } from '@azulejo/core/messages/en/levels';
 import { baseFigures, type BaseLine } from '@azulejo/core/surface/baseLine';
 import { traceSurface } from '@azulejo/core/surface/traceSurface';

@@ -2,7 +2,7 @@
 import Button from 'primevue/button';
 import { computed } from 'vue';
 import { PhPlus, PhTrash } from '@phosphor-icons/vue';
-import type { Surface } from '@azulejo/core/job';
+import type { Surface } from '@azulejo/core/job/job';
 import { describeBuildUp } from '@azulejo/core/messages/en/levels';
 import { buildUpFigures, type BuildUp } from '@azulejo/core/surface/buildUp';
 import type { Product } from '@azulejo/core/tile/product';

@@ -3,7 +3,7 @@ import { useEventListener } from '@vueuse/core';
 import Button from 'primevue/button';
 import { onBeforeUnmount, ref, shallowRef } from 'vue';
 import { PhRuler } from '@phosphor-icons/vue';
-import type { Surface } from '@azulejo/core/job';
+import type { Surface } from '@azulejo/core/job/job';
 import { formatLength } from '@azulejo/core/units/formatLength';
 import type { Tape } from '@azulejo/core/units/tape';
 import { makeSimulatedMeter, type SimulatedMeter } from '../../../instruments/simulatedMeter.ts';

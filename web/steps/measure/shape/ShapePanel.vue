@@ -2,7 +2,7 @@
 import Button from 'primevue/button';
 import { PhPencilSimpleLine } from '@phosphor-icons/vue';
 import { SHAPE_NAMES } from '@azulejo/core/messages/en/shapes';
-import type { Surface } from '@azulejo/core/job';
+import type { Surface } from '@azulejo/core/job/job';
 import { asWalls } from '@azulejo/core/surface/shapes/asWalls';
 import { reshape } from '@azulejo/core/surface/shapes/reshape';
 import { SHAPES, type Shape, type ShapeId } from '@azulejo/core/surface/shapes/registry';

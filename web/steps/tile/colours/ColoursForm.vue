@@ -2,7 +2,7 @@
 import Button from 'primevue/button';
 import { computed } from 'vue';
 import { PhEraser, PhShuffle, PhX } from '@phosphor-icons/vue';
-import type { Job, Surface } from '@azulejo/core/job';
+import type { Job, Surface } from '@azulejo/core/job/job';
 import { mixesWith } from '@azulejo/core/pattern/checkLaying';
 import { ONE_COLOUR, type Colours } from '@azulejo/core/pattern/colours';
 import type { Laying } from '@azulejo/core/pattern/laying';

@@ -1,7 +1,7 @@
 import type { Ref } from 'vue';
 import { isInside } from '@azulejo/core/geometry/ring';
 import type { Point } from '@azulejo/core/geometry/point';
-import type { Surface } from '@azulejo/core/job';
+import type { Surface } from '@azulejo/core/job/job';
 import { colourAt, placeName } from '@azulejo/core/pattern/colours';
 import type { Drawing } from '@azulejo/core/plan';
 import type { Field } from '@azulejo/core/setout/field';

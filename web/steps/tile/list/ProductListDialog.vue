@@ -5,7 +5,7 @@ import InputText from 'primevue/inputtext';
 import { computed, ref } from 'vue';
 import { PhDownloadSimple, PhPencilSimple, PhStorefront, PhTrash, PhUploadSimple } from '@phosphor-icons/vue';
 import { productsCsv, readProductsCsv, type ProductTable } from '@azulejo/core/formats/productsCsv';
-import type { Job } from '@azulejo/core/job';
+import type { Job } from '@azulejo/core/job/job';
 import { describeIssue } from '@azulejo/core/messages/en/issues';
 import { SHAPE_NAMES } from '@azulejo/core/messages/en/patterns';
 import { actualSize, type Product } from '@azulejo/core/tile/product';

@@ -1,4 +1,4 @@
-import type { Job } from '@azulejo/core/job';
+import type { Job } from '@azulejo/core/job/job';
 
 /** The names of the surfaces that a tile is laid on: whole, as a part, mixed in, or in what is set in. */
 export function usersOf(job: Job, productId: string): string[] {

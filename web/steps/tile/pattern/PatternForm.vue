@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, onBeforeUnmount } from 'vue';
-import type { Job, Surface } from '@azulejo/core/job';
+import type { Job, Surface } from '@azulejo/core/job/job';
 import { MISFIT_WORDS, PATTERN_NAMES, PATTERN_SUITS } from '@azulejo/core/messages/en/patterns';
 import type { Laying } from '@azulejo/core/pattern/laying';
 import { PATTERNS, type Pattern, type PatternId } from '@azulejo/core/pattern/registry';

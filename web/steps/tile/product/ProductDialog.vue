@@ -3,7 +3,7 @@ import Button from 'primevue/button';
 import Dialog from 'primevue/dialog';
 import { reactive, ref } from 'vue';
 import { PhImage, PhX } from '@phosphor-icons/vue';
-import type { Job, Surface } from '@azulejo/core/job';
+import type { Job, Surface } from '@azulejo/core/job/job';
 import { describeIssue } from '@azulejo/core/messages/en/issues';
 import { FACES, MATERIALS, productSchema, TILE_EDGES, type Product } from '@azulejo/core/tile/product';
 import type { Tape } from '@azulejo/core/units/tape';

@@ -2,7 +2,7 @@
 import Button from 'primevue/button';
 import { computed } from 'vue';
 import { PhPalette, PhTrash } from '@phosphor-icons/vue';
-import { productName, type Job, type Surface } from '@azulejo/core/job';
+import { productName, type Job, type Surface } from '@azulejo/core/job/job';
 import { describePattern } from '@azulejo/core/messages/en/patterns';
 import type { SurfacePlan } from '@azulejo/core/plan';
 import { fixtureSize } from '@azulejo/core/surface/fixture';

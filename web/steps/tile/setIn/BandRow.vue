@@ -2,7 +2,7 @@
 import Button from 'primevue/button';
 import { computed } from 'vue';
 import { PhTrash } from '@phosphor-icons/vue';
-import type { Job } from '@azulejo/core/job';
+import type { Job } from '@azulejo/core/job/job';
 import type { Band } from '@azulejo/core/pattern/edging';
 import type { Issue } from '@azulejo/core/result';
 import type { Tape } from '@azulejo/core/units/tape';

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import type { Job } from '@azulejo/core/job';
+import type { Job } from '@azulejo/core/job/job';
 import type { Border } from '@azulejo/core/pattern/edging';
 import type { Issue } from '@azulejo/core/result';
 import { actualSize } from '@azulejo/core/tile/product';

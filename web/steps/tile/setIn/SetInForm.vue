@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import Button from 'primevue/button';
 import { PhPlus } from '@phosphor-icons/vue';
-import type { Job, Surface } from '@azulejo/core/job';
-import { PLAIN_LAYING } from '@azulejo/core/startJob';
+import type { Job, Surface } from '@azulejo/core/job/job';
+import { PLAIN_LAYING } from '@azulejo/core/job/startJob';
 import type { Border } from '@azulejo/core/pattern/edging';
 import type { SurfacePlan } from '@azulejo/core/plan';
 import { BEST_SETOUT } from '@azulejo/core/setout/setoutChoice';

@@ -1,5 +1,5 @@
 import { computed, type Ref } from 'vue';
-import type { Surface } from '@azulejo/core/job';
+import type { Surface } from '@azulejo/core/job/job';
 import { add, type Point } from '@azulejo/core/geometry/point';
 import { boxOf, isInside } from '@azulejo/core/geometry/ring';
 import { fieldsOf } from '@azulejo/core/setout/fields/openSurface';

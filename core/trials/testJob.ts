@@ -1,6 +1,6 @@
-import type { Job, Surface } from './job.ts';
-import { startJob, startSurface } from './startJob.ts';
-import { METRIC_TAPE } from './units/tape.ts';
+import type { Job, Surface } from '../job/job.ts';
+import { startJob, startSurface } from '../job/startJob.ts';
+import { METRIC_TAPE } from '../units/tape.ts';
 
 interface Wanted {
   readonly size: readonly [number, number];

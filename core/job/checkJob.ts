@@ -1,13 +1,13 @@
-import { boxOf } from './geometry/ring.ts';
+import { boxOf } from '../geometry/ring.ts';
 import { productOf, type Job, type Surface } from './job.ts';
-import { issue, type Issue } from './result.ts';
-import { outlineOf } from './surface/shapes/registry.ts';
-import type { Link } from './surface/link.ts';
-import { checkMeasured } from './surface/checkMeasured.ts';
-import { intersect } from './geometry/clip.ts';
-import { checkLaying } from './pattern/checkLaying.ts';
-import { fieldsOf, hasRoomForBorder } from './setout/fields/openSurface.ts';
-import { actualSize, type Product } from './tile/product.ts';
+import { issue, type Issue } from '../result.ts';
+import { outlineOf } from '../surface/shapes/registry.ts';
+import type { Link } from '../surface/link.ts';
+import { checkMeasured } from '../surface/checkMeasured.ts';
+import { intersect } from '../geometry/clip.ts';
+import { checkLaying } from '../pattern/checkLaying.ts';
+import { fieldsOf, hasRoomForBorder } from '../setout/fields/openSurface.ts';
+import { actualSize, type Product } from '../tile/product.ts';
 
 /** What can't be true in a job whose fields are each readable. An empty list lets it through to plan(). */
 export function checkJob(job: Job): Issue[] {

@@ -1,8 +1,8 @@
 import type { Job, Surface } from './job.ts';
-import { setFaceName } from './messages/en/sets.ts';
+import { setFaceName } from '../messages/en/sets.ts';
 import { startSurfaceOf } from './startJob.ts';
-import type { Link } from './surface/link.ts';
-import { facesOfSet, type SetForm } from './surface/sets/registry.ts';
+import type { Link } from '../surface/link.ts';
+import { facesOfSet, type SetForm } from '../surface/sets/registry.ts';
 
 /** What a set adds to a job. */
 export interface StartedSet {

@@ -1,6 +1,6 @@
 import type { Job, Surface } from './job.ts';
 import type { StartedSet } from './startSet.ts';
-import { measurementsOf } from './surface/measurements.ts';
+import { measurementsOf } from '../surface/measurements.ts';
 
 /** A copy of a surface for another place: everything chosen stays, every length is to be measured again. */
 export function repeatSurface(surface: Surface, id: string, name: string): Surface {

@@ -1,11 +1,11 @@
 import { JOB_VERSION, jobSchema, type Job, type Surface } from './job.ts';
-import { ONE_COLOUR } from './pattern/colours.ts';
-import { BEST_SETOUT } from './setout/setoutChoice.ts';
-import { boxOf } from './geometry/ring.ts';
-import { DEFAULT_GAPS } from './surface/edge.ts';
-import { outlineOf, type Shape } from './surface/shapes/registry.ts';
-import { madeUpTiles } from './madeUp/tiles.ts';
-import type { Tape } from './units/tape.ts';
+import { ONE_COLOUR } from '../pattern/colours.ts';
+import { BEST_SETOUT } from '../setout/setoutChoice.ts';
+import { boxOf } from '../geometry/ring.ts';
+import { DEFAULT_GAPS } from '../surface/edge.ts';
+import { outlineOf, type Shape } from '../surface/shapes/registry.ts';
+import { madeUpTiles } from '../madeUp/tiles.ts';
+import type { Tape } from '../units/tape.ts';
 
 /** A new job with good defaults for everything, and no surface yet. */
 export function startJob(id: string, name: string, tape: Tape): Job {

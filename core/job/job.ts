@@ -1,15 +1,15 @@
 import { z } from 'zod';
-import { bandSchema, borderSchema } from './pattern/edging.ts';
-import { layingFields } from './pattern/laying.ts';
-import { areaSchema } from './setout/area.ts';
-import { setoutChoiceSchema } from './setout/setoutChoice.ts';
-import { linkSchema } from './surface/link.ts';
-import { PRACTICES } from './surface/levels/flatness.ts';
-import { measuredSchema, SURFACE_KINDS } from './surface/surface.ts';
-import { pricesSchema } from './money/prices.ts';
-import { productSchema } from './tile/product.ts';
-import { consumptionSchema } from './takeoff/consumption.ts';
-import { tapeSchema } from './units/tape.ts';
+import { bandSchema, borderSchema } from '../pattern/edging.ts';
+import { layingFields } from '../pattern/laying.ts';
+import { areaSchema } from '../setout/area.ts';
+import { setoutChoiceSchema } from '../setout/setoutChoice.ts';
+import { linkSchema } from '../surface/link.ts';
+import { PRACTICES } from '../surface/levels/flatness.ts';
+import { measuredSchema, SURFACE_KINDS } from '../surface/surface.ts';
+import { pricesSchema } from '../money/prices.ts';
+import { productSchema } from '../tile/product.ts';
+import { consumptionSchema } from '../takeoff/consumption.ts';
+import { tapeSchema } from '../units/tape.ts';
 
 /** The version of the job file this code writes; files of a newer one are refused. */
 export const JOB_VERSION = 3;

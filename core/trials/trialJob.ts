@@ -1,10 +1,10 @@
-import { distance, type Point } from './geometry/point.ts';
-import type { Job } from './job.ts';
-import type { Pattern } from './pattern/registry.ts';
-import { trialModule } from './pattern/trialModule.ts';
+import { distance, type Point } from '../geometry/point.ts';
+import type { Job } from '../job/job.ts';
+import type { Pattern } from '../pattern/registry.ts';
+import { trialModule } from '../pattern/trialModule.ts';
 import { jobOfOne } from './testJob.ts';
-import type { Fixture } from './surface/fixture.ts';
-import { wallsThrough } from './surface/shapes/asWalls.ts';
+import type { Fixture } from '../surface/fixture.ts';
+import { wallsThrough } from '../surface/shapes/asWalls.ts';
 
 const JOINT_MM = 3;
 
