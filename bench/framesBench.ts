@@ -1,10 +1,7 @@
 import { chromium, type Page } from '@playwright/test';
-import { mkdtempSync, rmSync } from 'node:fs';
-import { tmpdir } from 'node:os';
-import { join } from 'node:path';
 import { writeJobFile } from '@azulejo/core/formats/jobFile';
 import { floorOf } from './planBench.ts';
-import { startServer } from './serverBench.ts';
+import { RunningServer } from '@azulejo/server/running';
 
 /** How the board of one floor follows the hand in Chromium. */
 export interface FramesRow {
@@ -21,8 +18,9 @@ const SECONDS = 3;
 
 /** Moves a hand over floors of so many pieces, in the application as it ships. */
 export async function benchFrames(sizes: readonly number[]): Promise<FramesRow[]> {
-  const folder = mkdtempSync(join(tmpdir(), 'azulejo-frames-'));
-  const { address, stop } = await startServer(folder);
+  const server = new RunningServer();
+  await server.start();
+  const { address } = server;
   const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--no-sandbox'] });
   const rows: FramesRow[] = [];
   for (const pieces of sizes) {
@@ -40,8 +38,7 @@ export async function benchFrames(sizes: readonly number[]): Promise<FramesRow[]
     await page.close();
   }
   await browser.close();
-  await stop();
-  rmSync(folder, { recursive: true, force: true });
+  await server.remove();
   return rows;
 }
 

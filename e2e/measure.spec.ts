@@ -3,11 +3,11 @@ import { readFileSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import type { Job, Surface } from '@azulejo/core/job/job';
-import { RealServer } from './realServer.ts';
+import { RunningServer } from '@azulejo/server/running';
 
 const DEMO = fileURLToPath(new URL('../demo/tidewater-bakehouse.json', import.meta.url));
-const server = new RealServer();
-test.beforeAll(() => server.start(DEMO));
+const server = new RunningServer();
+test.beforeAll(() => server.start('--add-job', DEMO));
 test.afterAll(() => server.remove());
 
 const JOB = '/jobs/tidewater-bakehouse';

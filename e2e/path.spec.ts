@@ -3,10 +3,10 @@ import { execFileSync } from 'node:child_process';
 import { readFileSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
-import { RealServer } from './realServer.ts';
+import { RunningServer } from '@azulejo/server/running';
 
 const CLI = fileURLToPath(new URL('../cli/dist/main.js', import.meta.url));
-const server = new RealServer();
+const server = new RunningServer();
 test.beforeAll(() => server.start());
 test.afterAll(() => server.remove());
 

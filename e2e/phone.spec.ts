@@ -1,7 +1,7 @@
 import { expect, test, type Page } from '@playwright/test';
-import { RealServer } from './realServer.ts';
+import { RunningServer } from '@azulejo/server/running';
 
-const server = new RealServer();
+const server = new RunningServer();
 test.beforeAll(() => server.start());
 test.afterAll(() => server.remove());
 test.use({ viewport: { width: 390, height: 844 }, hasTouch: true, colorScheme: 'dark' });

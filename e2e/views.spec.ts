@@ -1,11 +1,11 @@
 import { AxeBuilder } from '@axe-core/playwright';
 import { expect, test } from '@playwright/test';
 import { fileURLToPath } from 'node:url';
-import { RealServer } from './realServer.ts';
+import { RunningServer } from '@azulejo/server/running';
 
 const DEMO = fileURLToPath(new URL('../demo/tidewater-bakehouse.json', import.meta.url));
-const server = new RealServer();
-test.beforeAll(() => server.start(DEMO));
+const server = new RunningServer();
+test.beforeAll(() => server.start('--add-job', DEMO));
 test.afterAll(() => server.remove());
 
 const SURFACE = '/jobs/tidewater-bakehouse/surfaces/splashback';

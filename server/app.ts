@@ -1,33 +1,59 @@
 import helmet from '@fastify/helmet';
 import rateLimit from '@fastify/rate-limit';
 import swagger from '@fastify/swagger';
-import Fastify, { type FastifyInstance } from 'fastify';
+import Fastify, { type FastifyInstance, type FastifyServerFactory } from 'fastify';
 import { jsonSchemaTransform, serializerCompiler, validatorCompiler } from 'fastify-type-provider-zod';
+import { copyRoutes, type Copies } from './copies/copyRoutes.ts';
 import type { Database } from './db/database.ts';
 import { ApiError, errorBody, toApiError } from './errors/apiError.ts';
 import { ERRORS } from './errors/catalogue.ts';
 import { exportRoutes } from './exports/exportRoutes.ts';
 import { JobRepository } from './jobs/jobRepository.ts';
 import { jobRoutes } from './jobs/jobRoutes.ts';
-import { refuseForeignOrigins } from './refuseForeignOrigins.ts';
+import { readBody } from './readBody.ts';
+import { refuseForeignOrigins, type Welcome } from './refuseForeignOrigins.ts';
 import { webRoutes } from './web/webRoutes.ts';
+import type { ExportWriter } from './work/task.ts';
 
-const BODY_LIMIT_BYTES = 1024 * 1024;
+const BODY_LIMIT_BYTES = 8 * 1024 * 1024;
 
 /** How an app is put together. */
 export interface AppOptions {
   readonly database: Database;
+  /** What writes exports. */
+  readonly writeExport: ExportWriter;
+  /** Daily copies; null keeps none. */
+  readonly copies: Copies | null;
   /** The built web application; null serves the API alone. */
   readonly webFolder: string | null;
   /** Requests a minute from one address; null for no limit, as on the loopback. */
   readonly requestsPerMinute: number | null;
+  readonly welcome: Welcome;
+  /** The proxy whose word on the client is taken; null for none. */
+  readonly trustedProxy?: string | null;
+  /** The server it answers on; one of its own where left out. */
+  readonly serverFactory?: FastifyServerFactory;
 }
 
 /** Builds the server without listening. */
-export async function buildApp({ database, webFolder, requestsPerMinute }: AppOptions): Promise<FastifyInstance> {
-  const app = Fastify({ bodyLimit: BODY_LIMIT_BYTES, logger: false });
+export async function buildApp(options: AppOptions): Promise<FastifyInstance> {
+  const { database, webFolder, requestsPerMinute, serverFactory, trustedProxy, welcome } = options;
+  const app = Fastify({
+    bodyLimit: BODY_LIMIT_BYTES,
+    logger: false,
+    forceCloseConnections: true,
+    ...(serverFactory ? { serverFactory } : {}),
+    ...(trustedProxy ? { trustProxy: trustedProxy } : {}),
+  });
   app.setValidatorCompiler(validatorCompiler);
   app.setSerializerCompiler(serializerCompiler);
+  app.addContentTypeParser('application/json', { parseAs: 'string' }, (_request, body, done) => {
+    try {
+      done(null, readBody(body.toString()));
+    } catch (error) {
+      done(error as Error);
+    }
+  });
   app.setErrorHandler((error: Error, _request, reply) => {
     const known = toApiError(error);
     if (known.code === 'server/failed') process.stderr.write(`${error.stack ?? error.message}\n`);
@@ -43,11 +69,12 @@ export async function buildApp({ database, webFolder, requestsPerMinute }: AppOp
     hsts: false,
   });
   if (requestsPerMinute !== null) await app.register(rateLimit, { max: requestsPerMinute, timeWindow: 60_000 });
-  app.addHook('onRequest', refuseForeignOrigins);
+  app.addHook('onRequest', refuseForeignOrigins(welcome));
   await app.register(swagger, { openapi: { info: { title: 'Azulejo', version: '1' } }, transform: jsonSchemaTransform });
   const jobs = new JobRepository(database);
   await app.register(jobRoutes(jobs), { prefix: '/api' });
-  await app.register(exportRoutes(jobs), { prefix: '/api' });
+  await app.register(exportRoutes(jobs, options.writeExport), { prefix: '/api' });
+  if (options.copies) await app.register(copyRoutes(jobs, options.copies), { prefix: '/api' });
   app.get('/api/docs', { schema: { hide: true } }, () => app.swagger());
   if (webFolder !== null) await webRoutes(app, webFolder);
   return app;

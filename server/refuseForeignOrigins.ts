@@ -1,17 +1,30 @@
 import type { FastifyRequest } from 'fastify';
 import { ApiError } from './errors/apiError.ts';
 
-const LOOPBACK_NAMES = new Set(['localhost', '127.0.0.1', '[::1]']);
+/** Whom the server answers. */
+export interface Welcome {
+  /** Names it may be asked by, in small letters. */
+  readonly hostNames: ReadonlySet<string>;
+  /** Origins of a proxy in front. */
+  readonly publicOrigins: readonly string[];
+}
 
 /**
- * Refuses what a page of another site sends, and names that point at the loopback from outside:
- * the app has no passwords yet, so whoever sits at this machine is trusted, and nobody else.
+ * Refuses names that are not this server's, what a page of another site sends, and what it would have the
+ * browser fetch from the API: the app has no passwords yet, so whoever reaches it by its own name is trusted.
  */
-export async function refuseForeignOrigins(request: FastifyRequest): Promise<void> {
-  const host = request.headers.host ?? '';
-  const { origin } = request.headers;
-  if (origin !== undefined && origin !== `${request.protocol}://${host}`) throw new ApiError('request/foreign-origin');
-  const name = host.replace(/:\d+$/, '');
-  const onLoopback = /^(127\.|::1$|::ffff:127\.)/.test(request.ip);
-  if (onLoopback && !LOOPBACK_NAMES.has(name)) throw new ApiError('request/foreign-origin');
-}
+export const refuseForeignOrigins =
+  ({ hostNames, publicOrigins }: Welcome) =>
+  async (request: FastifyRequest): Promise<void> => {
+    const { host = '', origin, 'sec-fetch-site': site } = request.headers;
+    const name = host
+      .replace(/:\d+$/, '')
+      .replace(/^\[|\]$/g, '')
+      .toLowerCase();
+    const own = [`${request.protocol}://${host}`, ...publicOrigins];
+    const foreign =
+      !hostNames.has(name) ||
+      (origin !== undefined && !own.includes(origin)) ||
+      (request.url.startsWith('/api') && (site === 'cross-site' || site === 'same-site'));
+    if (foreign) throw new ApiError('request/foreign-origin');
+  };

@@ -1,26 +1,36 @@
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import { readFileSync } from 'node:fs';
 import type { FastifyInstance, InjectOptions } from 'fastify';
-import { editJob } from '@azulejo/core/job/edit';
+import { editJob } from '@azulejo/core/job/edit/editJob';
 import { writeJobFile } from '@azulejo/core/formats/jobFile';
 import { JOB_VERSION, type Job } from '@azulejo/core/job/job';
 import { plan } from '@azulejo/core/plan';
 import { jobOfOne } from '@azulejo/core/trials/testJob';
-import { buildApp } from './app.ts';
+import { buildApp, type AppOptions } from './app.ts';
 import type { Database } from './db/database.ts';
 import { migrate, migrationNames } from './db/migrate.ts';
 import { bringJobsForward } from './jobs/bringJobsForward.ts';
 import { openPglite } from './db/openPglite.ts';
+import { JobRepository } from './jobs/jobRepository.ts';
+import { writeExport } from './work/writeExport.ts';
 import { ERRORS } from './errors/catalogue.ts';
 
 let database: Database;
 let app: FastifyInstance;
+const options = (on: Database): AppOptions => ({
+  database: on,
+  writeExport,
+  copies: null,
+  webFolder: null,
+  requestsPerMinute: null,
+  welcome: { hostNames: new Set(['localhost']), publicOrigins: ['https://setout.example'] },
+});
 const job: Job = { ...jobOfOne({ size: [2314, 1000], tile: [297.5, 297.5], jointMm: 3 }), id: 'wall' };
 
 beforeAll(async () => {
   database = await openPglite(null);
   await migrate(database);
-  app = await buildApp({ database, webFolder: null, requestsPerMinute: null });
+  app = await buildApp(options(database));
 }, 60_000);
 afterAll(async () => {
   await app.close();
@@ -38,10 +48,15 @@ const ask = async (method: 'GET' | 'POST' | 'DELETE', url: string, payload?: obj
     headers: answer.headers,
   };
 };
+let sent = 0;
+const changeOf = (from: Job, label: string, recipe: (draft: Job) => void) => ({
+  id: `change-${++sent}`,
+  ...editJob(from, label, recipe).change,
+});
 const rename = (from: Job, name: string) =>
-  editJob(from, `Name ${name}`, (draft) => {
+  changeOf(from, `Name ${name}`, (draft) => {
     draft.name = name;
-  }).change;
+  });
 
 test('a job stored by an older version is brought forward, without the history it can no longer follow', async () => {
   const old = {
@@ -60,10 +75,10 @@ test('a job stored by an older version is brought forward, without the history i
       },
     ],
   };
-  await database.query("INSERT INTO job (id, doc) VALUES ('old', $1::jsonb)", [JSON.stringify(old)]);
-  await database.query("INSERT INTO job_change (job_id, position, label, forward, inverse) VALUES ('old', 1, 'x', '[]', '[]')");
-  expect(await bringJobsForward(database)).toBe(1);
-  expect(await bringJobsForward(database)).toBe(0);
+  const jobs = new JobRepository(database);
+  await jobs.insert(old as unknown as Job);
+  expect(await bringJobsForward(database, jobs)).toBe(1);
+  expect(await bringJobsForward(database, jobs)).toBe(0);
   const { body } = await ask('GET', '/jobs/old');
   expect(body).toMatchObject({ version: 2, undoLabel: null, job: { version: JOB_VERSION } });
   expect(body.job.surfaces[0].measured.fixtures[0].from).toEqual([
@@ -77,7 +92,7 @@ describe('a job is kept with its history', () => {
   test('imported, read back, changed, undone and redone', async () => {
     expect(await ask('POST', '/jobs/import', writeJobFile(job))).toMatchObject({ status: 201, body: { id: 'wall' } });
     const first = (await ask('GET', '/jobs/wall')).body;
-    expect(first).toEqual({ job, version: 1, undoLabel: null, redoLabel: null });
+    expect(first).toEqual({ job, version: 1, undoLabel: null, redoLabel: null, changed: [], made: false });
     const changed = await ask('POST', '/jobs/wall/changes', { baseVersion: 1, change: rename(job, 'North') });
     expect(changed.body).toMatchObject({ version: 2, undoLabel: 'Name North', redoLabel: null });
     expect((await ask('POST', '/jobs/wall/undo', { baseVersion: 2 })).body).toMatchObject({
@@ -106,7 +121,7 @@ describe('a job is kept with its history', () => {
   });
 
   test('a change that makes the job untrue is refused at its field', async () => {
-    const { change } = editJob(job, 'Joint', (draft) => {
+    const change = changeOf(job, 'Joint', (draft) => {
       draft.surfaces[0].jointMm = 400;
     });
     const { status, body } = await ask('POST', '/jobs/wall/changes', { baseVersion: 5, change });
@@ -160,8 +175,13 @@ describe('who may ask', () => {
   test.each([
     ['a page of another site', { origin: 'http://elsewhere.example' }],
     ['a foreign name for this machine', { host: 'elsewhere.example' }],
+    ['what another site has the browser fetch', { 'sec-fetch-site': 'cross-site' }],
   ])('%s is refused', async (_, headers) => {
     expect((await ask('POST', '/jobs', { name: 'X', system: 'metric' }, headers)).body.code).toBe('request/foreign-origin');
+  });
+  test('a proxy in front sends its own origin', async () => {
+    const { status } = await ask('POST', '/jobs/none/undo', { baseVersion: 1 }, { origin: 'https://setout.example' });
+    expect(status).toBe(404);
   });
   test('scripts only from here, styles with a nonce', async () => {
     const policy = String((await ask('GET', '/jobs')).headers['content-security-policy']);
@@ -169,16 +189,16 @@ describe('who may ask', () => {
     expect(policy).not.toMatch(/unsafe/);
   });
   test('a body over the limit', async () => {
-    expect((await ask('POST', '/jobs', { name: 'X'.repeat(2_000_000), system: 'metric' })).body.code).toBe('request/too-large');
+    expect((await ask('POST', '/jobs', { name: 'X'.repeat(9_000_000), system: 'metric' })).body.code).toBe('request/too-large');
   });
 });
 
 test('a full disk is told as such and nothing is half saved', async () => {
   const full: Database = {
     ...database,
-    transaction: () => Promise.reject(Object.assign(new Error('could not extend file'), { code: '53100' })),
+    query: () => Promise.reject(Object.assign(new Error('could not extend file'), { code: '53100' })),
   };
-  const broken = await buildApp({ database: full, webFolder: null, requestsPerMinute: null });
+  const broken = await buildApp(options(full));
   const answer = await broken.inject({
     method: 'POST',
     url: '/api/jobs/wall/undo',

@@ -1,19 +1,25 @@
-import { homedir } from 'node:os';
+import { homedir, hostname, networkInterfaces } from 'node:os';
 import { join, resolve } from 'node:path';
 import { parseArgs } from 'node:util';
 
-/** Where the server keeps data and listens. */
+/** Where the server keeps data and listens, and whom it answers. */
 export interface Settings {
   readonly dataFolder: string;
   readonly host: string;
   readonly port: number;
+  /** Addresses a proxy in front is reached at, such as https://setout.example. */
+  readonly publicOrigins: readonly string[];
+  /** The proxy whose word on the client's address is taken; null for none. */
+  readonly trustedProxy: string | null;
   /** Job files to add when they are not there yet. */
   readonly jobFiles: readonly string[];
+  /** The day of the copy to go back to, as 2026-11-26; null for none. */
+  readonly restore: string | null;
 }
 
 /**
- * Reads `--data`, `--host`, `--port` and `--add-job`, or AZULEJO_DATA, AZULEJO_HOST and
- * AZULEJO_PORT. Without them: ~/.azulejo, the loopback, 4680. Throws on a port that is none.
+ * Reads the flags of docs/server.md, or AZULEJO_DATA, AZULEJO_HOST, AZULEJO_PORT, AZULEJO_PUBLIC_ORIGIN and
+ * AZULEJO_TRUSTED_PROXY. Without them: ~/.azulejo, the loopback, 4680. Throws on what can't be one.
  */
 export function readSettings(args: readonly string[], environment: Readonly<Record<string, string | undefined>>): Settings {
   const { values } = parseArgs({
@@ -22,16 +28,51 @@ export function readSettings(args: readonly string[], environment: Readonly<Reco
       data: { type: 'string' },
       host: { type: 'string' },
       port: { type: 'string' },
+      'public-origin': { type: 'string', multiple: true },
+      'trusted-proxy': { type: 'string' },
       'add-job': { type: 'string', multiple: true },
+      restore: { type: 'string' },
     },
   });
   const port = Number(values.port ?? environment['AZULEJO_PORT'] ?? 4680);
   if (!Number.isInteger(port) || port < 0 || port > 65535)
     throw new Error(`expected a port from 0 to 65535: got ${values.port ?? environment['AZULEJO_PORT']}`);
+  if (values.restore !== undefined && !/^\d{4}-\d\d-\d\d$/.test(values.restore))
+    throw new Error(`expected the day of a copy, as 2026-11-26: got ${values.restore}`);
+  const origins = values['public-origin'] ?? environment['AZULEJO_PUBLIC_ORIGIN']?.split(',') ?? [];
   return {
     dataFolder: resolve(values.data ?? environment['AZULEJO_DATA'] ?? join(homedir(), '.azulejo')),
     host: values.host ?? environment['AZULEJO_HOST'] ?? '127.0.0.1',
     port,
+    publicOrigins: origins.map(originOf),
+    trustedProxy: values['trusted-proxy'] ?? environment['AZULEJO_TRUSTED_PROXY'] ?? null,
     jobFiles: values['add-job'] ?? [],
+    restore: values.restore ?? null,
   };
+}
+
+function originOf(text: string): string {
+  const url = URL.canParse(text) ? new URL(text) : null;
+  if (!url || !/^https?:$/.test(url.protocol) || url.pathname !== '/' || url.search !== '' || url.hash !== '')
+    throw new Error(`expected a public origin such as https://setout.example: got ${text}`);
+  return url.origin;
+}
+
+/** Whether only this machine can reach an address. */
+export const isLoopback = (host: string): boolean => ['127.0.0.1', 'localhost', '::1'].includes(host);
+
+/** Addresses of this machine that others reach it at. */
+export const addressesOfMachine = (): string[] =>
+  Object.values(networkInterfaces()).flatMap((found) => (found ?? []).filter(({ internal }) => !internal).map(({ address }) => address));
+
+const LOOPBACK_NAMES = ['localhost', '127.0.0.1', '::1'];
+
+/**
+ * The names a request may ask this server by. Any other name may have been pointed at this machine from
+ * outside, by someone who owns it.
+ */
+export function hostNames({ host, publicOrigins }: Pick<Settings, 'host' | 'publicOrigins'>): ReadonlySet<string> {
+  const own = isLoopback(host) ? [] : [host, hostname(), `${hostname()}.local`, ...addressesOfMachine()];
+  const names = [...LOOPBACK_NAMES, ...own, ...publicOrigins.map((origin) => new URL(origin).hostname.replace(/^\[|\]$/g, ''))];
+  return new Set(names.map((name) => name.toLowerCase()));
 }

@@ -1,44 +1,112 @@
-import { readFileSync } from 'node:fs';
+import { existsSync, readFileSync } from 'node:fs';
+import type { AddressInfo } from 'node:net';
 import { fileURLToPath } from 'node:url';
 import { readJobFile } from '@azulejo/core/formats/jobFile';
 import { describeIssue } from '@azulejo/core/messages/en/issues';
 import { buildApp } from './app.ts';
-import { lockFolder } from './db/lockFolder.ts';
-import { migrate } from './db/migrate.ts';
+import { CopyFolder } from './copies/copyFolder.ts';
+import { goBackTo, openOrRescue, type Opened } from './copies/rescue.ts';
+import { RescueNote } from './copies/rescueNote.ts';
+import type { Database } from './db/database.ts';
+import { lockFolder, type FolderLock } from './db/lockFolder.ts';
 import { openPglite } from './db/openPglite.ts';
-import { bringJobsForward } from './jobs/bringJobsForward.ts';
+import { takePort } from './frontDoor.ts';
 import { JobRepository } from './jobs/jobRepository.ts';
-import { readSettings } from './settings.ts';
+import { addressesOfMachine, hostNames, isLoopback, readSettings, type Settings } from './settings.ts';
+import { startExportThreads } from './work/exportThreads.ts';
+
+/** Between two looks at what has to be copied, ms. */
+const COPY_EVERY_MS = 60 * 60 * 1000;
+
+/** A stop that takes longer is ended by force; what was answered is on the disk. */
+const STOP_LIMIT_MS = 8000;
+
+const WEB = fileURLToPath(new URL('../../web/dist', import.meta.url));
 
 const say = (text: string): void => {
   process.stdout.write(`${text}\n`);
 };
 
-/** Opens the data folder, fills in the demo when asked, and listens. */
+/** Takes the port and the folder, opens the data, fills in the demo when asked, and answers. */
 async function start(): Promise<void> {
+  process.umask(0o077);
   const settings = readSettings(process.argv.slice(2), process.env);
-  say(`Opening the data folder ${settings.dataFolder} (the first time takes some seconds)`);
-  const unlock = await lockFolder(settings.dataFolder, () => {
-    process.stderr.write('The lock of the data folder was lost; stopping before data is harmed.\n');
-    process.exit(1);
+  const door = await takePort(settings.host, settings.port);
+  const lock = lockFolder(settings.dataFolder);
+  say(
+    `Opening the data folder ${settings.dataFolder}${existsSync(`${settings.dataFolder}/db`) ? '' : ' (the first time takes some seconds)'}`,
+  );
+  const copies = new CopyFolder(settings.dataFolder);
+  const note = new RescueNote(settings.dataFolder);
+  const { database, rescued } = await openData(settings, lock, copies);
+  if (rescued) tellOfRescue(rescued, note);
+  const jobs = new JobRepository(database);
+  for (const file of settings.jobFiles) await addJob(jobs, file);
+  const threads = startExportThreads();
+  const loopback = isLoopback(settings.host);
+  const app = await buildApp({
+    database,
+    writeExport: threads.write,
+    copies: { copies, note },
+    webFolder: WEB,
+    requestsPerMinute: loopback ? null : 1200,
+    welcome: { hostNames: hostNames(settings), publicOrigins: settings.publicOrigins },
+    trustedProxy: settings.trustedProxy,
+    serverFactory: (handler) => {
+      door.open(handler);
+      return door.server;
+    },
   });
-  const database = await openPglite(`${settings.dataFolder}/db`);
-  await migrate(database);
-  await bringJobsForward(database);
-  for (const file of settings.jobFiles) await addJob(new JobRepository(database), file);
-  const loopback = ['127.0.0.1', 'localhost', '::1'].includes(settings.host);
-  const webFolder = fileURLToPath(new URL('../../web/dist', import.meta.url));
-  const app = await buildApp({ database, webFolder, requestsPerMinute: loopback ? null : 1200 });
-  const address = await app.listen({ host: settings.host, port: settings.port });
-  say(`Azulejo is ready: ${address}`);
+  await app.ready();
+  tellAddresses(settings, door.server.address() as AddressInfo);
+  const copying = keepCopies(copies, jobs);
   const stop = async (): Promise<void> => {
+    setTimeout(() => process.exit(0), STOP_LIMIT_MS).unref();
+    clearInterval(copying);
     await app.close();
+    door.server.closeAllConnections();
+    await threads.close();
     await database.close();
-    await unlock();
+    lock.release();
     process.exit(0);
   };
   process.once('SIGINT', () => void stop());
   process.once('SIGTERM', () => void stop());
+}
+
+function openData(settings: Settings, lock: FolderLock, copies: CopyFolder): Promise<Opened> {
+  const folder = `${settings.dataFolder}/db`;
+  const open = (path: string): Promise<Database> => openPglite(path, { mayWrite: () => lock.check() });
+  return settings.restore === null ? openOrRescue(folder, open, copies) : goBackTo(settings.restore, folder, open, copies);
+}
+
+function tellOfRescue(rescued: NonNullable<Opened['rescued']>, note: RescueNote): void {
+  note.keep(rescued);
+  const fromCopies = rescued.fromCopies.map(({ name, day }) => `${name} (${day})`).join(', ') || 'none';
+  say(`The data was put together anew. Read from it: ${rescued.fromData.join(', ') || 'none'}. From copies: ${fromCopies}.`);
+  say(`What was there is kept in ${rescued.setAside}`);
+}
+
+function tellAddresses({ host }: Settings, { port }: AddressInfo): void {
+  const anywhere = ['0.0.0.0', '::'].includes(host);
+  const shown = anywhere ? ['127.0.0.1', ...addressesOfMachine()] : [host];
+  say(`Azulejo is ready: ${shown.map((name) => `http://${name.includes(':') ? `[${name}]` : name}:${port}`).join('  ')}`);
+  if (isLoopback(host)) return;
+  process.stderr.write(
+    '\nWARNING: whoever reaches this address can read, change and delete every job. Nobody is asked who they are.\n' +
+      'Put it behind a proxy that asks (--public-origin, --trusted-proxy), or leave --host out.\n\n',
+  );
+}
+
+/** A copy at the start and every hour; a failure is said and tried again the next time. */
+function keepCopies(copies: CopyFolder, jobs: JobRepository): NodeJS.Timeout {
+  const copy = (): void => {
+    const now = new Date();
+    const day = [now.getFullYear(), now.getMonth() + 1, now.getDate()].map((part) => String(part).padStart(2, '0')).join('-');
+    copies.copyAll(jobs, day).catch((error: unknown) => process.stderr.write(`The daily copy failed: ${explain(error)}\n`));
+  };
+  copy();
+  return setInterval(copy, COPY_EVERY_MS);
 }
 
 async function addJob(jobs: JobRepository, file: string): Promise<void> {
@@ -48,9 +116,11 @@ async function addJob(jobs: JobRepository, file: string): Promise<void> {
 }
 
 function explain(error: unknown): string {
-  if (!(error instanceof Error)) return String(error);
-  if ('code' in error && error.code === 'EADDRINUSE')
-    return `the port is taken by another program: expected a free one (--port NUMBER), or 0 for any`;
+  if (!(error instanceof Error)) return typeof error === 'object' ? JSON.stringify(error) : String(error);
+  const code = 'code' in error ? String(error.code) : '';
+  if (code === 'EADDRINUSE') return 'the port is taken by another program: expected a free one (--port NUMBER), or 0 for any';
+  if (code === 'EADDRNOTAVAIL') return 'this machine has no such address: expected one of its own after --host';
+  if (/ENOSPC|EDQUOT|No space left|53100/.test(`${code} ${error.message}`)) return 'the disk is full: free some space and start again';
   return error.message;
 }
 

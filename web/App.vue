@@ -5,6 +5,7 @@ import { useToast } from 'primevue/usetoast';
 import { computed, ref, watch } from 'vue';
 import { useRoute } from 'vue-router';
 import ConflictDialog from './shell/ConflictDialog.vue';
+import GoneNotice from './shell/GoneNotice.vue';
 import { isTyping } from './shell/isTyping.ts';
 import KeyHelp from './shell/KeyHelp.vue';
 import TopBar from './shell/TopBar.vue';
@@ -33,8 +34,15 @@ useEventListener('keydown', (event: KeyboardEvent) => {
   } else if (event.key === '?' && !isTyping(event)) helpIsOpen.value = true;
 });
 useEventListener('beforeunload', (event: BeforeUnloadEvent) => {
-  if (jobs.job && jobs.saveState !== 'saved') event.preventDefault();
+  // What waits is kept in the browser and sent when the job is opened again; a conflict waits for the person.
+  if (jobs.unsavedJobs().length > 0) event.preventDefault();
 });
+/** A part of the page that is no longer on the server: it was updated meanwhile. */
+const isOutdated = ref(false);
+useEventListener('vite:preloadError' as 'error', () => {
+  isOutdated.value = true;
+});
+const reload = (): void => window.location.reload();
 useEventListener('focus', () => {
   if (jobs.job && jobs.saveState === 'saved') void jobs.follow(jobs.job.id).catch(() => undefined);
 });
@@ -44,6 +52,10 @@ useEventListener('focus', () => {
   <div class="app">
     <TopBar :job-id="jobId" @help="helpIsOpen = true" />
     <p v-if="jobs.trouble && jobId" class="trouble" role="alert">{{ jobs.trouble }} What you change stays here and is sent again.</p>
+    <GoneNotice v-if="jobId && jobs.saveState === 'gone'" />
+    <p v-if="isOutdated" class="trouble" role="alert">
+      Azulejo was updated since this page was opened. <button type="button" class="reload" @click="reload">Load it again</button>
+    </p>
     <RouterView v-slot="{ Component }"><component :is="Component" :key="jobId ?? 'jobs'" class="view" /></RouterView>
     <ConflictDialog />
     <KeyHelp :visible="helpIsOpen" @close="helpIsOpen = false" />
@@ -60,6 +72,15 @@ useEventListener('focus', () => {
 .view {
   flex: 1;
   min-height: 0;
+}
+.reload {
+  font: inherit;
+  color: inherit;
+  text-decoration: underline;
+  background: none;
+  border: 0;
+  padding: 0.3rem;
+  cursor: pointer;
 }
 .trouble {
   background: var(--bad-soft);

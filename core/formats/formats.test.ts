@@ -2,7 +2,6 @@ import { describe, expect, test } from '@jest/globals';
 import { readFileSync } from 'node:fs';
 import fc from 'fast-check';
 import Papa from 'papaparse';
-import { applyChange, editJob } from '../job/edit.ts';
 import { polygonsArea, ringArea, type Ring } from '../geometry/ring.ts';
 import { sharedArea } from '../geometry/clip.ts';
 import type { Job } from '../job/job.ts';
@@ -96,20 +95,6 @@ describe('the job file', () => {
     const read = readJobFile(demoText.replace('"client"', '"cliant"'));
     expect(!read.ok && read.issues[0]).toMatchObject({ code: 'field/unknown', figures: { keys: 'cliant' } });
   });
-});
-
-test('a change and what takes it back cancel each other', () => {
-  fc.assert(
-    fc.property(fc.string({ minLength: 1, maxLength: 40 }), fc.integer({ min: 1, max: 20 }), (name, joint) => {
-      const { job, change } = editJob(demo, 'Change', (draft) => {
-        draft.surfaces[0].name = name;
-        draft.surfaces[1].jointMm = joint;
-        draft.surfaces.splice(2, 1);
-      });
-      expect(applyChange(demo, change.forward)).toEqual(job);
-      expect(applyChange(job, change.inverse)).toEqual(demo);
-    }),
-  );
 });
 
 describe('CSV', () => {

@@ -20,24 +20,41 @@ export function checkJob(job: Job): Issue[] {
   return [
     ...twice,
     ...job.surfaces.flatMap((surface, k) =>
-      checkSurface(job, surface).map((found) => ({ ...found, path: ['surfaces', k, ...found.path] })),
+      issuesOfSurface(job, surface).map((found) => ({ ...found, path: ['surfaces', k, ...found.path] })),
     ),
     ...job.links.flatMap((link, k) => checkLink(job, link, k)),
   ];
 }
 
 function repeatedIds(items: readonly { readonly id: string }[], key: string): Issue[] {
-  return items.flatMap(({ id }, k) =>
-    items.findIndex((other) => other.id === id) < k ? [issue('job/repeated-id', [key, k, 'id'], { id })] : [],
-  );
+  const first = new Map<string, number>();
+  items.forEach(({ id }, k) => first.has(id) || first.set(id, k));
+  return items.flatMap(({ id }, k) => (first.get(id) === k ? [] : [issue('job/repeated-id', [key, k, 'id'], { id })]));
 }
 
-function checkSurface(job: Job, surface: Surface): Issue[] {
+/** What a surface was found to be, for the tiles it was checked with. */
+interface Checked {
+  readonly products: readonly Product[];
+  readonly issues: readonly Issue[];
+}
+
+const checked = new WeakMap<Surface, Checked>();
+
+/** What can't be true of one surface of a job; paths within the surface. Remembered while neither it nor the tiles change. */
+export function issuesOfSurface({ products, rooms }: Pick<Job, 'products' | 'rooms'>, surface: Surface): readonly Issue[] {
+  const { roomId } = surface;
+  if (roomId !== null && !rooms.some(({ id }) => id === roomId)) return [issue('surface/no-such-room', ['roomId'], { roomId })];
+  const known = checked.get(surface);
+  if (known?.products === products) return known.issues;
+  const issues = checkSurface({ products }, surface);
+  checked.set(surface, { products, issues });
+  return issues;
+}
+
+function checkSurface(job: Pick<Job, 'products'>, surface: Surface): Issue[] {
   const laying = checkLaying(surface, job.products);
   if (laying.some(({ code }) => code === 'surface/no-such-product')) return laying;
   const measured = checkMeasured(surface.measured).map((found) => ({ ...found, path: ['measured', ...found.path] }));
-  const room = surface.roomId !== null && !job.rooms.some(({ id }) => id === surface.roomId);
-  if (room) return [issue('surface/no-such-room', ['roomId'], { roomId: surface.roomId ?? '' })];
   if (measured.length > 0) return measured;
   if (laying.length > 0) return laying;
   const tile = checkTile(job, surface);
@@ -45,7 +62,7 @@ function checkSurface(job: Job, surface: Surface): Issue[] {
 }
 
 /** Borders, bands and insets: their tiles are there and there is room for them. */
-function checkFields({ products }: Job, surface: Surface): Issue[] {
+function checkFields({ products }: Pick<Job, 'products'>, surface: Surface): Issue[] {
   const { border, bands, areas } = surface;
   if (border === null && bands.length + areas.length === 0) return [];
   const edging = (productId: string, path: Issue['path']): Issue[] => {
@@ -110,7 +127,7 @@ function checkLink({ surfaces, links }: Job, { a, b }: Link, k: number): Issue[]
 /** More pieces than this on one surface are a slip of the pen: a tile of 5 mm on a floor of 5 m makes as many. */
 const MOST_PIECES = 1_000_000;
 
-function checkTile(job: Job, surface: Surface): Issue[] {
+function checkTile(job: Pick<Job, 'products'>, surface: Surface): Issue[] {
   const product = productOf(job, surface);
   const { widthMm, heightMm } = actualSize(product);
   const box = boxOf(outlineOf(surface.measured.shape).ring);

@@ -14,6 +14,9 @@ import { tapeSchema } from '../units/tape.ts';
 /** The version of the job file this code writes; files of a newer one are refused. */
 export const JOB_VERSION = 3;
 
+/** How many a job may hold of each. */
+export const MOST = { surfaces: 200, products: 500, links: 400 } as const;
+
 const idSchema = z.string().min(1).max(40);
 
 /** One surface: what was measured, and what was chosen for it. */
@@ -52,14 +55,14 @@ export const jobSchema = z.strictObject({
     .default('EUR')
     .describe('Three-letter code'),
   tape: tapeSchema,
-  products: z.array(productSchema).max(500),
+  products: z.array(productSchema).max(MOST.products),
   practice: z.enum(PRACTICES).default('european').describe('Whose limits findings are held against'),
   rooms: z
     .array(z.strictObject({ id: idSchema, name: z.string().trim().min(1).max(80) }))
     .max(100)
     .default([]),
-  surfaces: z.array(surfaceSchema).max(200),
-  links: z.array(linkSchema).max(400).default([]).describe('Edges at which surfaces meet'),
+  surfaces: z.array(surfaceSchema).max(MOST.surfaces),
+  links: z.array(linkSchema).max(MOST.links).default([]).describe('Edges at which surfaces meet'),
   consumption: consumptionSchema,
   prices: pricesSchema,
 });
@@ -74,7 +77,7 @@ export const tapeOf = (job: Job, surface: Surface): Job['tape'] => surface.tape 
 export const productName = (job: Job, productId: string): string => job.products.find(({ id }) => id === productId)?.name ?? productId;
 
 /** The product laid on a surface; throws where the job has lost it (checkJob refuses such a job). */
-export function productOf(job: Job, surface: Surface): Job['products'][number] {
+export function productOf(job: Pick<Job, 'products'>, surface: Surface): Job['products'][number] {
   const product = job.products.find(({ id }) => id === surface.productId);
   if (!product) throw new Error(`a surface names a product the job does not have: ${surface.productId}`);
   return product;

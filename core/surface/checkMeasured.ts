@@ -12,8 +12,18 @@ import { measuredOutline, traceSurface, type Traced } from './traceSurface.ts';
 /** A fixture may stick out, or lie over another, by less than this area, mm²: rounding of arcs. */
 const STICKS_OUT_MM2 = 2;
 
-/** What is wrong with measurements that are each readable: paths are relative to the measured part. */
-export function checkMeasured(measured: Measured): Issue[] {
+const checked = new WeakMap<Measured, readonly Issue[]>();
+
+/** What is wrong with measurements that are each readable, remembered for the same data; paths are relative to the measured part. */
+export function checkMeasured(measured: Measured): readonly Issue[] {
+  const known = checked.get(measured);
+  if (known) return known;
+  const issues = findIssues(measured);
+  checked.set(measured, issues);
+  return issues;
+}
+
+function findIssues(measured: Measured): readonly Issue[] {
   const shape = checkOutline(measured.shape).map((found) => ({ ...found, path: ['shape', ...found.path] }));
   if (shape.length > 0) return shape;
   const placed = [...checkBase(measured), ...checkDoorways(measured), ...checkFixturePlaces(measured)];

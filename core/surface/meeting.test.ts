@@ -1,7 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { checkJob } from '../job/checkJob.ts';
-import { editJob } from '../job/edit.ts';
+import { editJob } from '../job/edit/editJob.ts';
 import { readJob } from '../formats/jobFile.ts';
 import { MIGRATIONS } from '../formats/migrations.ts';
 import { distance } from '../geometry/point.ts';

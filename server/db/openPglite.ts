@@ -1,25 +1,74 @@
-import { PGlite, type Transaction } from '@electric-sql/pglite';
-import type { Database, Queryable } from './database.ts';
+import { PGlite } from '@electric-sql/pglite';
+import type { Database } from './database.ts';
+import { Statements } from './statements.ts';
+import { SyncedFolder } from './syncedFolder.ts';
 
-/** Opens PGlite on a folder, or in memory when it is null. A commit is on disk before it is answered. */
-export async function openPglite(folder: string | null, loadDataDir?: Blob): Promise<Database> {
+/** With fsync, which PGlite leaves out; and a log that is let grow no further than these. */
+const PARAMETERS = [
+  ...PGlite.defaultStartParams.filter((flag) => flag !== '-F'),
+  ...['wal_sync_method=fsync', 'max_wal_size=64MB', 'min_wal_size=32MB', 'wal_compression=on'].flatMap((setting) => ['-c', setting]),
+];
+
+/** What else opening can be told. */
+export interface OpenOptions {
+  /** A dump to start from. */
+  readonly dump?: Blob;
+  /** Called with each file that was synced to the disk. */
+  readonly onSynced?: (path: string) => void;
+  /** Throws when this process may no longer write to the folder. */
+  readonly mayWrite?: () => void;
+}
+
+/** Opens PGlite on a folder, or in memory when it is null. What was written is on the disk before it is answered. */
+export async function openPglite(folder: string | null, { dump, onSynced, mayWrite }: OpenOptions = {}): Promise<Database> {
+  const disk = folder === null ? null : new SyncedFolder(folder, onSynced);
   const pglite = await PGlite.create({
-    ...(folder === null ? {} : { dataDir: folder }),
-    ...(loadDataDir ? { loadDataDir } : {}),
+    ...(disk === null ? {} : { fs: disk }),
+    ...(dump ? { loadDataDir: dump } : {}),
     relaxedDurability: false,
+    startParams: PARAMETERS,
   });
+  const statements = new Statements(pglite);
+  const run = async (sql: string): Promise<void> => {
+    await pglite.exec(sql);
+  };
+  const inside = { query: <Row>(sql: string, parameters: readonly unknown[] = []) => statements.query<Row>(sql, parameters), run };
+  const inTurn = turns();
+  /** One after the other; answered when it is on the disk, which many wait for together. */
+  const kept = async <T>(work: () => Promise<T>): Promise<T> => {
+    const result = await inTurn(() => {
+      mayWrite?.();
+      return work();
+    });
+    await disk?.synced();
+    return result;
+  };
   return {
-    ...queryable(pglite),
-    transaction: (work) => pglite.transaction((inside) => work(queryable(inside))),
-    close: () => pglite.close(),
+    query: (sql, parameters) => kept(() => inside.query(sql, parameters)),
+    run: (sql) => kept(() => run(sql)),
+    transaction: (work) => kept(() => inTransaction(inside, () => work(inside))),
+    close: () => inTurn(() => pglite.close()),
   };
 }
 
-function queryable(on: PGlite | Transaction): Queryable & Pick<Database, 'run'> {
-  return {
-    query: async <Row>(sql: string, parameters: readonly unknown[] = []) => (await on.query<Row>(sql, [...parameters])).rows,
-    run: async (sql) => {
-      await on.exec(sql);
-    },
+async function inTransaction<T>({ run }: Pick<Database, 'run'>, work: () => Promise<T>): Promise<T> {
+  await run('BEGIN');
+  try {
+    const result = await work();
+    await run('COMMIT');
+    return result;
+  } catch (error) {
+    await run('ROLLBACK');
+    throw error;
+  }
+}
+
+/** Lets work go one after the other, in the order it was asked for. */
+function turns(): <T>(work: () => Promise<T>) => Promise<T> {
+  let last: Promise<unknown> = Promise.resolve();
+  return (work) => {
+    const done = last.then(work, work);
+    last = done.catch(() => undefined);
+    return done;
   };
 }

@@ -33,15 +33,25 @@ export function errorBody(error: ApiError): ErrorBody {
 /** PostgreSQL says 53100 for a full disk; the file system says ENOSPC or EDQUOT. */
 const DISK_FULL = /^(53100|ENOSPC|EDQUOT)$|no space left|disk.*full|could not extend/i;
 
+/** PostgreSQL's class XX is damage found in its files: a page that fails its checksum, a broken index. */
+const DAMAGED = /^XX00[012]$/;
+
+/** Text that no database takes, or data nested so deep that reading it runs out of stack. */
+const UNREADABLE = /^(22P05|22021|22003)$/;
+
 /** Finds the catalogue entry for anything that was thrown. */
 export function toApiError(error: FastifyError | Error): ApiError {
   if (error instanceof ApiError) return error;
   const code = 'code' in error ? String(error.code) : '';
   if (DISK_FULL.test(code) || DISK_FULL.test(error.message)) return new ApiError('storage/full');
+  if (DAMAGED.test(code)) return new ApiError('storage/damaged');
   const status = 'statusCode' in error ? Number(error.statusCode) : 500;
   if (code === 'FST_ERR_VALIDATION') return new ApiError('request/invalid', [], { reason: error.message });
   if (status === 413) return new ApiError('request/too-large');
+  if (status === 408) return new ApiError('request/too-slow');
   if (status === 415) return new ApiError('request/unsupported');
   if (status === 429) return new ApiError('request/too-many');
+  if (UNREADABLE.test(code) || error instanceof RangeError)
+    return new ApiError('request/invalid', [], { reason: 'expected plain text and figures' });
   return new ApiError(status >= 400 && status < 500 ? 'request/invalid' : 'server/failed');
 }

@@ -1,25 +1,22 @@
-import { readJob } from '@azulejo/core/formats/jobFile';
-import { JOB_VERSION, type Job } from '@azulejo/core/job/job';
+import { bringForward } from '@azulejo/core/formats/migrations';
+import { JOB_VERSION, jobSchema, type Job } from '@azulejo/core/job/job';
 import type { Database } from '../db/database.ts';
 import { readQueries } from '../db/readQueries.ts';
+import type { JobRepository } from './jobRepository.ts';
 
-const SQL = readQueries(import.meta.url, ['listOldJobs', 'replaceJob', 'forgetHistory']);
+const SQL = readQueries(import.meta.url, ['listOldJobs']);
 
 /**
- * Brings stored jobs to the version this code writes. Their history is forgotten: its changes name
- * places the new form does not have. Returns how many; one that can't be read is left as it is.
+ * Brings stored jobs to the version this code writes, without their history: its changes name places the
+ * new form does not have. Nothing is refused, even where today's checks are stricter. Returns how many.
  */
-export async function bringJobsForward(database: Database): Promise<number> {
-  const old = await database.query<{ job: Job }>(SQL.listOldJobs, [JOB_VERSION]);
-  let brought = 0;
-  for (const { job } of old) {
-    const read = readJob(job);
-    if (!read.ok) continue;
-    await database.transaction(async (on) => {
-      await on.query(SQL.forgetHistory, [job.id]);
-      await on.query(SQL.replaceJob, [job.id, JSON.stringify(read.value)]);
-    });
-    brought++;
+export async function bringJobsForward(database: Database, jobs: JobRepository): Promise<number> {
+  const old = await database.query<{ id: string }>(SQL.listOldJobs, [JOB_VERSION]);
+  for (const { id } of old) {
+    const { job } = await jobs.find(id);
+    const forward = bringForward({ ...job });
+    const read = jobSchema.safeParse(forward);
+    await jobs.replace(read.success ? read.data : (forward as unknown as Job));
   }
-  return brought;
+  return old.length;
 }

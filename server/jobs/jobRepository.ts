@@ -1,21 +1,42 @@
-import { applyChange, type Change, type Patch } from '@azulejo/core/job/edit';
-import { readJob } from '@azulejo/core/formats/jobFile';
+import { acceptChange } from '@azulejo/core/job/acceptChange';
+import { applyEdits, PlaceGone } from '@azulejo/core/job/edit/applyEdits';
+import { differences } from '@azulejo/core/job/edit/differences';
+import { partOf, type Edit } from '@azulejo/core/job/edit/edit';
+import type { Change } from '@azulejo/core/job/edit/editJob';
 import type { Job } from '@azulejo/core/job/job';
 import type { Database, Queryable } from '../db/database.ts';
 import { readQueries } from '../db/readQueries.ts';
 import { ApiError } from '../errors/apiError.ts';
+import { JobMemory, type KnownJob } from './jobMemory.ts';
+import { changedRows, documentOf, jobOfRows, type JobRows } from './jobRows.ts';
 
 const SQL = readQueries(import.meta.url, [
   'listJobs',
   'findJob',
-  'lockJob',
+  'findStanding',
+  'isMade',
   'insertJob',
-  'moveJob',
+  'writeJob',
   'forgetUndone',
-  'saveChange',
+  'forgetOldest',
+  'forgetHistory',
   'findChange',
   'deleteJob',
+  'tidy',
 ]);
+
+/** Changes of a job that can be undone; older ones are forgotten, this many at a time. */
+const HISTORY = 400;
+const FORGOTTEN_AT_ONCE = 20;
+
+/** After so many writes, rows that were overwritten are cleared away. */
+const WRITES_A_TIDYING = 300;
+
+/** A write that others were quicker than is built anew this often. */
+const TRIES = 8;
+
+/** PostgreSQL's word for a key that is there already: the change was made before. */
+const TAKEN = '23505';
 
 /** A job in the list. */
 export interface JobEntry {
@@ -39,17 +60,30 @@ export interface StoredJob extends JobStanding {
   readonly job: Job;
 }
 
-interface LockedJob {
-  readonly job: Job;
-  readonly version: number;
+/** Where a job stands after a change, and what others had changed in it since the version it was built on. */
+export interface Saved extends JobStanding {
+  readonly others: readonly string[];
+}
+
+/** A change with an id of its own, by which it is known when it is sent again. */
+export interface SentChange extends Change {
+  readonly id: string;
+}
+
+/** Where a change takes a job. */
+interface Move {
+  readonly after: Job;
+  readonly edits: readonly Edit[];
   readonly position: number;
-  /** Whether there are undone changes, which a new one forgets. */
-  readonly hasUndone: boolean;
+  /** What is kept in the history; null for a step along it. */
+  readonly change: SentChange | null;
 }
 
 /** Keeps jobs and their history. Every write names the version it builds on. */
 export class JobRepository {
   private readonly database: Database;
+  private readonly memory = new JobMemory();
+  private writes = 0;
 
   constructor(database: Database) {
     this.database = database;
@@ -59,35 +93,46 @@ export class JobRepository {
     return this.database.query<JobEntry>(SQL.listJobs);
   }
 
-  /** Throws `job/not-found`. */
-  async find(id: string, on: Queryable = this.database): Promise<StoredJob> {
-    const [found] = await on.query<StoredJob>(SQL.findJob, [id]);
-    if (!found) throw new ApiError('job/not-found');
-    const { job, version, undoLabel, redoLabel } = found;
-    return { job, version, undoLabel, redoLabel };
+  /** A job as it is stored, whether or not today's checks would let it in. Throws `job/not-found`. */
+  async find(id: string): Promise<StoredJob> {
+    const { job, version } = await this.read(id);
+    const standing = await this.standing(id);
+    return version === standing.version ? { job, ...standing } : this.find(id);
+  }
+
+  /** The parts of a job that changed after a version of it, and whether a change is in its history. */
+  async since(id: string, version: number, changeId: string): Promise<{ changed: string[]; made: boolean }> {
+    const known = await this.read(id);
+    return { changed: changedSince(known, version), made: await this.isMade(id, changeId) };
   }
 
   /** Adds a job; false when its id is taken. */
   async insert(job: Job): Promise<boolean> {
-    return (await this.database.query(SQL.insertJob, [job.id, JSON.stringify(job)])).length > 0;
+    const rows = [documentOf(job), job.surfaces, job.products].map((part) => JSON.stringify(part));
+    return (await this.database.query(SQL.insertJob, [job.id, ...rows])).length > 0;
   }
 
-  /** Makes a change. Throws `job/not-found`, `job/changed-elsewhere`, `job/refused`. */
-  makeChange(id: string, baseVersion: number, { label, forward, inverse }: Change): Promise<JobStanding> {
-    return this.database.transaction(async (on) => {
-      const { job, position, hasUndone } = await this.lock(id, baseVersion, on);
-      const changed = JSON.stringify(patched(job, forward));
-      if (hasUndone) await on.query(SQL.forgetUndone, [id, position]);
-      const [saved] = await on.query<{ version: number }>(SQL.saveChange, [
-        id,
-        changed,
-        position + 1,
-        label,
-        JSON.stringify(forward),
-        JSON.stringify(inverse),
-      ]);
-      return { version: saved.version, undoLabel: label, redoLabel: null };
-    });
+  /**
+   * Makes a change, unless it was made already. What others changed in other parts meanwhile stays.
+   * Throws `job/not-found`, `job/changed-elsewhere`, `job/refused`, `request/invalid`, `server/busy`.
+   */
+  async makeChange(id: string, baseVersion: number, change: SentChange): Promise<Saved> {
+    refuseWholeLists(change.edits);
+    for (let tries = 0; tries < TRIES; tries++) {
+      const known = await this.latest(id, baseVersion);
+      const others = changedSince(known, baseVersion);
+      const touched = new Set(change.edits.map(partOf));
+      const clash = others.filter((part) => touched.has(part));
+      if (clash.length > 0 || baseVersion > known.version) {
+        if (!(await this.isMade(id, change.id))) throw changedElsewhere(known.version, clash);
+        return { ...(await this.standing(id)), others: others.filter((part) => !touched.has(part)) };
+      }
+      const after = changed(known, change.edits);
+      const written = await this.write(known, { after, edits: change.edits, position: known.position + 1, change });
+      if (written === 'made') return { ...(await this.standing(id)), others };
+      if (written !== 'overtaken') return { version: written.version, undoLabel: change.label, redoLabel: null, others };
+    }
+    throw new ApiError('server/busy');
   }
 
   /** Takes the last change back. Throws as makeChange does, and `job/nothing-to-undo`. */
@@ -100,45 +145,165 @@ export class JobRepository {
     return this.moveInHistory(id, baseVersion, 1);
   }
 
-  private moveInHistory(id: string, baseVersion: number, step: 1 | -1): Promise<StoredJob> {
-    return this.database.transaction(async (on) => {
-      const { job, position } = await this.lock(id, baseVersion, on);
-      const [change] = await on.query<Change>(SQL.findChange, [id, step === 1 ? position + 1 : position]);
-      if (!change) throw new ApiError(step === 1 ? 'job/nothing-to-redo' : 'job/nothing-to-undo');
-      const moved = patched(job, step === 1 ? change.forward : change.inverse);
-      await on.query(SQL.moveJob, [id, JSON.stringify(moved), position + step]);
-      return this.find(id, on);
-    });
+  /** What a job was before or after is not judged again: it was in force once. */
+  private async moveInHistory(id: string, baseVersion: number, step: 1 | -1): Promise<StoredJob> {
+    const known = await this.latest(id, baseVersion);
+    if (known.version !== baseVersion) throw changedElsewhere(known.version, changedSince(known, baseVersion));
+    const position = step === 1 ? known.position + 1 : known.position;
+    const [change] = await this.database.query<{ edits: Edit[]; inverse: Edit[] }>(SQL.findChange, [id, position]);
+    if (!change) throw new ApiError(step === 1 ? 'job/nothing-to-redo' : 'job/nothing-to-undo');
+    const edits = step === 1 ? change.edits : change.inverse;
+    const after = applyEdits(known.job, edits);
+    const written = await this.write(known, { after, edits, position: known.position + step, change: null });
+    if (typeof written === 'string') throw changedElsewhere(known.version, []);
+    return this.find(id);
+  }
+
+  /** Puts a job in the place of the stored one of its id, and forgets how that came about. Throws `job/not-found`. */
+  async replace(job: Job): Promise<void> {
+    const known = await this.read(job.id);
+    await this.database.query(SQL.forgetHistory, [job.id]);
+    await this.write(known, { after: job, edits: [], position: 0, change: null });
   }
 
   /** Deletes a job. Throws `job/not-found`, `job/changed-elsewhere`. */
   async remove(id: string, baseVersion: number): Promise<void> {
     const removed = await this.database.query(SQL.deleteJob, [id, baseVersion]);
     if (removed.length === 0)
-      await this.find(id).then(({ version }) => {
-        throw changedElsewhere(version);
+      await this.standing(id).then(({ version }) => {
+        throw changedElsewhere(version, []);
       });
+    this.memory.forget(id);
+    await this.tidy();
   }
 
-  private async lock(id: string, baseVersion: number, on: Queryable): Promise<LockedJob> {
-    const [locked] = await on.query<LockedJob>(SQL.lockJob, [id]);
-    if (!locked) throw new ApiError('job/not-found');
-    if (locked.version !== baseVersion) throw changedElsewhere(locked.version);
-    return locked;
+  /** Gives room back that overwritten and deleted rows took. */
+  async tidy(): Promise<void> {
+    this.writes = 0;
+    await this.database.run(SQL.tidy);
+  }
+
+  private async standing(id: string): Promise<JobStanding> {
+    const [standing] = await this.database.query<JobStanding>(SQL.findStanding, [id]);
+    if (!standing) throw new ApiError('job/not-found');
+    return standing;
+  }
+
+  private async isMade(id: string, changeId: string): Promise<boolean> {
+    return (await this.database.query(SQL.isMade, [id, changeId])).length > 0;
+  }
+
+  /** The job from memory, which a write finds out to be old; read where the writer knows a newer version. */
+  private async latest(id: string, baseVersion: number): Promise<KnownJob> {
+    const known = this.memory.get(id);
+    return known && known.version >= baseVersion ? known : this.read(id);
+  }
+
+  private async read(id: string): Promise<KnownJob> {
+    const [found] = await this.database.query<JobRows & Omit<KnownJob, 'job'>>(SQL.findJob, [id]);
+    if (!found) {
+      this.memory.forget(id);
+      throw new ApiError('job/not-found');
+    }
+    const { version, made, position, parts, hasUndone } = found;
+    const before = this.memory.get(id);
+    if (before?.version === version && before.made === made) return before;
+    return this.memory.keep({ job: jobOfRows(found), version, made, position, parts, hasUndone });
+  }
+
+  /** Writes a move; says where others were quicker, or where the change was made already. */
+  private async write(known: KnownJob, move: Move): Promise<KnownJob | 'overtaken' | 'made'> {
+    const { id } = known.job;
+    let moved: readonly unknown[];
+    try {
+      const parameters = writeParameters(known, move);
+      moved =
+        known.hasUndone && move.change
+          ? await this.database.transaction(async (on) => {
+              await on.query(SQL.forgetUndone, [id, known.position]);
+              return writeOrTakeBack(on, parameters);
+            })
+          : await this.database.query(SQL.writeJob, parameters);
+    } catch (error) {
+      this.memory.forget(id);
+      if (error instanceof Overtaken) return 'overtaken';
+      if (error instanceof Error && 'code' in error && error.code === TAKEN && move.change) {
+        // The key of the change, or its place in the history: then others were quicker.
+        return (await this.isMade(id, move.change.id)) ? 'made' : 'overtaken';
+      }
+      throw error;
+    }
+    if (moved.length === 0) {
+      this.memory.forget(id);
+      return 'overtaken';
+    }
+    await this.afterWrite(id, move.position);
+    return this.memory.keep(movedOn(known, move));
+  }
+
+  private async afterWrite(id: string, position: number): Promise<void> {
+    if (position > HISTORY && position % FORGOTTEN_AT_ONCE === 0) await this.database.query(SQL.forgetOldest, [id, position - HISTORY]);
+    if (++this.writes >= WRITES_A_TIDYING) void this.tidy().catch(() => undefined);
   }
 }
 
-const changedElsewhere = (version: number): ApiError => new ApiError('job/changed-elsewhere', [], { version });
+class Overtaken extends Error {}
 
-function patched(job: Job, patches: readonly Patch[]): Job {
-  let changed: Job;
+/** Within a transaction, a write that finds the job elsewhere takes back what went before it. */
+async function writeOrTakeBack(on: Queryable, parameters: readonly unknown[]): Promise<readonly unknown[]> {
+  const moved = await on.query(SQL.writeJob, parameters);
+  if (moved.length === 0) throw new Overtaken('the job was changed meanwhile');
+  return moved;
+}
+
+function writeParameters({ job, version, made }: KnownJob, { after, edits, position, change }: Move): unknown[] {
+  const surfaces = changedRows(job.surfaces, after.surfaces);
+  const products = changedRows(job.products, after.products);
+  const rows = [surfaces.kept, surfaces.gone, products.kept, products.gone].map((part) => JSON.stringify(part));
+  const parts = edits.map(partOf).filter((part) => !/^(surfaces|products)\//.test(part));
+  const history = change
+    ? [change.id, change.label, JSON.stringify(change.edits), JSON.stringify(differences(after, job))]
+    : [null, null, null, null];
+  return [
+    job.id,
+    JSON.stringify(documentOf(after)),
+    position,
+    version + 1,
+    ...rows,
+    JSON.stringify(Object.fromEntries(parts.map((part) => [part, version + 1]))),
+    version,
+    made,
+    ...history,
+  ];
+}
+
+/** What is known of a job after a move was written. */
+function movedOn({ version, made, parts }: KnownJob, { after, edits, position, change }: Move): KnownJob {
+  const touched = Object.fromEntries(edits.map((edit) => [partOf(edit), version + 1]));
+  return { job: after, version: version + 1, made, position, parts: { ...parts, ...touched }, hasUndone: change === null };
+}
+
+const changedSince = ({ parts }: KnownJob, version: number): string[] => Object.keys(parts).filter((part) => parts[part] > version);
+
+const changedElsewhere = (version: number, parts: readonly string[]): ApiError =>
+  new ApiError('job/changed-elsewhere', [], { version, parts });
+
+/** Surfaces and tiles are changed one by one, so that nobody's are overwritten with a list of old ones. */
+function refuseWholeLists(edits: readonly Edit[]): void {
+  const whole = edits.find(({ op, path }) => op !== 'order' && path.length === 1 && (path[0] === 'surfaces' || path[0] === 'products'));
+  if (whole) throw new ApiError('request/invalid', [], { reason: `expected edits of single ${String(whole.path[0])}, by id` });
+  if (edits.some(({ path: [key] }) => key === 'id')) throw new ApiError('request/invalid', [], { reason: 'a job keeps its id' });
+}
+
+function changed({ job: before, version }: KnownJob, edits: readonly Edit[]): Job {
+  let after: Job;
   try {
-    changed = applyChange(job, patches);
-  } catch {
-    throw new ApiError('request/invalid', [], { reason: 'a patch names a place the job does not have' });
+    after = applyEdits(before, edits);
+  } catch (error) {
+    if (error instanceof PlaceGone) throw changedElsewhere(version, [partOf(error.path.length > 0 ? error : { path: ['job'] })]);
+    throw error;
   }
-  const read = readJob(changed);
+  const read = acceptChange(before, after);
   if (!read.ok) throw new ApiError('job/refused', read.issues);
-  if (read.value.id !== job.id) throw new ApiError('request/invalid', [], { reason: 'a job keeps its id' });
   return read.value;
 }

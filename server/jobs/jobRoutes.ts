@@ -1,18 +1,23 @@
 import { randomUUID } from 'node:crypto';
 import type { FastifyPluginAsyncZod } from 'fastify-type-provider-zod';
 import { z } from 'zod';
+import { editSchema } from '@azulejo/core/job/edit/edit';
 import { readJobFile } from '@azulejo/core/formats/jobFile';
 import { startJob } from '@azulejo/core/job/startJob';
 import { IMPERIAL_TAPE, METRIC_TAPE } from '@azulejo/core/units/tape';
 import { ApiError } from '../errors/apiError.ts';
 import type { JobRepository } from './jobRepository.ts';
 
-const IMPORT_LIMIT_BYTES = 4 * 1024 * 1024;
+/** A job of 500 tiles, each with a picture, is half of this. */
+const IMPORT_LIMIT_BYTES = 64 * 1024 * 1024;
 
 const params = z.object({ id: z.string().min(1).max(40) });
-const baseVersion = z.int().min(1);
+const version = z.int().min(1).max(2_147_483_647);
 const stored = z.object({ job: z.unknown(), version: z.number(), undoLabel: z.string().nullable(), redoLabel: z.string().nullable() });
 const standing = stored.omit({ job: true });
+const parts = z.array(z.string()).describe('Parts of a job: name, surfaces/kitchen, products/tile');
+const saved = standing.extend({ others: parts.describe('What others changed since the version this was built on') });
+const since = z.coerce.number().int().min(1).max(2_147_483_647).optional();
 const created = z.object({ id: z.string() });
 const entry = z.object({
   id: z.string(),
@@ -22,15 +27,10 @@ const entry = z.object({
   version: z.number(),
   updatedAt: z.date(),
 });
-const patch = z.object({
-  op: z.enum(['add', 'remove', 'replace']),
-  path: z.array(z.union([z.string().max(80), z.int()])).max(20),
-  value: z.unknown().optional(),
-});
 const change = z.object({
+  id: z.string().min(1).max(60).describe('The change, named by who makes it: sent again, it is not made twice'),
   label: z.string().min(1).max(120),
-  forward: z.array(patch).max(1000).describe('What the change does, as JSON patches with key paths'),
-  inverse: z.array(patch).max(1000).describe('What takes it back'),
+  edits: z.array(editSchema).min(1).max(5000).describe('What the change does; lists are addressed by id'),
 });
 
 /** Jobs: list, make, read, change, undo, redo, delete, import. */
@@ -53,6 +53,7 @@ export const jobRoutes =
         schema: {
           summary: 'Start an empty job',
           body: z.object({
+            id: z.uuid().optional().describe('Named by who makes it: sent again, it is not made twice'),
             name: z.string().trim().min(1).max(80),
             client: z.string().trim().max(120).default(''),
             system: z.enum(['metric', 'imperial']),
@@ -61,7 +62,7 @@ export const jobRoutes =
         },
       },
       async ({ body }, reply) => {
-        const id = randomUUID();
+        const { id = randomUUID() } = body;
         await jobs.insert({ ...startJob(id, body.name, body.system === 'metric' ? METRIC_TAPE : IMPERIAL_TAPE), client: body.client });
         return reply.status(201).send({ id });
       },
@@ -88,8 +89,25 @@ export const jobRoutes =
       },
     );
 
-    app.get('/jobs/:id', { schema: { summary: 'One job with its version', params, response: { 200: stored } } }, ({ params: { id } }) =>
-      jobs.find(id),
+    app.get(
+      '/jobs/:id',
+      {
+        schema: {
+          summary: 'One job with its version, what changed in it since another version, and whether a change was made',
+          params,
+          querystring: z.object({ since, change: z.string().max(60).default('') }),
+          response: {
+            200: stored.extend({ changed: parts, made: z.boolean().describe('Whether the change asked for is in its history') }),
+          },
+        },
+      },
+      async ({ params: { id }, query }) => {
+        const found = await jobs.find(id);
+        return {
+          ...found,
+          ...(query.since === undefined ? { changed: [], made: false } : await jobs.since(id, query.since, query.change)),
+        };
+      },
     );
 
     app.post(
@@ -98,22 +116,25 @@ export const jobRoutes =
         schema: {
           summary: 'Make one change, built on a version',
           params,
-          body: z.object({ baseVersion, change }),
-          response: { 200: standing },
+          body: z.object({ baseVersion: version, change }),
+          response: { 200: saved },
         },
       },
-      ({ params: { id }, body }) => jobs.makeChange(id, body.baseVersion, body.change),
+      async ({ params: { id }, body }) => {
+        const made = await jobs.makeChange(id, body.baseVersion, body.change);
+        return { ...made, others: [...made.others] };
+      },
     );
 
     app.post(
       '/jobs/:id/undo',
-      { schema: { summary: 'Take the last change back', params, body: z.object({ baseVersion }), response: { 200: stored } } },
+      { schema: { summary: 'Take the last change back', params, body: z.object({ baseVersion: version }), response: { 200: stored } } },
       ({ params: { id }, body }) => jobs.undo(id, body.baseVersion),
     );
 
     app.post(
       '/jobs/:id/redo',
-      { schema: { summary: 'Make the undone change again', params, body: z.object({ baseVersion }), response: { 200: stored } } },
+      { schema: { summary: 'Make the undone change again', params, body: z.object({ baseVersion: version }), response: { 200: stored } } },
       ({ params: { id }, body }) => jobs.redo(id, body.baseVersion),
     );
 
@@ -123,7 +144,7 @@ export const jobRoutes =
         schema: {
           summary: 'Delete a job',
           params,
-          querystring: z.object({ baseVersion: z.coerce.number().int().min(1) }),
+          querystring: z.object({ baseVersion: z.coerce.number().int().min(1).max(2_147_483_647) }),
           response: { 204: z.null() },
         },
       },

@@ -10,7 +10,8 @@ export async function webRoutes(app: FastifyInstance, folder: string): Promise<v
   const page = readFileSync(file, 'utf8');
   await app.register(fastifyStatic, { root: folder, index: false, wildcard: false, preCompressed: true, immutable: true, maxAge: '365d' });
   app.get('/*', { schema: { hide: true } }, (request, reply) => {
-    if (request.url.startsWith('/api/')) return reply.callNotFound();
+    // A file that is not there is not a page: after an update, a page still open asks for files of the old one.
+    if (request.url.startsWith('/api/') || request.url.startsWith('/assets/')) return reply.callNotFound();
     return reply
       .header('cache-control', 'no-store')
       .type('text/html; charset=utf-8')

@@ -1,4 +1,4 @@
-import type { Change } from '@azulejo/core/job/edit';
+import type { Change } from '@azulejo/core/job/edit/editJob';
 import type { Job } from '@azulejo/core/job/job';
 
 /** A job in the list. */
@@ -21,6 +21,37 @@ export interface JobStanding {
 /** A job as the server keeps it. */
 export interface StoredJob extends JobStanding {
   readonly job: Job;
+}
+
+/** A stored job, and the parts of it that changed since the version that was known. */
+export interface LatestJob extends StoredJob {
+  readonly changed: readonly string[];
+  /** Whether the change that was asked for is in its history. */
+  readonly made: boolean;
+}
+
+/** Where a job stands after a change, and what others had changed since the version it was built on. */
+export interface Saved extends JobStanding {
+  readonly others: readonly string[];
+}
+
+/** A change on its way, known by its id when it is sent again. */
+export interface SentChange extends Change {
+  readonly id: string;
+}
+
+/** A day's copy of all jobs. */
+export interface Copy {
+  readonly day: string;
+  readonly jobs: readonly { readonly id: string; readonly name: string; readonly client: string; readonly surfaceCount: number }[];
+}
+
+/** What the server put together anew when it started on damaged data. */
+export interface Rescue {
+  readonly at: string;
+  readonly fromData: readonly string[];
+  readonly fromCopies: readonly { readonly name: string; readonly day: string }[];
+  readonly setAside: string;
 }
 
 /** A refusal by the server, or no answer at all (`network/unreachable`). */
@@ -63,14 +94,21 @@ const jobUrl = (id: string): string => `/jobs/${encodeURIComponent(id)}`;
 /** The server's API. */
 export const api = {
   listJobs: () => ask<JobEntry[]>('GET', '/jobs'),
-  startJob: (name: string, client: string, system: 'metric' | 'imperial') => ask<{ id: string }>('POST', '/jobs', { name, client, system }),
+  startJob: (id: string, name: string, client: string, system: 'metric' | 'imperial') =>
+    ask<{ id: string }>('POST', '/jobs', { id, name, client, system }),
   importJob: (text: string) => ask<{ id: string }>('POST', '/jobs/import', text),
-  findJob: (id: string) => ask<StoredJob>('GET', jobUrl(id)),
-  makeChange: (id: string, baseVersion: number, change: Change) =>
-    ask<JobStanding>('POST', `${jobUrl(id)}/changes`, { baseVersion, change }),
+  findJob: (id: string, since?: number, change?: string) => {
+    const query = new URLSearchParams({ ...(since === undefined ? {} : { since: String(since) }), ...(change ? { change } : {}) });
+    return ask<LatestJob>('GET', `${jobUrl(id)}?${query.toString()}`);
+  },
+  makeChange: (id: string, baseVersion: number, change: SentChange) => ask<Saved>('POST', `${jobUrl(id)}/changes`, { baseVersion, change }),
   undo: (id: string, baseVersion: number) => ask<StoredJob>('POST', `${jobUrl(id)}/undo`, { baseVersion }),
   redo: (id: string, baseVersion: number) => ask<StoredJob>('POST', `${jobUrl(id)}/redo`, { baseVersion }),
   deleteJob: (id: string, baseVersion: number) => ask<void>('DELETE', `${jobUrl(id)}?baseVersion=${baseVersion}`),
+  listCopies: () => ask<Copy[]>('GET', '/copies'),
+  bringBack: (day: string, jobId: string) => ask<{ id: string }>('POST', `/copies/${day}${jobUrl(jobId)}`, {}),
+  findRescue: () => ask<Rescue | null>('GET', '/copies/rescue'),
+  forgetRescue: () => ask<void>('DELETE', '/copies/rescue'),
 };
 
 /** Where an export can be downloaded. */

@@ -1,50 +1,90 @@
 <script setup lang="ts">
 import Button from 'primevue/button';
 import Dialog from 'primevue/dialog';
-import { computed, ref } from 'vue';
-import { describeIssue } from '@azulejo/core/messages/en/issues';
+import { computed } from 'vue';
+import { partOf } from '@azulejo/core/job/edit/edit';
+import { tapeOf } from '@azulejo/core/job/job';
+import { describeEdit } from '@azulejo/core/messages/en/edits';
 import { useJobStore } from '../stores/jobStore.ts';
 
 const jobs = useJobStore();
-const trouble = ref<string | null>(null);
-const mine = computed(() => [...new Set(jobs.conflict?.mine.map(({ label }) => label))]);
 
-function settle(choice: 'theirs' | 'mine'): void {
-  const [first] = jobs.settle(choice);
-  trouble.value = first ? `This can't be put on top: ${describeIssue(first)}` : null;
-}
+/** What both changed, as it stands on each side. */
+const rows = computed(() => {
+  const { conflict, job } = jobs;
+  if (!conflict || !job) return [];
+  const theirs = conflict.theirs.job;
+  const edits = conflict.mine.flatMap((change) => change.edits).filter((edit) => conflict.parts.includes(partOf(edit)));
+  return edits.map((edit) => {
+    const [, item] = edit.path;
+    const surface = typeof item === 'object' ? theirs.surfaces.find(({ id }) => id === item.id) : undefined;
+    return describeEdit(edit, job, theirs, surface ? tapeOf(theirs, surface) : theirs.tape);
+  });
+});
+const others = computed(() => {
+  const { conflict } = jobs;
+  return [
+    ...new Set(conflict?.mine.filter(({ edits }) => !edits.some((edit) => conflict.parts.includes(partOf(edit)))).map((c) => c.label)),
+  ];
+});
 </script>
 
 <template>
   <Dialog :visible="jobs.conflict !== null" modal :closable="false" header="Changed in another window" class="conflict">
     <div class="stack">
       <p>
-        While you worked here, somebody saved this job elsewhere<template v-if="jobs.conflict?.theirs.undoLabel">
+        While you worked here, somebody saved the same part of this job elsewhere<template v-if="jobs.conflict?.theirs.undoLabel">
           (last: {{ jobs.conflict.theirs.undoLabel }})</template
         >. Nothing was overwritten.
       </p>
-      <p>Not saved yet from this window:</p>
-      <ul>
-        <li v-for="label in mine" :key="label">{{ label }}</li>
-      </ul>
-      <p v-if="trouble" class="trouble" role="alert">{{ trouble }}</p>
+      <table>
+        <thead>
+          <tr>
+            <th scope="col">What</th>
+            <th scope="col">Mine</th>
+            <th scope="col">Theirs</th>
+          </tr>
+        </thead>
+        <tbody>
+          <tr v-for="(row, k) in rows" :key="k">
+            <td>{{ row.what }}</td>
+            <td class="figure">{{ row.mine }}</td>
+            <td class="figure">{{ row.theirs }}</td>
+          </tr>
+        </tbody>
+      </table>
+      <p v-if="others.length > 0">Saved either way: {{ others.join(', ') }}.</p>
     </div>
     <template #footer>
-      <Button label="Take theirs, drop mine" severity="secondary" @click="settle('theirs')" />
-      <Button label="Put mine on top of theirs" @click="settle('mine')" />
+      <Button label="Take theirs, drop mine" severity="secondary" @click="jobs.settle('theirs')" />
+      <Button label="Put mine on top of theirs" @click="jobs.settle('mine')" />
     </template>
   </Dialog>
 </template>
 
 <style scoped>
 p {
-  max-width: 30rem;
+  max-width: 34rem;
 }
-ul {
-  margin: 0;
-  padding-left: 1.2rem;
+table {
+  border-collapse: collapse;
+  width: 100%;
 }
-.trouble {
-  color: var(--bad);
+th {
+  text-align: left;
+  font-weight: 600;
+  color: var(--ink-soft);
+  font-size: 0.875rem;
+}
+th,
+td {
+  padding: 0.4rem 1.2rem 0.4rem 0;
+  vertical-align: baseline;
+}
+tbody tr {
+  border-top: 1px solid var(--line);
+}
+.figure {
+  font-size: 1.15rem;
 }
 </style>

@@ -1,10 +1,23 @@
 <script setup lang="ts">
-import { computed } from 'vue';
+import { computed, ref } from 'vue';
 import { PhCheck, PhCircleNotch, PhWarning } from '@phosphor-icons/vue';
 import { useJobStore } from '../stores/jobStore.ts';
+import ParkedDialog from './ParkedDialog.vue';
 
 const jobs = useJobStore();
-const words = computed(() => ({ saved: 'Saved', saving: 'Saving', unsaved: 'Not saved', conflict: 'Changed elsewhere' })[jobs.saveState]);
+const isOpen = ref(false);
+const parked = computed(() => (jobs.parked.length === 1 ? '1 change not saved' : `${jobs.parked.length} changes not saved`));
+const words = computed(
+  () =>
+    ({
+      saved: 'Saved',
+      saving: 'Saving',
+      unsaved: 'Not saved',
+      parked: parked.value,
+      conflict: 'Changed elsewhere',
+      gone: 'Deleted elsewhere',
+    })[jobs.saveState],
+);
 </script>
 
 <template>
@@ -12,8 +25,10 @@ const words = computed(() => ({ saved: 'Saved', saving: 'Saving', unsaved: 'Not 
     <PhCheck v-if="jobs.saveState === 'saved'" :size="16" weight="bold" />
     <PhCircleNotch v-else-if="jobs.saveState === 'saving'" :size="16" />
     <PhWarning v-else :size="16" weight="bold" />
-    {{ words }}
+    <button v-if="jobs.parked.length > 0" type="button" class="look" @click="isOpen = true">{{ parked }}</button>
+    <template v-else>{{ words }}</template>
   </span>
+  <ParkedDialog :visible="isOpen && jobs.parked.length > 0" @close="isOpen = false" />
 </template>
 
 <style scoped>
@@ -27,8 +42,24 @@ const words = computed(() => ({ saved: 'Saved', saving: 'Saving', unsaved: 'Not 
   white-space: nowrap;
 }
 .save.unsaved,
+.save.parked,
+.save.gone,
 .save.conflict {
   color: var(--bad);
   font-weight: 600;
+}
+.look {
+  all: unset;
+  cursor: pointer;
+  text-decoration: underline;
+  color: var(--bad);
+  font-weight: 600;
+  min-height: 44px;
+  display: inline-flex;
+  align-items: center;
+}
+.look:focus-visible {
+  outline: 2px solid var(--cobalt);
+  outline-offset: 2px;
 }
 </style>

@@ -1,159 +1,274 @@
-import { beforeEach, describe, expect, jest, test } from '@jest/globals';
+import { afterEach, beforeEach, describe, expect, jest, test } from '@jest/globals';
 import { createPinia, setActivePinia } from 'pinia';
-import { applyChange, type Change } from '@azulejo/core/job/edit';
+import type { Edit } from '@azulejo/core/job/edit/edit';
 import type { Job } from '@azulejo/core/job/job';
+import { startSurface } from '@azulejo/core/job/startJob';
 import { jobOfOne } from '@azulejo/core/trials/testJob';
-import { enqueue } from './saveQueue.ts';
+import { FakeServer, refusal } from './fakeServer.ts';
 
 // A channel to other windows would keep the test alive.
 Reflect.deleteProperty(globalThis, 'BroadcastChannel');
 const { useJobStore } = await import('./jobStore.ts');
 
-/** A server of one job, as the real one answers. */
-class FakeServer {
-  job: Job = jobOfOne({ size: [2314, 1000], tile: [297.5, 297.5], jointMm: 3 });
-  version = 1;
-  saves = 0;
-  down = false;
-  gone = false;
-
-  undone = 0;
-  private last: Change | null = null;
-
-  answer = (url: string, body: { baseVersion: number; change: Change } | null): [number, object] => {
-    if (this.gone) return [404, { code: 'job/not-found', message: 'gone', issues: [] }];
-    if (body === null) return [200, this.stored()];
-    if (body.baseVersion !== this.version) return [409, { code: 'job/changed-elsewhere', message: 'changed', issues: [] }];
-    if (url.endsWith('/undo') && this.last) {
-      this.undone++;
-      this.job = applyChange(this.job, this.last.inverse);
-      this.version++;
-      return [200, this.stored()];
-    }
-    this.last = body.change;
-    this.saves++;
-    this.job = applyChange(this.job, body.change.forward);
-    this.version++;
-    return [200, this.stored()];
-  };
-
-  stored = () => ({ job: this.job, version: this.version, undoLabel: 'last', redoLabel: null });
-
-  fetch = (async (url: string, init?: { body?: string }) => {
-    await Promise.resolve();
-    if (this.down) throw new TypeError('no network');
-    const [status, content] = this.answer(url, init?.body ? JSON.parse(init.body) : null);
-    return { status, ok: status < 400, json: () => Promise.resolve(structuredClone(content)) };
-  }) as unknown as typeof fetch;
-}
-
 let server: FakeServer;
 const settled = async (): Promise<void> => {
-  for (let k = 0; k < 40; k++) await Promise.resolve();
+  for (let k = 0; k < 80; k++) await Promise.resolve();
+};
+const later = async (ms = 2500): Promise<void> => {
+  await jest.advanceTimersByTimeAsync(ms);
+  await settled();
 };
 const setJoint =
-  (mm: number) =>
+  (mm: number, surface = 's') =>
   (draft: Job): void => {
-    draft.surfaces[0].jointMm = mm;
+    const found = draft.surfaces.find(({ id }) => id === surface);
+    if (found) found.jointMm = mm;
   };
+const joint = (job: Job | null, surface = 's') => job?.surfaces.find(({ id }) => id === surface)?.jointMm;
+const theirJoint = (value: number, surface = 's'): Edit[] => [{ op: 'set', path: ['surfaces', { id: surface }, 'jointMm'], value }];
 
-beforeEach(() => {
+beforeEach(async () => {
   setActivePinia(createPinia());
   server = new FakeServer();
+  const one = jobOfOne({ size: [2314, 1000], tile: [297.5, 297.5], jointMm: 3 });
+  server.add({ ...one, surfaces: [...one.surfaces, { ...startSurface(one, 'two', 'Two', 'wall', 2000, 1000), productId: 't' }] });
+  server.add({ ...one, id: 'other', name: 'Other' });
   globalThis.fetch = server.fetch;
   jest.useFakeTimers({ doNotFake: ['queueMicrotask', 'nextTick'] });
 });
+afterEach(() => {
+  jest.useRealTimers();
+});
+
+async function opened() {
+  const jobs = useJobStore();
+  await jobs.open('job');
+  return jobs;
+}
 
 describe('the open job', () => {
   test('a change shows at once and is saved after', async () => {
-    const jobs = useJobStore();
-    await jobs.open('job');
+    const jobs = await opened();
     expect(jobs.change('Joint', setJoint(4))).toEqual([]);
-    expect([jobs.job?.surfaces[0].jointMm, jobs.saveState]).toEqual([4, 'saving']);
+    expect([joint(jobs.job), jobs.saveState]).toEqual([4, 'saving']);
     await settled();
-    expect([server.job.surfaces[0].jointMm, jobs.saveState, jobs.undoLabel]).toEqual([4, 'saved', 'last']);
+    expect([joint(server.of().job), jobs.saveState, jobs.undoLabel]).toEqual([4, 'saved', 'Joint']);
   });
 
   test('what can not be true is refused and changes nothing', async () => {
-    const jobs = useJobStore();
-    await jobs.open('job');
+    const jobs = await opened();
     expect(jobs.change('Joint', setJoint(300))[0]).toMatchObject({ code: 'joint/wider-than-tile', path: ['surfaces', 0, 'jointMm'] });
-    expect([jobs.job?.surfaces[0].jointMm, server.saves]).toEqual([3, 0]);
+    expect([joint(jobs.job), server.saves]).toEqual([3, []]);
   });
 
   test('without a server the change stays, is told, and is sent when there is one', async () => {
-    const jobs = useJobStore();
-    await jobs.open('job');
+    const jobs = await opened();
     server.down = true;
     jobs.change('Joint', setJoint(5));
     await settled();
-    expect([jobs.saveState, jobs.job?.surfaces[0].jointMm]).toEqual(['unsaved', 5]);
+    expect([jobs.saveState, joint(jobs.job)]).toEqual(['unsaved', 5]);
     server.down = false;
-    await jest.advanceTimersByTimeAsync(2500);
+    await later();
+    expect([jobs.saveState, joint(server.of().job)]).toEqual(['saved', 5]);
+  });
+
+  test('more key presses than a change may hold become one edit', async () => {
+    const jobs = await opened();
+    server.down = true;
+    for (let k = 1; k <= 1200; k++) jobs.change('Nudge', setJoint(3 + (k % 40) / 10, 'two'));
     await settled();
-    expect([jobs.saveState, server.job.surfaces[0].jointMm]).toEqual(['saved', 5]);
+    server.down = false;
+    await later();
+    expect([jobs.saveState, server.saves.length <= 2, joint(server.of().job, 'two')]).toEqual(['saved', true, joint(jobs.job, 'two')]);
+  });
+
+  test('a change whose answer was lost is made once, and is not taken for somebody else’s', async () => {
+    const jobs = await opened();
+    server.lost = 1;
+    jobs.change('Joint', setJoint(5));
+    await later();
+    expect([jobs.saveState, jobs.conflict, server.of().version]).toEqual(['saved', null, 2]);
+  });
+});
+
+describe('another job', () => {
+  test('opened while changes wait: they are saved to their own job, and nothing mixes', async () => {
+    const jobs = await opened();
+    server.down = true;
+    jobs.change('Joint', setJoint(5));
+    jobs.change('Name', (draft) => void (draft.name = 'Mine'));
+    await settled();
+    server.down = false;
+    await jobs.open('other');
+    jobs.change('Client', (draft) => void (draft.client = 'Theirs'));
+    await later();
+    expect(server.saves.sort()).toEqual(['job: Joint', 'job: Name', 'other: Client']);
+    expect([server.of('job').job.name, server.of('other').job.name, server.of('other').job.client]).toEqual(['Mine', 'Other', 'Theirs']);
+    expect(jobs.job?.name).toBe('Other');
+  });
+
+  test('a first change made within a slow save of the job before reaches its own job', async () => {
+    const jobs = await opened();
+    let release = (): void => undefined;
+    server.hold = new Promise((resolve) => {
+      release = resolve;
+    });
+    jobs.change('Joint', setJoint(5));
+    await settled();
+    await jobs.open('other');
+    jobs.change('Client', (draft) => void (draft.client = 'Theirs'));
+    release();
+    await later();
+    expect([joint(server.of('job').job), server.of('other').job.client, jobs.saveState]).toEqual([5, 'Theirs', 'saved']);
+  });
+
+  test('the one asked for last is shown, whichever answers first', async () => {
+    const jobs = useJobStore();
+    await Promise.all([jobs.open('job'), jobs.open('other')]);
+    expect(jobs.job?.name).toBe('Other');
+  });
+
+  test('what was not saved outlives the page', async () => {
+    const jobs = await opened();
+    server.refusals = [refusal(422, 'job/refused')];
+    jobs.change('Joint', setJoint(5));
+    await settled();
+    await jobs.open('other');
+    await jobs.open('job');
+    expect(jobs.parked).toHaveLength(1);
+  });
+});
+
+describe('refused for good', () => {
+  test.each([
+    [400, 'request/invalid'],
+    [413, 'request/too-large'],
+    [422, 'job/refused'],
+  ])('%i: put aside with the reason, the rest goes on, and it can be tried again', async (status, code) => {
+    const jobs = await opened();
+    server.refusals = [refusal(status, code)];
+    jobs.change('Joint', setJoint(5));
+    jobs.change('Name', (draft) => void (draft.name = 'Mine'));
+    await later();
+    expect([jobs.saveState, joint(jobs.job), server.saves]).toEqual(['parked', 3, ['job: Name']]);
+    expect(jobs.parked[0]).toMatchObject({ change: { label: 'Joint' }, why: code });
+    jobs.tryParked(jobs.parked[0].change.id);
+    await settled();
+    expect([jobs.saveState, joint(server.of().job), jobs.parked]).toEqual(['saved', 5, []]);
+  });
+
+  test('a failure that nobody can explain is tried some times, then put aside', async () => {
+    const jobs = await opened();
+    server.refusals = Array.from({ length: 4 }, () => refusal(500, 'server/failed'));
+    jobs.change('Joint', setJoint(5));
+    jobs.change('Name', (draft) => void (draft.name = 'Mine'));
+    await later(9000);
+    expect([jobs.saveState, server.saves]).toEqual(['parked', ['job: Name']]);
+  });
+
+  test('a job that was deleted says so, and what is shown can be kept', async () => {
+    const jobs = await opened();
+    server.jobs.delete('job');
+    jobs.change('Joint', setJoint(5));
+    await settled();
+    expect([jobs.saveState, joint(jobs.job)]).toEqual(['gone', 5]);
+    await jobs.letGo();
+    expect(jobs.job).toBeNull();
+  });
+});
+
+describe('somebody else on the same job', () => {
+  test('on another surface: both stay, nobody is asked', async () => {
+    const jobs = await opened();
+    server.change('job', 'Theirs', theirJoint(8, 'two'));
+    jobs.change('Joint', setJoint(5));
+    await settled();
+    expect([joint(jobs.job), joint(jobs.job, 'two'), jobs.saveState, jobs.conflict]).toEqual([5, 8, 'saved', null]);
   });
 
   test.each([
-    ['mine', 5, 'Theirs'],
-    ['theirs', 3, 'Theirs'],
-  ] as const)('changed elsewhere: nothing is lost until the person takes %s', async (choice, joint, name) => {
-    const jobs = useJobStore();
-    await jobs.open('job');
-    server.job = { ...server.job, name: 'Theirs' };
-    server.version = 7;
+    ['mine', 5],
+    ['theirs', 8],
+  ] as const)('on the same surface: nothing is lost until the person takes %s', async (choice, mm) => {
+    const jobs = await opened();
+    server.change('job', 'Theirs', theirJoint(8));
+    jobs.change('Joint', setJoint(5));
+    jobs.change('Name', (draft) => void (draft.name = 'Mine'));
+    await settled();
+    expect([jobs.saveState, joint(server.of().job), jobs.conflict?.parts]).toEqual(['conflict', 8, ['surfaces/s']]);
+    jobs.settle(choice);
+    await settled();
+    expect([joint(jobs.job), joint(server.of().job), server.of().job.name, jobs.saveState]).toEqual([mm, mm, 'Mine', 'saved']);
+  });
+
+  test('mine on top of a surface they deleted is put aside, not put on another; undone, theirs is back', async () => {
+    const jobs = await opened();
+    server.change('job', 'Delete', [{ op: 'drop', path: ['surfaces', { id: 's' }] }]);
     jobs.change('Joint', setJoint(5));
     await settled();
-    expect([jobs.saveState, server.job.surfaces[0].jointMm, jobs.conflict?.mine.length]).toEqual(['conflict', 3, 1]);
-    expect(jobs.settle(choice)).toEqual([]);
+    expect(jobs.saveState).toBe('conflict');
+    jobs.settle('mine');
     await settled();
-    expect([jobs.job?.surfaces[0].jointMm, jobs.job?.name, server.job.surfaces[0].jointMm, jobs.saveState]).toEqual([
-      joint,
-      name,
-      joint,
-      'saved',
-    ]);
+    expect([jobs.saveState, joint(server.of().job, 'two'), server.of().job.surfaces.length]).toEqual(['parked', 2, 1]);
+
+    server.change('job', 'Theirs', theirJoint(8, 'two'));
+    jobs.change('Joint', setJoint(6, 'two'));
+    await settled();
+    jobs.settle('mine');
+    await settled();
+    await jobs.undo();
+    expect(joint(server.of().job, 'two')).toBe(8);
+  });
+
+  test('while nothing waits, what they saved is followed; an answer that was overtaken is not', async () => {
+    const jobs = await opened();
+    server.change('job', 'Theirs', theirJoint(8));
+    await jobs.follow('job');
+    expect([joint(jobs.job), jobs.version, jobs.news]).toEqual([8, 2, expect.stringContaining('another window')]);
   });
 });
 
-test('undo waits for what is being saved, and an answer that was overtaken is not taken for news', async () => {
-  const jobs = useJobStore();
-  await jobs.open('job');
-  const before = server.stored();
-  jobs.change('Joint', setJoint(6));
-  void jobs.undo();
-  await settled();
-  expect([server.undone, jobs.job?.surfaces[0].jointMm, jobs.saveState]).toEqual([1, 3, 'saved']);
-  const { stored } = server;
-  server.stored = () => before;
-  await jobs.follow('job');
-  server.stored = stored;
-  expect(jobs.version).toBe(3);
+describe('undo', () => {
+  test('waits for what is being saved, and takes back that', async () => {
+    const jobs = await opened();
+    jobs.change('Joint', setJoint(6));
+    await settled();
+    jobs.change('Name', (draft) => void (draft.name = 'Mine'));
+    const undone = jobs.undo();
+    await settled();
+    await undone;
+    expect([jobs.job?.name, joint(jobs.job), server.of().job.name, jobs.saveState]).toEqual(['Trial', 6, 'Trial', 'saved']);
+  });
+
+  test('without a server takes back the last change made here, and makes it again', async () => {
+    const jobs = await opened();
+    jobs.change('Client', (draft) => void (draft.client = 'Kept'));
+    await settled();
+    server.down = true;
+    jobs.change('Joint', setJoint(6));
+    jobs.change('Name', (draft) => void (draft.name = 'Mine'));
+    await settled();
+    await jobs.undo();
+    expect([jobs.job?.name, joint(jobs.job), jobs.redoLabel]).toEqual(['Trial', 6, 'Name']);
+    await jobs.undo();
+    expect([joint(jobs.job), jobs.job?.client]).toEqual([3, 'Kept']);
+    await jobs.redo();
+    expect(joint(jobs.job)).toBe(6);
+    server.down = false;
+    await later();
+    await later();
+    expect([jobs.saveState, joint(server.of().job), server.of().job.client]).toEqual(['saved', 6, 'Kept']);
+  });
 });
 
 test('opening the open job again takes it as it is stored: read back from a file, or gone', async () => {
-  const jobs = useJobStore();
-  await jobs.open('job');
+  const jobs = await opened();
   jobs.change('Joint', setJoint(6));
   await settled();
-  server.job = { ...server.job, name: 'Read back' };
-  server.version = 1;
+  server.add({ ...server.of().job, name: 'Read back' });
   await jobs.open('job');
   expect([jobs.job?.name, jobs.version, jobs.saveState]).toEqual(['Read back', 1, 'saved']);
-  server.gone = true;
+  server.jobs.delete('job');
   await expect(jobs.open('job')).rejects.toMatchObject({ code: 'job/not-found' });
   expect(jobs.job).toBeNull();
-});
-
-test('changes of a key held down become one, except the one on its way', () => {
-  const nudge = (value: number): Change => ({
-    label: 'Nudge',
-    forward: [{ op: 'replace', path: ['a'], value }],
-    inverse: [{ op: 'replace', path: ['a'], value: value - 1 }],
-  });
-  const merged = [1, 2, 3].map(nudge).reduce<Change[]>((queue, change) => enqueue(queue, change, 1), []);
-  expect(merged).toHaveLength(2);
-  expect(merged[1].forward.map(({ value }) => value)).toEqual([2, 3]);
-  expect(merged[1].inverse.map(({ value }) => value)).toEqual([2, 1]);
-  expect(enqueue(merged, { ...nudge(9), label: 'Other' }, 0)).toHaveLength(3);
 });

@@ -1,202 +1,130 @@
 import { defineStore } from 'pinia';
-import { computed, ref, shallowRef } from 'vue';
-import { applyChange, editJob, type Change } from '@azulejo/core/job/edit';
-import { readJob } from '@azulejo/core/formats/jobFile';
+import { computed, ref, shallowRef, triggerRef } from 'vue';
 import type { Job } from '@azulejo/core/job/job';
 import type { Issue } from '@azulejo/core/result';
-import { api, ServerError, type JobStanding, type StoredJob } from '../api/client.ts';
-import { enqueue } from './saveQueue.ts';
+import { ServerError } from '../api/client.ts';
+import { JobSaver } from './saving/jobSaver.ts';
+import { browserQueues, nameWindow, passingQueues, type KeptQueues } from './saving/keptQueues.ts';
 
 /** Whether what is on screen is on disk. */
-export type SaveState = 'saved' | 'saving' | 'unsaved' | 'conflict';
+export type SaveState = 'saved' | 'saving' | 'unsaved' | 'parked' | 'conflict' | 'gone';
 
-/** Another window changed the job while changes made here were not saved. */
-export interface Conflict {
-  readonly theirs: StoredJob;
-  readonly mine: readonly Change[];
-}
-
-const RETRY_MS = 2000;
 const windows = typeof BroadcastChannel === 'undefined' ? null : new BroadcastChannel('azulejo-jobs');
 
-/** The open job: changed by commands, saved as it is made, one write after the other. */
+/** The open job: changed by commands, saved as it is made. Jobs left with unsaved changes go on being saved. */
 export const useJobStore = defineStore('job', () => {
-  const job = shallowRef<Job | null>(null);
-  const version = ref(0);
-  const undoLabel = ref<string | null>(null);
-  const redoLabel = ref<string | null>(null);
-  const waiting = shallowRef<readonly Change[]>([]);
-  const sending = ref(false);
-  const trouble = ref<string | null>(null);
-  const conflict = shallowRef<Conflict | null>(null);
+  const inBrowser = typeof indexedDB !== 'undefined' && typeof navigator.locks !== 'undefined';
+  const windowId = inBrowser ? nameWindow() : 'window';
+  const kept: KeptQueues = inBrowser ? browserQueues(windowId) : passingQueues();
+  const savers = new Map<string, JobSaver>();
+  const saver = shallowRef<JobSaver | null>(null);
   const news = ref<string | null>(null);
+  /** The job asked for last; one that is answered later is not shown. */
+  let wanted: string | null = null;
 
+  const state = computed(() => saver.value?.state ?? null);
+  const job = computed<Job | null>(() => state.value?.job ?? null);
   const saveState = computed<SaveState>(() => {
-    if (conflict.value) return 'conflict';
-    if (trouble.value !== null) return 'unsaved';
-    return sending.value || waiting.value.length > 0 ? 'saving' : 'saved';
+    const { value } = saver;
+    if (!value) return 'saved';
+    if (value.isGone) return 'gone';
+    if (value.state.conflict) return 'conflict';
+    if (value.trouble !== null) return 'unsaved';
+    if (value.isSending || value.state.waiting.length > 0) return 'saving';
+    return value.state.parked.length > 0 ? 'parked' : 'saved';
   });
 
-  /** Writes and looks go one after the other, in the order they were asked for. */
-  let lastInTurn: Promise<unknown> = Promise.resolve();
-  function inTurn(work: () => Promise<void>): Promise<void> {
-    const done = lastInTurn.then(work, work);
-    lastInTurn = done.catch(() => undefined);
-    return done;
-  }
-
-  function adopt(stored: StoredJob): void {
-    job.value = stored.job;
-    adoptVersion(stored);
-  }
-
-  function adoptVersion(stored: JobStanding): void {
-    version.value = stored.version;
-    undoLabel.value = stored.undoLabel;
-    redoLabel.value = stored.redoLabel;
-  }
-
-  /** Opens a job, or looks again at the open one; throws ServerError when there is none. */
+  /** Opens a job, or looks again at one that is open; throws ServerError when there is none. */
   async function open(id: string): Promise<void> {
-    if (job.value?.id === id) return inTurn(() => lookAgain(id));
-    [job.value, waiting.value, trouble.value, conflict.value] = [null, [], null, null];
-    adopt(await api.findJob(id));
+    wanted = id;
+    const known = savers.get(id);
+    saver.value = known ?? null;
+    if (known) return lookAgain(id, known);
+    let opened: JobSaver | null = null;
+    opened = await JobSaver.open(id, kept, windowId, {
+      changed: () => {
+        if (saver.value === opened) triggerRef(saver);
+        else if (opened && !isBusy(opened)) savers.delete(id);
+      },
+      saved: (version) => windows?.postMessage({ id, version }),
+    });
+    savers.set(id, opened);
+    if (wanted === id) saver.value = opened;
   }
 
-  /** Takes the job as it is stored now: it may have been changed, deleted or read back from a file meanwhile. */
-  async function lookAgain(id: string): Promise<void> {
-    if (waiting.value.length > 0 || conflict.value) return;
+  /** Without a server, what is known of a job is shown; a job that is gone is not. */
+  async function lookAgain(id: string, known: JobSaver): Promise<void> {
     try {
-      const stored = await api.findJob(id);
-      if (job.value?.id === id && waiting.value.length === 0 && stored.version !== version.value) adopt(stored);
+      await known.look();
     } catch (error) {
-      if (error instanceof ServerError && error.code === 'job/not-found') job.value = null;
+      if (error instanceof ServerError && error.code === 'network/unreachable') return;
+      if (isBusy(known)) return;
+      savers.delete(id);
+      saver.value = null;
       throw error;
     }
   }
 
   /** Makes a change; returns why not when it can't be, and then changes nothing. */
-  function change(label: string, recipe: (draft: Job) => void): readonly Issue[] {
-    if (!job.value) return [];
-    const edited = editJob(job.value, label, recipe);
-    if (edited.change.forward.length === 0) return [];
-    const read = readJob(edited.job);
-    if (!read.ok) return read.issues;
-    job.value = edited.job;
-    waiting.value = enqueue(waiting.value, edited.change, sending.value ? 1 : 0);
-    void flush();
-    return [];
-  }
+  const change = (label: string, recipe: (draft: Job) => void): readonly Issue[] => saver.value?.change(label, recipe) ?? [];
 
-  const flush = (): Promise<void> => inTurn(sendWaiting);
-
-  async function sendWaiting(): Promise<void> {
-    sending.value = true;
-    try {
-      while (waiting.value.length > 0 && job.value && !conflict.value) await sendFirst(job.value.id);
-    } finally {
-      sending.value = false;
-    }
-  }
-
-  async function sendFirst(id: string): Promise<void> {
-    try {
-      const stored = await api.makeChange(id, version.value, waiting.value[0]);
-      waiting.value = waiting.value.slice(1);
-      trouble.value = null;
-      adoptVersion(stored);
-      windows?.postMessage({ id, version: stored.version });
-    } catch (error) {
-      await handleTrouble(id, error);
-    }
-  }
-
-  async function handleTrouble(id: string, error: unknown): Promise<void> {
-    const failure = error instanceof ServerError ? error : new ServerError('server/failed', 'The change could not be saved.');
-    if (failure.code === 'job/changed-elsewhere') {
-      const theirs = await api.findJob(id).catch(() => null);
-      if (theirs) {
-        conflict.value = { theirs, mine: waiting.value };
-        return;
-      }
-    }
-    trouble.value = failure.words;
-    await new Promise((resolve) => {
-      setTimeout(resolve, RETRY_MS);
-    });
-  }
-
-  const step = (move: 'undo' | 'redo'): Promise<void> =>
-    inTurn(async () => {
-      await sendWaiting();
-      if (job.value && saveState.value === 'saved') await moveInHistory(job.value.id, move);
-    });
-
-  async function moveInHistory(id: string, move: 'undo' | 'redo'): Promise<void> {
-    sending.value = true;
-    try {
-      const stored = await api[move](id, version.value);
-      adopt(stored);
-      windows?.postMessage({ id, version: stored.version });
-    } catch (error) {
-      if (error instanceof ServerError && error.code === 'job/changed-elsewhere') await follow(id);
-      else if (error instanceof ServerError && !error.code.startsWith('job/nothing')) news.value = error.words;
-    } finally {
-      sending.value = false;
-    }
-  }
-
-  /** Takes over what another window saved, when nothing here waits to be saved. */
+  /** Takes over what another window saved. */
   async function follow(id: string): Promise<void> {
-    const stored = await api.findJob(id);
-    if (job.value?.id !== id || waiting.value.length > 0 || stored.version <= version.value) return;
-    adopt(stored);
-    news.value = 'The job was changed in another window; this is how it stands now.';
+    const { value } = saver;
+    if (value?.state.base.job.id !== id) return;
+    const before = value.state.base.version;
+    await value.look();
+    if (value.state.base.version > before) news.value = 'The job was changed in another window; this is how it stands now.';
   }
 
-  /** Settles a conflict: theirs as it stands, or mine put on top of it. Returns why mine can't be. */
-  function settle(choice: 'theirs' | 'mine'): readonly Issue[] {
-    if (!conflict.value) return [];
-    const { theirs, mine } = conflict.value;
-    const settled = choice === 'theirs' ? theirs.job : onTop(theirs.job, mine);
-    if (settled === null) return [{ code: 'job/no-longer-fits', path: [], figures: {} }];
-    const read = readJob(settled);
-    if (!read.ok) return read.issues;
-    adopt({ ...theirs, job: settled });
-    waiting.value = choice === 'theirs' ? [] : mine;
-    conflict.value = null;
-    void flush();
-    return [];
+  const inHistory = (move: 'undo' | 'redo') => async (): Promise<void> => {
+    try {
+      await saver.value?.[move]();
+    } catch (error) {
+      news.value = error instanceof ServerError ? error.words : 'That could not be undone.';
+    }
+  };
+
+  /** Lets go of a job that is no longer there, and of what was not saved of it. */
+  async function letGo(): Promise<void> {
+    const { value } = saver;
+    if (!value) return;
+    savers.delete(value.state.base.job.id);
+    saver.value = null;
+    await value.letGo();
   }
 
   windows?.addEventListener('message', ({ data }: MessageEvent<{ id: string; version: number }>) => {
-    if (job.value?.id === data.id && data.version > version.value && waiting.value.length === 0 && !sending.value) void follow(data.id);
+    const { value } = saver;
+    if (value?.state.base.job.id === data.id && data.version > value.state.base.version && !value.isSending)
+      void follow(data.id).catch(() => undefined);
   });
 
   return {
     job,
-    version,
-    undoLabel,
-    redoLabel,
-    waiting,
+    version: computed(() => state.value?.base.version ?? 0),
+    undoLabel: computed(() => (state.value ? (saver.value?.undoLabel ?? null) : null)),
+    redoLabel: computed(() => (state.value ? (saver.value?.redoLabel ?? null) : null)),
+    waiting: computed(() => state.value?.waiting ?? []),
+    parked: computed(() => state.value?.parked ?? []),
+    conflict: computed(() => state.value?.conflict ?? null),
+    trouble: computed(() => (state.value ? (saver.value?.trouble ?? null) : null)),
     saveState,
-    trouble,
-    conflict,
     news,
     open,
     change,
-    settle,
     follow,
-    undo: () => step('undo'),
-    redo: () => step('redo'),
-    flush,
+    letGo,
+    settle: (choice: 'theirs' | 'mine') => saver.value?.settle(choice),
+    tryParked: (changeId: string) => saver.value?.tryParked(changeId),
+    /** Tells other windows that a job was deleted. */
+    announceDeleted: (id: string) => windows?.postMessage({ id, version: Number.MAX_SAFE_INTEGER }),
+    dropParked: (changeId: string) => saver.value?.dropParked(changeId),
+    undo: inHistory('undo'),
+    redo: inHistory('redo'),
+    /** Jobs with changes that are not saved yet, open or left. */
+    unsavedJobs: () => [...savers.values()].filter(isBusy).map(({ state: left }) => left.job.name),
   };
 });
 
-function onTop(base: Job, changes: readonly Change[]): Job | null {
-  try {
-    return changes.reduce((job, { forward }) => applyChange(job, forward), base);
-  } catch {
-    return null;
-  }
-}
+const isBusy = ({ state, isSending }: JobSaver): boolean => isSending || state.waiting.length + state.parked.length > 0;

@@ -1,1 +1,1 @@
-SELECT label, forward, inverse FROM job_change WHERE job_id = $1::text AND position = $2::integer
+SELECT label, edits, inverse FROM job_change WHERE job_id = $1::text AND position = $2::integer

@@ -1,1 +1,1 @@
-SELECT doc AS "job" FROM job WHERE (doc ->> 'version')::integer < $1::integer ORDER BY id
+SELECT id FROM job WHERE (doc ->> 'version')::integer < $1::integer ORDER BY id

@@ -3,14 +3,17 @@ import Button from 'primevue/button';
 import Dialog from 'primevue/dialog';
 import { ref } from 'vue';
 import { api, exportUrl, ServerError, type JobEntry } from '../../api/client.ts';
+import { useJobStore } from '../../stores/jobStore.ts';
 
 const props = defineProps<{ job: JobEntry }>();
 const emit = defineEmits<{ close: [] }>();
+const jobs = useJobStore();
 const trouble = ref<string | null>(null);
 
 async function remove(): Promise<void> {
   try {
     await api.deleteJob(props.job.id, props.job.version);
+    jobs.announceDeleted(props.job.id);
     emit('close');
   } catch (error) {
     trouble.value = error instanceof ServerError ? error.words : 'The job could not be deleted.';
@@ -21,7 +24,7 @@ async function remove(): Promise<void> {
 <template>
   <Dialog visible modal :header="`Delete ${job.name}?`" @update:visible="emit('close')">
     <p class="words">
-      Its surfaces, cuts and history go with it and can't be brought back.
+      Its surfaces, cuts and history go with it. The daily copies keep it as it was at the last copy, for two weeks.
       <a :href="exportUrl(job.id, 'job')">Save its job file first</a> to be able to read it back.
     </p>
     <p v-if="trouble" class="why" role="alert">{{ trouble }}</p>

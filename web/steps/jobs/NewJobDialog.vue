@@ -13,6 +13,8 @@ const name = ref('');
 const client = ref('');
 const system = ref<'metric' | 'imperial'>('metric');
 const trouble = ref<string | null>(null);
+/** Named here, so that a second press starts the same job. */
+const jobId = crypto.randomUUID();
 
 async function start(): Promise<void> {
   if (name.value.trim() === '') {
@@ -20,7 +22,7 @@ async function start(): Promise<void> {
     return;
   }
   try {
-    const { id: jobId } = await api.startJob(name.value, client.value, system.value);
+    await api.startJob(jobId, name.value, client.value, system.value);
     await router.push({ name: 'job', params: { jobId } });
   } catch (error) {
     trouble.value = error instanceof ServerError ? error.words : 'The job could not be started.';

@@ -1,0 +1,108 @@
+import { mkdir, readdir, readFile, rename, rm, writeFile } from 'node:fs/promises';
+import { join } from 'node:path';
+import { writeJobFile } from '@azulejo/core/formats/jobFile';
+import type { Job } from '@azulejo/core/job/job';
+import type { JobRepository } from '../jobs/jobRepository.ts';
+
+/** Days of copies that are kept. */
+const DAYS = 14;
+const DAY = /^\d{4}-\d\d-\d\d$/;
+const ENDING = '.azulejo.json';
+
+/** A job in a copy. */
+export interface CopiedJob {
+  readonly id: string;
+  readonly name: string;
+  readonly client: string;
+  readonly surfaceCount: number;
+}
+
+/** A day's copy: every job as a job file. */
+export interface Copy {
+  readonly day: string;
+  readonly jobs: readonly CopiedJob[];
+}
+
+/**
+ * Copies of all jobs as job files, one folder a day, beside the database and readable without it. A job that
+ * has not changed since the last copy of the day is not written again.
+ */
+export class CopyFolder {
+  private readonly folder: string;
+  /** What was written for a job last: the day and its version. */
+  private readonly written = new Map<string, string>();
+
+  constructor(dataFolder: string) {
+    this.folder = join(dataFolder, 'copies');
+  }
+
+  /** Copies what changed since the last time, one job after the other, and forgets copies that are too old. */
+  async copyAll(jobs: JobRepository, day: string): Promise<void> {
+    const target = join(this.folder, day);
+    await mkdir(target, { recursive: true, mode: 0o700 });
+    const entries = await jobs.list();
+    for (const { id, version } of entries) {
+      const mark = `${day} ${version}`;
+      if (this.written.get(id) === mark) continue;
+      const found = await jobs.find(id).catch(() => null);
+      if (found) await writeWhole(join(target, fileOf(id)), writeJobFile(found.job));
+      this.written.set(id, mark);
+    }
+    for (const old of (await this.days()).slice(DAYS)) await rm(join(this.folder, old), { recursive: true, force: true });
+  }
+
+  /** The days there are copies of, the newest first. */
+  async days(): Promise<string[]> {
+    const names = await readdir(this.folder).catch(() => []);
+    return names
+      .filter((name) => DAY.test(name))
+      .sort()
+      .reverse();
+  }
+
+  /** What the copies hold, the newest first. */
+  async list(): Promise<Copy[]> {
+    const days = await this.days();
+    return Promise.all(
+      days.map(async (day) => ({
+        day,
+        jobs: (await this.jobsOf(day)).map((job) => ({
+          id: job.id,
+          name: job.name,
+          client: job.client,
+          surfaceCount: job.surfaces.length,
+        })),
+      })),
+    );
+  }
+
+  /** All jobs of a day that can be read. */
+  async jobsOf(day: string): Promise<Job[]> {
+    const names = await readdir(join(this.folder, day)).catch(() => []);
+    const found = await Promise.all(names.filter((name) => name.endsWith(ENDING)).map((name) => readCopy(join(this.folder, day, name))));
+    return found.flatMap((job) => job ?? []);
+  }
+
+  /** One job of a day; null when there is none. */
+  find(day: string, id: string): Promise<Job | null> {
+    return readCopy(join(this.folder, day, fileOf(id)));
+  }
+}
+
+const fileOf = (id: string): string => `${encodeURIComponent(id).replaceAll('.', '%2E')}${ENDING}`;
+
+/** Never half a file: written beside, then put in its place. */
+async function writeWhole(path: string, text: string): Promise<void> {
+  await writeFile(`${path}.new`, text, { mode: 0o600, flush: true });
+  await rename(`${path}.new`, path);
+}
+
+/** A copy is taken as it is: today's checks may be stricter than those it passed. */
+async function readCopy(path: string): Promise<Job | null> {
+  try {
+    const data: unknown = JSON.parse(await readFile(path, 'utf8'));
+    return typeof data === 'object' && data !== null && 'format' in data && data.format === 'azulejo-job' ? (data as Job) : null;
+  } catch {
+    return null;
+  }
+}

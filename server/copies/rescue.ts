@@ -1,0 +1,123 @@
+import { existsSync, renameSync } from 'node:fs';
+import type { Job } from '@azulejo/core/job/job';
+import type { Database } from '../db/database.ts';
+import { migrate } from '../db/migrate.ts';
+import { bringJobsForward } from '../jobs/bringJobsForward.ts';
+import { readQueries } from '../db/readQueries.ts';
+import { JobRepository } from '../jobs/jobRepository.ts';
+import type { CopyFolder } from './copyFolder.ts';
+
+const SQL = readQueries(import.meta.url, ['readEverything', 'readLoosely', 'listIds', 'countParts']);
+
+/** What came of data that could not be read as it was. */
+export interface Rescue {
+  /** When, as an ISO date. */
+  readonly at: string;
+  /** Names of jobs read from the damaged data itself. */
+  readonly fromData: readonly string[];
+  /** Jobs taken from the newest copy that has them. */
+  readonly fromCopies: readonly { readonly name: string; readonly day: string }[];
+  /** Where the damaged data was put. */
+  readonly setAside: string;
+}
+
+/** Opens a database in a folder. */
+export type Open = (folder: string) => Promise<Database>;
+
+/** An open database and what had to be rescued for it; null when nothing had to. */
+export interface Opened {
+  readonly database: Database;
+  readonly rescued: Rescue | null;
+}
+
+/**
+ * Opens the data; where any of it can't be read, rescues what can be, takes the rest from the daily copies, and
+ * puts the damaged files aside. A database of a newer version is not damage, and is refused.
+ */
+export async function openOrRescue(folder: string, open: Open, copies: CopyFolder, now = new Date()): Promise<Opened> {
+  const isNew = !existsSync(`${folder}/PG_VERSION`);
+  const database = await open(folder).catch((error: unknown) => {
+    if (isNew) throw error;
+    return null;
+  });
+  if (database) {
+    try {
+      await migrate(database);
+      await bringJobsForward(database, new JobRepository(database));
+      await readEverything(database);
+      return { database, rescued: null };
+    } catch (error) {
+      if (isNew || !isDamage(error)) throw error;
+    }
+  }
+  const readable = database ? await readWhatCanBe(database) : [];
+  await database?.close().catch(() => undefined);
+  return startAgain(folder, open, copies, readable, now);
+}
+
+/** Goes back to the copy of a day: what is there now is put aside whole. Throws when there is no such copy. */
+export async function goBackTo(day: string, folder: string, open: Open, copies: CopyFolder, now = new Date()): Promise<Opened> {
+  const jobs = await copies.jobsOf(day);
+  if (jobs.length === 0) throw new Error(`there is no copy of ${day}; there are: ${(await copies.days()).join(', ') || 'none'}`);
+  const setAside = putAside(folder, 'before-going-back', now);
+  const database = await fill(folder, open, jobs);
+  return { database, rescued: { at: now.toISOString(), fromData: [], fromCopies: jobs.map(({ name }) => ({ name, day })), setAside } };
+}
+
+async function startAgain(folder: string, open: Open, copies: CopyFolder, readable: readonly Job[], now: Date): Promise<Opened> {
+  const found = new Map(readable.map((job) => [job.id, { job, day: '' }]));
+  for (const day of await copies.days())
+    for (const job of await copies.jobsOf(day)) if (!found.has(job.id)) found.set(job.id, { job, day });
+  const setAside = putAside(folder, 'damaged', now);
+  const all = [...found.values()];
+  const database = await fill(
+    folder,
+    open,
+    all.map(({ job }) => job),
+  );
+  const rescued: Rescue = {
+    at: now.toISOString(),
+    fromData: all.filter(({ day }) => day === '').map(({ job }) => job.name),
+    fromCopies: all.filter(({ day }) => day !== '').map(({ job, day }) => ({ name: job.name, day })),
+    setAside,
+  };
+  return { database, rescued };
+}
+
+async function fill(folder: string, open: Open, jobs: readonly Job[]): Promise<Database> {
+  const database = await open(folder);
+  await migrate(database);
+  const repository = new JobRepository(database);
+  for (const job of jobs) await repository.insert(job);
+  await bringJobsForward(database, repository);
+  return database;
+}
+
+function putAside(folder: string, why: string, now: Date): string {
+  const aside = `${folder}-${why}-${now.toISOString().replaceAll(':', '-').slice(0, 19)}`;
+  if (existsSync(folder)) renameSync(folder, aside);
+  return aside;
+}
+
+/** Reads every row of every table, so that damage is found at the start and not in the middle of a day. */
+const readEverything = (database: Database): Promise<unknown> => database.query(SQL.readEverything);
+
+/** Every job that can be read whole from damaged data, by rows and not by indexes. */
+async function readWhatCanBe(database: Database): Promise<Job[]> {
+  const jobs = new JobRepository(database);
+  const attempt = async <T>(work: () => Promise<T>): Promise<T | null> => work().catch(() => null);
+  await attempt(() => database.run(SQL.readLoosely));
+  const ids = (await attempt(() => database.query<{ id: string }>(SQL.listIds))) ?? [];
+  const found: Job[] = [];
+  for (const { id } of ids) {
+    const stored = await attempt(() => jobs.find(id));
+    const parts = await attempt(() => database.query<{ surfaces: number; products: number }>(SQL.countParts, [id]));
+    const isWhole = stored?.job.surfaces.length === parts?.[0]?.surfaces && stored?.job.products.length === parts?.[0]?.products;
+    if (stored && isWhole) found.push(stored.job);
+  }
+  return found;
+}
+
+/** PostgreSQL's class XX, or PGlite that fell over: not a full disk, not a newer version. */
+const isDamage = (error: unknown): boolean =>
+  error instanceof Error && (/^XX/.test('code' in error ? String(error.code) : '') || error.name === 'RuntimeError');

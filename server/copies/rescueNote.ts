@@ -1,0 +1,29 @@
+import { readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { join } from 'node:path';
+import type { Rescue } from './rescue.ts';
+
+/** What was rescued, kept until somebody has read it. */
+export class RescueNote {
+  private readonly path: string;
+
+  constructor(dataFolder: string) {
+    this.path = join(dataFolder, 'rescued.json');
+  }
+
+  keep(rescue: Rescue): void {
+    writeFileSync(this.path, JSON.stringify(rescue), { mode: 0o600 });
+  }
+
+  /** Null when nothing was rescued since it was last read. */
+  read(): Rescue | null {
+    try {
+      return JSON.parse(readFileSync(this.path, 'utf8')) as Rescue;
+    } catch {
+      return null;
+    }
+  }
+
+  forget(): void {
+    rmSync(this.path, { force: true });
+  }
+}

@@ -1,0 +1,144 @@
+import { afterAll, beforeAll, beforeEach, describe, expect, test } from '@jest/globals';
+import { readFileSync } from 'node:fs';
+import { readJobFile } from '@azulejo/core/formats/jobFile';
+import { editJob } from '@azulejo/core/job/edit/editJob';
+import type { Edit } from '@azulejo/core/job/edit/edit';
+import type { Job } from '@azulejo/core/job/job';
+import type { Database } from '../db/database.ts';
+import { migrate } from '../db/migrate.ts';
+import { openPglite } from '../db/openPglite.ts';
+import { JobRepository } from './jobRepository.ts';
+
+const demo = ((): Job => {
+  const read = readJobFile(readFileSync(new URL('../../demo/tidewater-bakehouse.json', import.meta.url), 'utf8'));
+  if (!read.ok) throw new Error(JSON.stringify(read.issues));
+  return read.value;
+})();
+let database: Database;
+let jobs: JobRepository;
+let sent = 0;
+
+/** One person's window: what it last saw, and what it sends. */
+class Window {
+  job: Job = demo;
+  version = 1;
+  async save(label: string, recipe: (draft: Job) => void, id = `c${++sent}`) {
+    const { change, job } = editJob(this.job, label, recipe);
+    const standing = await jobs.makeChange(demo.id, this.version, { id, ...change });
+    [this.job, this.version] = [job, standing.version];
+    return standing;
+  }
+  async look(): Promise<void> {
+    ({ job: this.job, version: this.version } = await jobs.find(demo.id));
+  }
+}
+const surfaceNamed = (job: Job, id: string) => job.surfaces.find((surface) => surface.id === id);
+const [first, second, third] = demo.surfaces.map(({ id }) => id);
+
+beforeAll(async () => {
+  database = await openPglite(null);
+  await migrate(database);
+}, 60_000);
+afterAll(() => database.close());
+beforeEach(async () => {
+  await database.run('DELETE FROM job');
+  jobs = new JobRepository(database);
+  await jobs.insert(demo);
+});
+
+test('a job comes back as it was kept, surfaces and tiles in their order', async () => {
+  expect((await jobs.find(demo.id)).job).toEqual(demo);
+});
+
+describe('two people on one job', () => {
+  test('on two surfaces they never meet, and both stay', async () => {
+    const [mine, theirs] = [new Window(), new Window()];
+    await theirs.save('Theirs', (draft) => void (draft.surfaces[1].jointMm += 1));
+    await mine.save('Mine', (draft) => void (draft.surfaces[2].jointMm += 1));
+    const { job } = await jobs.find(demo.id);
+    expect([job.surfaces[1].jointMm, job.surfaces[2].jointMm]).toEqual([demo.surfaces[1].jointMm + 1, demo.surfaces[2].jointMm + 1]);
+  });
+  test('on one surface the second is told, and nothing is overwritten', async () => {
+    const [mine, theirs] = [new Window(), new Window()];
+    await theirs.save('Theirs', (draft) => void (draft.surfaces[1].jointMm += 1));
+    await expect(mine.save('Mine', (draft) => void (draft.surfaces[1].name = 'Mine'))).rejects.toMatchObject({
+      code: 'job/changed-elsewhere',
+      details: { version: 2, parts: [`surfaces/${second}`] },
+    });
+  });
+  test('after one deleted a surface, the change of the other lands on the one that was meant; undone, theirs stays', async () => {
+    const [mine, theirs] = [new Window(), new Window()];
+    await theirs.save('Delete', (draft) => {
+      draft.surfaces.splice(0, 1);
+      draft.links = draft.links.filter(({ a, b }) => a.surface !== first && b.surface !== first);
+    });
+    await mine.save('Mine', (draft) => void (draft.surfaces[2].name = 'Mine'));
+    const { job } = await jobs.find(demo.id);
+    expect(job.surfaces.filter(({ name }) => name === 'Mine').map(({ id }) => id)).toEqual([third]);
+    await mine.look();
+    const undone = await jobs.undo(demo.id, mine.version);
+    expect(surfaceNamed(undone.job, third)?.name).toBe(demo.surfaces[2].name);
+    expect(undone.job.surfaces.some(({ id }) => id === first)).toBe(false);
+  });
+  test('a surface deleted meanwhile is told as such', async () => {
+    const [mine, theirs] = [new Window(), new Window()];
+    await theirs.save('Delete', (draft) => {
+      draft.surfaces.splice(0, 1);
+      draft.links = draft.links.filter(({ a, b }) => a.surface !== first && b.surface !== first);
+    });
+    await expect(mine.save('Mine', (draft) => void (draft.surfaces[0].name = 'Mine'))).rejects.toMatchObject({
+      code: 'job/changed-elsewhere',
+      details: { parts: [`surfaces/${first}`] },
+    });
+  });
+  test('what undoes mine is found where it is made: it brings back theirs, not what I once saw', async () => {
+    const [mine, theirs] = [new Window(), new Window()];
+    await theirs.save('Theirs', (draft) => void (draft.surfaces[1].jointMm = 7));
+    mine.version = 2; // told of it, and put on top
+    await mine.save('Mine', (draft) => void (draft.surfaces[1].jointMm = 9));
+    expect((await jobs.undo(demo.id, 3)).job.surfaces[1].jointMm).toBe(7);
+  });
+});
+
+test('a change sent again after a lost answer is made once, and is nobody else’s', async () => {
+  const mine = new Window();
+  await mine.save('Joint', (draft) => void (draft.surfaces[0].jointMm += 1), 'same');
+  mine.version = 1;
+  const again = await mine.save('Joint', (draft) => void (draft.surfaces[0].jointMm += 1), 'same');
+  expect(again).toEqual({ version: 2, undoLabel: 'Joint', redoLabel: null, others: [] });
+  expect((await jobs.find(demo.id)).job.surfaces[0].jointMm).toBe(demo.surfaces[0].jointMm + 1);
+});
+
+test('a long history goes back and forth exactly, is kept to a bound, and its rows are given back', async () => {
+  const mine = new Window();
+  const seen = [demo];
+  for (let k = 0; k < 30; k++) {
+    await mine.save(`Step ${k}`, (draft) => {
+      draft.surfaces[k % 5].jointMm += 0.5;
+      if (k % 7 === 0) draft.surfaces.push({ ...draft.surfaces[1], id: `added-${k}` });
+      if (k % 7 === 3) draft.surfaces.splice(-1, 1);
+    });
+    seen.push(mine.job);
+  }
+  let at = (await jobs.find(demo.id)).version;
+  for (let k = 29; k >= 10; k--) expect((await jobs.undo(demo.id, at++)).job).toEqual(seen[k]);
+  for (let k = 11; k <= 30; k++) expect((await jobs.redo(demo.id, at++)).job).toEqual(seen[k]);
+  const [{ kept }] = await database.query<{ kept: number }>('SELECT count(*)::integer AS kept FROM job_change');
+  expect(kept).toBe(30);
+});
+
+test.each<[string, Edit[]]>([
+  ['a list replaced whole', [{ op: 'set', path: ['surfaces'], value: [] }]],
+  ['the job itself taken away', [{ op: 'unset', path: ['products'] }]],
+  ['another id', [{ op: 'set', path: ['id'], value: 'other' }]],
+  ['a place far out', [{ op: 'set', path: ['surfaces', '100000000'], value: {} }]],
+  ['into a text', [{ op: 'set', path: ['name', 'x'], value: 1 }]],
+  ['an own prototype', [{ op: 'set', path: ['__proto__', 'x'], value: 1 }]],
+  ['a surface that is none', [{ op: 'put', path: ['surfaces', { id: 'x' }], value: null, before: null }]],
+  ['a surface of another name', [{ op: 'put', path: ['surfaces', { id: 'x' }], value: { ...demo.surfaces[0], id: 'y' }, before: null }]],
+])('hostile edits are refused and change nothing: %s', async (_, edits) => {
+  await expect(jobs.makeChange(demo.id, 1, { id: 'x', label: 'x', edits })).rejects.toMatchObject({
+    code: expect.stringMatching(/^(request\/invalid|job\/refused|job\/changed-elsewhere)$/),
+  });
+  expect((await jobs.find(demo.id)).job).toEqual(demo);
+});

@@ -1,0 +1,1 @@
+VACUUM job, surface, product, job_change

@@ -1,0 +1,57 @@
+<script setup lang="ts">
+import Button from 'primevue/button';
+import { ref } from 'vue';
+import { useRouter } from 'vue-router';
+import { writeJobFile } from '@azulejo/core/formats/jobFile';
+import { api, ServerError } from '../api/client.ts';
+import { useJobStore } from '../stores/jobStore.ts';
+
+const jobs = useJobStore();
+const router = useRouter();
+const trouble = ref<string | null>(null);
+
+/** What is shown becomes a job again; the server gives it another id where its own is taken. */
+async function keep(): Promise<void> {
+  if (!jobs.job) return;
+  try {
+    const { id: jobId } = await api.importJob(writeJobFile(jobs.job));
+    await jobs.letGo();
+    await jobs.open(jobId);
+    await router.push({ name: 'job', params: { jobId } });
+  } catch (error) {
+    trouble.value = error instanceof ServerError ? error.words : 'The job could not be kept.';
+  }
+}
+
+async function letGo(): Promise<void> {
+  await jobs.letGo();
+  await router.push('/');
+}
+</script>
+
+<template>
+  <div class="gone" role="alert">
+    <p class="grow">
+      This job was deleted in another window. What you see is all there is of it; it is not saved.
+      <template v-if="trouble">{{ trouble }}</template>
+    </p>
+    <Button label="Keep it as a job" @click="keep" />
+    <Button label="Let it go" severity="secondary" outlined @click="letGo" />
+  </div>
+</template>
+
+<style scoped>
+.gone {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 0.6rem;
+  padding: 0.5rem 1rem;
+  background: var(--bad-soft);
+}
+p {
+  margin: 0;
+  color: var(--bad);
+  font-weight: 600;
+}
+</style>

@@ -1,0 +1,86 @@
+import { openDB, type DBSchema, type IDBPDatabase } from 'idb';
+import type { SentChange } from '../../api/client.ts';
+import type { ParkedChange } from './queueState.ts';
+
+/** What a window left unsaved of a job. */
+export interface KeptQueue {
+  readonly jobId: string;
+  /** The window that keeps it. */
+  readonly windowId: string;
+  /** The version it builds on. */
+  readonly version: number;
+  readonly waiting: readonly SentChange[];
+  readonly parked: readonly ParkedChange[];
+}
+
+/** Where unsaved changes outlive a reload. */
+export interface KeptQueues {
+  /** Keeps a queue in place of the one before; an empty one is forgotten. */
+  keep(queue: KeptQueue): Promise<void>;
+  /** What was left of a job by this window, or by one that is closed. */
+  take(jobId: string): Promise<readonly KeptQueue[]>;
+  /** Jobs that something was left of. */
+  jobIds(): Promise<readonly string[]>;
+  forget(queue: Pick<KeptQueue, 'jobId' | 'windowId'>): Promise<void>;
+}
+
+interface Schema extends DBSchema {
+  queues: { key: [string, string]; value: KeptQueue };
+}
+
+/** A window's name, the same after a reload; its lock tells other windows that it is open. */
+export function nameWindow(): string {
+  const known = sessionStorage.getItem('azulejo-window');
+  const name = known ?? crypto.randomUUID();
+  sessionStorage.setItem('azulejo-window', name);
+  void navigator.locks.request(lockOf(name), () => new Promise(() => undefined));
+  return name;
+}
+
+const lockOf = (windowId: string): string => `azulejo-window-${windowId}`;
+
+/** Queues in the browser's own database. */
+export function browserQueues(windowId: string): KeptQueues {
+  let database: Promise<IDBPDatabase<Schema>> | null = null;
+  const opened = (): Promise<IDBPDatabase<Schema>> =>
+    (database ??= openDB<Schema>('azulejo-unsaved', 1, {
+      upgrade: (made) => void made.createObjectStore('queues', { keyPath: ['jobId', 'windowId'] }),
+    }));
+  return {
+    keep: async (queue) => {
+      const db = await opened();
+      if (queue.waiting.length + queue.parked.length > 0) await db.put('queues', queue);
+      else await db.delete('queues', [queue.jobId, queue.windowId]);
+    },
+    take: async (jobId) => {
+      const all = await (await opened()).getAll('queues', IDBKeyRange.bound([jobId], [jobId, []]));
+      const open = await openWindows();
+      return all.filter((queue) => queue.windowId === windowId || !open.has(lockOf(queue.windowId)));
+    },
+    jobIds: async () => [...new Set((await (await opened()).getAllKeys('queues')).map(([jobId]) => jobId))],
+    forget: async (queue) => (await opened()).delete('queues', [queue.jobId, queue.windowId]),
+  };
+}
+
+async function openWindows(): Promise<ReadonlySet<string>> {
+  const { held = [] } = await navigator.locks.query();
+  return new Set(held.flatMap(({ name }) => name ?? []));
+}
+
+/** Queues that last as long as the page: where the browser keeps nothing, and in tests. */
+export function passingQueues(): KeptQueues {
+  const queues = new Map<string, KeptQueue>();
+  return {
+    keep: (queue) => {
+      if (queue.waiting.length + queue.parked.length > 0) queues.set(queue.jobId, queue);
+      else queues.delete(queue.jobId);
+      return Promise.resolve();
+    },
+    take: (jobId) => Promise.resolve([...queues.values()].filter((queue) => queue.jobId === jobId)),
+    jobIds: () => Promise.resolve([...queues.keys()]),
+    forget: ({ jobId }) => {
+      queues.delete(jobId);
+      return Promise.resolve();
+    },
+  };
+}
