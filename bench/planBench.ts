@@ -1,6 +1,7 @@
 import type { Fixture } from '@azulejo/core/surface/fixture';
 import { sharedArea } from '@azulejo/core/geometry/clip';
-import { drawSurface, planSurface } from '@azulejo/core/plan';
+import { drawSurface } from '@azulejo/core/planning/drawSurface';
+import { planSurface } from '@azulejo/core/plan';
 import { productOf, type Job } from '@azulejo/core/job/job';
 import { repeatOf } from '@azulejo/core/pattern/registry';
 import { tileRing } from '@azulejo/core/setout/layout';

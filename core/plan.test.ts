@@ -1,11 +1,13 @@
 import { describe, expect, test } from '@jest/globals';
 import { checkJob } from './job/checkJob.ts';
 import { jobOfOne } from './trials/testJob.ts';
-import { plan, planSteps, planSurface, setoutsOf, type SurfacePlan } from './plan.ts';
+import { plan, planSteps, planSurface } from './plan.ts';
+import { prepareSurface, setoutsOf } from './planning/drawSurface.ts';
+import type { SurfacePlan } from './planning/planned.ts';
 import type { Candidate, SettledAxis } from './setout/candidate.ts';
 import { adviseSetout, rivalSetouts } from './setout/chooseSetout.ts';
 import type { AxisChoice } from './setout/setoutChoice.ts';
-import { endCuts } from './setout/explainSetout.ts';
+import { endCuts } from './setout/endCuts.ts';
 import { describeReason } from './messages/en/reasons.ts';
 import { IMPERIAL_TAPE, METRIC_TAPE } from './units/tape.ts';
 import type { Surface } from './job/job.ts';
@@ -41,16 +43,14 @@ describe('a plan in steps', () => {
     const wanted = new Set(rivalSetouts(chosen).map((pair) => JSON.stringify([pair.x, pair.y])));
     let asked = 0;
     const stage = setoutsOf(job, surface);
-    const place = (x: SettledAxis, y: SettledAxis): Candidate => {
+    const { place } = prepareSurface(job, surface);
+    const weigh = (x: SettledAxis, y: SettledAxis): Candidate => {
       asked++;
       expect(wanted).toContain(JSON.stringify([x, y]));
       return stage.find((one) => one.x.rule === x.rule && one.y.rule === y.rule) ?? stage[0];
     };
-    adviseSetout(
-      place,
-      stage.find(({ x, y }) => x.rule === chosen.x.rule && y.rule === chosen.y.rule) ?? stage[0],
-      planSurface(job, surface).traced.limits,
-    );
+    const own = stage.find(({ x, y }) => x.rule === chosen.x.rule && y.rule === chosen.y.rule) ?? stage[0];
+    adviseSetout({ ...place, weigh }, own, place.lay(own));
     expect(asked).toBeGreaterThan(16);
   });
 });
@@ -63,7 +63,7 @@ describe('the worked wall of 2314 with a piece of 297.5', () => {
     ['fullFromEnd', 7, 200.5, null],
   ] as const)('%s: %i full', (rule, whole, start, end) => {
     const result = along({ rule });
-    const ends = endCuts({ ...result.choice, edges: result.edges }, 'x');
+    const ends = endCuts(result.edges, result.choice.sides, 'x', result.choice.x);
     expect(result.totals.whole).toBe(whole);
     expect([ends.start, ends.end].map(({ cutsMm: [mm] }) => (mm === undefined ? null : Math.round(mm * 1e6) / 1e6))).toEqual([start, end]);
   });
@@ -88,7 +88,7 @@ test('the worked wall in inches: 58 3/8 with 11 13/16 pieces', () => {
   const ends = (['pieceCentred', 'jointCentred'] as const).map((rule) => {
     const result = planned({ ...job, surface: { setout: { x: { rule }, y: { rule: 'fullFromStart' } } } });
     return [
-      Number(endCuts({ ...result.choice, edges: result.edges }, 'x').start.cutsMm[0]) / inch,
+      Number(endCuts(result.edges, result.choice.sides, 'x', result.choice.x).start.cutsMm[0]) / inch,
       result.advice.reasons.map((r) => describeReason(r, IMPERIAL_TAPE))[0],
     ];
   });
@@ -116,7 +116,7 @@ test('grout, adhesive and sealant follow from the geometry', () => {
   const job = jobOfOne({ size: [20 * 603, 20 * 303], tile: [600, 300], jointMm: 3, gapMm: 0 });
   const { surfaces, materials } = plan(job);
   const grout = materials.find(({ item }) => item === 'grout');
-  const perM2 = Number(grout?.quantity) / 1.1 / (surfaces[0].areas.areaMm2 / 1e6);
+  const perM2 = Number(grout?.quantity) / 1.1 / (surfaces[0].extent.areaMm2 / 1e6);
   expect(perM2).toBeCloseTo(0.2135, 3);
   const adhesive = materials.find(({ item }) => item === 'adhesive');
   expect(adhesive?.quantity).toBeCloseTo(12.06 * 6.06 * 5.1, 6);

@@ -161,7 +161,7 @@ test('exports agree with the plan', async () => {
     .split('\n');
   expect(cuts).toHaveLength(surface.totals.cut + 1);
   const order = String((await ask('GET', '/jobs/wall/exports/order')).body);
-  expect(order).toContain(`,${materials[0].quantity},piece,${materials[0].packs.count},`);
+  expect(order).toContain(`,${materials[0].quantity},piece,${materials[0].packs[0].count},`);
   const file = await ask('GET', '/jobs/wall/exports/job');
   expect(file.body).toEqual(current);
   const sheet = await ask('GET', '/jobs/wall/exports/sheet?surface=s');

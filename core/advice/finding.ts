@@ -2,7 +2,7 @@ import type { Figures, Issue } from '../result.ts';
 import type { Job, Surface } from '../job/job.ts';
 import type { Product } from '../tile/product.ts';
 import type { SheetPlan } from '../cuts/sheets/planSheets.ts';
-import type { SurfaceFigures } from '../takeoff/material.ts';
+import type { SurfaceFigures } from '../takeoff/figures.ts';
 import type { EdgeSummary } from '../setout/edgeCuts.ts';
 import type { LevelFigures } from '../surface/levels/levelFigures.ts';
 import type { Traced } from '../surface/traceSurface.ts';

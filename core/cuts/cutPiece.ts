@@ -26,6 +26,8 @@ export interface CutPiece {
   readonly of: 'tile' | 'stone' | 'chip';
   /** The tile it is cut from. */
   readonly productId: string;
+  /** Which of two mirrored shapes the tile is, where it comes in both. */
+  readonly hand: 'left' | 'right' | null;
   /** As it lies on the surface, mm. */
   readonly polygon: Polygon;
   /** A position well inside it, for its label, mm. */
@@ -130,6 +132,7 @@ function describePiece(
     ...known,
     field,
     productId: product.id,
+    hand: layout.repeat.pieces[address.piece].hand ?? null,
     polygon,
     inTile,
     tile: outline,

@@ -1,7 +1,13 @@
+import type { Point } from '../geometry/point.ts';
+
 /** Where a cut piece comes from. */
 export interface CutSource {
   /** Number of the tile opened for cuts, from 1. */
   readonly tile: number;
   /** Label of the piece whose off-cut is used; null when a tile is opened. */
   readonly offCutOf: string | null;
+  /** Where in the tile the piece is cut: the near corner of its box from that of the tile's, as it lies turned, mm. */
+  readonly at: Point;
+  /** How the piece is turned in the tile against how it lies in its own, degrees; it is never flipped. */
+  readonly turnDeg: number;
 }

@@ -28,7 +28,15 @@ export interface OffCutPlan {
   /** No plan could need fewer than this many tiles for the cuts. */
   readonly lowerBound: number;
   /** The same for each tile by itself. */
-  readonly byProduct: readonly { readonly productId: string; readonly openedForCuts: number; readonly lowerBound: number }[];
+  readonly byTile: readonly TileOpened[];
+}
+
+/** Tiles of one product and hand that are opened for cuts. */
+export interface TileOpened {
+  readonly productId: string;
+  readonly hand: CutPiece['hand'];
+  readonly openedForCuts: number;
+  readonly lowerBound: number;
 }
 
 interface Rule {
@@ -44,10 +52,13 @@ export function planOffCuts(
   sheets: readonly SheetPlan[] = [],
 ): OffCutPlan {
   const sources = new Map<string, CutSource>();
-  const ids = [...new Set([...pieces, ...sheets].map(({ productId }) => productId))];
+  const kinds = [
+    ...new Set([...pieces.map(({ productId, hand }) => `${hand ?? ''}/${productId}`), ...sheets.map((s) => `/${s.productId}`)]),
+  ];
   let openedForCuts = 0;
-  const byProduct = ids.map((productId) => {
-    const own = pieces.filter((piece) => piece.productId === productId);
+  const byTile = kinds.map((kind): TileOpened => {
+    const own = pieces.filter(({ productId, hand }) => `${hand ?? ''}/${productId}` === kind);
+    const productId = kind.slice(kind.indexOf('/') + 1);
     const sheet = sheets.find((planned) => planned.productId === productId);
     const directional = hasWayUp(productNamed(products, productId));
     const planned = sheet
@@ -57,16 +68,17 @@ export function planOffCuts(
         : planOutlineOffCuts(own, directional, rule);
     for (const [label, source] of planned.sources) sources.set(label, { ...source, tile: source.tile + openedForCuts });
     openedForCuts += planned.opened;
-    return { productId, openedForCuts: planned.opened, lowerBound: planned.lowerBound };
+    return { productId, hand: own[0]?.hand ?? null, openedForCuts: planned.opened, lowerBound: planned.lowerBound };
   });
-  return { sources, openedForCuts, byProduct, lowerBound: byProduct.reduce((sum, { lowerBound }) => sum + lowerBound, 0) };
+  return { sources, openedForCuts, byTile, lowerBound: byTile.reduce((sum, { lowerBound }) => sum + lowerBound, 0) };
 }
 
 /** Every cut chip comes off the sheet its part is taken from. */
 function chipSources(pieces: readonly CutPiece[], { parts, openedForParts, lowerBound, wholeSheets }: SheetPlan) {
-  const sources = pieces.flatMap(({ label, field, address }): (readonly [string, CutSource])[] => {
+  const sources = pieces.flatMap(({ label, field, address, inTile }): (readonly [string, CutSource])[] => {
     const part = parts.find((other) => other.field === field && other.i === address.i && other.j === address.j);
-    return part ? [[label, { tile: part.sheet, offCutOf: null }]] : [];
+    const { minX, minY } = boxOf(inTile[0]);
+    return part ? [[label, { tile: part.sheet, offCutOf: null, at: [minX, minY], turnDeg: 0 }]] : [];
   });
   return { sources, opened: openedForParts, lowerBound: lowerBound - wholeSheets };
 }
@@ -85,9 +97,14 @@ function planRectangles(pieces: readonly CutPiece[], directional: boolean, rule:
   let opened = 0;
   for (const piece of [...pieces].sort((a, b) => boxArea(b.sizeMm) - boxArea(a.sizeMm))) {
     const found = rule.offCutsKept ? smallestFit(piece, stock, turns) : null;
-    const from = found ?? { offCut: newTile(size, ++opened), box: placeIn(piece, newTile(size, opened), 0) ?? boxOf(piece.inTile[0]) };
+    const from = found ?? {
+      offCut: newTile(size, ++opened),
+      box: placeIn(piece, newTile(size, opened), 0) ?? boxOf(piece.inTile[0]),
+      turn: 0,
+    };
     if (found) stock.splice(stock.indexOf(found.offCut), 1);
-    sources.push([piece.label, { tile: from.offCut.tile, offCutOf: from.offCut.leftBy }]);
+    const at = [from.box.minX, from.box.minY] as const;
+    sources.push([piece.label, { tile: from.offCut.tile, offCutOf: from.offCut.leftBy, at, turnDeg: 90 * from.turn }]);
     stock.push(...remainders(from.offCut, from.box, rule.kerfMm, piece.label));
   }
   return { sources, opened, lowerBound: rule.offCutsKept ? boundFor(pieces, size) : pieces.length };
@@ -107,14 +124,20 @@ const newTile = (size: Size, tile: number): OffCut => ({
 interface Fit {
   readonly offCut: OffCut;
   readonly box: Box;
+  /** Quarter turns. */
+  readonly turn: number;
 }
 
 function smallestFit(piece: CutPiece, stock: readonly OffCut[], turns: readonly number[]): Fit | null {
   let best: Fit | null = null;
   for (const offCut of stock) {
     if (best && areaOf(offCut.box) >= areaOf(best.offCut.box)) continue;
-    const box = turns.map((turn) => placeIn(piece, offCut, turn)).find((placed) => placed !== null);
-    if (box) best = { offCut, box };
+    for (const turn of turns) {
+      const box = placeIn(piece, offCut, turn);
+      if (!box) continue;
+      best = { offCut, box, turn };
+      break;
+    }
   }
   return best;
 }

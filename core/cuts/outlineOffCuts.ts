@@ -1,5 +1,6 @@
 import { difference } from '../geometry/clip.ts';
 import { drawnIn } from '../geometry/drawnIn.ts';
+import type { Motion } from '../geometry/point.ts';
 import { selfTurns } from '../geometry/selfTurns.ts';
 import { boxOf, isInside, mapPolygon, polygonArea, polygonsArea, ringArea, type Box, type Polygon } from '../geometry/ring.ts';
 import type { CutPiece } from './cutPiece.ts';
@@ -43,12 +44,21 @@ export function planOutlineOffCuts(
     const found = offCutsKept ? smallestFit(piece, places, stock) : null;
     const from = found?.from;
     const placed = found?.placed ?? piece.inTile;
-    sources.push([piece.label, { tile: from?.tile ?? ++opened, offCutOf: from?.leftBy ?? null }]);
+    const { minX, minY } = boxOf(placed[0]);
+    const turnDeg = found ? turnOf(turns[places.indexOf(found.placed)] ?? null) : 0;
+    sources.push([piece.label, { tile: from?.tile ?? ++opened, offCutOf: from?.leftBy ?? null, at: [minX, minY], turnDeg }]);
     stock = stock.filter((other) => other !== from);
     const left = remainderOf(from?.parts ?? [[piece.tile]], placed, kerfMm);
     if (left.areaMm2 >= SMALLEST_MM2) stock.push({ ...left, tile: from?.tile ?? opened, leftBy: piece.label });
   }
   return { sources, opened, lowerBound: boundFor(pieces, offCutsKept) };
+}
+
+/** Degrees a motion turns by. */
+function turnOf(motion: Motion | null): number {
+  if (!motion) return 0;
+  const [from, to] = [motion.turn([0, 0]), motion.turn([1, 0])];
+  return Math.round((Math.atan2(to[1] - from[1], to[0] - from[0]) * 180) / Math.PI);
 }
 
 /** Measured outlines miss their own turn by a little, mm. */

@@ -1,8 +1,11 @@
 import Papa from 'papaparse';
-import { productName, tapeOf, type Job, type Surface } from '../job/job.ts';
+import { tapeOf, type Job, type Surface } from '../job/job.ts';
+import { materialName } from '../messages/en/materials.ts';
+import { roundMoney } from '../money/packs.ts';
 import { describeMark } from '../messages/en/marks.ts';
 import { kindName } from '../messages/en/names.ts';
-import type { Plan, SurfacePlan } from '../plan.ts';
+import type { Plan } from '../plan.ts';
+import type { SurfacePlan } from '../planning/planned.ts';
 import { formatLength } from '../units/formatLength.ts';
 
 /** The cut list of one surface as CSV: one line a piece, grouped as on screen. */
@@ -45,16 +48,19 @@ export function cutsCsv(job: Job, surface: Surface, planned: SurfacePlan): strin
 
 /** The order of a whole job as CSV. */
 export function orderCsv(job: Job, { materials }: Plan): string {
-  const rows = materials.map(({ item, productId, quantity, unit, packs, cost }) => ({
-    Item: productId ? productName(job, productId) : item,
-    Quantity: Math.round(quantity * 100) / 100,
-    Unit: unit,
-    Packs: packs.count,
-    'Pack size': packs.size,
-    'Pack price': packs.price.toFixed(2),
-    Cost: cost.toFixed(2),
-    Currency: job.currency,
-  }));
+  // A line for each size of pack; what is needed stands on the first.
+  const rows = materials.flatMap((material) =>
+    material.packs.map(({ count, size, price }, k) => ({
+      Item: materialName(job, material),
+      Quantity: k === 0 ? Math.round(material.quantity * 100) / 100 : '',
+      Unit: material.unit,
+      Packs: count,
+      'Pack size': size,
+      'Pack price': price.toFixed(2),
+      Cost: roundMoney(count * price).toFixed(2),
+      Currency: job.currency,
+    })),
+  );
   return unparse(rows, ['Item', 'Quantity', 'Unit', 'Packs', 'Pack size', 'Pack price', 'Cost', 'Currency']);
 }
 

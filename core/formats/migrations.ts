@@ -7,7 +7,7 @@ const isData = (value: unknown): value is Data => typeof value === 'object' && v
 const listOf = (value: unknown): readonly unknown[] => (Array.isArray(value) ? value : []);
 
 /** Each brings a job file of its version one version forward; what it can't read it leaves for the check that follows. */
-export const MIGRATIONS: Readonly<Record<number, (job: Data) => Data>> = { 1: measureFromEdges, 2: nameFaces };
+export const MIGRATIONS: Readonly<Record<number, (job: Data) => Data>> = { 1: measureFromEdges, 2: nameFaces, 3: listPacks };
 
 /** Brings parsed JSON of an older job file to the version this code reads. */
 export function bringForward(job: Data): Data {
@@ -48,4 +48,16 @@ function nameFaces(job: Data): Data {
     return { ...rest, face: directional === true ? 'directional' : 'plain' };
   };
   return { ...job, products: listOf(job['products']).map(product) };
+}
+
+/** Version 3 knew one pack of each material; version 4 lists those it is sold in. */
+function listPacks(job: Data): Data {
+  const prices = job['prices'];
+  if (!isData(prices)) return job;
+  const listed = Object.entries(prices).map(([item, sold]) => {
+    if (!isData(sold) || 'packs' in sold) return [item, sold];
+    const { bagKg, cartridgeMl, price, ...rest } = sold;
+    return [item, { ...rest, packs: [{ size: bagKg ?? cartridgeMl, price }] }];
+  });
+  return { ...job, prices: Object.fromEntries(listed) as unknown };
 }

@@ -1,12 +1,18 @@
 import { tapeOf, type Job, type Surface } from '../job/job.ts';
 import { labelOf } from '../cuts/labelPieces.ts';
 import { describeFinding } from '../messages/en/advice.ts';
+import { describeIssue } from '../messages/en/issues.ts';
+import { materialName } from '../messages/en/materials.ts';
 import { describeReason } from '../messages/en/reasons.ts';
-import { setoutsOf, type Plan, type SurfacePlan } from '../plan.ts';
+import { laidSetoutsOf } from '../planning/drawSurface.ts';
+import type { Plan } from '../plan.ts';
+import type { SurfacePlan } from '../planning/planned.ts';
 import type { EdgeSummary } from '../setout/edgeCuts.ts';
 import { productAt } from '../setout/field.ts';
-import { forEachWhole, tileRing, type Address } from '../setout/layout.ts';
+import { measureJoints } from '../setout/joints.ts';
+import { forEachWhole, fromTileFrame, tileRing, type Address, type Layout } from '../setout/layout.ts';
 import type { Point } from '../geometry/point.ts';
+import { mapRing, polygonsArea } from '../geometry/ring.ts';
 
 /** The version of the plan as JSON; keys may be added within it. */
 const PLAN_VERSION = 1;
@@ -15,13 +21,13 @@ const PLAN_VERSION = 1;
 export const setoutsJson = (job: Job): object[] =>
   job.surfaces.map((surface) => ({
     id: surface.id,
-    candidates: setoutsOf(job, surface).map(({ x, y, score, edges, layout }) => ({
+    candidates: laidSetoutsOf(job, surface).map(({ candidate: { x, y, score, origin }, fields: [{ layout }], edges }) => ({
       x,
       y,
       school: schoolOf({ x, y }),
       score,
-      origin: layout.placement.origin,
-      turnDeg: layout.placement.turnDeg,
+      origin,
+      turnDeg: surface.turnDeg,
       whole: layout.wholeCount,
       cut: layout.cutTiles.length,
       edges: edges.map(edgeJson({})),
@@ -44,8 +50,15 @@ export function planJson(job: Job, plan: Plan): object {
   return {
     format: 'azulejo-plan',
     version: PLAN_VERSION,
-    surfaces: plan.surfaces.map((surfacePlan, k) => surfaceJson(job, job.surfaces[k], surfacePlan)),
-    materials: plan.materials.map(({ packs, ...material }) => ({ ...material, packs: [packs], currency: job.currency })),
+    surfaces: plan.surfaces.flatMap((planned) => {
+      const surface = job.surfaces.find(({ id }) => id === planned.surfaceId);
+      return surface ? [surfaceJson(job, surface, planned)] : [];
+    }),
+    unplanned: plan.unplanned.map(({ surfaceId, issues }) => ({
+      id: surfaceId,
+      issues: issues.map((found) => ({ path: found.path, code: found.code, message: describeIssue(found) })),
+    })),
+    materials: plan.materials.map((material) => ({ ...material, name: materialName(job, material), currency: job.currency })),
     money: plan.money,
     programme: [],
     advice: plan.findings.map((finding) => ({
@@ -58,15 +71,16 @@ export function planJson(job: Job, plan: Plan): object {
 }
 
 function surfaceJson(job: Job, surface: Surface, planned: SurfacePlan): object {
-  const { traced, layout, fields, areas, advice, choice, edges, totals } = planned;
+  const { traced, layout, fields, extent, advice, choice, edges, totals } = planned;
   const tape = tapeOf(job, surface);
+  const joints = measureJoints(traced.region, fields, surface.jointMm);
   return {
     id: surface.id,
     name: surface.name,
     kind: surface.kind,
     region: { polygons: traced.region },
-    ...areas,
-    droppedAreaMm2: fields.reduce((sum, field) => sum + field.layout.droppedAreaMm2, 0),
+    ...extent,
+    droppedAreaMm2: polygonsArea(fields.flatMap((field) => field.layout.dropped)),
     setout: {
       school: schoolOf(choice),
       x: choice.x,
@@ -74,8 +88,8 @@ function surfaceJson(job: Job, surface: Surface, planned: SurfacePlan): object {
       origin: layout.placement.origin,
       turnDeg: surface.turnDeg,
       jointMm: surface.jointMm,
-      jointMayVary: false,
-      largestJointMm: surface.jointMm,
+      jointMayVary: joints.mayVary,
+      largestJointMm: joints.largestMm,
       reasons: advice.reasons.map((reason) => describeReason(reason, tape)),
       lines: planned.lines,
       slantingLines: planned.slants,
@@ -85,6 +99,13 @@ function surfaceJson(job: Job, surface: Surface, planned: SurfacePlan): object {
     edges: edges.map(edgeJson(traced.names)),
     totals,
   };
+}
+
+/** Where the frame of a piece's marks lies on the surface: the corner of the tile's box, and the way its width runs. */
+function frameOf(layout: Layout, address: Address): object {
+  const place = fromTileFrame(layout, address);
+  const [corner, along] = [place([0, 0]), place([1, 0])];
+  return { corner, turnDeg: (Math.atan2(along[1] - corner[1], along[0] - corner[0]) * 180) / Math.PI };
 }
 
 function schoolOf({ x, y }: Pick<SurfacePlan['choice'], 'x' | 'y'>): string {
@@ -132,8 +153,17 @@ export function pieceList(planned: SurfacePlan): object[] {
       whole: false,
       tileIndex: tileIndex(piece.field, piece.address),
       rings,
-      tileRings: [tileRing(field.layout, piece.address)],
-      cut: { kind, marks, tool, edgeShows, sizeMm, minutes, from: offCuts.sources.get(label) ?? null },
+      tileRings: [mapRing(piece.tile, fromTileFrame(field.layout, piece.address))],
+      cut: {
+        kind,
+        marks,
+        tool,
+        edgeShows,
+        sizeMm,
+        minutes,
+        frame: frameOf(field.layout, piece.address),
+        from: offCuts.sources.get(label) ?? null,
+      },
     });
   }
   return pieces;

@@ -19,10 +19,14 @@ export function unionOfRings(rings: readonly Ring[]): Polygon[] {
   return run(ClipType.Union, rings, [], CLIP_UNITS_PER_MM, FillRule.Positive);
 }
 
-interface Split {
+/** A subject parted into what lies within a clip and what does not. */
+export interface Split {
   readonly inside: Polygon[];
   readonly outside: Polygon[];
 }
+
+/** Parts a subject by a clip. Checked as `intersect` is. */
+export const split = (subject: readonly Polygon[], clip: readonly Polygon[]): Split => checkedSplit(subject, clip);
 
 /**
  * Clipping on whole numbers is wrong about once in 100 000 times, by square centimetres. Inside and
@@ -69,7 +73,48 @@ function oriented(node: PolyPath, units: number, sign: 1 | -1): Ring {
 }
 
 function toPaths(rings: readonly Ring[], units: number): Paths64 {
-  return rings.map((ring): Path64 => ring.map(([x, y]) => ({ x: Math.round(x * units), y: Math.round(y * units) })));
+  return rings
+    .map((ring): Path64 => withoutSpikes(ring.map(([x, y]) => ({ x: Math.round(x * units), y: Math.round(y * units) }))))
+    .filter((path) => path.length >= 3);
+}
+
+/**
+ * A path without corners that repeat and without spikes that run out and back on themselves: they hold no area,
+ * and the library may never come back from a path made of them.
+ */
+function withoutSpikes(path: Path64): Path64 {
+  const kept: Path64 = [];
+  const settle = (): void => {
+    for (;;) {
+      const count = kept.length;
+      if (count >= 2 && isSame(kept[count - 1], kept[count - 2])) kept.pop();
+      else if (count >= 3 && turnsBack(kept[count - 3], kept[count - 2], kept[count - 1])) kept.splice(count - 2, 1);
+      else return;
+    }
+  };
+  for (const corner of path) {
+    kept.push(corner);
+    settle();
+  }
+  // Where it closes.
+  let start = 0;
+  for (;;) {
+    const count = kept.length - start;
+    if (count < 3) return [];
+    const last = kept.length - 1;
+    if (isSame(kept[last], kept[start]) || turnsBack(kept[last - 1], kept[last], kept[start])) kept.pop();
+    else if (turnsBack(kept[last], kept[start], kept[start + 1])) start++;
+    else return start === 0 ? kept : kept.slice(start);
+  }
+}
+
+type Corner = Path64[number];
+const isSame = (a: Corner, b: Corner): boolean => a.x === b.x && a.y === b.y;
+
+/** Whether the way from b to c runs back over the way from a to b. */
+function turnsBack(a: Corner, b: Corner, c: Corner): boolean {
+  const [ux, uy, vx, vy] = [b.x - a.x, b.y - a.y, c.x - b.x, c.y - b.y];
+  return ux * vx + uy * vy < 0 && ux * vy === uy * vx;
 }
 
 /** Area of the parts two sets share, by a second way through the library; for checks in tests and bench. */

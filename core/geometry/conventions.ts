@@ -21,5 +21,8 @@ export const ARC_SAGITTA_MM = 0.01;
 /** The same for the round sides of tiles, of which a floor may have thousands; a tenth of what a saw can hold. */
 export const TILE_SAGITTA_MM = 0.03;
 
+/** A tile that reaches over an edge by no more than this is whole: half a hair, and the joint or gap gives it. */
+export const WHOLE_SLACK_MM = 0.05;
+
 /** What is narrower than this is no piece: nobody can cut or set it, and the joint takes it. */
 export const SMALLEST_PIECE_WIDTH_MM = 0.5;

@@ -6,6 +6,8 @@ import type { Link } from '../surface/link.ts';
 import { checkMeasured } from '../surface/checkMeasured.ts';
 import { intersect } from '../geometry/clip.ts';
 import { checkLaying } from '../pattern/checkLaying.ts';
+import { estimatePieces, MOST_PIECES, MOST_STONES } from '../pattern/estimatePieces.ts';
+import { fixtureSize } from '../surface/fixture.ts';
 import { fieldsOf, hasRoomForBorder } from '../setout/fields/openSurface.ts';
 import { actualSize, type Product } from '../tile/product.ts';
 
@@ -124,9 +126,7 @@ function checkLink({ surfaces, links }: Job, { a, b }: Link, k: number): Issue[]
   return taken ? [issue('link/edge-taken', ['links', k, 'a', 'edge'], { edge: a.edge, other: b.edge })] : [];
 }
 
-/** More pieces than this on one surface are a slip of the pen: a tile of 5 mm on a floor of 5 m makes as many. */
-const MOST_PIECES = 1_000_000;
-
+/** What keeps a tile off a surface: neither way there is room for one, or there would be more pieces than anybody lays. */
 function checkTile(job: Pick<Job, 'products'>, surface: Surface): Issue[] {
   const product = productOf(job, surface);
   const { widthMm, heightMm } = actualSize(product);
@@ -136,6 +136,22 @@ function checkTile(job: Pick<Job, 'products'>, surface: Surface): Issue[] {
   if (tile[0] > sides[0] && tile[1] > sides[1]) {
     return [issue('tile/larger-than-surface', ['productId'], { name: product.name, widthMm, heightMm })];
   }
-  const pieces = Math.round(((box.maxX - box.minX) * (box.maxY - box.minY)) / ((widthMm + surface.jointMm) * (heightMm + surface.jointMm)));
-  return pieces > MOST_PIECES ? [issue('tile/too-many-pieces', ['productId'], { name: product.name, pieces, most: MOST_PIECES })] : [];
+  return checkCount(job, surface);
+}
+
+/** Counts what a surface and its insets would be made of, before any of it is worked out. */
+function checkCount({ products }: Pick<Job, 'products'>, surface: Surface): Issue[] {
+  const own = { laying: surface, box: boxOf(outlineOf(surface.measured.shape).ring), path: [] as Issue['path'] };
+  const insets = surface.areas.map((area, k) => {
+    const { widthMm, heightMm } = fixtureSize(area.outline);
+    return { laying: area, box: { minX: 0, minY: 0, maxX: widthMm, maxY: heightMm }, path: ['areas', k] };
+  });
+  return [own, ...insets].flatMap(({ laying, box, path }) => {
+    const { pieces, cutPieces } = estimatePieces(laying, products, box);
+    const name = products.find(({ id }) => id === laying.productId)?.name ?? laying.productId;
+    if (pieces > MOST_PIECES) return [issue('tile/too-many-pieces', [...path, 'productId'], { name, pieces, most: MOST_PIECES })];
+    return cutPieces > MOST_STONES
+      ? [issue('tile/too-many-stones', [...path, 'pattern', 'moduleMm'], { pieces: cutPieces, most: MOST_STONES })]
+      : [];
+  });
 }

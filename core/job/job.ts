@@ -12,7 +12,7 @@ import { consumptionSchema } from '../takeoff/consumption.ts';
 import { tapeSchema } from '../units/tape.ts';
 
 /** The version of the job file this code writes; files of a newer one are refused. */
-export const JOB_VERSION = 3;
+export const JOB_VERSION = 4;
 
 /** How many a job may hold of each. */
 export const MOST = { surfaces: 200, products: 500, links: 400 } as const;

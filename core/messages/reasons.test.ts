@@ -1,5 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
-import type { EndCuts, Reason } from '../setout/explainSetout.ts';
+import type { EndCuts } from '../setout/endCuts.ts';
+import type { Reason } from '../setout/explainSetout.ts';
 import { IMPERIAL_TAPE, METRIC_TAPE } from '../units/tape.ts';
 import { describeEnds, describeReason } from './en/reasons.ts';
 import { describeLine } from './en/lines.ts';
@@ -68,8 +69,8 @@ test('every line of an order names itself, its packs, and how it was computed', 
   expect(words).toHaveLength(4);
   expect(words[0]).toContain(`${surfaces[0].totals.whole} whole`);
   expect(words[0]).toMatch(/area and a tenth: \d+ pieces/);
-  expect(words[1]).toMatch(/kg \| \d+ bags? of 20 kg \| .*8 mm square notch, 3\.4 kg\/m²/);
+  expect(words[1]).toMatch(/kg \| \d+ bags? of 20 kg \| .*8 mm notch, 3\.4 kg\/m²/);
   expect(words[2]).toMatch(/m² of joint, 9 mm deep/);
-  expect(words[3]).toMatch(/ml \| \d+ cartridges? of 310 ml \| .*10\.80 m of perimeter/);
+  expect(words[3]).toMatch(/ml \| \d+ cartridges? of 310 ml \| .*10\.80 m of joint at walls/);
   for (const line of words) expect(line).not.toMatch(/undefined|NaN|\d\.\d{5}/);
 });

@@ -1,18 +1,56 @@
-/** How a need is bought. */
-export interface Packs {
-  readonly count: number;
-  /** What one pack holds, in the unit of the need. */
+/** A pack that a material is sold in. */
+export interface PackOffer {
+  /** What it holds, in the unit of the need. */
   readonly size: number;
   readonly price: number;
+}
+
+/** So many packs of one size. */
+export interface PackCount extends PackOffer {
+  readonly count: number;
+}
+
+/** How a need is bought. */
+export interface Purchase {
+  /** The packs, the largest first; none when nothing is needed. */
+  readonly packs: readonly PackCount[];
   readonly cost: number;
   /** What the packs hold over what is needed, as a ratio; null when nothing is needed. */
   readonly covers: number | null;
 }
 
-/** The fewest packs of one size that cover a need. A need of nothing takes none. */
-export function packsFor(need: number, size: number, price: number): Packs {
-  const count = need <= 0 ? 0 : Math.ceil(need / size - 1e-9);
-  return { count, size, price, cost: roundMoney(count * price), covers: need > 0 ? (count * size) / need : null };
+/** Choices looked at before the best so far is taken; a need of a few sizes is proven long before. */
+const MOST_CHOICES = 200_000;
+
+/** A need this little over a pack does not open another. */
+const ROUNDING = 1e-9;
+
+/**
+ * The cheapest packs that cover a need; of those that cost the same, the ones that leave least. Counts of one size
+ * after the other, the cheapest for what it holds first; what can't become cheaper than the best so far is left.
+ */
+export function buyPacks(need: number, offers: readonly PackOffer[]): Purchase {
+  if (need <= 0 || offers.length === 0) return { packs: [], cost: 0, covers: null };
+  const sizes = [...offers].sort((a, b) => a.price / a.size - b.price / b.size || b.size - a.size);
+  let best: { counts: readonly number[]; cost: number; holds: number } | null = null;
+  let choices = 0;
+  const look = (k: number, counts: readonly number[], cost: number, holds: number): void => {
+    if (++choices > MOST_CHOICES) return;
+    const left = need - holds;
+    if (left <= ROUNDING * need) {
+      if (!best || cost < best.cost - 1e-9 || (cost < best.cost + 1e-9 && holds < best.holds)) best = { counts, cost, holds };
+      return;
+    }
+    if (k === sizes.length) return;
+    const { size, price } = sizes[k];
+    if (best && cost + left * (price / size) > best.cost + 1e-9) return;
+    for (let count = Math.ceil(left / size - ROUNDING); count >= 0; count--)
+      look(k + 1, [...counts, count], cost + count * price, holds + count * size);
+  };
+  look(0, [], 0, 0);
+  const { counts, cost, holds } = best ?? { counts: [Math.ceil(need / sizes[0].size)], cost: Infinity, holds: 0 };
+  const packs = counts.map((count, k) => ({ ...sizes[k], count })).filter(({ count }) => count > 0);
+  return { packs: packs.sort((a, b) => b.size - a.size), cost: roundMoney(cost), covers: holds / need };
 }
 
 /** Money to the hundredth. */

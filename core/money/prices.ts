@@ -1,13 +1,27 @@
 import { z } from 'zod';
 
-const price = z.number().min(0).max(1_000_000);
+const packsOf = (unit: string, size: number, price: number) =>
+  z
+    .strictObject({
+      packs: z
+        .array(
+          z.strictObject({
+            size: z.number().min(0.05).max(100_000).describe(`What it holds, ${unit}`),
+            price: z.number().min(0).max(1_000_000),
+          }),
+        )
+        .min(1)
+        .max(8)
+        .describe('The packs it is sold in; the cheapest that cover the need are bought'),
+    })
+    .default({ packs: [{ size, price }] });
 
-/** Pack sizes and prices of what goes with the tiles, in the job's currency, before tax. */
+/** Packs and prices of what goes with the tiles, in the job's currency, before tax. */
 export const pricesSchema = z.strictObject({
-  adhesive: z.strictObject({ bagKg: z.number().min(0.1).max(1000), price }).default({ bagKg: 20, price: 18.5 }),
-  grout: z.strictObject({ bagKg: z.number().min(0.1).max(1000), price }).default({ bagKg: 5, price: 14.9 }),
-  sealant: z.strictObject({ cartridgeMl: z.number().min(10).max(10_000), price }).default({ cartridgeMl: 310, price: 9.8 }),
+  adhesive: packsOf('kg', 20, 18.5),
+  grout: packsOf('kg', 5, 14.9),
+  sealant: packsOf('ml', 310, 9.8),
 });
 
-/** Pack sizes and prices. */
+/** Packs and prices. */
 export type Prices = z.infer<typeof pricesSchema>;

@@ -1,7 +1,9 @@
 import { issue, type Issue } from '../result.ts';
 import { actualSize, type Product } from '../tile/product.ts';
 import { moduleOf, missingParts, type Laying } from './laying.ts';
-import { innerJointOf, misfitOf } from './registry.ts';
+import { innerJointOf, misfitOf, partsOf } from './registry.ts';
+import type { Module } from './repeat.ts';
+import { isSquare } from './squareOf.ts';
 
 /** Tiles that are mixed may differ by this much and still lie in one repeat, mm. */
 const SAME_SIZE_MM = 0.5;
@@ -20,6 +22,8 @@ export function checkLaying(laying: Laying, products: readonly Product[]): Issue
   const missing = missingParts(laying, products);
   if (missing.length > 0)
     return missing.map((part) => issue('pattern/part-missing', ['parts', part], { part, pattern: laying.pattern.kind }));
+  const odd = oddParts(laying, module, products);
+  if (odd.length > 0) return odd;
   const innerMm = innerJointOf(laying.pattern, module);
   if (innerMm !== null && innerMm < 0) {
     return laying.pattern.kind === 'basketWeave'
@@ -27,6 +31,17 @@ export function checkLaying(laying: Laying, products: readonly Product[]): Issue
       : [issue('pattern/part-too-large', ['parts'], { overMm: -innerMm, pattern: laying.pattern.kind })];
   }
   return checkMix(laying, product, products);
+}
+
+/** Tiles of the other parts that don't have the outline the pattern leaves room for: a rectangle, and square where the room is. */
+function oddParts({ parts, pattern }: Laying, module: Module, products: readonly Product[]): Issue[] {
+  return Object.entries(partsOf(pattern, module)).flatMap(([part, room]) => {
+    const product = products.find(({ id }) => id === parts[part]);
+    if (!product) return [];
+    const fits = product.shape.kind === 'rectangle' && (!isSquare(room) || isSquare(actualSize(product)));
+    const wanted = isSquare(room) ? 'square' : 'rectangle';
+    return fits ? [] : [issue('pattern/part-misfit', ['parts', part], { name: product.name, part, pattern: pattern.kind, wanted })];
+  });
 }
 
 /** Every tile that is mixed in has the size and the outline of the first. */

@@ -15,7 +15,8 @@ export type Misfit =
   | 'stonesLeaveGaps'
   | 'chipsOverlap'
   | 'chipsDoNotRepeat'
-  | 'sheetOfOtherSize';
+  | 'sheetOfOtherSize'
+  | 'sheetsOverlap';
 
 /** A way to lay tiles: what can be chosen, a first choice, and the repeat it makes. */
 export interface PatternKind<Pattern extends { kind: string }> {

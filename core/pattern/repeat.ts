@@ -16,6 +16,8 @@ export interface RepeatPiece {
   readonly course: number;
   /** Which tile of the pattern it is: null for the main one, else the name of a part, such as the dot. */
   readonly part: string | null;
+  /** Which of two mirrored shapes it is; left out where the tile comes in one. A tile is never flipped, so both are bought. */
+  readonly hand?: 'left' | 'right';
   /** The colour of a chip of a sheet, as #rrggbb; left out where the tile has one colour. */
   readonly colour?: string;
   /** The tile it is cut from, mm; left out where the piece is a tile as bought. */

@@ -1,4 +1,5 @@
 import { actualSize, type Product, type Size } from '../tile/product.ts';
+import { isSquare } from './squareOf.ts';
 import { mixesWith } from './checkLaying.ts';
 import { ONE_COLOUR } from './colours.ts';
 import { moduleFor } from './kinds/ashlar.ts';
@@ -93,7 +94,7 @@ export function fillParts(laying: Laying, products: readonly Product[]): Laying 
 function nearestTile(size: Size, products: readonly Product[], fits: (id: string) => boolean): Product | null {
   const [long, short] = sides(size);
   const ranked = products
-    .filter(({ shape }) => shape.kind === 'rectangle')
+    .filter((product) => product.shape.kind === 'rectangle' && (!isSquare(size) || isSquare(actualSize(product))))
     .map((product) => {
       const [a, b] = sides(actualSize(product));
       return { product, off: Math.abs(a / long - 1) + Math.abs(b / short - 1) };

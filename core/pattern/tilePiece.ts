@@ -5,11 +5,20 @@ import type { RepeatPiece } from './repeat.ts';
 /** A piece from its outline in the cell and the turn of the tile; finds the corner of the tile's own box. */
 export function tilePiece(
   ring: Ring,
-  { turnDeg = 0, course = 0, part = null, colour, cutFrom }: Partial<Omit<RepeatPiece, 'ring' | 'corner'>> = {},
+  { turnDeg = 0, course = 0, part = null, hand, colour, cutFrom }: Partial<Omit<RepeatPiece, 'ring' | 'corner'>> = {},
 ): RepeatPiece {
   const { turn, unturn } = motion(turnDeg, [0, 0]);
   const { minX, minY } = boxOf(mapRing(ring, unturn));
-  return { ring, corner: turn([minX, minY]), turnDeg, course, part, ...(colour ? { colour } : {}), ...(cutFrom ? { cutFrom } : {}) };
+  return {
+    ring,
+    corner: turn([minX, minY]),
+    turnDeg,
+    course,
+    part,
+    ...(hand ? { hand } : {}),
+    ...(colour ? { colour } : {}),
+    ...(cutFrom ? { cutFrom } : {}),
+  };
 }
 
 /** The outline of a tile brought to where its box begins, after a turn about that corner. */

@@ -18,7 +18,11 @@ export function turnRepeat(repeat: Repeat, turnDeg: number, mirrored = false): R
     ...repeat,
     vectors: [place(repeat.vectors[0]), place(repeat.vectors[1])],
     pieces: repeat.pieces.map((piece) =>
-      tilePiece(placeRing(piece.ring), { ...piece, turnDeg: turnDeg + (mirrored ? -piece.turnDeg : piece.turnDeg) }),
+      tilePiece(placeRing(piece.ring), {
+        ...piece,
+        turnDeg: turnDeg + (mirrored ? -piece.turnDeg : piece.turnDeg),
+        ...(piece.hand && mirrored ? { hand: OTHER_HAND[piece.hand] } : {}),
+      }),
     ),
     upright: square && quarters % 2 !== 0 ? !repeat.upright : repeat.upright,
     turnedDeg: (repeat.turnedDeg ?? 0) + turnDeg,
@@ -26,6 +30,8 @@ export function turnRepeat(repeat: Repeat, turnDeg: number, mirrored = false): R
     ...(repeat.unit ? { unit: boxOf(boxRing(repeat.unit).map(place)) } : {}),
   };
 }
+
+const OTHER_HAND = { left: 'right', right: 'left' } as const;
 
 /** The same repeat with its courses running up the drawing instead of across it. */
 export const uprightRepeat = ({ turnedDeg = 0, ...repeat }: Repeat): Repeat => ({ ...turnRepeat(repeat, 90), turnedDeg });

@@ -1,3 +1,4 @@
+import { TOLERANCE_MM } from '../geometry/conventions.ts';
 import type { Box } from '../geometry/ring.ts';
 import { unitOf, type Repeat } from '../pattern/repeat.ts';
 import type { AxisChoice, FixedRule } from './setoutChoice.ts';
@@ -18,6 +19,9 @@ export const spanOf = (box: Box, axis: Axis): Span =>
 /** The span of the repeat's first piece, or of the block it belongs to; rules speak of this piece. */
 export const firstPieceSpan = (repeat: Repeat, axis: Axis): Span => spanOf(unitOf(repeat), axis);
 
+/** Whether a field is no larger than one piece in one direction; then it is cut from an edge of the piece, not out of its middle. */
+export const isOnePiece = (limits: Span, piece: Span): boolean => limits.high - limits.low <= piece.high - piece.low + TOLERANCE_MM;
+
 /**
  * Where the repeat's origin lies in one direction so that a rule holds for its first piece.
  * `limits` is the field without its perimeter gaps, mm; `jointMm` the joint.
@@ -25,7 +29,7 @@ export const firstPieceSpan = (repeat: Repeat, axis: Axis): Span => spanOf(unitO
 export function originFor(rule: FixedRule, piece: Span, limits: Span, jointMm: number): number {
   const centre = (limits.low + limits.high) / 2;
   const pieceCentre = (piece.low + piece.high) / 2;
-  switch (rule) {
+  switch (isOnePiece(limits, piece) && rule !== 'fullFromEnd' ? 'fullFromStart' : rule) {
     case 'pieceCentred':
       return centre - pieceCentre;
     case 'jointCentred':

@@ -1,10 +1,12 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
-import { planSurface, setoutsOf, type SurfacePlan } from '../plan.ts';
+import { planSurface } from '../plan.ts';
+import { setoutsOf } from '../planning/drawSurface.ts';
+import type { SurfacePlan } from '../planning/planned.ts';
 import { jobOfOne } from '../trials/testJob.ts';
 import type { EdgeRole } from '../surface/edge.ts';
 import { forEachWhole, tileRing } from './layout.ts';
-import { endCuts } from './explainSetout.ts';
+import { endCuts } from './endCuts.ts';
 import { normaliseOffset } from './normaliseOffset.ts';
 import { FIXED_RULES, type FixedRule } from './setoutChoice.ts';
 import { boxOf } from '../geometry/ring.ts';
@@ -43,7 +45,7 @@ test('end cuts of plain courses are those of arithmetic', () => {
           jointMm: joint,
           surface: { setout: { x: { rule }, y: { rule: 'fullFromStart' } } },
         });
-        const ends = endCuts({ ...result.choice, edges: result.edges }, 'x');
+        const ends = endCuts(result.edges, result.choice.sides, 'x', result.choice.x);
         expect([ends.start.cutsMm[0] ?? null, ends.end.cutsMm[0] ?? null].map((mm) => mm && Math.round(mm * 1000))).toEqual(
           [start, end].map((mm) => mm && Math.round(mm * 1000)),
         );
@@ -141,7 +143,7 @@ test('a setout moved by hand and brought back into its first cell is the same se
       const near = normaliseOffset(far.layout.repeat, [x, y]);
       const home = at(near);
       expect([home.totals.whole, home.totals.cut]).toEqual([far.totals.whole, far.totals.cut]);
-      expect(home.areas.tiledAreaMm2).toBeCloseTo(far.areas.tiledAreaMm2, 0);
+      expect(home.extent.tiledAreaMm2).toBeCloseTo(far.extent.tiledAreaMm2, 0);
     }),
     { numRuns: 25 },
   );

@@ -1,24 +1,34 @@
 import type { Box } from '../geometry/ring.ts';
-import type { Repeat } from '../pattern/repeat.ts';
+import type { Point } from '../geometry/point.ts';
+import { unitOf, type Repeat } from '../pattern/repeat.ts';
 import { firstPieceSpan, settledOrigin, spanOf, type Axis } from './axisPlacement.ts';
 import { summariseEdges } from './edgeCuts.ts';
-import type { Candidate, SettledAxis } from './candidate.ts';
+import type { Candidate, LaidSetout, SettledAxis } from './candidate.ts';
+import { endCuts, leavesSliver, type EndCuts } from './endCuts.ts';
 import type { OpenField } from './fields/placeFields.ts';
-import { endCuts, explainSetout, leavesSliver, type EndCuts, type Reason } from './explainSetout.ts';
+import { explainSetout, type Reason } from './explainSetout.ts';
 import { scoreSetout } from './scoreSetout.ts';
 import { BEST_SETOUT, FIXED_RULES, type AxisChoice, type FixedRule, type SetoutChoice } from './setoutChoice.ts';
 
-/** Places pairs of rules, each once. */
-export type Placer = (x: SettledAxis, y: SettledAxis) => Candidate;
+/** Weighs setouts of one field, and lays the one that was chosen. */
+export interface Placer {
+  /** Weighs a pair of rules; a pair that was weighed before is not laid again. */
+  readonly weigh: (x: SettledAxis, y: SettledAxis) => Candidate;
+  readonly lay: (candidate: Pick<Candidate, 'origin'>) => LaidSetout;
+  /** The field without its perimeter gaps. */
+  readonly limits: Box;
+  /** What rules speak of: the first piece, or the block it belongs to. */
+  readonly unit: Box;
+}
 
-/** Places the repeat as chosen; directions left to the product take the rule with the best score. */
-export function chooseSetout(place: Placer, choice: SetoutChoice): Candidate {
-  return best(rulesFor(choice.x).flatMap((x) => rulesFor(choice.y).map((y) => place(x, y))));
+/** Weighs the repeat as chosen; directions left to the product take the rule with the best score. */
+export function chooseSetout({ weigh }: Placer, choice: SetoutChoice): Candidate {
+  return best(rulesFor(choice.x).flatMap((x) => rulesFor(choice.y).map((y) => weigh(x, y))));
 }
 
 /** Every pair of rules, the best first. */
-export const rankSetouts = (place: Placer): Candidate[] =>
-  FIXED_RULES.flatMap((x) => FIXED_RULES.map((y) => place({ rule: x }, { rule: y }))).sort((a, b) => a.score - b.score);
+export const rankSetouts = ({ weigh }: Placer): Candidate[] =>
+  FIXED_RULES.flatMap((x) => FIXED_RULES.map((y) => weigh({ rule: x }, { rule: y }))).sort((a, b) => a.score - b.score);
 
 /** What speaks for a setout, and what the product would choose itself. */
 export interface SetoutAdvice {
@@ -35,7 +45,7 @@ export interface SetoutOption {
   readonly sliver: boolean;
 }
 
-/** Every setout that advice about one has to place: all pairs of rules, and its own directions with each rule. */
+/** Every setout that advice about one has to weigh: all pairs of rules, and its own directions with each rule. */
 export function rivalSetouts({ x, y }: Pick<Candidate, 'x' | 'y'>): { readonly x: SettledAxis; readonly y: SettledAxis }[] {
   const rules = FIXED_RULES.map((rule) => ({ rule }));
   return [
@@ -45,52 +55,66 @@ export function rivalSetouts({ x, y }: Pick<Candidate, 'x' | 'y'>): { readonly x
   ];
 }
 
-/** Holds a setout against its rivals in each direction. */
-export function adviseSetout(place: Placer, chosen: Candidate, limits: Box): SetoutAdvice {
-  const alongX = FIXED_RULES.map((rule) => place({ rule }, chosen.y));
-  const alongY = FIXED_RULES.map((rule) => place(chosen.x, { rule }));
+/** Holds a setout against its rivals in each direction. `roles` are those of the edges it was laid to. */
+export function adviseSetout(place: Placer, chosen: Candidate, { edges }: Pick<LaidSetout, 'edges'>): SetoutAdvice {
+  const alongX = FIXED_RULES.map((rule) => place.weigh({ rule }, chosen.y));
+  const alongY = FIXED_RULES.map((rule) => place.weigh(chosen.x, { rule }));
   const others = (axis: Axis, all: readonly Candidate[]): Candidate[] => all.filter((c) => c[axis].rule !== chosen[axis].rule);
+  const { x, y } = chooseSetout(place, BEST_SETOUT);
   return {
-    proposed: chooseProposal(place),
+    proposed: { x, y },
     options: { x: alongX.map((candidate) => optionOf(candidate, 'x')), y: alongY.map((candidate) => optionOf(candidate, 'y')) },
-    reasons: explainSetout(chosen, { x: others('x', alongX), y: others('y', alongY) }, limits),
+    reasons: explainSetout(chosen, edges, { x: others('x', alongX), y: others('y', alongY) }, place),
   };
 }
 
 const optionOf = (candidate: Candidate, axis: Axis): SetoutOption => ({
   rule: candidate[axis].rule as FixedRule,
-  ends: endCuts(candidate, axis),
-  sliver: leavesSliver(candidate, axis),
+  ends: candidate.ends[axis],
+  sliver: candidate.sliver[axis],
 });
-
-function chooseProposal(place: Placer): SetoutAdvice['proposed'] {
-  const { x, y } = chooseSetout(place, BEST_SETOUT);
-  return { x, y };
-}
 
 const rulesFor = (choice: AxisChoice): SettledAxis[] => (choice.rule === 'best' ? FIXED_RULES.map((rule) => ({ rule })) : [choice]);
 
 const best = (candidates: readonly Candidate[]): Candidate => candidates.reduce((a, b) => (b.score < a.score - 1e-9 ? b : a));
 
-/** A placer for one field; remembers what it placed. */
+/** A placer for one field. */
 export function candidatePlacer({ ground, laid, place }: OpenField): Placer {
-  const placed = new Map<string, Candidate>();
+  const weighed = new Map<string, Candidate>();
   const { repeat } = laid;
+  const { limits, sides } = ground;
   const gapMm = laid.jointMm * turnedStretch(repeat);
   const originOn = (axis: Axis, choice: SettledAxis): number =>
-    settledOrigin(choice, firstPieceSpan(repeat, axis), spanOf(ground.limits, axis), gapMm);
-  return (x, y) => {
-    const key = JSON.stringify([x, y]);
-    const known = placed.get(key);
-    if (known) return known;
-    const fields = place({ origin: [originOn('x', x), originOn('y', y)], turnDeg: 0 });
+    settledOrigin(choice, firstPieceSpan(repeat, axis), spanOf(limits, axis), gapMm);
+  const lay = ({ origin }: { readonly origin: Point }): LaidSetout => {
+    const fields = place({ origin, turnDeg: 0 });
     const layouts = fields.map(({ layout }) => layout);
-    const edges = summariseEdges(ground.edges, layouts);
-    const { sides } = ground;
-    const score = scoreSetout(edges, summariseEdges(ground.beside, layouts), layouts, sides);
-    const candidate = { x, y, layout: layouts[0], fields, edges, sides, score };
-    placed.set(key, candidate);
-    return candidate;
+    return { fields, edges: summariseEdges(ground.edges, layouts), beside: summariseEdges(ground.beside, layouts) };
+  };
+  const weigh = (x: SettledAxis, y: SettledAxis): Candidate => {
+    const origin: Point = [originOn('x', x), originOn('y', y)];
+    const { fields, edges, beside } = lay({ origin });
+    const layouts = fields.map(({ layout }) => layout);
+    return {
+      x,
+      y,
+      origin,
+      sides,
+      ends: { x: endCuts(edges, sides, 'x', x), y: endCuts(edges, sides, 'y', y) },
+      sliver: { x: leavesSliver(edges, sides, 'x'), y: leavesSliver(edges, sides, 'y') },
+      score: scoreSetout(edges, beside, layouts, sides),
+    };
+  };
+  return {
+    weigh: (x, y) => {
+      const key = JSON.stringify([x, y]);
+      const known = weighed.get(key) ?? weigh(x, y);
+      weighed.set(key, known);
+      return known;
+    },
+    lay,
+    limits,
+    unit: unitOf(repeat),
   };
 }
 

@@ -1,22 +1,24 @@
-import { SMALLEST_PIECE_WIDTH_MM, TOLERANCE_MM } from '../geometry/conventions.ts';
-import { intersect } from '../geometry/clip.ts';
-import { cross, subtract } from '../geometry/point.ts';
+import { SMALLEST_PIECE_WIDTH_MM, WHOLE_SLACK_MM } from '../geometry/conventions.ts';
+import { split } from '../geometry/clip.ts';
+import { distanceToStretch } from '../geometry/distanceToStretch.ts';
+import { cross, subtract, unit, type Point } from '../geometry/point.ts';
 import { leftOfLine } from '../geometry/leftOfLine.ts';
-import { boxOf, boxRing, isConvex, polygonArea, ringArea, ringLength, type Box, type Polygon, type Ring } from '../geometry/ring.ts';
+import { boxOf, isConvex, polygonArea, ringLength, type Polygon, type Ring } from '../geometry/ring.ts';
+import type { RegionNear } from './regionNear.ts';
 import type { Segment } from './markCells.ts';
 
 /** What the region leaves of one tile. */
 export interface Remains {
   readonly whole: boolean;
   readonly polygons: readonly Polygon[];
-  readonly droppedAreaMm2: number;
+  /** Pieces too narrow to be set; the joint takes them. */
+  readonly dropped: readonly Polygon[];
 }
 
 /** A piece of the repeat with what every one of its tiles has in common. */
 export interface Prototype {
   readonly ring: Ring;
   readonly convex: boolean;
-  readonly areaMm2: number;
   readonly lengthMm: number;
 }
 
@@ -24,33 +26,44 @@ export interface Prototype {
 export const prototypeOf = (ring: Ring): Prototype => ({
   ring,
   convex: isConvex(ring),
-  areaMm2: ringArea(ring),
   lengthMm: ringLength(ring),
 });
 
 /**
  * Clips one tile, given by its moved ring. A single straight boundary is a half-plane cut; anything
  * else is clipped against the part of the region round the tile. Pieces under the smallest width
- * are dropped and counted.
+ * are dropped, and told.
  */
-export function cutTile(
-  ring: Ring,
-  { convex, areaMm2, lengthMm }: Prototype,
-  segments: readonly Segment[],
-  region: readonly Polygon[],
-): Remains {
+export function cutTile(ring: Ring, { convex, lengthMm }: Prototype, segments: readonly Segment[], region: RegionNear): Remains {
   const straight = segments.length === 1 && (convex || crossesTwice(ring, segments[0]));
-  const pieces = straight ? halfPlane(ring, segments[0]) : clipNearby(ring, region);
-  const left = pieces.reduce((sum, polygon) => sum + polygonArea(polygon), 0);
-  if (left >= areaMm2 - TOLERANCE_MM * lengthMm) return WHOLE;
-  // A convex part is no longer round than its tile, so this much area is wide enough without measuring.
-  if (straight && convex && 2 * left >= SMALLEST_PIECE_WIDTH_MM * lengthMm) return { whole: false, polygons: pieces, droppedAreaMm2: 0 };
+  if (straight && reachOver(ring, segments[0]) <= WHOLE_SLACK_MM) return WHOLE;
+  const parted = straight ? null : split([[ring]], region.near(boxOf(ring)));
+  if (parted && isWithinSlack(parted.outside, ring, segments, lengthMm)) return WHOLE;
+  const pieces = parted?.inside ?? halfPlane(ring, segments[0]);
   const polygons = pieces.filter((polygon) => widthOf(polygon) >= SMALLEST_PIECE_WIDTH_MM);
-  const kept = polygons.reduce((sum, polygon) => sum + polygonArea(polygon), 0);
-  return { whole: false, polygons, droppedAreaMm2: left - kept };
+  return { whole: false, polygons, dropped: polygons.length === pieces.length ? NOTHING : pieces.filter((p) => !polygons.includes(p)) };
 }
 
-const WHOLE: Remains = { whole: true, polygons: [], droppedAreaMm2: 0 };
+const NOTHING: readonly Polygon[] = [];
+const WHOLE: Remains = { whole: true, polygons: NOTHING, dropped: NOTHING };
+
+/** How far a ring reaches over a line, to its right, mm. */
+function reachOver(ring: Ring, { from, to }: Segment): number {
+  const along = unit(subtract(to, from));
+  return Math.max(...ring.map((p) => -cross(along, subtract(p, from))));
+}
+
+/**
+ * Whether what a tile has outside the region is no wider than a hair: no corner of it stands further off the
+ * boundary than that, nor does the boundary reach further into the tile.
+ */
+function isWithinSlack(outside: readonly Polygon[], ring: Ring, segments: readonly Segment[], lengthMm: number): boolean {
+  if (outside.reduce((sum, polygon) => sum + polygonArea(polygon), 0) > WHOLE_SLACK_MM * lengthMm) return false;
+  const sides = ring.map((from, k): Segment => ({ from, to: ring[(k + 1) % ring.length] }));
+  const near = (p: Point, lines: readonly Segment[]): boolean =>
+    lines.some(({ from, to }) => distanceToStretch(p, from, to) <= WHOLE_SLACK_MM);
+  return outside.flat(2).every((p) => near(p, segments) && near(p, sides));
+}
 
 /** Whether a line runs into a ring once and out of it once, so that it parts it into two. */
 function crossesTwice(ring: Ring, { from, to }: Segment): boolean {
@@ -72,21 +85,3 @@ function halfPlane(ring: Ring, { from, to }: Segment): Polygon[] {
 
 /** Mean width of a strip: twice its area over the length round it, which is near its true width. */
 const widthOf = (polygon: Polygon): number => (2 * polygonArea(polygon)) / ringLength(polygon[0]);
-
-function clipNearby(ring: Ring, region: readonly Polygon[]): Polygon[] {
-  const near = clipToBox(region, boxOf(ring));
-  return near.length === 0 ? [] : intersect([[ring]], near);
-}
-
-/**
- * The region within a box a little larger than the tile. Rings cut this way may run back and forth
- * along the box's sides, outside the tile, where it does no harm under the even-odd rule.
- */
-function clipToBox(region: readonly Polygon[], box: Box): Polygon[] {
-  const margin = 1;
-  const corners = boxRing({ minX: box.minX - margin, minY: box.minY - margin, maxX: box.maxX + margin, maxY: box.maxY + margin });
-  return region
-    .map((polygon) => polygon.map((ring) => corners.reduce((left, corner, k) => leftOfLine(left, corner, corners[(k + 1) % 4]), ring)))
-    .map((polygon) => polygon.filter((ring) => ring.length >= 3))
-    .filter((polygon) => polygon.length > 0);
-}

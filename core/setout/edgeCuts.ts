@@ -9,9 +9,9 @@ const ON_LINE_MM = 0.01;
 /** One tile cut by an edge. */
 export interface EdgeCut {
   readonly tile: CutTile;
-  /** What stays of the tile, square to the edge, at its deepest, mm. */
-  readonly depthMm: number;
-  /** The whole tile square to the edge, mm. */
+  /** What stays of the tile at the two ends of the cut, mm: along the tile's own sides, so that a tape can find it. */
+  readonly endsMm: readonly [number, number];
+  /** The whole tile that way, mm. */
   readonly fullMm: number;
   /** Where the cut begins and ends along the edge, from its start, mm. */
   readonly alongMm: readonly [number, number];
@@ -23,7 +23,7 @@ export interface EdgeSummary {
   readonly id: string;
   readonly role: EdgeRole;
   readonly lengthMm: number;
-  /** The smallest of the pieces this edge cuts, square to it, mm; null when it cuts none. */
+  /** The smallest of the pieces this edge cuts, at either end of each, mm; null when it cuts none. */
   readonly smallestCutMm: number | null;
   readonly largestCutMm: number | null;
   readonly cuts: readonly EdgeCut[];
@@ -37,14 +37,14 @@ interface PlacedTile {
   readonly radiusMm: number;
 }
 
-/** Measures the pieces along every edge, square to it. A full piece is no cut. */
+/** Measures the pieces along every edge. A full piece is no cut. */
 export function summariseEdges(edges: readonly Edge[], layouts: readonly Layout[]): EdgeSummary[] {
   const placed = layouts.flatMap((layout) => layout.cutTiles.map((tile) => placeTile(tile, layout)));
   const byId = new Map<string, Edge[]>();
   for (const edge of edges) byId.set(edge.id, [...(byId.get(edge.id) ?? []), edge]);
   return [...byId].map(([id, stretches]) => {
     const cuts = stretches.flatMap((edge) => cutsAlong(edge, placed));
-    const depths = cuts.map((cut) => cut.depthMm);
+    const depths = cuts.flatMap((cut) => cut.endsMm);
     return {
       id,
       role: stretches[0].role,
@@ -77,9 +77,39 @@ function cutsAlong(edge: Edge, placed: readonly PlacedTile[]): EdgeCut[] {
     if (nearest > -ON_LINE_MM || deepest < ON_LINE_MM) continue;
     const run = stretchOnLine(tile.polygons, depthOf, runOf);
     if (run === null || run[1] < ON_LINE_MM || run[0] > edgeLength - ON_LINE_MM) continue;
-    found.push({ tile, depthMm: deepest, fullMm: deepest - nearest, alongMm: run, edge });
+    const within: [number, number] = [Math.max(0, run[0]), Math.min(edgeLength, run[1])];
+    const onEdge = (mm: number): Point => [
+      edge.from[0] + along[0] * mm + inward[0] * edge.gapMm,
+      edge.from[1] + along[1] * mm + inward[1] * edge.gapMm,
+    ];
+    const measured = alongSides(ring, inward, [onEdge(run[0]), onEdge(run[1])]);
+    const ends = measured ?? { endsMm: [deepest, deepest] as const, fullMm: deepest - nearest };
+    found.push({ tile, ...ends, alongMm: within, edge });
   }
   return found;
+}
+
+/** Sides of a tile whose turn to the edge is this near to square are measured along, as a sine. */
+const ASLANT_SINE = 0.75;
+
+/**
+ * What stays of a rectangle at two places on the line that cuts it, measured along its own sides; null for other
+ * outlines, which are measured square to the edge.
+ */
+function alongSides(
+  ring: Ring,
+  inward: Point,
+  places: readonly [Point, Point],
+): { readonly endsMm: readonly [number, number]; readonly fullMm: number } | null {
+  if (ring.length !== 4) return null;
+  const sides = ring.map((from, k) => subtract(ring[(k + 1) % 4], from));
+  if (Math.abs(dot(unit(sides[0]), unit(sides[1]))) > 1e-6) return null;
+  const way = sides.map(unit).reduce((a, b) => (dot(b, inward) > dot(a, inward) ? b : a));
+  if (dot(way, inward) < ASLANT_SINE) return null;
+  const far = Math.max(...ring.map((p) => dot(p, way)));
+  const fullMm = far - Math.min(...ring.map((p) => dot(p, way)));
+  const left = (p: Point): number => Math.min(fullMm, Math.max(0, far - dot(p, way)));
+  return { endsMm: [left(places[0]), left(places[1])], fullMm };
 }
 
 /** The stretch of a piece's outline that lies on a line, as positions along it. */

@@ -8,11 +8,11 @@ const SAME_MM = 0.25;
 /** One dimension to write along an edge. */
 export interface EdgeDimension {
   readonly edgeId: string;
-  /** On the edge, in the middle of the piece it belongs to, mm. */
+  /** On the edge, in the middle of the piece it belongs to; of a taper at that end, mm. */
   readonly at: Point;
   /** Away from the surface, length one. */
   readonly outward: Point;
-  /** The piece square to the edge, mm. */
+  /** What stays of the piece there, mm. */
   readonly mm: number;
 }
 
@@ -24,10 +24,10 @@ export function edgeDimensions({ edges }: { readonly edges: readonly EdgeSummary
   return edges
     .filter((edge) => !isReveal(edge) && !isBent(edge))
     .flatMap(({ cuts }) => {
-      const bySize = new Map<number, EdgeCut[]>();
-      for (const cut of cuts) {
-        const size = [...bySize.keys()].find((mm) => Math.abs(mm - cut.depthMm) < SAME_MM) ?? cut.depthMm;
-        bySize.set(size, [...(bySize.get(size) ?? []), cut]);
+      const bySize = new Map<number, Place[]>();
+      for (const place of cuts.flatMap(placesOf)) {
+        const size = [...bySize.keys()].find((mm) => Math.abs(mm - place.mm) < SAME_MM) ?? place.mm;
+        bySize.set(size, [...(bySize.get(size) ?? []), place]);
       }
       return [...bySize].slice(0, 4).map(([mm, same]) => dimensionOf(same[Math.floor((same.length - 1) / 2)], mm));
     });
@@ -41,9 +41,20 @@ function isBent({ cuts }: EdgeSummary): boolean {
   return ways.some((way) => Math.abs(cross(ways[0], way)) > BENT_SINE);
 }
 
-function dimensionOf({ edge, alongMm }: EdgeCut, mm: number): EdgeDimension {
+/** A size and where along its edge it stands. */
+interface Place extends Pick<EdgeCut, 'edge'> {
+  readonly mm: number;
+  readonly runMm: number;
+}
+
+/** The one size of a straight cut in its middle, the two of a taper at its ends. */
+function placesOf({ edge, endsMm, alongMm }: EdgeCut): Place[] {
+  if (Math.abs(endsMm[0] - endsMm[1]) < SAME_MM) return [{ edge, mm: endsMm[0], runMm: (alongMm[0] + alongMm[1]) / 2 }];
+  return endsMm.map((mm, k) => ({ edge, mm, runMm: alongMm[k] }));
+}
+
+function dimensionOf({ edge, runMm: middle }: Place, mm: number): EdgeDimension {
   const along = unit(subtract(edge.to, edge.from));
-  const middle = (alongMm[0] + alongMm[1]) / 2;
   return {
     edgeId: edge.id,
     at: [edge.from[0] + along[0] * middle, edge.from[1] + along[1] * middle],

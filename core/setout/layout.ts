@@ -32,8 +32,8 @@ export interface Layout {
   readonly wholeRuns: Int32Array;
   readonly wholeCount: number;
   readonly cutTiles: readonly CutTile[];
-  /** Area of pieces too narrow to be set, in mm²; the joint takes them. */
-  readonly droppedAreaMm2: number;
+  /** Pieces too narrow to be set; the joint takes them. */
+  readonly dropped: readonly Polygon[];
 }
 
 /** The motion from the pattern's own frame onto the surface. */
@@ -53,6 +53,15 @@ export function toTileFrame(layout: Pick<Layout, 'repeat' | 'placement'>, addres
   const surface = placementMotion(layout.placement);
   const tile = motion(turnDeg, [corner[0] + dx, corner[1] + dy]);
   return (p) => tile.unturn(surface.unturn(p));
+}
+
+/** Takes positions in the tile's own frame onto the surface. */
+export function fromTileFrame(layout: Pick<Layout, 'repeat' | 'placement'>, address: Address): (p: Point) => Point {
+  const { corner, turnDeg } = layout.repeat.pieces[address.piece];
+  const [dx, dy] = cellShift(layout.repeat, address.i, address.j);
+  const surface = placementMotion(layout.placement);
+  const tile = motion(turnDeg, [corner[0] + dx, corner[1] + dy]);
+  return (p) => surface.turn(tile.turn(p));
 }
 
 /** Calls back for every whole tile, course by course. */

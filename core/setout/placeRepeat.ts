@@ -1,7 +1,8 @@
-import { mapPolygon, mapRing, type Polygon } from '../geometry/ring.ts';
+import { boxOf, mapPolygon, mapRing, type Polygon } from '../geometry/ring.ts';
 import { cellShift, type Repeat } from '../pattern/repeat.ts';
 import { cutTile, prototypeOf } from './cutTile.ts';
 import { placementMotion, type CutTile, type Layout, type Placement } from './layout.ts';
+import { RegionNear } from './regionNear.ts';
 import { boundarySegments, latticeOf, markCells, type MarkedCells, type Segment } from './markCells.ts';
 
 /**
@@ -15,25 +16,28 @@ export function placeRepeat(region: readonly Polygon[], repeat: Repeat, placemen
   const toLattice = latticeOf(repeat);
   const runs = new RunList();
   const cutTiles: CutTile[] = [];
-  let droppedAreaMm2 = 0;
+  const dropped: Polygon[] = [];
+  const box = flat.length > 0 ? boxOf(flat.flat(2)) : null;
 
+  if (box === null) return { repeat, placement, wholeRuns: new Int32Array(), wholeCount: 0, cutTiles, dropped };
   repeat.pieces.forEach(({ ring }, piece) => {
     const prototype = prototypeOf(ring);
+    const near = new RegionNear(flat, box, boxOf(ring));
     const marked = markCells(ring, toLattice, segments);
-    const cutRow = (j: number, i: number, near: readonly Segment[]): void => {
+    const cutRow = (j: number, i: number, touching: readonly Segment[]): void => {
       const [dx, dy] = cellShift(repeat, i, j);
       const moved = mapRing(ring, ([x, y]) => [x + dx, y + dy]);
-      const remains = cutTile(moved, prototype, near, flat);
-      droppedAreaMm2 += remains.droppedAreaMm2;
+      const remains = cutTile(moved, prototype, touching, near);
+      for (const polygon of remains.dropped) dropped.push(mapPolygon(polygon, turn));
       if (remains.whole) runs.add(piece, j, i, i);
       else if (remains.polygons.length > 0) {
         cutTiles.push({ piece, i, j, polygons: remains.polygons.map((p) => mapPolygon(p, turn)) });
       }
     };
-    for (const [j, row] of marked.touched) for (const [i, near] of row) cutRow(j, i, near);
+    for (const [j, row] of marked.touched) for (const [i, touching] of row) cutRow(j, i, touching);
     for (const [j, first, last] of untouchedRuns(marked)) runs.add(piece, j, first, last);
   });
-  return { repeat, placement, wholeRuns: runs.toArray(), wholeCount: runs.count, cutTiles, droppedAreaMm2 };
+  return { repeat, placement, wholeRuns: runs.toArray(), wholeCount: runs.count, cutTiles, dropped };
 }
 
 /** The stretches inside, broken where the boundary touches a cell. */

@@ -49,7 +49,7 @@ export function scoreSetout(
 /** Slivers along the sides of fixtures, by their length against the longest edge. */
 function thinBeside(beside: readonly EdgeSummary[], edges: readonly EdgeSummary[]): number {
   const longest = Math.max(...edges.map(({ lengthMm }) => lengthMm));
-  const thin = beside.flatMap(({ cuts }) => cuts.filter((cut) => isSliver(cut.depthMm, cut.fullMm)));
+  const thin = beside.flatMap(({ cuts }) => cuts.filter((cut) => isSliver(thinnest(cut), cut.fullMm)));
   return (SLIVER_PENALTY * thin.reduce((sum, cut) => sum + cutLength(cut), 0)) / longest;
 }
 
@@ -64,10 +64,16 @@ function meanPenalty({ cuts, lengthMm }: EdgeSummary): number {
   return Math.min(1 + SLIVER_PENALTY + 1, sum / lengthMm);
 }
 
-function penalty({ depthMm, fullMm }: EdgeCut): number {
-  const share = depthMm / fullMm;
+/** What stays at the narrower end of a cut, mm. */
+const thinnest = ({ endsMm }: EdgeCut): number => Math.min(...endsMm);
+
+const meanOf = ({ endsMm }: EdgeCut): number => (endsMm[0] + endsMm[1]) / 2;
+
+function penalty(cut: EdgeCut): number {
+  const { fullMm } = cut;
+  const share = meanOf(cut) / fullMm;
   const size = share >= 0.5 ? 1 - 0.4 * (share - 0.5) : 1 + 2 * (0.5 - share);
-  return size + (isSliver(depthMm, fullMm) ? SLIVER_PENALTY : 0);
+  return size + (isSliver(thinnest(cut), fullMm) ? SLIVER_PENALTY : 0);
 }
 
 function imbalanceOf(edges: readonly EdgeSummary[], a: string | null, b: string | null): number {
@@ -81,5 +87,5 @@ function imbalanceOf(edges: readonly EdgeSummary[], a: string | null, b: string 
 /** Mean share of the piece that stays along an edge; one where every piece is full. */
 function meanShare({ cuts }: EdgeSummary): number {
   const length = cuts.reduce((sum, cut) => sum + cutLength(cut), 0);
-  return length === 0 ? 1 : cuts.reduce((sum, cut) => sum + (cut.depthMm / cut.fullMm) * cutLength(cut), 0) / length;
+  return length === 0 ? 1 : cuts.reduce((sum, cut) => sum + (meanOf(cut) / cut.fullMm) * cutLength(cut), 0) / length;
 }

@@ -140,3 +140,10 @@ export function fixtureSize(outline: Fixture['outline']): { readonly widthMm: nu
   const { minX, minY, maxX, maxY } = boxOf(localRing(outline));
   return { widthMm: maxX - minX, heightMm: maxY - minY };
 }
+
+/** Whether a plate or flange covers the gap round a fixture on every side. */
+export function coverHidesCut({ outline, cover, clearanceMm }: Pick<Fixture, 'outline' | 'cover' | 'clearanceMm'>): boolean {
+  if (!cover) return false;
+  const { widthMm, heightMm } = fixtureSize(outline);
+  return cover.widthMm >= widthMm + 2 * clearanceMm && cover.heightMm >= heightMm + 2 * clearanceMm;
+}

@@ -7,7 +7,7 @@ import { startMeasured } from '../job/startJob.ts';
 import { fixtureRing, lineOfEdge, measuresAt, placeFixture, type Fixture, type MeasuringLine } from './fixture.ts';
 import { wallsThrough } from './shapes/asWalls.ts';
 import type { Point } from '../geometry/point.ts';
-import { drawSurface } from '../plan.ts';
+import { drawSurface } from '../planning/drawSurface.ts';
 import { jobOfOne } from '../trials/testJob.ts';
 import { checkShape, outlineOf, SHAPES, shapeSchema } from './shapes/registry.ts';
 import type { Measured } from './surface.ts';

@@ -1,6 +1,12 @@
 import { z } from 'zod';
 import { gapSchema, lengthSchema } from '../units/lengthSchema.ts';
 
+/** Depths of trowel notches there are, mm; those of 3 to 5 for mosaic, also as V. */
+export const NOTCHES = [3, 4, 5, 6, 8, 10, 12] as const;
+
+/** Depth of a trowel notch, mm. */
+export type Notch = (typeof NOTCHES)[number];
+
 /** Figures of use, each editable; defaults are typical and give way to the product's data sheet. */
 export const consumptionSchema = z.strictObject({
   kerfMm: gapSchema.default(2.5).describe('Width the saw takes, mm'),
@@ -13,10 +19,10 @@ export const consumptionSchema = z.strictObject({
     .default({ straight: 2, shaped: 8 }),
   sparePieces: z.int().min(0).max(10_000).default(2).describe('Attic stock left with the client, per product'),
   trowelNotchMm: z
-    .union([z.literal(6), z.literal(8), z.literal(10), z.literal(12)])
+    .literal(NOTCHES)
     .nullable()
     .default(null)
-    .describe('Depth of the square trowel notch, mm; null chooses by the size of the tile'),
+    .describe('Depth of the trowel notch, square or V, mm; null chooses by the size of the piece'),
   backButtered: z.boolean().default(false),
   groutKgPerLitre: z.number().min(0.1).max(10).default(1.6),
   groutLeftPercent: z.number().min(0).max(100).default(10).describe('Left in the bucket'),

@@ -1,70 +1,40 @@
 import { isShaped, productNamed, type CutPiece } from '../cuts/cutPiece.ts';
 import type { OffCutPlan } from '../cuts/offCutPlan.ts';
 import type { SheetPlan } from '../cuts/sheets/planSheets.ts';
-import { distance } from '../geometry/point.ts';
-import { polygonsArea, ringArea, ringLength } from '../geometry/ring.ts';
+import { ringArea } from '../geometry/ring.ts';
 import { productAt, type Field } from '../setout/field.ts';
-import type { Layout } from '../setout/layout.ts';
-import { SEALED_ROLES } from '../surface/edge.ts';
 import type { Traced } from '../surface/traceSurface.ts';
 import { chipRing } from '../tile/sheet/sheetChips.ts';
 import type { Sheet } from '../tile/sheet/sheet.ts';
 import { actualSize, type Product } from '../tile/product.ts';
-import type { Consumption } from './consumption.ts';
-import type { SurfaceFigures, TileFigures } from './material.ts';
-import { breakageOf } from './tiles.ts';
+import type { SurfaceFigures, TileFigures } from './figures.ts';
+import type { Extent } from './measureExtent.ts';
+import { sealedJoints } from './sealedJoints.ts';
 
-/** Areas of a surface in mm²: `areaMm2` is where tile may lie, joints included. */
-export interface Areas {
-  readonly areaMm2: number;
-  readonly tiledAreaMm2: number;
-  readonly jointAreaMm2: number;
+/** A tile as it is counted: by product, and by hand where it comes in two. */
+interface TileKind {
+  readonly productId: string;
+  readonly hand: TileFigures['hand'];
 }
 
-/** Pieces of a surface. `boxes` are for this surface alone, without spares. */
-export interface Totals {
-  readonly pieces: number;
-  readonly whole: number;
-  readonly cut: number;
-  readonly opened: number;
-  readonly lowerBound: number;
-  readonly boxes: number;
-  /** Tile bought for the setout and not laid, as a share of what is opened. */
-  readonly wasteShare: number;
-}
+const keyOf = ({ productId, hand }: TileKind): string => `${hand ?? ''}/${productId}`;
 
-/** Region, tiles and joints; whatever is not tile is joint. */
-export function measureAreas(traced: Traced, fields: readonly Field[]): Areas {
-  const areaMm2 = polygonsArea(traced.region);
-  const tiledAreaMm2 = fields.reduce(
-    (sum, { layout }) => sum + wholeArea(layout) + layout.cutTiles.reduce((cut, { polygons }) => cut + polygonsArea(polygons), 0),
-    0,
-  );
-  return { areaMm2, tiledAreaMm2, jointAreaMm2: Math.max(0, areaMm2 - tiledAreaMm2) };
-}
-
-function wholeArea({ repeat, wholeRuns }: Layout): number {
-  const pieceAreas = repeat.pieces.map(({ ring }) => ringArea(ring));
-  let sum = 0;
-  for (let k = 0; k < wholeRuns.length; k += 4) sum += pieceAreas[wholeRuns[k]] * (wholeRuns[k + 3] - wholeRuns[k + 2] + 1);
-  return sum;
-}
-
-/** Whole pieces of one product, their area, and that of the first. */
+/** Whole pieces of one kind, their area, and that of the first. */
 interface Wholes {
+  readonly kind: TileKind;
   count: number;
   areaMm2: number;
   readonly tileAreaMm2: number;
 }
 
-/** Counts whole pieces by product; a run at a time where all of a run are one tile. */
+/** Counts whole pieces by kind; a run at a time where all of a run are one tile. */
 function countWholes(fields: readonly Field[]): Map<string, Wholes> {
   const wholes = new Map<string, Wholes>();
-  const count = (id: string, areaMm2: number, by: number): void => {
-    const own = wholes.get(id) ?? { count: 0, areaMm2: 0, tileAreaMm2: areaMm2 };
+  const count = (kind: TileKind, areaMm2: number, by: number): void => {
+    const own = wholes.get(keyOf(kind)) ?? { kind, count: 0, areaMm2: 0, tileAreaMm2: areaMm2 };
     own.count += by;
     own.areaMm2 += by * areaMm2;
-    wholes.set(id, own);
+    wholes.set(keyOf(kind), own);
   };
   for (const field of fields) {
     const { repeat, wholeRuns } = field.layout;
@@ -72,10 +42,11 @@ function countWholes(fields: readonly Field[]): Map<string, Wholes> {
     const mixed = field.laid.colours.others.length > 0;
     for (let k = 0; k < wholeRuns.length; k += 4) {
       const [piece, j, first, last] = wholeRuns.subarray(k, k + 4);
+      const { cutFrom, hand = null } = repeat.pieces[piece];
       // A piece that is cut from a tile is counted with the cuts.
-      if (repeat.pieces[piece].cutFrom) continue;
-      if (!mixed) count(field.laid.productIds[piece], areas[piece], last - first + 1);
-      else for (let i = first; i <= last; i++) count(productAt(field, { piece, i, j }), areas[piece], 1);
+      if (cutFrom) continue;
+      if (!mixed) count({ productId: field.laid.productIds[piece], hand }, areas[piece], last - first + 1);
+      else for (let i = first; i <= last; i++) count({ productId: productAt(field, { piece, i, j }), hand }, areas[piece], 1);
     }
   }
   return wholes;
@@ -88,40 +59,61 @@ interface Made {
   readonly sheets: readonly SheetPlan[];
 }
 
+/** What the figures of a surface are taken from. */
+export interface LaidSurface extends Omit<Made, 'offCuts'> {
+  readonly surfaceId: string;
+  readonly traced: Traced;
+  readonly fields: readonly Field[];
+  readonly extent: Extent;
+}
+
 /** Gathers what the takeoff of one surface needs. */
-export function surfaceFigures(
-  surfaceId: string,
-  { traced, fields }: { readonly traced: Traced; readonly fields: readonly Field[] },
-  made: Made,
-  areas: Areas,
-  products: readonly Product[],
-): SurfaceFigures {
-  const { cuts } = made;
+export function surfaceFigures(laid: LaidSurface, offCuts: OffCutPlan, products: readonly Product[]): SurfaceFigures {
+  const { surfaceId, traced, fields, cuts, sheets, extent } = laid;
   const wholes = countWholes(fields);
-  const ids = [...new Set([...fields.flatMap(({ laid }) => laid.productIds), ...wholes.keys(), ...cuts.map(({ productId }) => productId)])];
-  const laid = ids.filter((id) => wholes.has(id) || cuts.some(({ productId }) => productId === id));
-  const used = (laid.length > 0 ? laid : ids.slice(0, 1)).map((id) => productNamed(products, id));
+  const kinds = new Map<string, TileKind>();
+  const see = (kind: TileKind): void => void kinds.set(keyOf(kind), kind);
+  for (const { laid: own } of fields) own.repeat.pieces.forEach(({ hand = null }, k) => see({ productId: own.productIds[k], hand }));
+  for (const { kind } of wholes.values()) see(kind);
+  for (const { productId, hand } of cuts) see({ productId, hand });
+  const isLaid = (kind: TileKind): boolean => wholes.has(keyOf(kind)) || cuts.some((cut) => keyOf(cut) === keyOf(kind));
+  const all = [...kinds.values()];
+  const used = all.some(isLaid) ? all.filter(isLaid) : all.slice(0, 1);
+  const tiles = used.map((kind) => productNamed(products, kind.productId));
   return {
     surfaceId,
-    tiles: used.map((product) => tileFigures(product, wholes.get(product.id), made)),
-    areaMm2: areas.areaMm2,
-    jointAreaMm2: areas.jointAreaMm2,
+    tiles: used.map((kind, k) => tileFigures(tiles[k], kind, wholes.get(keyOf(kind)), { cuts, offCuts, sheets })),
+    areaMm2: extent.areaMm2,
+    jointAreaMm2: extent.jointAreaMm2,
     sealed: sealedJoints(traced),
-    thicknessMm: Math.max(...used.map(({ thicknessMm }) => thicknessMm)),
-    longestSideMm: Math.max(...used.flatMap((product) => Object.values(actualSize(product)))),
+    thicknessMm: Math.max(...tiles.map(({ thicknessMm }) => thicknessMm)),
+    longestSideMm: Math.max(...tiles.map(longestSideOf)),
   };
 }
 
-function tileFigures({ id: productId, shape }: Product, wholes: Wholes | undefined, { cuts: all, offCuts, sheets }: Made): TileFigures {
-  const cuts = all.filter((cut) => cut.productId === productId);
+/** The longest side of what is bedded one by one: the tile, or the largest chip of a sheet, mm. */
+function longestSideOf(product: Product): number {
+  const { shape } = product;
+  const sizes = shape.kind === 'sheet' ? shape.types : [actualSize(product)];
+  return Math.max(...sizes.flatMap(({ widthMm, heightMm }) => [widthMm, heightMm]));
+}
+
+function tileFigures(
+  { id: productId, shape }: Product,
+  kind: TileKind,
+  wholes: Wholes | undefined,
+  { cuts: all, offCuts, sheets }: Made,
+): TileFigures {
+  const cuts = all.filter((cut) => keyOf(cut) === keyOf(kind));
   const sheet = sheets.find((planned) => planned.productId === productId);
   const shapedCuts = cuts.filter(isShaped).length;
-  const forCuts = offCuts.byProduct.find((planned) => planned.productId === productId);
+  const forCuts = offCuts.byTile.find((planned) => keyOf(planned) === keyOf(kind));
   const whole = wholes?.count ?? 0;
   const tileAreaMm2 = shape.kind === 'sheet' ? chipArea(shape) : (wholes?.tileAreaMm2 ?? (cuts[0] ? ringArea(cuts[0].tile) : 1));
   const wholeTiles = sheet?.wholeSheets ?? whole;
   return {
     productId,
+    hand: kind.hand,
     whole,
     wholeTiles,
     piecesPerTile: sheet?.chipsPerSheet ?? 1,
@@ -131,37 +123,9 @@ function tileFigures({ id: productId, shape }: Product, wholes: Wholes | undefin
     shapedCuts,
     laidAreaMm2: (wholes?.areaMm2 ?? 0) + cuts.reduce((sum, { areaMm2 }) => sum + areaMm2, 0),
     tileAreaMm2,
+    footprintMm2: shape.kind === 'sheet' ? Math.abs(shape.across[0] * shape.up[1] - shape.across[1] * shape.up[0]) : tileAreaMm2,
   };
 }
 
 /** Area of the chips of a sheet, mm². */
 const chipArea = (sheet: Sheet): number => sheet.chips.reduce((sum, chip) => sum + ringArea(chipRing(sheet, chip)), 0);
-
-function sealedJoints({ edges, fixtures }: Traced): SurfaceFigures['sealed'] {
-  const perimeter = edges
-    .filter(({ role, gapMm }) => SEALED_ROLES.has(role) && gapMm > 0)
-    .map(({ from, to, gapMm }) => ({ lengthMm: distance(from, to), widthMm: gapMm }));
-  const around = fixtures
-    .filter(({ fixture }) => !fixture.tiledUnder && fixture.clearanceMm > 0)
-    .map(({ fixture, ring }) => ({ lengthMm: ringLength(ring), widthMm: fixture.clearanceMm }));
-  return [...perimeter, ...around];
-}
-
-/** Counts the pieces of one surface. */
-export function totalsOf({ tiles }: SurfaceFigures, consumption: Consumption, products: readonly Product[]): Totals {
-  const sum = (figure: (tile: TileFigures) => number): number => tiles.reduce((all, tile) => all + figure(tile), 0);
-  const cut = sum(({ straightCuts, shapedCuts }) => straightCuts + shapedCuts);
-  const openedArea = sum(({ opened, tileAreaMm2 }) => opened * tileAreaMm2);
-  return {
-    pieces: sum(({ whole }) => whole) + cut,
-    whole: sum(({ whole }) => whole),
-    cut,
-    opened: sum(({ opened }) => opened),
-    lowerBound: sum(({ lowerBound }) => lowerBound),
-    boxes: sum((tile) => {
-      const bought = tile.opened + Math.ceil(breakageOf([tile], consumption) - 1e-9);
-      return Math.ceil(bought / productNamed(products, tile.productId).piecesPerBox);
-    }),
-    wasteShare: openedArea === 0 ? 0 : 1 - sum(({ laidAreaMm2 }) => laidAreaMm2) / openedArea,
-  };
-}

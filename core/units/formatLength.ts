@@ -12,6 +12,35 @@ export function formatLengthWithUnit(mm: number, tape: Tape): string {
   return tape.system === 'metric' ? `${formatMetric(mm, tape.metricStepMm)} mm` : formatImperial(mm, tape);
 }
 
+/** A figure that the tape shows within this, mm, is shown as it is. */
+const EXACT_MM = 0.05;
+
+/**
+ * A figure that was chosen, with its unit, never another than the one in force: as the tape reads it where it can,
+ * else to the tenth of a millimetre, or as "about" so much in inches.
+ */
+export function formatExactLength(mm: number, tape: Tape): string {
+  if (tape.system === 'metric') {
+    const step = Math.round(mm / tape.metricStepMm) * tape.metricStepMm;
+    return `${Math.abs(step - mm) < EXACT_MM ? formatMetric(mm, tape.metricStepMm) : trimmed(mm.toFixed(1))} mm`;
+  }
+  const plain = { ...tape, lightHeavy: false };
+  const shown = Math.round((mm / MM_PER_INCH) * tape.fraction) / tape.fraction;
+  return Math.abs(shown * MM_PER_INCH - mm) < EXACT_MM ? formatImperial(mm, plain) : `about ${formatImperial(mm, tape)}`;
+}
+
+/** As `formatExactLength`, for a field that is typed over: what it shows reads back as the same length. */
+export function formatTypedLength(mm: number, tape: Tape): string {
+  if (tape.system === 'metric') {
+    const step = Math.round(mm / tape.metricStepMm) * tape.metricStepMm;
+    return Math.abs(step - mm) < 0.005 ? formatMetric(mm, tape.metricStepMm) : trimmed(mm.toFixed(2));
+  }
+  const shown = Math.round((mm / MM_PER_INCH) * tape.fraction) / tape.fraction;
+  return Math.abs(shown * MM_PER_INCH - mm) < 0.005 ? formatImperial(mm, { ...tape, lightHeavy: false }) : `${trimmed(mm.toFixed(2))} mm`;
+}
+
+const trimmed = (text: string): string => text.replace(/\.?0+$/, '');
+
 function formatMetric(mm: number, step: number): string {
   const decimals = step < 1 ? 1 : 0;
   const shown = (Math.round(mm / step + 1e-9) * step).toFixed(decimals);

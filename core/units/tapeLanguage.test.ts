@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
-import { formatLength } from './formatLength.ts';
+import { formatExactLength, formatLength, formatTypedLength } from './formatLength.ts';
 import { parseLength } from './parseLength.ts';
 import { IMPERIAL_TAPE, METRIC_TAPE, MM_PER_INCH, type Tape } from './tape.ts';
 
@@ -28,6 +28,18 @@ describe('a length is read as it is written beside the tape', () => {
     ['94.625in', 94.625 * 25.4],
     ['5/8"', 0.625 * 25.4],
     ['94½', 94.5 * 25.4],
+    ['7 ft. 10 5/8 in.', 94.625 * 25.4],
+    ['7\' 10" 5/8', 94.625 * 25.4],
+    ['7 1/2 ft', 90 * 25.4],
+    ["7½'", 90 * 25.4],
+    ['94.625 in.', 94.625 * 25.4],
+    ['2 m 40 cm', 2400],
+    ['2m 40cm 5mm', 2405],
+    ['1½ m', 1500],
+    ['+5', 5],
+    ['２４０５', 2405],
+    ["7' - 10", 94 * 25.4],
+    ['0.125', 0.125],
   ])('%s is %f mm', (text, mm) => expect(read(text)).toBeCloseTo(mm as number, 6));
 
   test('a bare number is in the unit of the tape', () => expect(read('10', IMPERIAL_TAPE)).toBe(254));
@@ -41,6 +53,15 @@ describe('a length is read as it is written beside the tape', () => {
     ['-4', 'length/negative'],
     ['2,405', 'length/ambiguous-comma'],
     ["7' 10' 2", 'length/unreadable'],
+    ["2'405", 'length/doubtful'],
+    ['5\' 14"', 'length/doubtful'],
+    ['12 9/8', 'length/doubtful'],
+    ['5.5\' 3"', 'length/doubtful'],
+    ['5\' -3"', 'length/doubtful'],
+    ['2 m 140 cm', 'length/doubtful'],
+    ['1.500', 'length/ambiguous-comma'],
+    ['1,500', 'length/ambiguous-comma'],
+    ['2 m 3', 'length/unreadable'],
     ['Infinity', 'length/unreadable'],
   ])('%p is refused, never zero', (text, code) => expect(read(text)).toBe(code));
 });
@@ -64,6 +85,24 @@ describe('a length is shown as it is read off the tape', () => {
     expect(formatLength(22.3125 * MM_PER_INCH, tape)).toBe('22 3/8" light');
     expect(formatLength(22.0625 * MM_PER_INCH, tape)).toBe('22" heavy');
     expect(read('22 3/8 light', tape)).toBeCloseTo(22.3125 * MM_PER_INCH, 6);
+  });
+  test('a figure that was chosen is shown as it is in force', () => {
+    expect([1.6, 297.7, 3, 9.524999999999999].map((mm) => formatExactLength(mm, METRIC_TAPE))).toEqual([
+      '1.6 mm',
+      '297.7 mm',
+      '3 mm',
+      '9.5 mm',
+    ]);
+    expect([25.4 / 8, 1.6].map((mm) => formatExactLength(mm, IMPERIAL_TAPE))).toEqual(['1/8"', '1/16"']);
+    expect(formatExactLength(5, IMPERIAL_TAPE)).toBe('about 3/16"');
+  });
+  test('what stands in a field reads back as the same length', () => {
+    fc.assert(
+      fc.property(fc.integer({ min: 1, max: 4_000_000 }), fc.constantFrom(METRIC_TAPE, IMPERIAL_TAPE), (hundredths, tape) => {
+        const mm = hundredths / 100;
+        expect(Math.abs(Number(read(formatTypedLength(mm, tape), tape)) - mm)).toBeLessThanOrEqual(0.0051);
+      }),
+    );
   });
   test('what is shown reads back to within half a step', () => {
     fc.assert(

@@ -1,5 +1,6 @@
 import type { Job, Surface } from '@azulejo/core/job/job';
-import type { Plan, SurfacePlan } from '@azulejo/core/plan';
+import type { Plan } from '@azulejo/core/plan';
+import type { SurfacePlan } from '@azulejo/core/planning/planned';
 
 /** What an export of one surface is made from. */
 export interface SurfaceSource {

@@ -7,7 +7,7 @@ import type { SheetPart } from '@azulejo/core/cuts/sheets/planSheets';
 import type { CutPiece } from '@azulejo/core/cuts/cutPiece';
 import { isInside } from '@azulejo/core/geometry/ring';
 import type { Point } from '@azulejo/core/geometry/point';
-import type { Drawing } from '@azulejo/core/plan';
+import type { Drawing } from '@azulejo/core/planning/planned';
 import type { Tape } from '@azulejo/core/units/tape';
 import { useTheme } from '../theme/useTheme.ts';
 import { DARK_DRAWING, LIGHT_DRAWING } from '../theme/drawingPalette.ts';

@@ -1,7 +1,7 @@
 import { distance } from '@azulejo/core/geometry/point';
 import { boxOf, ringArea } from '@azulejo/core/geometry/ring';
 import { cellShift } from '@azulejo/core/pattern/repeat';
-import type { Drawing } from '@azulejo/core/plan';
+import type { Drawing } from '@azulejo/core/planning/planned';
 import { productAt, type Field } from '@azulejo/core/setout/field';
 import { forEachWhole, placementMotion } from '@azulejo/core/setout/layout';
 import { hasWayUp } from '@azulejo/core/tile/product';

@@ -2,7 +2,7 @@ import type { Faces } from './faces.ts';
 import { paintMeasures, type MeasureOverlay } from './paintMeasures.ts';
 import type { SheetPart } from '@azulejo/core/cuts/sheets/planSheets';
 import type { CutPiece } from '@azulejo/core/cuts/cutPiece';
-import type { Drawing } from '@azulejo/core/plan';
+import type { Drawing } from '@azulejo/core/planning/planned';
 import type { Tape } from '@azulejo/core/units/tape';
 import { paintArrows } from './paintArrows.ts';
 import { paintFixturePlaces } from './paintFixturePlaces.ts';

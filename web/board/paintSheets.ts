@@ -1,4 +1,4 @@
-import type { Drawing } from '@azulejo/core/plan';
+import type { Drawing } from '@azulejo/core/planning/planned';
 import { cellShift } from '@azulejo/core/pattern/repeat';
 import { placementMotion, type Layout } from '@azulejo/core/setout/layout';
 import { boxOf } from '@azulejo/core/geometry/ring';

@@ -1,7 +1,7 @@
 import type { Polygon, Ring } from '@azulejo/core/geometry/ring';
 import { productAt, type Field } from '@azulejo/core/setout/field';
 import { forEachWhole, tileRing } from '@azulejo/core/setout/layout';
-import type { Drawing } from '@azulejo/core/plan';
+import type { Drawing } from '@azulejo/core/planning/planned';
 import type { DrawingPalette } from '../theme/drawingPalette.ts';
 import { colourOf, type Faces } from './faces.ts';
 import { grainFor, shaded } from './finish.ts';

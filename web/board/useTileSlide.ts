@@ -1,7 +1,7 @@
 import { shallowRef, type Ref } from 'vue';
 import type { Point } from '@azulejo/core/geometry/point';
 import { boxOf, boxRing, type Box } from '@azulejo/core/geometry/ring';
-import type { Drawing } from '@azulejo/core/plan';
+import type { Drawing } from '@azulejo/core/planning/planned';
 import { cellShift } from '@azulejo/core/pattern/repeat';
 import type { Field } from '@azulejo/core/setout/field';
 import { normaliseOffset } from '@azulejo/core/setout/normaliseOffset';

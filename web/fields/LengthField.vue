@@ -1,11 +1,11 @@
 <script setup lang="ts">
-import { computed, ref, useId, watch } from 'vue';
+import { computed, onBeforeUnmount, ref, useId, watch } from 'vue';
 import FieldFrame from './FieldFrame.vue';
 import FigureInput from './FigureInput.vue';
 import { reportTrouble } from './fieldTroubles.ts';
 import { describeIssue } from '@azulejo/core/messages/en/issues';
 import type { Issue } from '@azulejo/core/result';
-import { formatLength } from '@azulejo/core/units/formatLength';
+import { formatTypedLength } from '@azulejo/core/units/formatLength';
 import { parseLength } from '@azulejo/core/units/parseLength';
 import { MM_PER_INCH, type Tape } from '@azulejo/core/units/tape';
 
@@ -29,7 +29,7 @@ const text = ref('');
 const trouble = ref<string | null>(null);
 reportTrouble(id, trouble);
 const unit = computed(() => (props.tape.system === 'metric' ? 'mm' : 'in'));
-const shown = (): string => (props.mm === null ? '' : (props.mm < 0 ? '−' : '') + formatLength(Math.abs(props.mm), props.tape));
+const shown = (): string => (props.mm === null ? '' : (props.mm < 0 ? '−' : '') + formatTypedLength(Math.abs(props.mm), props.tape));
 
 watch(
   [() => props.mm, () => props.tape],
@@ -50,6 +50,11 @@ function take(): void {
   else commitLength(read.value);
 }
 
+// What was typed and not entered is taken when the field goes; what can't be read goes with it.
+onBeforeUnmount(() => {
+  if (text.value !== shown() && readText().ok) take();
+});
+
 function readText() {
   const [, sign, rest] = /^\s*([-−]?)(.*)$/s.exec(text.value) ?? ['', '', text.value];
   const read = parseLength(props.signed ? rest : text.value, props.tape);
@@ -59,7 +64,7 @@ function readText() {
 function commitLength(mm: number): void {
   const [first] = props.commit(mm);
   trouble.value = first ? describeIssue(first, props.tape) : null;
-  if (!first) text.value = (mm < 0 ? '−' : '') + formatLength(Math.abs(mm), props.tape);
+  if (!first) text.value = (mm < 0 ? '−' : '') + formatTypedLength(Math.abs(mm), props.tape);
 }
 
 /** Up and down step by what the tape shows, ten times as far with Shift. */

@@ -4,7 +4,7 @@ import { PhWarning } from '@phosphor-icons/vue';
 import { adviseSurface } from '@azulejo/core/advice/registry';
 import { productOf, tapeOf, type Job, type Surface } from '@azulejo/core/job/job';
 import { describeFinding } from '@azulejo/core/messages/en/advice';
-import type { SurfacePlan } from '@azulejo/core/plan';
+import type { SurfacePlan } from '@azulejo/core/planning/planned';
 import { stepOfFinding } from './stepOfFinding.ts';
 
 const props = defineProps<{ job: Job; surface: Surface; plan: SurfacePlan | null }>();

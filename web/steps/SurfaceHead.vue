@@ -2,13 +2,17 @@
 import { computed } from 'vue';
 import { useRouter } from 'vue-router';
 import type { Job, Surface } from '@azulejo/core/job/job';
-import type { SurfacePlan } from '@azulejo/core/plan';
+import { formatArea } from '@azulejo/core/units/formatArea';
+import { tapeOf } from '@azulejo/core/job/job';
+import type { SurfacePlan } from '@azulejo/core/planning/planned';
 import ChoiceField from '../fields/ChoiceField.vue';
 
 const props = defineProps<{ job: Job; surface: Surface; step: string; plan: SurfacePlan | null }>();
 const router = useRouter();
 /** Sheets where mosaics alone are laid. */
 const unit = computed(() => (props.plan?.figures.tiles.every(({ piecesPerTile }) => piecesPerTile > 1) ? 'sheets' : 'tiles'));
+/** The figure and its unit. */
+const area = computed(() => formatArea(props.plan?.extent.areaMm2 ?? 0, tapeOf(props.job, props.surface)).split(' '));
 const options = computed(() => props.job.surfaces.map(({ id, name }) => ({ value: id, label: name })));
 const go = (surfaceId: string): void => {
   void router.push({ name: 'surface', params: { jobId: props.job.id, surfaceId, step: props.step } });
@@ -36,7 +40,9 @@ const go = (surfaceId: string): void => {
       </div>
       <div>
         <dt>area</dt>
-        <dd>{{ (plan.areas.areaMm2 / 1e6).toFixed(2) }}<small> m²</small></dd>
+        <dd>
+          {{ area[0] }}<small> {{ area[1] }}</small>
+        </dd>
       </div>
     </dl>
   </header>

@@ -1,6 +1,6 @@
 import { useEventListener } from '@vueuse/core';
 import { computed, type Ref } from 'vue';
-import type { Drawing } from '@azulejo/core/plan';
+import type { Drawing } from '@azulejo/core/planning/planned';
 import type { Axis } from '@azulejo/core/setout/axisPlacement';
 import { isTyping } from '../shell/isTyping.ts';
 import { useBoardStore } from '../stores/boardStore.ts';

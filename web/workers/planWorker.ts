@@ -1,14 +1,13 @@
 import { expose } from 'comlink';
-import type { Job, Surface } from '@azulejo/core/job/job';
+import type { Job } from '@azulejo/core/job/job';
+import { completePlan, layOutOrTell, type Plan, type Unplanned } from '@azulejo/core/plan';
+import { briefOf, type SurfaceBrief } from '@azulejo/core/planning/briefOf';
+import { drawSurface } from '@azulejo/core/planning/drawSurface';
+import type { SurfaceLayout, SurfacePlan } from '@azulejo/core/planning/planned';
+import { layoutSteps, type PlanProgress } from '@azulejo/core/planning/planSurfaceLayout';
+import { shareOut } from '@azulejo/core/planning/shareOut';
 import { stonesOf, type Ashlar } from '@azulejo/core/pattern/kinds/ashlar';
 import type { Module } from '@azulejo/core/pattern/repeat';
-import { completePlan, drawSurface, planSteps, type Plan, type PlanProgress, type SurfacePlan } from '@azulejo/core/plan';
-
-const surfaceOf = (job: Job, id: string): Surface => {
-  const found = job.surfaces.find((surface) => surface.id === id);
-  if (!found) throw new Error(`the job has no such surface: ${id}`);
-  return found;
-};
 
 /** After working this long the worker looks whether it should go on, ms. */
 const LOOK_UP_MS = 40;
@@ -17,43 +16,38 @@ let wanted = 0;
 
 const lookUp = (): Promise<void> => new Promise((resolve) => setTimeout(resolve));
 
-/** Plans of surfaces that are remembered: a few more than a job has. */
-const MOST_PLANS = 80;
+/** Layouts that are remembered, by surface, each with the text of the brief it was made from: twice the largest job. */
+const MOST_LAYOUTS = 400;
 
-const known = new Map<string, SurfacePlan>();
-let sharedWith = '';
-let lastJob: Job | null = null;
+const known = new Map<string, { readonly brief: string; readonly layout: SurfaceLayout }>();
 
-/** What a surface's plan depends on, as text; everything is forgotten when what surfaces share changes. */
-function keyOf(job: Job, surface: Surface): string {
-  if (job !== lastJob) forgetWhatChanged(job);
-  if (known.size >= MOST_PLANS) known.clear();
-  return JSON.stringify(surface);
-}
-
-/** Looked at once for all surfaces of a job. */
-function forgetWhatChanged(job: Job): void {
-  const { products, consumption, practice } = job;
-  const shared = JSON.stringify([products, consumption, practice]);
-  if (shared !== sharedWith) known.clear();
-  [lastJob, sharedWith] = [job, shared];
+function remember(surfaceId: string, brief: string, layout: SurfaceLayout): void {
+  known.delete(surfaceId);
+  known.set(surfaceId, { brief, layout });
+  const [oldest] = known.keys();
+  if (known.size > MOST_LAYOUTS && oldest !== undefined) known.delete(oldest);
 }
 
 /** The whole plan of one surface, a step at a time; null where it was given up on the way. */
-async function planSurface(job: Job, id: string, told: (progress: PlanProgress) => void): Promise<SurfacePlan | null> {
-  return planInSteps(job, surfaceOf(job, id), ++wanted, told);
+async function planSurface({ rules, surface }: SurfaceBrief, told: (progress: PlanProgress) => void): Promise<SurfacePlan | null> {
+  const layout = await layOut({ rules, surface }, ++wanted, told);
+  return layout && shareOut(rules, [layout])[0];
 }
 
-async function planInSteps(job: Job, surface: Surface, own: number, told: (progress: PlanProgress) => void): Promise<SurfacePlan | null> {
-  const key = keyOf(job, surface);
-  const remembered = known.get(key);
-  if (remembered) return remembered;
-  const steps = planSteps(job, surface);
+async function layOut(
+  { rules, surface }: SurfaceBrief,
+  own: number,
+  told: (progress: PlanProgress) => void,
+): Promise<SurfaceLayout | null> {
+  const brief = JSON.stringify([rules, surface]);
+  const remembered = known.get(surface.id);
+  if (remembered?.brief === brief) return remembered.layout;
+  const steps = layoutSteps(rules, surface);
   let lookedUp = performance.now();
   for (;;) {
     const step = steps.next();
     if (step.done) {
-      known.set(key, step.value);
+      remember(surface.id, brief, step.value);
       return step.value;
     }
     if (performance.now() - lookedUp < LOOK_UP_MS) continue;
@@ -64,22 +58,22 @@ async function planInSteps(job: Job, surface: Surface, own: number, told: (progr
   }
 }
 
-/** The plan of a whole job, surface by surface; null where it was given up on the way. */
+/** The plan of a whole job, surface by surface, then what they share; null where it was given up on the way. */
 async function planJob(job: Job, told: (surface: SurfacePlan) => void): Promise<Plan | null> {
   const own = ++wanted;
-  const surfaces: SurfacePlan[] = [];
+  const laidOut: (SurfaceLayout | Unplanned)[] = [];
   for (const surface of job.surfaces) {
-    const planned = await planInSteps(job, surface, own, () => undefined);
+    const layout = await layOut(briefOf(job, surface), own, () => undefined).catch(() => layOutOrTell(job, surface));
     await lookUp();
-    if (planned === null || own !== wanted) return null;
-    surfaces.push(planned);
-    told(planned);
+    if (layout === null || own !== wanted) return null;
+    laidOut.push(layout);
+    if (!('issues' in layout)) told(shareOut(job, [layout])[0]);
   }
-  return completePlan(job, surfaces);
+  return completePlan(job, laidOut);
 }
 
 const planner = {
-  drawSurface: (job: Job, id: string) => drawSurface(job, surfaceOf(job, id)),
+  drawSurface: ({ rules, surface }: SurfaceBrief) => drawSurface(rules, surface),
   planSurface,
   /** Gives up the plan that is being worked out. */
   giveUp: () => void wanted++,

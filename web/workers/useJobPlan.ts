@@ -1,7 +1,9 @@
 import { proxy } from 'comlink';
 import { shallowRef } from 'vue';
 import type { Job } from '@azulejo/core/job/job';
-import type { Plan, SurfacePlan } from '@azulejo/core/plan';
+import type { Plan } from '@azulejo/core/plan';
+import type { SurfacePlan } from '@azulejo/core/planning/planned';
+import { withoutPictures } from '@azulejo/core/planning/briefOf';
 import { useJobStore } from '../stores/jobStore.ts';
 import { planner } from './planner.ts';
 import { useLatest } from './useLatest.ts';
@@ -15,7 +17,7 @@ export function useJobPlan() {
   });
   const planned = useLatest<Job, Plan>(
     () => jobs.job,
-    (job) => planner.planJob(job, told),
+    (job) => planner.planJob(withoutPictures(job), told),
     () => void planner.giveUp(),
   );
   return { plan: planned.value, surfaces };

@@ -1,7 +1,9 @@
 import { proxy } from 'comlink';
 import { computed, ref, shallowRef, type Ref } from 'vue';
 import type { Job, Surface } from '@azulejo/core/job/job';
-import type { Drawing, PlanProgress, SurfacePlan } from '@azulejo/core/plan';
+import type { Drawing, SurfacePlan } from '@azulejo/core/planning/planned';
+import type { PlanProgress } from '@azulejo/core/planning/planSurfaceLayout';
+import { briefOf, type SurfaceBrief } from '@azulejo/core/planning/briefOf';
 import { useBoardStore } from '../stores/boardStore.ts';
 import { useJobStore } from '../stores/jobStore.ts';
 import { drawer, planner } from './planner.ts';
@@ -45,7 +47,7 @@ export function useSurfacePlan(surfaceId: Ref<string>) {
 
   const drawn = useLatest<Wanted, Answer<Drawing>>(shown, async (input) => ({
     ...input,
-    result: await drawer.drawSurface(input.job, input.surfaceId),
+    result: await drawer.drawSurface(briefFor(input)),
   }));
   const progress = ref<PlanProgress | null>(null);
   const stopped = shallowRef<Wanted | null>(null);
@@ -61,7 +63,7 @@ export function useSurfacePlan(surfaceId: Ref<string>) {
     async (input) => {
       working = true;
       try {
-        const result = await planner.planSurface(input.job, input.surfaceId, told);
+        const result = await planner.planSurface(briefFor(input), told);
         return result && { ...input, result };
       } finally {
         [working, progress.value] = [false, null];
@@ -88,6 +90,13 @@ export function useSurfacePlan(surfaceId: Ref<string>) {
   });
   const failed = computed(() => drawn.failed.value || planned.failed.value);
   return { surface, drawing, plan, cuts, failed, progress, isStopped, stop, again };
+}
+
+/** What the worker is sent: the surface and its tiles, not the job with its pictures. */
+function briefFor({ job, surfaceId }: Wanted): SurfaceBrief {
+  const surface = job.surfaces.find(({ id }) => id === surfaceId);
+  if (!surface) throw new Error(`the job has no such surface: ${surfaceId}`);
+  return briefOf(job, surface);
 }
 
 function withPreview(job: Job, surface: Surface, preview: Partial<Surface>): Job {

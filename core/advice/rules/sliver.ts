@@ -5,7 +5,7 @@ import type { AdviceRule } from '../finding.ts';
 /** Cuts along an edge that is seen are too narrow to look right. */
 export const sliver: AdviceRule = ({ plan, surfaceIndex }) =>
   plan.edges
-    .filter((edge) => edge.role !== 'hidden' && !isReveal(edge) && edge.cuts.some((cut) => isSliver(cut.depthMm, cut.fullMm)))
+    .filter((edge) => edge.role !== 'hidden' && !isReveal(edge) && edge.cuts.some((cut) => isSliver(Math.min(...cut.endsMm), cut.fullMm)))
     .map(({ id, smallestCutMm }) => ({
       code: 'advice/sliver',
       severity: 'warning',

@@ -1,7 +1,7 @@
 import type { Finding } from '../../advice/finding.ts';
 import { SLIVER_MM } from '../../setout/scoreSetout.ts';
 import type { Figures } from '../../result.ts';
-import { formatLengthWithUnit } from '../../units/formatLength.ts';
+import { formatExactLength } from '../../units/formatLength.ts';
 import type { Tape } from '../../units/tape.ts';
 import { patternName } from './patterns.ts';
 import { edgeName } from './names.ts';
@@ -54,5 +54,5 @@ export const ADVICE_WORDS = {
 export function describeFinding({ code, figures }: Finding, tape: Tape): string {
   const words: Words | undefined = (ADVICE_WORDS as Record<string, Words>)[code];
   if (!words) throw new Error(`no words for this finding: ${code}`);
-  return words(figures, (mm) => formatLengthWithUnit(Number(mm), tape));
+  return words(figures, (mm) => formatExactLength(Number(mm), tape));
 }

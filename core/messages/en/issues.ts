@@ -1,5 +1,5 @@
 import type { Figures, Issue } from '../../result.ts';
-import { formatLengthWithUnit } from '../../units/formatLength.ts';
+import { formatExactLength } from '../../units/formatLength.ts';
 import { METRIC_TAPE, type Tape } from '../../units/tape.ts';
 import { edgeName, roleName } from './names.ts';
 import { MISFIT_WORDS, partName, patternName } from './patterns.ts';
@@ -12,6 +12,7 @@ const LENGTH_HINT = 'Write it as on the tape: 2405, 240.5 cm, 2.405 m, 94 5/8 or
 export const ISSUE_WORDS = {
   'length/empty': () => `A length is missing. ${LENGTH_HINT}`,
   'length/unreadable': ({ text }) => `"${text}" can't be read as a length. ${LENGTH_HINT}`,
+  'length/doubtful': ({ text }) => `"${text}" can be read in more than one way. ${LENGTH_HINT}`,
   'length/negative': ({ text }) => `"${text}" is below zero. A length is measured, so it is zero or more.`,
   'length/ambiguous-comma': ({ text }) => `"${text}" could mean thousands or a fraction. Write 2405 or 2.405 m.`,
   'length/too-small': () => 'The length has to be more than zero.',
@@ -28,10 +29,10 @@ export const ISSUE_WORDS = {
     `The file was written by a newer Azulejo (version ${version}; this one reads up to ${reads}). Nothing was changed.`,
   'file/unreadable': ({ file }) => `The file can't be opened: ${file}`,
   'job/repeated-id': ({ id }) => `The id "${id}" is used twice; each must be its own.`,
-  'job/no-longer-fits': () => 'What was changed here is no longer there in the other version.',
   'surface/no-such-product': ({ productId }) => `The tile "${productId}" is not in this job's list.`,
   'surface/gaps-leave-nothing': ({ role, gapMm }, length) =>
     `The perimeter gaps leave no room for tile: the widest is ${length(gapMm)} (${roleName(role)}).`,
+  'surface/can-not-plan': ({ reason }) => `This surface can't be planned as it stands (${reason}). Its measurements are kept.`,
   'surface/fixtures-leave-nothing': () => 'The fixtures cover the whole surface; there is nothing left to tile.',
   'fixture/outside': ({ name, spaceMm, from }, length) =>
     `"${name}" reaches outside the surface. Measured from ${edgeName(from)}, there are ${length(spaceMm)} to place it in.`,
@@ -103,6 +104,8 @@ export const ISSUE_WORDS = {
     `"${name}" can't be laid as ${patternName(pattern).toLowerCase()}. ${MISFIT_WORDS[misfit as keyof typeof MISFIT_WORDS] ?? ''}`,
   'pattern/part-missing': ({ part, pattern }) =>
     `Another tile is needed for ${patternName(pattern).toLowerCase()}: its ${partName(part).toLowerCase()}. Expected one from this job's list.`,
+  'pattern/part-misfit': ({ name, part, pattern, wanted }) =>
+    `"${name}" can't be the ${partName(part).toLowerCase()} of ${patternName(pattern).toLowerCase()}. Expected a ${wanted === 'square' ? 'square' : 'rectangular'} tile.`,
   'pattern/part-too-large': ({ overMm, pattern }, length) =>
     `The other tiles of ${patternName(pattern).toLowerCase()} are too large by ${length(overMm)}: they would lie on each other. Expected smaller ones.`,
   'colours/other-size': ({ name, first }) => `"${name}" differs from "${first}" in size or outline, so they can't be mixed in one pattern.`,
@@ -110,6 +113,8 @@ export const ISSUE_WORDS = {
   'border/not-rectangular': ({ name }) => `"${name}" is no rectangle; a border or band is laid from rectangular tiles.`,
   'area/outside': ({ name }) => `The inset "${name}" lies outside the field. Measure it from the edges again.`,
   'area/overlap': ({ name, other }) => `The insets "${name}" and "${other}" lie over each other. Move one, or make it smaller.`,
+  'tile/too-many-stones': ({ pieces, most }) =>
+    `This makes about ${pieces} stones, each cut by itself. Expected at most ${most}: take a larger module.`,
   'tile/too-many-pieces': ({ name, pieces, most }) =>
     `"${name}" would take ${pieces} pieces here; expected at most ${most}. Look at the sizes again.`,
   'tile/larger-than-surface': ({ name, widthMm, heightMm }, length) =>
@@ -120,5 +125,5 @@ export const ISSUE_WORDS = {
 export function describeIssue({ code, figures }: Pick<Issue, 'code' | 'figures'>, tape: Tape = METRIC_TAPE): string {
   const words: Words | undefined = (ISSUE_WORDS as Record<string, Words>)[code];
   if (!words) throw new Error(`no words for this code: ${code}`);
-  return words(figures, (mm) => formatLengthWithUnit(Number(mm), tape));
+  return words(figures, (mm) => formatExactLength(Number(mm), tape));
 }

@@ -2,6 +2,7 @@ import type { BaseFigures, BaseLine } from '../../surface/baseLine.ts';
 import type { BuildUpFigures } from '../../surface/buildUp.ts';
 import type { LevelFigures } from '../../surface/levels/levelFigures.ts';
 import type { Levels } from '../../surface/levels/levels.ts';
+import { formatArea } from '../../units/formatArea.ts';
 import { formatLength, formatLengthWithUnit } from '../../units/formatLength.ts';
 import type { Tape } from '../../units/tape.ts';
 
@@ -11,9 +12,11 @@ export function describeLevels(figures: LevelFigures, { fill, leastMm }: Pick<Le
   const { limit, worst, holds } = figures.flatness;
   const found = `Under a straightedge of ${length(limit.straightedgeMm)} it gapes by up to ${length(worst.gapMm)}; the limit is ${length(limit.gapMm)}`;
   return [
-    `Highest at ${figures.highest}, lowest at ${figures.lowest}: ${length(figures.rangeMm)} between them.`,
+    figures.rangeMm === 0
+      ? 'All readings are the same: it is level.'
+      : `Highest at ${figures.highest}, lowest at ${figures.lowest}: ${length(figures.rangeMm)} between them.`,
     `${found}${holds ? ', so it is flat enough.' : ', so it has to be made flat.'}`,
-    `With ${length(leastMm)} over the highest point the ${fill} is ${length(figures.meanMm)} thick in the mean: ${figures.volumeLitres.toFixed(0)} L over ${(figures.areaMm2 / 1e6).toFixed(2)} m².`,
+    `With ${length(leastMm)} over the highest point the ${fill} is ${length(figures.meanMm)} thick in the mean: ${figures.volumeLitres.toFixed(0)} L over ${formatArea(figures.areaMm2, tape)}.`,
   ];
 }
 

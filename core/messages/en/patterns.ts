@@ -79,6 +79,7 @@ export const MISFIT_WORDS: Readonly<Record<Misfit | 'otherOutline', string>> = {
   stonesLeaveGaps: 'The stones set by hand leave gaps or lie on each other; draw them again.',
   chipsOverlap: 'Two chips of the sheet lie on each other; open the sheet and move one.',
   chipsDoNotRepeat: 'The sheets do not meet with their joint; open the sheet and mend its repeat.',
+  sheetsOverlap: 'At this joint the sheets reach into each other; take the joint they are made with, or a wider one.',
   sheetOfOtherSize: 'The sheet measures more than 3 % other than its chips; measure again, or mend the chips.',
   tooNarrow: 'The joint is too wide for so small a tile.',
 };

@@ -1,5 +1,6 @@
 import type { Axis } from '../../setout/axisPlacement.ts';
-import type { EndCuts, EndPieces, Reason } from '../../setout/explainSetout.ts';
+import type { EndCuts, EndPieces } from '../../setout/endCuts.ts';
+import type { Reason } from '../../setout/explainSetout.ts';
 import type { AxisChoice } from '../../setout/setoutChoice.ts';
 import { formatLengthWithUnit } from '../../units/formatLength.ts';
 import type { Tape } from '../../units/tape.ts';

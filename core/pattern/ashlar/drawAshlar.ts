@@ -1,4 +1,5 @@
 import { seededNumbers } from '../../geometry/seededNumbers.ts';
+import { startEffort, type Effort } from './effort.ts';
 import { together } from './editStones.ts';
 import { retile } from './retile.ts';
 import { coverOf, faultsNear, faultsOf, squaresOf, type AshlarRules, type CellSize, type Stone } from './stones.ts';
@@ -11,13 +12,20 @@ const SEEDS_APART = 10_007;
 export function drawAshlar(rules: AshlarRules, seed: number): Stone[] {
   let best: { stones: Stone[]; faults: number } | null = null;
   for (let round = 0; round < DRAWS && best?.faults !== 0; round++) {
+    const effort = startEffort();
     const next = seededNumbers(seed + round * SEEDS_APART);
-    const stones = mend(
-      settle(fill([], rules, next), () => true, rules, next),
-      () => true,
-      rules,
-      next,
-    );
+    const filled = fill([], rules, next);
+    // Stones of one size lie as they lie: no move changes anything.
+    const stones =
+      rules.sizes.length === 1
+        ? filled
+        : mend(
+            settle(filled, () => true, rules, next, effort),
+            () => true,
+            rules,
+            next,
+            effort,
+          );
     const faults = faultsOf(stones, rules, rules.longestJoint).total;
     if (!best || faults < best.faults) best = { stones, faults };
   }
@@ -37,7 +45,8 @@ export function rollPatch(stones: readonly Stone[], centre: number, locked: read
     next,
   );
   const isOpen = (stone: Stone): boolean => !fixed.has(String(stone));
-  return mend(settle(rolled, isOpen, rules, next), isOpen, rules, next);
+  const effort = startEffort();
+  return mend(settle(rolled, isOpen, rules, next, effort), isOpen, rules, next, effort);
 }
 
 /** How far round a stone a patch reaches that is drawn again by hand, modules. */
@@ -76,7 +85,13 @@ const COOLEST = 0.08;
  * Lets a cell settle: two stones that make a rectangle are parted another way or become one, one is parted
  * in two; what breaks fewer rules is taken, and at first now and then what breaks more.
  */
-function settle(start: readonly Stone[], isFree: (stone: Stone) => boolean, rules: AshlarRules, next: () => number): Stone[] {
+function settle(
+  start: readonly Stone[],
+  isFree: (stone: Stone) => boolean,
+  rules: AshlarRules,
+  next: () => number,
+  effort: Effort,
+): Stone[] {
   const stones = [...start];
   const cover = coverOf(stones, rules);
   const allowed = new Set(rules.sizes.map(String));
@@ -85,6 +100,8 @@ function settle(start: readonly Stone[], isFree: (stone: Stone) => boolean, rule
     const warmth = WARMEST * (COOLEST / WARMEST) ** (k / moves);
     const move = drawMove(stones, cover, isFree, rules, allowed, next);
     if (!move) continue;
+    const [, , w, h] = move.whole;
+    if (!effort.spend(0.5 * ((w + 1) * (h + 1) + (h + 1) * rules.columns + (w + 1) * rules.rows))) break;
     const before = faultsNear(stones, cover, move.whole, rules, rules.longestJoint);
     replace(stones, cover, move.places, move.parts, rules);
     const after = faultsNear(stones, cover, move.whole, rules, rules.longestJoint);
@@ -94,14 +111,18 @@ function settle(start: readonly Stone[], isFree: (stone: Stone) => boolean, rule
   return stones.filter(isLaid);
 }
 
+/** Squares that are looked at to fill one patch anew: its tries, each with the stones beside it and the joints it lengthens. */
+const MENDING_SQUARES = 20_000;
+
 /** Patches that are tried for what still breaks a rule. */
 const MENDINGS = 700;
 
 /** Takes out the stones round one that breaks a rule and looks for stones that break none in their place. */
-function mend(start: Stone[], isFree: (stone: Stone) => boolean, rules: AshlarRules, next: () => number): Stone[] {
+function mend(start: Stone[], isFree: (stone: Stone) => boolean, rules: AshlarRules, next: () => number, effort: Effort): Stone[] {
   let stones = start;
   let faults = faultsOf(stones, rules, rules.longestJoint);
   for (let round = 0; round < MENDINGS && faults.total > 0; round++) {
+    if (!effort.spend(MENDING_SQUARES + 8 * rules.columns * rules.rows)) break;
     const guilty = [...faults.byStone.keys()];
     const near = nearTo(stones[guilty[Math.floor(next() * guilty.length)]], rules, next() < 0.7 ? 1 : 2);
     const kept = stones.filter((stone) => !near(stone) || !isFree(stone));

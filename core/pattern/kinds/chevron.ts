@@ -33,7 +33,7 @@ export const chevron = {
         [across, rise + end],
         [0, end],
       ],
-      { turnDeg: slopeDeg },
+      { turnDeg: slopeDeg, hand: 'left' },
     );
     const right = tilePiece(
       [
@@ -42,7 +42,7 @@ export const chevron = {
         [next + across, end],
         [next, rise + end],
       ],
-      { turnDeg: -slopeDeg },
+      { turnDeg: -slopeDeg, hand: 'right' },
     );
     const repeat = {
       vectors: [

@@ -10,8 +10,8 @@ const schema = z.strictObject({ kind: z.literal('cubes') });
 /** A direction of length one. */
 const towards = (deg: number): Point => [Math.cos((deg * Math.PI) / 180), Math.sin((deg * Math.PI) / 180)];
 
-/** Measured diamonds this far from 60 degrees still close, as a share. */
-const SIXTY_SLACK = 0.01;
+/** A short diagonal this far from a long one over √3 still closes, mm; beyond a quarter of the joint it shows. */
+const SIXTY_SLACK_MM = 0.1;
 
 /**
  * Three diamonds of 60 degrees round a corner, each a third of a turn on: they look like stacked cubes.
@@ -28,9 +28,9 @@ export const cubes = {
   schema,
   defaults: { kind: 'cubes' },
   takes: ['diamond'],
-  misfit: ({ widthMm, heightMm }: Module) => {
-    const ratio = Math.max(widthMm, heightMm) / Math.min(widthMm, heightMm);
-    return Math.abs(ratio / Math.sqrt(3) - 1) > SIXTY_SLACK ? 'notSixtyDegrees' : null;
+  misfit: ({ widthMm, heightMm, jointMm }: Module) => {
+    const offMm = Math.abs(Math.max(widthMm, heightMm) / Math.sqrt(3) - Math.min(widthMm, heightMm));
+    return offMm > Math.max(SIXTY_SLACK_MM, jointMm / 4) ? 'notSixtyDegrees' : null;
   },
   repeat: (module) => {
     const { widthMm, heightMm, jointMm } = module;

@@ -27,14 +27,21 @@ export const sheet = {
     const shape = shapeOf(module, 'sheet');
     const fault = sheetFaults(shape)[0];
     if (fault) return fault.kind === 'overlap' ? 'chipsOverlap' : 'chipsDoNotRepeat';
-    return stretchOf(shape, module).every((share) => Math.abs(share - 1) <= LARGEST_STRETCH) ? null : 'sheetOfOtherSize';
+    if (!stretchOf(shape, module).every((share) => Math.abs(share - 1) <= LARGEST_STRETCH)) return 'sheetOfOtherSize';
+    if (module.jointMm >= shape.jointMm) return null;
+    // Drawn nearer than they are made for, sheets that reach into each other come to lie on each other.
+    const [across, up] = seamsOf(shape, module);
+    return sheetFaults({ ...shape, across: [...across], up: [...up] }).some(
+      ({ kind, ...fault }) => kind === 'seam' && 'gapMm' in fault && fault.gapMm < 0,
+    )
+      ? 'sheetsOverlap'
+      : null;
   },
   innerJoint: (module) => shapeOf(module, 'sheet').jointMm,
   repeat: (module) => {
     const shape = shapeOf(module, 'sheet');
     const [sx, sy] = stretchOf(shape, module);
     const place = ([x, y]: Point): Point => [x * sx, y * sy];
-    const seam = (vector: Point): Point => add(place(vector), scale(unit(vector), module.jointMm - shape.jointMm));
     const chips = shape.chips.map((chip) => {
       const [xMm, yMm] = place([chip.xMm, chip.yMm]);
       return { ...chip, xMm, yMm };
@@ -45,7 +52,7 @@ export const sheet = {
       return tilePiece(chipRing(shape, chip), { turnDeg, course: courseOf(chip.yMm), colour: shape.palette[chip.colour] });
     });
     return {
-      vectors: [seam(shape.across), seam(shape.up)],
+      vectors: seamsOf(shape, module),
       pieces,
       coursesPerCell: courses,
       upright: false,
@@ -56,6 +63,13 @@ export const sheet = {
     };
   },
 } as const satisfies PatternKind<z.infer<typeof schema>>;
+
+/** The steps to the next sheet across and up, with the joint of the module between sheets. */
+function seamsOf(shape: Sheet, module: Module): readonly [Point, Point] {
+  const [sx, sy] = stretchOf(shape, module);
+  const seam = ([x, y]: Point): Point => add([x * sx, y * sy], scale(unit([x, y]), module.jointMm - shape.jointMm));
+  return [seam(shape.across), seam(shape.up)];
+}
 
 /** The real size over that of the chips, a joint added to both. */
 function stretchOf(shape: Sheet, { widthMm, heightMm }: Module): Point {

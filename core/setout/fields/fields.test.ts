@@ -4,7 +4,8 @@ import { sharedArea } from '../../geometry/clip.ts';
 import { polygonsArea, type Polygon } from '../../geometry/ring.ts';
 import { checkJob } from '../../job/checkJob.ts';
 import type { Job, Surface } from '../../job/job.ts';
-import { planSurface, type SurfacePlan } from '../../plan.ts';
+import { planSurface } from '../../plan.ts';
+import type { SurfacePlan } from '../../planning/planned.ts';
 import { PLAIN_LAYING } from '../../job/startJob.ts';
 import { madeUpTiles } from '../../madeUp/tiles.ts';
 import { jobOfOne } from '../../trials/testJob.ts';
@@ -116,9 +117,9 @@ describe('an inset', () => {
     const own = plan.fields.find(({ id }) => id === 'rug');
     expect(own && polygonsArea(piecesOf(own)) / (1300 * 900)).toBeGreaterThan(0.95);
     const hole = 1306 * 906;
-    expect(plan.areas.areaMm2 - polygonsArea(piecesOf(plan.fields[0]))).toBeGreaterThan(hole);
+    expect(plan.extent.areaMm2 - polygonsArea(piecesOf(plan.fields[0]))).toBeGreaterThan(hole);
     expect(plan.figures.tiles.map(({ productId }) => productId).sort()).toEqual(['honey-hex', 't']);
-    expect(plan.areas.tiledAreaMm2).toBeCloseTo(
+    expect(plan.extent.tiledAreaMm2).toBeCloseTo(
       plan.fields.reduce((sum, field) => sum + polygonsArea(piecesOf(field)), 0),
       -1,
     );

@@ -37,7 +37,7 @@ export function hasRoomForBorder(
 ): boolean {
   const product = products.find(({ id }) => id === border.productId);
   const ground = groundWithin(ring, region, [], (k) => ({ id: String(k), role: 'wall' }));
-  return product !== undefined && splitBorder(ring, ground, border, runSize(product, border.run).acrossMm, jointMm) !== null;
+  return product !== undefined && splitBorder(ring, ground, border, runSize(product, border.run), jointMm) !== null;
 }
 
 /** Opens the main field of a surface; its insets are set out each for itself. */
@@ -53,6 +53,6 @@ export function openSurface(surface: ChosenSurface, traced: Traced, products: re
 function layArea({ area, ring, region }: PlacedArea, products: readonly Product[]): Field[] {
   const ground = groundWithin(ring, region, [], (k) => ({ id: `${area.id}-${k}`, role: 'wall' }));
   const open = openField(area.id, 'area', ring, ground, { ...area, bands: [] }, products);
-  const { fields } = chooseSetout(candidatePlacer(open), area.setout);
-  return [...fields, ...open.fixed];
+  const place = candidatePlacer(open);
+  return [...place.lay(chooseSetout(place, area.setout)).fields, ...open.fixed];
 }

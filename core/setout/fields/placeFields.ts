@@ -45,7 +45,7 @@ export function openField(
   const named = (productId: string): Product | undefined => products.find((product) => product.id === productId);
   const edging = chosen.border && named(chosen.border.productId);
   const bordered =
-    chosen.border && edging ? splitBorder(ring, ground, chosen.border, runSize(edging, chosen.border.run).acrossMm, chosen.jointMm) : null;
+    chosen.border && edging ? splitBorder(ring, ground, chosen.border, runSize(edging, chosen.border.run), chosen.jointMm) : null;
   const fixed =
     bordered && chosen.border && edging
       ? bordered.sides.map((side, k) =>

@@ -1,10 +1,15 @@
-import { TOLERANCE_MM } from '../../geometry/conventions.ts';
-import { difference, intersect } from '../../geometry/clip.ts';
+import { difference, intersect, sharedArea } from '../../geometry/clip.ts';
+import { SMALLEST_PIECE_WIDTH_MM } from '../../geometry/conventions.ts';
+import { distanceToStretch } from '../../geometry/distanceToStretch.ts';
+import { grown } from '../../geometry/grown.ts';
+import { insetEdges } from '../../geometry/insetEdges.ts';
 import { leftOfLine } from '../../geometry/leftOfLine.ts';
-import { add, distance, dot, quarterTurn, scale, subtract, unit, type Point } from '../../geometry/point.ts';
-import { tidyRing, type Polygon, type Ring } from '../../geometry/ring.ts';
+import { add, distance, dot, quarterTurn, scale, subtract, type Point } from '../../geometry/point.ts';
+import { polygonsArea, tidyRing, type Polygon, type Ring } from '../../geometry/ring.ts';
 import type { Border } from '../../pattern/edging.ts';
 import type { EdgeRole } from '../../surface/edge.ts';
+import { bendRuns, type Chord } from './bendRuns.ts';
+import { lineAt, meetLines, turnAt, type Line } from './borderRuns.ts';
 import { groundWithin, type Ground } from './ground.ts';
 
 /** One side of a border: where it lies, and the line its tiles run along, the field on its left. */
@@ -20,94 +25,140 @@ export interface Bordered {
   readonly sides: readonly BorderSide[];
 }
 
+/** The tile of a border as it lies: along the side, and across it, mm. */
+export interface BorderTile {
+  readonly alongMm: number;
+  readonly acrossMm: number;
+}
+
+/** Half the width of a tip that nobody can cut, mm. */
+const TIP_MM = SMALLEST_PIECE_WIDTH_MM / 2;
+
+/** Corners that turn by less are cut square, as along a curve, degrees. */
+const STRAIGHT_ON_DEG = 2;
+
+/** What two sides may share before one gives way, mm²: rounding. */
+const SHARED_MM2 = 0.05;
+
 /**
- * Parts a ground into a border and the rest. `widthMm` is the border's own width. Returns null where the
- * sides are too short for it: the border would meet itself.
+ * Parts a ground into a border and the rest. Straight sides are strips; a curve is made of short straight pieces,
+ * each cut to the two lines that part it from the next. Returns null where the sides are too short for it: the
+ * border would meet itself.
  *
  *      +--------------+
  *      |\____________/|     mitred: cut to the bisector of the corner
  *      ||            ||
  */
-export function splitBorder(ring: Ring, ground: Ground, border: Border, widthMm: number, jointMm: number): Bordered | null {
+export function splitBorder(ring: Ring, ground: Ground, border: Border, tile: BorderTile, jointMm: number): Bordered | null {
   const outline = tidyRing(ring);
-  const at = (mm: number): Ring | null => ringAt(outline, mm);
-  const [outer, inner, within] = [at(border.fromEdgeMm), at(border.fromEdgeMm + widthMm), at(border.fromEdgeMm + widthMm + jointMm)];
-  if (!outer || !inner || !within) return null;
-  const sides = outer.map((from, k): BorderSide => {
-    const next = (k + 1) % outer.length;
-    const strip = border.corners === 'mitred' ? mitred(outer, inner, k, jointMm) : butted(outer, inner, k, jointMm);
-    return { region: strip.length < 3 ? [] : intersect([[strip]], ground.region), from, to: outer[next] };
-  });
-  // Tiles of the field fill what lies outside the border too: a margin at the edge, the floor of a doorway.
-  const margin = at(border.fromEdgeMm - jointMm);
-  const outside = margin ? difference(ground.region, [[margin]]) : [];
-  const region = [...intersect([[within]], ground.region), ...outside];
-  if (border.fromEdgeMm > jointMm) return { sides, within: { ...ground, region } };
-  const like = (k: number) => nearestEdge(ground, outline[k], outline[(k + 1) % outline.length]);
-  return { sides, within: groundWithin(within, region, ground.beside, like) };
+  const inMm = border.fromEdgeMm + tile.acrossMm;
+  const chords = bendRuns(outline, border.fromEdgeMm, tile, jointMm);
+  const [inner] = insetEvenly(outline, inMm + jointMm).sort((a, b) => polygonsArea([b]) - polygonsArea([a]));
+  if (!inner || chords.some((_, k) => isUsedUp(chords, k, inMm))) return null;
+  const sides = apart(
+    chords.map((chord, k) => {
+      const strip = stripOf(chords, k, border, tile.acrossMm, jointMm);
+      return { region: strip.length < 3 ? [] : intersect([[strip]], ground.region), from: chord.from, to: chord.to };
+    }),
+    jointMm,
+  ).filter(({ region }) => region.length > 0);
+  const taken = sides.flatMap(({ region }) => region);
+  if (taken.length === 0) return null;
+  const clear = grown(taken, jointMm);
+  if (border.fromEdgeMm > jointMm) return { sides, within: { ...ground, region: difference(ground.region, clear) } };
+  // Tiles of the field fill what lies outside the border too: the floor of a doorway.
+  const outside = difference(ground.region, insetEvenly(outline, border.fromEdgeMm - jointMm));
+  const region = difference([...intersect([inner], ground.region), ...outside], clear);
+  const like = (k: number) => edgeBehind(ground, inner[0][k], inner[0][(k + 1) % inner[0].length]);
+  return { sides, within: groundWithin(inner[0], region, ground.beside, like) };
 }
 
-/** The outline drawn in by a distance, or out below zero, corner for corner; null where an edge is used up. */
-function ringAt(outline: Ring, mm: number): Ring | null {
-  const count = outline.length;
-  const lines = outline.map((from, k) => {
-    const way = unit(subtract(outline[(k + 1) % count], from));
-    return { way, from: add(from, scale(quarterTurn(way), mm)) };
-  });
-  const corners = lines.map((line, k) => meet(lines[(k + count - 1) % count], line));
-  if (corners.some((corner) => corner === null)) return null;
-  const ring = corners as Ring;
-  const usedUp = lines.some(({ way }, k) => dot(subtract(ring[(k + 1) % count], ring[k]), way) <= TOLERANCE_MM);
-  return usedUp ? null : ring;
+const insetEvenly = (ring: Ring, mm: number): Polygon[] =>
+  insetEdges(
+    ring,
+    ring.map(() => mm),
+  );
+
+/** Whether a straight side has nothing left at the inner line of the border. */
+function isUsedUp(chords: readonly Chord[], k: number, inMm: number): boolean {
+  const { from, to, bends } = chords[k];
+  if (bends) return false;
+  const own = lineAt(from, to, inMm);
+  const start = cornerAt(before(chords, k), chords[k], inMm) ?? own.from;
+  const end = cornerAt(chords[k], after(chords, k), inMm) ?? add(own.from, subtract(to, from));
+  return dot(subtract(end, start), own.way) <= 0;
 }
 
-/** One side cut to the bisectors of its corners, half a joint off each. */
-function mitred(outer: Ring, inner: Ring, k: number, jointMm: number): Ring {
-  const next = (k + 1) % outer.length;
-  const quad: Ring = [outer[k], outer[next], inner[next], inner[k]];
-  const shifted = (from: Point, to: Point): Ring => {
-    const off = scale(quarterTurn(unit(subtract(to, from))), jointMm / 2);
-    return [add(from, off), add(to, off)];
-  };
-  const [endFrom, endTo] = shifted(outer[next], inner[next]);
-  const [startFrom, startTo] = shifted(inner[k], outer[k]);
-  return leftOfLine(leftOfLine(quad, endFrom, endTo), startFrom, startTo);
+const before = (chords: readonly Chord[], k: number): Chord => chords[(k + chords.length - 1) % chords.length];
+const after = (chords: readonly Chord[], k: number): Chord => chords[(k + 1) % chords.length];
+
+const cornerAt = (a: Chord, b: Chord, mm: number): Point | null => meetLines(lineAt(a.from, a.to, mm), lineAt(b.from, b.to, mm));
+
+/** The strip of one side, cut at both ends. */
+function stripOf(chords: readonly Chord[], k: number, border: Border, widthMm: number, jointMm: number): Ring {
+  const chord = chords[k];
+  const beyond = distance(chord.from, chord.to) + 4 * widthMm;
+  const [out, inside] = [border.fromEdgeMm, border.fromEdgeMm + widthMm].map((mm) => lineAt(chord.from, chord.to, chord.baseMm + mm));
+  const run = distance(chord.from, chord.to);
+  const at = ({ from, way }: Line, mm: number): Point => add(from, scale(way, mm));
+  const band: Ring = [at(out, -beyond), at(out, run + beyond), at(inside, run + beyond), at(inside, -beyond)];
+  const start = endLine(before(chords, k), chord, 'start', border, widthMm, jointMm);
+  const end = endLine(chord, after(chords, k), 'end', border, widthMm, jointMm);
+  return [start, end].reduce<Ring>((ring, { from, way }) => leftOfLine(ring, from, add(from, way)), band);
 }
 
-/** One side that runs through to the outer line at its start and stops a joint short of the next at its end. */
-function butted(outer: Ring, inner: Ring, k: number, jointMm: number): Ring {
-  const count = outer.length;
-  const [next, before] = [(k + 1) % count, (k + count - 1) % count];
-  const along = (from: Point, to: Point): Point => unit(subtract(to, from));
-  const way = along(outer[k], outer[next]);
-  const lineIn = { from: inner[k], way };
-  // At its start it takes the whole corner, up to the outer line of the side before it.
-  const start = meet(lineIn, { from: outer[k], way: along(outer[before], outer[k]) });
-  // At its end it stops a joint short of the inner line of the side after it.
-  const after = along(outer[next], outer[(next + 1) % count]);
-  const short = { from: add(inner[next], scale(quarterTurn(after), jointMm)), way: after };
-  const [endOut, endIn] = [meet({ from: outer[k], way }, short), meet(lineIn, short)];
-  return start && endOut && endIn ? [outer[k], endOut, endIn, start] : mitred(outer, inner, k, jointMm);
+/**
+ * The line that ends a side at the corner between two, the side on its left: `end` ends the first, `start` the
+ * second. Butted, the second takes the corner and the first stops a joint short of it; at a corner that turns
+ * away, the second reaches back over it.
+ */
+function endLine(
+  first: Chord,
+  second: Chord,
+  which: 'start' | 'end',
+  { corners, fromEdgeMm: out }: Border,
+  wide: number,
+  joint: number,
+): Line {
+  const turnDeg = turnAt(first.from, first.to, add(first.to, subtract(second.to, second.from)));
+  const [outer, inner] = [cornerAt(first, second, out), cornerAt(first, second, out + wide)];
+  if (Math.abs(turnDeg) < STRAIGHT_ON_DEG || first.joins || !outer || !inner) return squareLine(first, second, which, joint);
+  if (corners === 'butted') {
+    const turnsIn = turnDeg > 0;
+    if (which === 'start') return turnsIn ? lineAt(first.from, first.to, out) : lineAt(first.to, first.from, -(out + wide));
+    return turnsIn ? lineAt(second.from, second.to, out + wide + joint) : lineAt(second.to, second.from, joint - out);
+  }
+  return which === 'start' ? lineAt(inner, outer, joint / 2) : lineAt(outer, inner, joint / 2);
 }
 
-function meet(a: { from: Point; way: Point }, b: { from: Point; way: Point }): Point | null {
-  const sine = a.way[0] * b.way[1] - a.way[1] * b.way[0];
-  if (Math.abs(sine) < 1e-6) return null;
-  const [dx, dy] = subtract(b.from, a.from);
-  return add(a.from, scale(a.way, (dx * b.way[1] - dy * b.way[0]) / sine));
+/** Between two pieces of a curve: along the line that halves the turn from one to the next. */
+function squareLine(first: Chord, second: Chord, which: 'start' | 'end', joint: number): Line {
+  const way = add(lineAt(first.from, first.to, 0).way, lineAt(second.from, second.to, 0).way);
+  const normal = quarterTurn(way);
+  const at = second.from;
+  return which === 'start' ? lineAt(add(at, normal), at, joint / 2) : lineAt(at, add(at, normal), joint / 2);
 }
 
-/** The edge of a ground that a side of its outline belongs to. */
-function nearestEdge({ edges }: Ground, from: Point, to: Point): { readonly id: string; readonly role: EdgeRole } {
+/** Sides that keep a joint from each other: where two would meet in a narrow place, the later gives way. */
+function apart(sides: readonly BorderSide[], jointMm: number): BorderSide[] {
+  const kept: BorderSide[] = [];
+  for (const side of sides) {
+    const near = kept.filter(({ region }) => sharedArea(grown(region, jointMm), side.region) > SHARED_MM2);
+    const region = near.reduce<readonly Polygon[]>((rest, other) => difference(rest, grown(other.region, jointMm)), side.region);
+    // Tips too narrow to be set are left to the joint.
+    kept.push({ ...side, region: grown(grown(region, -TIP_MM), TIP_MM) });
+  }
+  return kept;
+}
+
+/**
+ * The edge that a side of the inner outline runs along. What is cut there meets the border, not what lies behind
+ * it: it keeps being seen first or not at all, but no cut edge shows and nothing is a threshold.
+ */
+function edgeBehind({ edges }: Ground, from: Point, to: Point): { readonly id: string; readonly role: EdgeRole } {
   const middle: Point = [(from[0] + to[0]) / 2, (from[1] + to[1]) / 2];
-  const off = (a: Point, b: Point): number => {
-    const along = subtract(b, a);
-    const share = Math.min(
-      1,
-      Math.max(0, (along[0] * (middle[0] - a[0]) + along[1] * (middle[1] - a[1])) / (along[0] ** 2 + along[1] ** 2)),
-    );
-    return distance(middle, add(a, scale(along, share)));
-  };
-  const [best] = [...edges].sort((a, b) => off(a.from, a.to) - off(b.from, b.to));
-  return { id: best.id, role: best.role };
+  const off = (a: Point, b: Point): number => distanceToStretch(middle, a, b);
+  const facing = edges.filter((edge) => dot(subtract(edge.to, edge.from), subtract(to, from)) > 0 && edge.role !== 'threshold');
+  const [best] = [...(facing.length > 0 ? facing : edges)].sort((a, b) => off(a.from, a.to) - off(b.from, b.to));
+  return { id: best.id, role: best.role === 'focal' || best.role === 'hidden' ? best.role : 'wall' };
 }

@@ -1,5 +1,6 @@
 import { intersect } from '../../geometry/clip.ts';
-import { add, distance, scale, type Point } from '../../geometry/point.ts';
+import { distanceToStretch } from '../../geometry/distanceToStretch.ts';
+import { add, scale, type Point } from '../../geometry/point.ts';
 import { boxOf, mapRing, polygonsArea, type Box, type Ring } from '../../geometry/ring.ts';
 import { remembered } from './remembered.ts';
 import { chipRing } from './sheetChips.ts';
@@ -71,13 +72,6 @@ function nearest(rings: readonly Ring[], boxes: readonly Box[], by: Point, joint
 /** The distance between two rings that do not overlap, mm. */
 function ringGap(a: Ring, b: Ring): number {
   const oneWay = (from: Ring, to: Ring): number =>
-    Math.min(...from.flatMap((p) => to.map((q, k) => toSegment(p, q, to[(k + 1) % to.length]))));
+    Math.min(...from.flatMap((p) => to.map((q, k) => distanceToStretch(p, q, to[(k + 1) % to.length]))));
   return Math.min(oneWay(a, b), oneWay(b, a));
-}
-
-function toSegment(p: Point, from: Point, to: Point): number {
-  const [dx, dy] = [to[0] - from[0], to[1] - from[1]];
-  const long = dx * dx + dy * dy;
-  const share = long === 0 ? 0 : Math.min(1, Math.max(0, ((p[0] - from[0]) * dx + (p[1] - from[1]) * dy) / long));
-  return distance(p, [from[0] + share * dx, from[1] + share * dy]);
 }

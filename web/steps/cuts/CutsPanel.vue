@@ -1,10 +1,11 @@
 <script setup lang="ts">
+import { polygonsArea } from '@azulejo/core/geometry/ring';
 import Button from 'primevue/button';
 import { computed, nextTick, watch } from 'vue';
 import { PhFileCsv, PhFilePdf } from '@phosphor-icons/vue';
 import type { Job, Surface } from '@azulejo/core/job/job';
 import { SAFETY } from '@azulejo/core/messages/en/safety';
-import type { SurfacePlan } from '@azulejo/core/plan';
+import type { SurfacePlan } from '@azulejo/core/planning/planned';
 import type { Tape } from '@azulejo/core/units/tape';
 import { exportUrl } from '../../api/client.ts';
 import { useBoardStore } from '../../stores/boardStore.ts';
@@ -13,7 +14,7 @@ import SheetParts from './SheetParts.vue';
 
 const props = defineProps<{ job: Job; surface: Surface; tape: Tape; plan: SurfacePlan | null }>();
 const board = useBoardStore();
-const dropped = computed(() => props.plan?.fields.reduce((sum, { layout }) => sum + layout.droppedAreaMm2, 0) ?? 0);
+const dropped = computed(() => polygonsArea(props.plan?.fields.flatMap(({ layout }) => layout.dropped) ?? []));
 const minutes = computed(() => props.plan?.cuts.reduce((sum, cut) => sum + cut.minutes, 0) ?? 0);
 
 function chooseGroup(id: string): void {

@@ -8,7 +8,7 @@ import { outlineOf } from '@azulejo/core/surface/shapes/registry';
 import { productOf, tapeOf, type Job, type Surface } from '@azulejo/core/job/job';
 import { describeFinding } from '@azulejo/core/messages/en/advice';
 import { describePattern } from '@azulejo/core/messages/en/patterns';
-import type { SurfacePlan } from '@azulejo/core/plan';
+import type { SurfacePlan } from '@azulejo/core/planning/planned';
 import { formatLength, formatLengthWithUnit } from '@azulejo/core/units/formatLength';
 import { facesOf } from '../../board/faces.ts';
 import SetoutPicture from '../../board/SetoutPicture.vue';

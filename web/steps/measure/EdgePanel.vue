@@ -4,7 +4,7 @@ import { computed } from 'vue';
 import { PhArrowCounterClockwise } from '@phosphor-icons/vue';
 import type { Surface } from '@azulejo/core/job/job';
 import { roleName } from '@azulejo/core/messages/en/names';
-import type { SurfacePlan } from '@azulejo/core/plan';
+import type { SurfacePlan } from '@azulejo/core/planning/planned';
 import { EDGE_ROLES, isReveal, type EdgeRole } from '@azulejo/core/surface/edge';
 import type { Tape } from '@azulejo/core/units/tape';
 import ChoiceField from '../../fields/ChoiceField.vue';

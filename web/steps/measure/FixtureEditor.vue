@@ -4,7 +4,7 @@ import { computed } from 'vue';
 import { PhCaretDown, PhCaretRight, PhTrash } from '@phosphor-icons/vue';
 import type { Surface } from '@azulejo/core/job/job';
 import { SHAPE_NAMES } from '@azulejo/core/messages/en/shapes';
-import type { SurfacePlan } from '@azulejo/core/plan';
+import type { SurfacePlan } from '@azulejo/core/planning/planned';
 import { fixtureSize, type Fixture } from '@azulejo/core/surface/fixture';
 import { SHAPES, type ShapeId } from '@azulejo/core/surface/shapes/registry';
 import { reshape } from '@azulejo/core/surface/shapes/reshape';

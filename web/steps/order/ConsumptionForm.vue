@@ -1,16 +1,18 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import type { Job } from '@azulejo/core/job/job';
+import { NOTCHES, type Notch } from '@azulejo/core/takeoff/consumption';
 import { METRIC_TAPE } from '@azulejo/core/units/tape';
 import LengthField from '../../fields/LengthField.vue';
 import NumberField from '../../fields/NumberField.vue';
+import PackList from './PackList.vue';
 import SwitchField from '../../fields/SwitchField.vue';
 import { useJobStore } from '../../stores/jobStore.ts';
 
 const props = defineProps<{ job: Job }>();
 const jobs = useJobStore();
 const use = computed(() => props.job.consumption);
-const notches = [{ value: 0, label: 'By tile' }, ...[6, 8, 10, 12].map((mm) => ({ value: mm, label: `${mm}` }))];
+const notches = [{ value: 0, label: 'By tile' }, ...NOTCHES.map((mm) => ({ value: mm, label: `${mm}` }))];
 
 /** A figure that can be typed over: its name, and where it stands in the job. */
 interface Figure {
@@ -21,7 +23,11 @@ interface Figure {
   readonly write: (job: Job, value: number) => void;
 }
 
-const money = computed(() => ({ unit: props.job.currency, decimals: 2 }));
+const SOLD = [
+  { item: 'adhesive', name: 'Adhesive', pack: 'bag', unit: 'kg' },
+  { item: 'grout', name: 'Grout', pack: 'bag', unit: 'kg' },
+  { item: 'sealant', name: 'Sealant', pack: 'cartridge', unit: 'ml' },
+] as const;
 const cutting: readonly Figure[] = [
   { label: 'Spares for the client', unit: 'pcs', read: (j) => j.consumption.sparePieces, write: (j, n) => (j.consumption.sparePieces = n) },
   {
@@ -37,20 +43,6 @@ const cutting: readonly Figure[] = [
     write: (j, n) => (j.consumption.breakagePercent.shaped = n),
   },
 ];
-const packs = computed<readonly Figure[]>(() => [
-  { label: 'Adhesive, a bag', unit: 'kg', read: (j) => j.prices.adhesive.bagKg, write: (j, n) => (j.prices.adhesive.bagKg = n) },
-  { label: 'Price of a bag', ...money.value, read: (j) => j.prices.adhesive.price, write: (j, n) => (j.prices.adhesive.price = n) },
-  { label: 'Grout, a bag', unit: 'kg', read: (j) => j.prices.grout.bagKg, write: (j, n) => (j.prices.grout.bagKg = n) },
-  { label: 'Price of a bag', ...money.value, read: (j) => j.prices.grout.price, write: (j, n) => (j.prices.grout.price = n) },
-  {
-    label: 'Sealant, a cartridge',
-    unit: 'ml',
-    read: (j) => j.prices.sealant.cartridgeMl,
-    write: (j, n) => (j.prices.sealant.cartridgeMl = n),
-  },
-  { label: 'Price of a cartridge', ...money.value, read: (j) => j.prices.sealant.price, write: (j, n) => (j.prices.sealant.price = n) },
-]);
-
 const setFigure = (figure: Figure) => (value: number) =>
   jobs.change(figure.label, (draft) => {
     figure.write(draft, value);
@@ -63,7 +55,7 @@ const setUse = (label: string, part: Partial<Job['consumption']>) =>
   jobs.change(label, (draft) => {
     Object.assign(draft.consumption, part);
   });
-const setNotch = (mm: number) => setUse('Trowel notch', { trowelNotchMm: mm === 0 ? null : (mm as 6 | 8 | 10 | 12) });
+const setNotch = (mm: number) => setUse('Trowel notch', { trowelNotchMm: mm === 0 ? null : (mm as Notch) });
 </script>
 
 <template>
@@ -100,18 +92,8 @@ const setNotch = (mm: number) => setUse('Trowel notch', { trowelNotchMm: mm === 
       @choose="setUse('Back-buttering', { backButtered: $event === 'yes' })"
     />
     <h3>Packs and prices</h3>
-    <div class="two">
-      <NumberField
-        v-for="(figure, k) in packs"
-        :key="k"
-        :label="figure.label"
-        :unit="figure.unit"
-        :decimals="figure.decimals"
-        :value="figure.read(job)"
-        :commit="setFigure(figure)"
-      />
-    </div>
-    <p class="small soft">Prices of tiles stand with each tile.</p>
+    <PackList v-for="sold in SOLD" :key="sold.item" :job="job" v-bind="sold" />
+    <p class="small soft">The cheapest packs that cover the need are bought. Prices of tiles stand with each tile.</p>
   </section>
 </template>
 

@@ -20,7 +20,7 @@ const lines = computed(() => {
   const { job } = jobs;
   if (!job || !plan.value) return [];
   return plan.value.materials.map((material) => ({
-    key: material.productId ?? material.item,
+    key: (material.productId ?? material.item) + (material.hand ? `-${material.hand}` : ''),
     name: materialName(job, material),
     quantity: describeQuantity(material),
     packs: describePacks(material),

@@ -4,7 +4,7 @@ import { computed } from 'vue';
 import type { Surface } from '@azulejo/core/job/job';
 import { describeLine, describeSlant } from '@azulejo/core/messages/en/lines';
 import { describeReason } from '@azulejo/core/messages/en/reasons';
-import type { SurfacePlan } from '@azulejo/core/plan';
+import type { SurfacePlan } from '@azulejo/core/planning/planned';
 import type { Tape } from '@azulejo/core/units/tape';
 import { useBoardStore } from '../../stores/boardStore.ts';
 import { edgeTitle } from '../edgeTitle.ts';

@@ -1,8 +1,8 @@
 import { beforeEach, describe, expect, test } from '@jest/globals';
 import { createPinia, setActivePinia } from 'pinia';
 import { computed } from 'vue';
-import { drawSurface } from '@azulejo/core/plan';
-import { endCuts } from '@azulejo/core/setout/explainSetout';
+import { drawSurface } from '@azulejo/core/planning/drawSurface';
+import { endCuts } from '@azulejo/core/setout/endCuts';
 import { jobOfOne } from '@azulejo/core/trials/testJob';
 import { IMPERIAL_TAPE, METRIC_TAPE, type Tape } from '@azulejo/core/units/tape';
 import { useBoardStore } from '../../stores/boardStore.ts';
@@ -23,7 +23,7 @@ async function openWall(tape: Tape = METRIC_TAPE) {
     Promise.resolve({
       ok: true,
       status: 200,
-      json: () => Promise.resolve({ job, version: 1, undoLabel: null, redoLabel: null }),
+      json: () => Promise.resolve({ job, version: 1, undoLabel: null, redoLabel: null, changed: [], made: false, others: [] }),
     })) as unknown as typeof fetch;
   const jobs = useJobStore();
   const board = useBoardStore();
@@ -37,7 +37,7 @@ async function openWall(tape: Tape = METRIC_TAPE) {
     drawing,
     computed(() => tape),
   );
-  const ends = () => (drawing.value ? endCuts({ ...drawing.value.choice, edges: drawing.value.edges }, 'x') : null);
+  const ends = () => (drawing.value ? endCuts(drawing.value.edges, drawing.value.choice.sides, 'x', drawing.value.choice.x) : null);
   return { jobs, board, moves, surface, left: () => Math.round((ends()?.start.cutsMm[0] ?? 0) * 1000) / 1000 };
 }
 

@@ -1,6 +1,6 @@
 import type { Ref } from 'vue';
 import type { Surface } from '@azulejo/core/job/job';
-import type { Drawing } from '@azulejo/core/plan';
+import type { Drawing } from '@azulejo/core/planning/planned';
 import type { Point } from '@azulejo/core/geometry/point';
 import { firstPieceSpan, spanOf, type Axis } from '@azulejo/core/setout/axisPlacement';
 import { normaliseOffset } from '@azulejo/core/setout/normaliseOffset';

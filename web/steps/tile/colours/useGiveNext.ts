@@ -3,7 +3,7 @@ import { isInside } from '@azulejo/core/geometry/ring';
 import type { Point } from '@azulejo/core/geometry/point';
 import type { Surface } from '@azulejo/core/job/job';
 import { colourAt, placeName } from '@azulejo/core/pattern/colours';
-import type { Drawing } from '@azulejo/core/plan';
+import type { Drawing } from '@azulejo/core/planning/planned';
 import type { Field } from '@azulejo/core/setout/field';
 import { addressAt } from '@azulejo/core/setout/addressAt';
 import { useEditSurface } from '../../useEditSurface.ts';

@@ -5,7 +5,7 @@ import { MISFIT_WORDS, PATTERN_NAMES, PATTERN_SUITS } from '@azulejo/core/messag
 import type { Laying } from '@azulejo/core/pattern/laying';
 import { PATTERNS, type Pattern, type PatternId } from '@azulejo/core/pattern/registry';
 import { layingOfKind } from '@azulejo/core/pattern/suitLaying';
-import type { SurfacePlan } from '@azulejo/core/plan';
+import type { SurfacePlan } from '@azulejo/core/planning/planned';
 import type { Tape } from '@azulejo/core/units/tape';
 import { useBoardStore } from '../../../stores/boardStore.ts';
 import { useAttempt } from '../../useAttempt.ts';

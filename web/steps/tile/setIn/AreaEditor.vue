@@ -4,7 +4,7 @@ import { computed } from 'vue';
 import { PhPalette, PhTrash } from '@phosphor-icons/vue';
 import { productName, type Job, type Surface } from '@azulejo/core/job/job';
 import { describePattern } from '@azulejo/core/messages/en/patterns';
-import type { SurfacePlan } from '@azulejo/core/plan';
+import type { SurfacePlan } from '@azulejo/core/planning/planned';
 import { fixtureSize } from '@azulejo/core/surface/fixture';
 import type { Tape } from '@azulejo/core/units/tape';
 import FieldGrid from '../../../fields/FieldGrid.vue';

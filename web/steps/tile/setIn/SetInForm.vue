@@ -4,7 +4,7 @@ import { PhPlus } from '@phosphor-icons/vue';
 import type { Job, Surface } from '@azulejo/core/job/job';
 import { PLAIN_LAYING } from '@azulejo/core/job/startJob';
 import type { Border } from '@azulejo/core/pattern/edging';
-import type { SurfacePlan } from '@azulejo/core/plan';
+import type { SurfacePlan } from '@azulejo/core/planning/planned';
 import { BEST_SETOUT } from '@azulejo/core/setout/setoutChoice';
 import { lineOfEdge, measuresAt, type Fixture } from '@azulejo/core/surface/fixture';
 import { outlineOf } from '@azulejo/core/surface/shapes/registry';

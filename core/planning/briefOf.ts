@@ -1,0 +1,42 @@
+import type { Job, Surface } from '../job/job.ts';
+import type { Product } from '../tile/product.ts';
+import type { PlanRules } from './planned.ts';
+
+/** What a surface is planned from: itself, the tiles it names, and the rules of its job. Pictures are none of it. */
+export interface SurfaceBrief {
+  readonly rules: PlanRules;
+  readonly surface: Surface;
+}
+
+/** The brief of one surface of a job, small enough to be sent for every frame of a moving hand. */
+export function briefOf({ products, consumption, practice }: PlanRules, surface: Surface): SurfaceBrief {
+  const named = tilesNamedBy(surface);
+  return { rules: { products: products.filter(({ id }) => named.has(id)).map(withoutPicture), consumption, practice }, surface };
+}
+
+/** Every tile that a surface names, by id. */
+function tilesNamedBy({ productId, parts, colours, border, bands, areas }: Surface): ReadonlySet<string> {
+  const laid = [{ productId, parts, colours, border }, ...areas];
+  return new Set([
+    ...laid.flatMap((own) => [
+      own.productId,
+      ...Object.values(own.parts),
+      ...own.colours.others,
+      ...(own.border ? [own.border.productId] : []),
+    ]),
+    ...bands.map((band) => band.productId),
+  ]);
+}
+
+const plain = new WeakMap<Product, Product>();
+
+/** A tile without its picture; the same for the same tile. */
+function withoutPicture(product: Product): Product {
+  if (product.picture === null) return product;
+  const known = plain.get(product) ?? { ...product, picture: null };
+  plain.set(product, known);
+  return known;
+}
+
+/** What the shared stages of a job's plan depend on, without the pictures. */
+export const withoutPictures = (job: Job): Job => ({ ...job, products: job.products.map(withoutPicture) });

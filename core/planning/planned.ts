@@ -1,0 +1,62 @@
+import type { CutPiece } from '../cuts/cutPiece.ts';
+import type { CutGroup } from '../cuts/groupCuts.ts';
+import type { Labels } from '../cuts/labelPieces.ts';
+import type { OffCutPlan } from '../cuts/offCutPlan.ts';
+import type { SheetPlan } from '../cuts/sheets/planSheets.ts';
+import type { Job } from '../job/job.ts';
+import type { Candidate } from '../setout/candidate.ts';
+import type { SetoutAdvice } from '../setout/chooseSetout.ts';
+import type { EdgeSummary } from '../setout/edgeCuts.ts';
+import type { Field } from '../setout/field.ts';
+import type { Layout } from '../setout/layout.ts';
+import type { SettingOutLine } from '../setout/settingOutLines.ts';
+import type { SlantingLine } from '../setout/slantingLines.ts';
+import type { LevelFigures } from '../surface/levels/levelFigures.ts';
+import type { Traced } from '../surface/traceSurface.ts';
+import type { SurfaceFigures } from '../takeoff/figures.ts';
+import type { Extent } from '../takeoff/measureExtent.ts';
+import type { Totals } from '../takeoff/totals.ts';
+
+/** What of a job the plan of one surface depends on. */
+export type PlanRules = Pick<Job, 'products' | 'consumption' | 'practice'>;
+
+/** Where every piece of one surface lies: what the drawing shows. Plain data, quick to compute. */
+export interface Drawing {
+  readonly surfaceId: string;
+  readonly traced: Traced;
+  /** The main field as laid. */
+  readonly layout: Layout;
+  /** Every field, the main one first: stretches beyond bands, bands, borders, insets. */
+  readonly fields: readonly Field[];
+  readonly choice: Pick<Candidate, 'x' | 'y' | 'sides'>;
+  readonly edges: readonly EdgeSummary[];
+  /** The sides of what stands in the field, met as edges are. */
+  readonly beside: readonly EdgeSummary[];
+  readonly lines: readonly SettingOutLine[];
+  /** Lines of a turned pattern; then there are no others. */
+  readonly slants: readonly SlantingLine[];
+}
+
+/** All of one surface that it has by itself: its drawing, its setout weighed, every cut described. */
+export interface SurfaceLayout extends Drawing {
+  /** What the levels come to; null before there are three readings. */
+  readonly levels: LevelFigures | null;
+  readonly extent: Extent;
+  readonly advice: SetoutAdvice;
+  /** How pieces are named, field by field. */
+  readonly labels: readonly Labels[];
+  readonly cuts: readonly CutPiece[];
+  readonly groups: readonly CutGroup[];
+  /** The sheets of mosaics, product by product. */
+  readonly sheets: readonly SheetPlan[];
+}
+
+/** What one surface has of what surfaces of a job share. */
+export interface SurfaceShare {
+  readonly offCuts: OffCutPlan;
+  readonly totals: Totals;
+  readonly figures: SurfaceFigures;
+}
+
+/** Everything about one surface. */
+export interface SurfacePlan extends SurfaceLayout, SurfaceShare {}

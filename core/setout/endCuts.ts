@@ -1,0 +1,54 @@
+import type { MainEdges } from '../surface/sides.ts';
+import type { Axis } from './axisPlacement.ts';
+import type { EdgeSummary } from './edgeCuts.ts';
+import { isSliver } from './scoreSetout.ts';
+import type { AxisChoice } from './setoutChoice.ts';
+
+/** The pieces along one end of the rows. */
+export interface EndPieces {
+  /** Sizes of the cut pieces, each once, largest first, mm; of a taper both ends. */
+  readonly cutsMm: readonly number[];
+  /** Whether full pieces stand there too. */
+  readonly full: boolean;
+}
+
+/** The ends of the rows in one direction. */
+export interface EndCuts {
+  readonly start: EndPieces;
+  readonly end: EndPieces;
+}
+
+/** The edges at the two ends of a direction. */
+export const endsOf = (sides: MainEdges, axis: Axis): readonly (string | null)[] =>
+  axis === 'x' ? [sides.left, sides.right] : [sides.bottom, sides.top];
+
+/** The edge of a name; undefined where none is met. */
+export const edgeNamed = (edges: readonly EdgeSummary[], id: string | null): EdgeSummary | undefined =>
+  edges.find((edge) => edge.id === id);
+
+/** Whether either end of a direction gets pieces too narrow to look right. */
+export const leavesSliver = (edges: readonly EdgeSummary[], sides: MainEdges, axis: Axis): boolean =>
+  endsOf(sides, axis).some((id) => edgeNamed(edges, id)?.cuts.some((cut) => isSliver(Math.min(...cut.endsMm), cut.fullMm)) ?? false);
+
+/** The pieces at both ends of a direction. */
+export function endCuts(edges: readonly EdgeSummary[], sides: MainEdges, axis: Axis, { rule }: Pick<AxisChoice, 'rule'>): EndCuts {
+  const [start, end] = endsOf(sides, axis).map((id) => cutSizes(edgeNamed(edges, id)));
+  return {
+    start: { cutsMm: start, full: start.length === 0 || rule === 'fullFromStart' },
+    end: { cutsMm: end, full: end.length === 0 || rule === 'fullFromEnd' },
+  };
+}
+
+function cutSizes(edge: EdgeSummary | undefined): number[] {
+  const sizes: number[] = [];
+  for (const { endsMm } of edge?.cuts ?? []) for (const end of endsMm) if (!sizes.some((mm) => sameCut(mm, end))) sizes.push(end);
+  return sizes.sort((a, b) => b - a);
+}
+
+/** Whether two directions come to the same ends. */
+export const sameEnds = (a: EndCuts, b: EndCuts): boolean => samePieces(a.start, b.start) && samePieces(a.end, b.end);
+
+const samePieces = (a: EndPieces, b: EndPieces): boolean =>
+  a.full === b.full && a.cutsMm.length === b.cutsMm.length && a.cutsMm.every((mm, k) => sameCut(mm, b.cutsMm[k]));
+
+const sameCut = (a: number, b: number): boolean => Math.abs(a - b) < 0.05;

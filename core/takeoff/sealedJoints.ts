@@ -1,0 +1,57 @@
+import { distanceToStretch } from '../geometry/distanceToStretch.ts';
+import { distance, dot, subtract, unit, type Point } from '../geometry/point.ts';
+import { ringLength, type Ring } from '../geometry/ring.ts';
+import { SEALED_ROLES, type Edge } from '../surface/edge.ts';
+import { coverHidesCut } from '../surface/fixture.ts';
+import type { Traced, TracedFixture } from '../surface/traceSurface.ts';
+import type { SealedJoint } from './figures.ts';
+
+/** A stretch of the region's boundary this near a line runs along it, mm: arcs stray a little. */
+const ALONG_MM = 0.1;
+
+/** A stretch of the region's boundary. */
+type Stretch = readonly [from: Point, to: Point];
+
+/**
+ * The joints there are between tile and what ends it, each stretch of the region's boundary once: none along a wall
+ * behind a cabinet, none where two fixtures meet, none that a cover plate hides. Lengths are those of the wall and
+ * of the fixture, as a tape finds them.
+ */
+export function sealedJoints({ region, edges, fixtures }: Traced): SealedJoint[] {
+  const solid = fixtures.filter(({ fixture }) => !fixture.tiledUnder);
+  const widest = Math.max(0, ...edges.map(({ gapMm }) => gapMm));
+  const joints = new Map<string, SealedJoint>();
+  for (const ring of region.flat())
+    ring.forEach((from, k) => {
+      const joint = jointAlong([from, ring[(k + 1) % ring.length]], edges, solid, widest);
+      if (!joint) return;
+      const key = `${joint.edgeId ?? ''}/${joint.widthMm}`;
+      joints.set(key, { ...joint, lengthMm: joint.lengthMm + (joints.get(key)?.lengthMm ?? 0) });
+    });
+  return [...joints.values()];
+}
+
+function jointAlong([from, to]: Stretch, edges: readonly Edge[], fixtures: readonly TracedFixture[], widestMm: number): SealedJoint | null {
+  const middle: Point = [(from[0] + to[0]) / 2, (from[1] + to[1]) / 2];
+  const beside = fixtures.find(({ clearRing }) => liesOn(middle, clearRing));
+  if (beside) {
+    const { fixture, ring, clearRing } = beside;
+    if (fixture.clearanceMm === 0 || coverHidesCut(fixture)) return null;
+    return { edgeId: null, widthMm: fixture.clearanceMm, lengthMm: (distance(from, to) * ringLength(ring)) / ringLength(clearRing) };
+  }
+  const edge = edges.find((one) => Math.abs(distanceToStretch(middle, one.from, one.to) - one.gapMm) <= ALONG_MM);
+  if (!edge || edge.gapMm === 0 || !SEALED_ROLES.has(edge.role)) return null;
+  return { edgeId: edge.id, widthMm: edge.gapMm, lengthMm: lengthAtWall([from, to], edge, 1.5 * widestMm + ALONG_MM) };
+}
+
+/** The length of wall behind a stretch: to the corner where the stretch ends within a gap of it. */
+function lengthAtWall(stretch: Stretch, { from, to }: Edge, reachMm: number): number {
+  const along = unit(subtract(to, from));
+  const whole = distance(from, to);
+  const runs = stretch.map((p) => dot(subtract(p, from), along)).sort((a, b) => a - b);
+  const [start, end] = [runs[0] <= reachMm ? 0 : runs[0], runs[1] >= whole - reachMm ? whole : runs[1]];
+  return end - start;
+}
+
+const liesOn = (p: Point, ring: Ring): boolean =>
+  ring.some((from, k) => distanceToStretch(p, from, ring[(k + 1) % ring.length]) <= ALONG_MM);
