@@ -2,7 +2,8 @@ import { defineConfig } from '@playwright/test';
 
 export default defineConfig({
   testDir: '.',
-  workers: 1,
+  // Each file has a server and a folder of its own.
+  workers: 2,
   timeout: 60_000,
   expect: { timeout: 10_000 },
   outputDir: '../test-results',

@@ -126,7 +126,7 @@ function describePiece(
   const cuts = traceCuts(inTile, outline)
     .map((line) => markCut(line, outline, box, near))
     .sort((a, b) => Number(SHAPED_KINDS.has(a.kind)) - Number(SHAPED_KINDS.has(b.kind)));
-  const kind = kindOf(cuts, sizeMm, tile);
+  const kind = kindOf(cuts, sizeMm, known.of === 'stone' ? sizeMm : tile);
   const marks = cuts.map(({ mark }) => mark);
   return {
     ...known,
@@ -142,7 +142,10 @@ function describePiece(
     marks,
     sizeMm,
     address: { piece: address.piece, i: address.i, j: address.j },
-    tool: known.of === 'chip' ? chipTool(kind, product) : toolFor(kind, marks, product, narrowestPart(marks, tile)),
+    tool:
+      known.of === 'chip'
+        ? chipTool(kind, product, Math.max(tile.widthMm, tile.heightMm))
+        : toolFor(kind, marks, product, narrowestPart(marks, tile)),
     areaMm2: polygonArea(polygon),
     minutes: minutesOf(cuts),
     // A piece of an ashlar is sawn on any side; its edges are dressed.

@@ -24,8 +24,11 @@ export function toolFor(kind: CutKind, marks: readonly Mark[], product: Product,
 }
 
 /** The tool for a chip of a sheet: nippers bite small straight and curved cuts; a hole within a chip wants a bit. */
-export const chipTool = (kind: CutKind, { thicknessMm }: Product): Tool =>
-  kind === 'hole' ? 'core bit' : thicknessMm > THICKEST_NIPPED_MM ? 'wet saw' : 'nippers';
+export const chipTool = (kind: CutKind, { thicknessMm }: Product, longestSideMm: number): Tool =>
+  kind === 'hole' ? 'core bit' : thicknessMm > THICKEST_NIPPED_MM || longestSideMm > LARGEST_NIPPED_MM ? 'wet saw' : 'nippers';
+
+/** Larger chips break where they please, mm. */
+const LARGEST_NIPPED_MM = 50;
 
 /** Nippers bite chips up to about this thickness, mm. */
 const THICKEST_NIPPED_MM = 8;

@@ -35,6 +35,7 @@ const isAlike = (a: CutPiece, b: CutPiece): boolean =>
   a.kind === b.kind &&
   a.productId === b.productId &&
   a.hand === b.hand &&
+  a.edgeShows === b.edgeShows &&
   a.inTile.length === b.inTile.length &&
   a.inTile[0].length === b.inTile[0].length &&
   Math.abs(a.areaMm2 - b.areaMm2) <= SAME_CUT_MM * 2 * (a.sizeMm.widthMm + a.sizeMm.heightMm);

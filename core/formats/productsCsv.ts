@@ -1,4 +1,5 @@
 import Papa from 'papaparse';
+import { MOST } from '../job/job.ts';
 import { issue, type Issue } from '../result.ts';
 import { productSchema, type Product } from '../tile/product.ts';
 import { issuesFromZod } from './zodIssues.ts';
@@ -6,6 +7,8 @@ import { issuesFromZod } from './zodIssues.ts';
 /** A list of tiles read from a table: the rows that can be used, and what is wrong with the others. */
 export interface ProductTable {
   readonly products: readonly Product[];
+  /** What each row gave of its tile: all else is the default of a new one, and stays as it is of one that is known. */
+  readonly given: readonly (readonly (keyof Product)[])[];
   /** Each with the row as it counts in a spreadsheet (the head is row 1) and the column. */
   readonly issues: readonly Issue[];
 }
@@ -52,20 +55,29 @@ export function productsCsv(products: readonly Product[]): string {
 
 /**
  * Reads a list of tiles from CSV. Heads are matched whatever their case; `width in` or `width cm` gives
- * another unit. Issues: `csv/empty`, `csv/sheet`, `csv/missing-column`, `csv/unknown-column`, `csv/unknown-unit`, and for
+ * another unit. Issues: `csv/empty`, `csv/too-many-rows`, `csv/sheet`, `csv/missing-column`, `csv/unknown-column`, `csv/unknown-unit`, and for
  * a row any issue of a field, its path starting with the row and the head of the column.
  */
 export function readProductsCsv(text: string): ProductTable {
-  const { data } = Papa.parse<string[]>(text.replace(/^\uFEFF/, ''), { skipEmptyLines: 'greedy' });
+  const { data } = Papa.parse<string[]>(text.replace(/^\uFEFF/, ''), { skipEmptyLines: 'greedy', preview: MOST.products + 2 });
   const [head, ...rows] = data;
-  if (!head || rows.length === 0) return { products: [], issues: [issue('csv/empty', [], {})] };
+  if (rows.length > MOST.products)
+    return {
+      products: [],
+      given: [],
+      issues: [issue('csv/too-many-rows', ['row', MOST.products + 2], { rows: rows.length, most: MOST.products })],
+    };
+  if (!head || rows.length === 0) return { products: [], given: [], issues: [issue('csv/empty', [], {})] };
   const { columns, issues } = matchHeads(head);
-  if (issues.length > 0) return { products: [], issues };
+  if (issues.length > 0) return { products: [], given: [], issues };
   const read = rows.map((cells, k) => readRow(cells, columns, k + 2));
+  const twice = repeated(read);
+  const kept = read.filter((row) => row.product !== null && !twice.has(row));
   return {
-    products: read.flatMap(({ product }, k) => (product && !repeats(read, k) ? [product] : [])),
-    issues: read.flatMap((row, k) =>
-      repeats(read, k) ? [issue('job/repeated-id', ['row', row.row, 'id'], { id: row.product?.id ?? '' })] : row.issues,
+    products: kept.flatMap(({ product }) => product ?? []),
+    given: kept.map(({ given }) => given),
+    issues: read.flatMap((row) =>
+      twice.has(row) ? [issue('job/repeated-id', ['row', row.row, 'id'], { id: row.product?.id ?? '' })] : row.issues,
     ),
   };
 }
@@ -108,7 +120,13 @@ function matchHeads(head: readonly string[]): { columns: Matched[]; issues: Issu
 interface ReadRow {
   readonly row: number;
   readonly product: Product | null;
+  readonly given: readonly (keyof Product)[];
   readonly issues: readonly Issue[];
+}
+
+/** A tile that is known, with what a row gave of it; pictures, lots and the rest stay. */
+export function takeGiven(known: Product, row: Product, given: readonly (keyof Product)[]): Product {
+  return { ...known, ...Object.fromEntries(given.map((key) => [key, row[key]])) };
 }
 
 function readRow(cells: readonly string[], columns: readonly Matched[], row: number): ReadRow {
@@ -120,11 +138,12 @@ function readRow(cells: readonly string[], columns: readonly Matched[], row: num
   shapeUp(data);
   data['id'] ??= idFrom(String(data['name'] ?? `row-${row}`));
   if ((data['shape'] as { kind?: unknown } | undefined)?.kind === 'sheet')
-    return { row, product: null, issues: [issue('csv/sheet', ['row', row, 'outline'], {})] };
+    return { row, product: null, given: [], issues: [issue('csv/sheet', ['row', row, 'outline'], {})] };
   const parsed = productSchema.safeParse(data);
-  if (parsed.success) return { row, product: parsed.data, issues: [] };
+  const given = Object.keys(data) as (keyof Product)[];
+  if (parsed.success) return { row, product: parsed.data, given, issues: [] };
   const issues = issuesFromZod(parsed.error).map((found) => ({ ...found, path: ['row', row, headOf(found.path)] }));
-  return { row, product: null, issues };
+  return { row, product: null, given, issues };
 }
 
 /** Figures stay text where they are none, so that the field says what it expected. */
@@ -171,6 +190,15 @@ function headOf(path: Issue['path']): string {
   return exact?.head ?? within?.head ?? String(path[0]);
 }
 
-/** Whether the tile of a row has the id of one before it; the first keeps it. */
-const repeats = (rows: readonly ReadRow[], k: number): boolean =>
-  rows[k].product !== null && rows.slice(0, k).some((other) => other.product?.id === rows[k].product?.id);
+/** Rows whose tile has the id of one before it; the first keeps it. */
+function repeated(rows: readonly ReadRow[]): ReadonlySet<ReadRow> {
+  const seen = new Set<string>();
+  return new Set(
+    rows.filter(({ product }) => {
+      if (product === null) return false;
+      if (seen.has(product.id)) return true;
+      seen.add(product.id);
+      return false;
+    }),
+  );
+}

@@ -1,5 +1,6 @@
 import type { Job, Surface } from './job.ts';
 import type { StartedSet } from './startSet.ts';
+import { clipText } from '../units/clipText.ts';
 import { measurementsOf } from '../surface/measurements.ts';
 
 /** A copy of a surface for another place: everything chosen stays, every length is to be measured again. */
@@ -14,7 +15,7 @@ export function repeatRoom(job: Job, roomId: string, id: string, name: string): 
   const inside = job.surfaces.filter((surface) => surface.roomId === roomId);
   const idOf = new Map(inside.map((surface, k) => [surface.id, `${id}-${k + 1}`]));
   const nameOf = (surface: Surface): string =>
-    (old && surface.name.startsWith(old.name) ? name + surface.name.slice(old.name.length) : `${surface.name}, ${name}`).slice(0, 80);
+    clipText(old && surface.name.startsWith(old.name) ? name + surface.name.slice(old.name.length) : `${surface.name}, ${name}`, 80);
   const surfaces = inside.map((surface) => ({ ...repeatSurface(surface, idOf.get(surface.id) ?? id, nameOf(surface)), roomId: id }));
   const links = job.links.flatMap((link, k) => {
     const [a, b] = [idOf.get(link.a.surface), idOf.get(link.b.surface)];

@@ -1,6 +1,7 @@
 import type { Job, Surface } from './job.ts';
 import { setFaceName } from '../messages/en/sets.ts';
 import { startSurfaceOf } from './startJob.ts';
+import { clipText } from '../units/clipText.ts';
 import type { Link } from '../surface/link.ts';
 import { facesOfSet, type SetForm } from '../surface/sets/registry.ts';
 
@@ -16,7 +17,7 @@ export function startSet(job: Job, id: string, name: string, form: SetForm): Sta
   const { faces, joins } = facesOfSet(form);
   const idOf = (key: string): string => `${id}-${key}`.slice(0, 40);
   const surfaces = faces.map((face): Surface => {
-    const plain = startSurfaceOf(job, idOf(face.key), `${name}, ${setFaceName(face)}`.slice(0, 80), face.kind, face.shape);
+    const plain = startSurfaceOf(job, idOf(face.key), clipText(`${name}, ${setFaceName(face)}`, 80), face.kind, face.shape);
     return { ...plain, roomId: id, measured: { ...plain.measured, roles: { ...face.roles } } };
   });
   const links = joins.map(({ a, b, meets }, k): Link => {

@@ -22,6 +22,8 @@ export interface EdgeCut {
 export interface EdgeSummary {
   readonly id: string;
   readonly role: EdgeRole;
+  /** The reveal of a doorway. */
+  readonly isReveal: boolean;
   readonly lengthMm: number;
   /** The smallest of the pieces this edge cuts, at either end of each, mm; null when it cuts none. */
   readonly smallestCutMm: number | null;
@@ -48,6 +50,7 @@ export function summariseEdges(edges: readonly Edge[], layouts: readonly Layout[
     return {
       id,
       role: stretches[0].role,
+      isReveal: stretches[0].isReveal,
       lengthMm: stretches.reduce((sum, edge) => sum + distance(edge.from, edge.to), 0),
       smallestCutMm: depths.length > 0 ? Math.min(...depths) : null,
       largestCutMm: depths.length > 0 ? Math.max(...depths) : null,

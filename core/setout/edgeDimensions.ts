@@ -1,5 +1,4 @@
 import { cross, quarterTurn, scale, subtract, unit, type Point } from '../geometry/point.ts';
-import { isReveal } from '../surface/edge.ts';
 import type { EdgeCut, EdgeSummary } from './edgeCuts.ts';
 
 /** Cuts that differ by less than this are dimensioned once, mm. */
@@ -22,7 +21,7 @@ export interface EdgeDimension {
  */
 export function edgeDimensions({ edges }: { readonly edges: readonly EdgeSummary[] }): EdgeDimension[] {
   return edges
-    .filter((edge) => !isReveal(edge) && !isBent(edge))
+    .filter((edge) => !edge.isReveal && !isBent(edge))
     .flatMap(({ cuts }) => {
       const bySize = new Map<number, Place[]>();
       for (const place of cuts.flatMap(placesOf)) {

@@ -50,7 +50,6 @@ export interface Edge {
   readonly to: Point;
   readonly role: EdgeRole;
   readonly gapMm: number;
+  /** Whether it is the reveal of a doorway: too short to set out by. */
+  readonly isReveal: boolean;
 }
-
-/** Whether an edge is the reveal of a doorway: too short to set out by. */
-export const isReveal = ({ id }: { readonly id: string }): boolean => /-(start|end)$/.test(id);

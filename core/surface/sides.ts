@@ -1,5 +1,5 @@
 import { distance, subtract } from '../geometry/point.ts';
-import { isReveal, type Edge } from './edge.ts';
+import type { Edge } from './edge.ts';
 
 /** The four ways an edge can face. */
 export const SIDES = ['left', 'right', 'bottom', 'top'] as const;
@@ -22,7 +22,7 @@ export function mainEdges(edges: readonly Edge[], doorIds: ReadonlySet<string>):
   const longest = (side: SurfaceSide): string | null => {
     const lengths = new Map<string, number>();
     for (const edge of edges) {
-      if (isReveal(edge) || doorIds.has(edge.id) || sideOf(edge) !== side) continue;
+      if (edge.isReveal || doorIds.has(edge.id) || sideOf(edge) !== side) continue;
       lengths.set(edge.id, (lengths.get(edge.id) ?? 0) + distance(edge.from, edge.to));
     }
     return (

@@ -64,11 +64,12 @@ export function traceSurface(measured: Measured): Traced {
   const body = boxOf(shape.ring);
   const opened = openDoorways(shape, measured.doorways);
   const doorIds = new Set(measured.doorways.map((d) => d.id));
-  const roleOf = (id: string): EdgeRole => measured.roles[id] ?? (doorIds.has(id) ? 'threshold' : 'wall');
-  const gapOf = (id: string): number => measured.edgeGapsMm[id] ?? measured.gapsMm[roleOf(id)];
+  const revealIds = new Set(measured.doorways.flatMap(({ id }) => [`${id}-start`, `${id}-end`]));
+  const roleOf = (id: string): EdgeRole => ownValue(measured.roles, id) ?? (doorIds.has(id) ? 'threshold' : 'wall');
+  const gapOf = (id: string): number => ownValue(measured.edgeGapsMm, id) ?? measured.gapsMm[roleOf(id)];
   const edges = opened.ring.map((from, k): Edge => {
     const id = opened.edgeIds[k];
-    return { id, from, to: opened.ring[(k + 1) % opened.ring.length], role: roleOf(id), gapMm: gapOf(id) };
+    return { id, from, to: opened.ring[(k + 1) % opened.ring.length], role: roleOf(id), gapMm: gapOf(id), isReveal: revealIds.has(id) };
   });
   const field = insetEdges(
     opened.ring,
@@ -114,6 +115,10 @@ function traceFixtures(fixtures: readonly Fixture[], { ring, edgeIds }: NamedRin
     ];
   });
 }
+
+/** The value of a name that anybody may choose: also `constructor`. */
+const ownValue = <T>(record: Readonly<Record<string, T>>, key: string): T | undefined =>
+  Object.hasOwn(record, key) ? record[key] : undefined;
 
 /** Where one edge ends and the next begins. */
 const cornersOf = ({ ring, edgeIds }: NamedRing): Corner[] =>

@@ -1,6 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import type { FastifyPluginAsyncZod } from 'fastify-type-provider-zod';
 import { z } from 'zod';
+import { clipText } from '@azulejo/core/units/clipText';
 import { ApiError } from '../errors/apiError.ts';
 import type { JobRepository } from '../jobs/jobRepository.ts';
 import type { CopyFolder } from './copyFolder.ts';
@@ -59,7 +60,7 @@ export const copyRoutes =
         const job = await copies.find(day, id);
         if (!job) throw new ApiError('copy/not-found');
         if (await jobs.insert(job)) return reply.status(201).send({ id: job.id });
-        const other = { ...job, id: randomUUID(), name: `${job.name.slice(0, 60)} (${day})` };
+        const other = { ...job, id: randomUUID(), name: `${clipText(job.name, 60)} (${day})` };
         await jobs.insert(other);
         return reply.status(201).send({ id: other.id });
       },

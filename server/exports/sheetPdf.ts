@@ -7,7 +7,7 @@ import { describePattern } from '@azulejo/core/messages/en/patterns';
 import { describeReason } from '@azulejo/core/messages/en/reasons';
 import { describeSheetPart, describeSheets } from '@azulejo/core/messages/en/sheets';
 import { SAFETY } from '@azulejo/core/messages/en/safety';
-import { isReveal } from '@azulejo/core/surface/edge';
+
 import { actualSize } from '@azulejo/core/tile/product';
 import { formatLength, formatLengthWithUnit } from '@azulejo/core/units/formatLength';
 import type { SurfaceSource } from './exportKind.ts';
@@ -107,7 +107,7 @@ function writeSetoutPage(pdf: PDFKit.PDFDocument, source: SurfaceSource): void {
   for (const line of planned.lines) paragraph(describeLine(line, tape));
   for (const line of planned.slants) paragraph(describeSlant(line, (edge) => planned.traced.names[edge] ?? edgeName(edge), tape));
   paragraph('Along the edges', 'bold', 10);
-  for (const { id, smallestCutMm, largestCutMm } of planned.edges.filter((edge) => !isReveal(edge))) {
+  for (const { id, smallestCutMm, largestCutMm } of planned.edges.filter((edge) => !edge.isReveal)) {
     const cuts =
       smallestCutMm === null || largestCutMm === null
         ? 'full pieces'

@@ -46,6 +46,10 @@ export interface JobEntry {
   readonly surfaceCount: number;
   readonly version: number;
   readonly updatedAt: Date;
+  /** Lengths that are still to be measured since surfaces were copied. */
+  readonly toMeasureAgain: number;
+  /** The surfaces that changed last, each with its measured shape. */
+  readonly latest: readonly { readonly id: string; readonly name: string; readonly shape: unknown }[];
 }
 
 /** Where a job stands: its version, and what can be undone and redone. */

@@ -26,6 +26,8 @@ const entry = z.object({
   surfaceCount: z.number(),
   version: z.number(),
   updatedAt: z.date(),
+  toMeasureAgain: z.number(),
+  latest: z.array(z.object({ id: z.string(), name: z.string(), shape: z.unknown() })).describe('Surfaces that changed last'),
 });
 const change = z.object({
   id: z.string().min(1).max(60).describe('The change, named by who makes it: sent again, it is not made twice'),
@@ -43,9 +45,9 @@ export const jobRoutes =
       (_request, body, done) => done(null, body),
     );
 
-    app.get('/jobs', { schema: { summary: 'All jobs, newest first', response: { 200: z.array(entry) } } }, async () => [
-      ...(await jobs.list()),
-    ]);
+    app.get('/jobs', { schema: { summary: 'All jobs, newest first', response: { 200: z.array(entry) } } }, async () =>
+      (await jobs.list()).map((one) => ({ ...one, latest: [...one.latest] })),
+    );
 
     app.post(
       '/jobs',

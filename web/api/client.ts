@@ -1,5 +1,6 @@
 import type { Change } from '@azulejo/core/job/edit/editJob';
 import type { Job } from '@azulejo/core/job/job';
+import type { Shape } from '@azulejo/core/surface/shapes/registry';
 
 /** A job in the list. */
 export interface JobEntry {
@@ -9,6 +10,10 @@ export interface JobEntry {
   readonly surfaceCount: number;
   readonly version: number;
   readonly updatedAt: string;
+  /** Lengths still to be measured since surfaces were copied. */
+  readonly toMeasureAgain: number;
+  /** The surfaces that changed last. */
+  readonly latest: readonly { readonly id: string; readonly name: string; readonly shape: Shape }[];
 }
 
 /** Where a job stands on the server. */

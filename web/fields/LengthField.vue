@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, onBeforeUnmount, ref, useId, watch } from 'vue';
+import { computed, nextTick, onBeforeUnmount, ref, useId, watch } from 'vue';
 import FieldFrame from './FieldFrame.vue';
 import FigureInput from './FigureInput.vue';
 import { reportTrouble } from './fieldTroubles.ts';
@@ -64,7 +64,8 @@ function readText() {
 function commitLength(mm: number): void {
   const [first] = props.commit(mm);
   trouble.value = first ? describeIssue(first, props.tape) : null;
-  if (!first) text.value = (mm < 0 ? '−' : '') + formatTypedLength(Math.abs(mm), props.tape);
+  // What is in force now, which the form may have settled otherwise.
+  if (!first) void nextTick(() => (text.value = shown()));
 }
 
 /** Up and down step by what the tape shows, ten times as far with Shift. */

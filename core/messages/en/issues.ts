@@ -49,6 +49,8 @@ export const ISSUE_WORDS = {
     `The walls don't close: ${length(openMm)} stay open on ${length(roundMm)} of wall, too much to spread. A length or a turn is wrong.`,
   'shape/wall-too-long': ({ wall, lengthMm, othersMm }, length) =>
     `The wall ${edgeName(wall)} (${length(lengthMm)}) is longer than all the others together (${length(othersMm)}), so they can't close.`,
+  'square/far-off': ({ acrossMm, squareMm, deg }, length) =>
+    `With ${length(acrossMm)} the corner would have ${deg}°. Square, the marks are ${length(squareMm)} apart; is it the right pair of marks?`,
   'shape/no-triangle': ({ longest, longestMm, first, second, togetherMm }, length) =>
     `The distance ${edgeName(longest)} can't be ${length(longestMm)}: ${edgeName(first)} and ${edgeName(second)} together reach only ${length(togetherMm)}.`,
   'shape/reading-far-off': ({ reading, readMm, expectedMm }, length) =>
@@ -91,6 +93,7 @@ export const ISSUE_WORDS = {
   'svg/not-xml': ({ line, reason }) => `Line ${line} of the SVG is broken: ${reason}`,
   'svg/no-svg': () => 'The file is XML but has no "svg" element.',
   'svg/bad-path': ({ element, reason }) => `The element ${element} can't be read: ${reason}.`,
+  'csv/too-many-rows': ({ most }) => `The table has more rows than a job may have tiles. Expected at most ${most}; nothing was read.`,
   'csv/empty': () => 'The table is empty. Expected a row of column heads and a row for each tile.',
   'csv/missing-column': ({ column }) => `The column "${column}" is missing.`,
   'csv/unknown-column': ({ column, columns }) => `The column "${column}" is not known. Expected: ${columns}.`,

@@ -1,5 +1,5 @@
 import { seededNumbers } from '../../geometry/seededNumbers.ts';
-import { startEffort, type Effort } from './effort.ts';
+import { FIRST_DRAW_SQUARES, LATER_DRAW_SQUARES, startEffort, type Effort } from './effort.ts';
 import { together } from './editStones.ts';
 import { retile } from './retile.ts';
 import { coverOf, faultsNear, faultsOf, squaresOf, type AshlarRules, type CellSize, type Stone } from './stones.ts';
@@ -12,7 +12,7 @@ const SEEDS_APART = 10_007;
 export function drawAshlar(rules: AshlarRules, seed: number): Stone[] {
   let best: { stones: Stone[]; faults: number } | null = null;
   for (let round = 0; round < DRAWS && best?.faults !== 0; round++) {
-    const effort = startEffort();
+    const effort = startEffort(round === 0 ? FIRST_DRAW_SQUARES : LATER_DRAW_SQUARES);
     const next = seededNumbers(seed + round * SEEDS_APART);
     const filled = fill([], rules, next);
     // Stones of one size lie as they lie: no move changes anything.
@@ -45,7 +45,7 @@ export function rollPatch(stones: readonly Stone[], centre: number, locked: read
     next,
   );
   const isOpen = (stone: Stone): boolean => !fixed.has(String(stone));
-  const effort = startEffort();
+  const effort = startEffort(FIRST_DRAW_SQUARES);
   return mend(settle(rolled, isOpen, rules, next, effort), isOpen, rules, next, effort);
 }
 

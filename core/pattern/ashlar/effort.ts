@@ -1,8 +1,9 @@
 /**
- * Work that may be put into one draw, in squares of the cell that are looked at: about a second of it. Counted, not
- * timed, so that the same seed draws the same cell everywhere.
+ * Work that may be put into a draw, in squares of the cell that are looked at: some seconds for the first, less for
+ * each that is tried after it. Counted, not timed, so that the same seed draws the same cell everywhere.
  */
-const MOST_SQUARES = 4_000_000;
+export const FIRST_DRAW_SQUARES = 12_000_000;
+export const LATER_DRAW_SQUARES = 3_000_000;
 
 /** What is left of the work for one draw. */
 export interface Effort {
@@ -11,7 +12,7 @@ export interface Effort {
 }
 
 /** Starts counting. */
-export function startEffort(most = MOST_SQUARES): Effort {
+export function startEffort(most: number): Effort {
   let left = most;
   return {
     spend: (squares) => {

@@ -33,9 +33,9 @@ export function groundWithin(
   beside: readonly Edge[],
   like: (k: number) => Pick<Edge, 'id' | 'role'>,
 ): Ground {
-  const edges = ring.map((from, k): Edge => ({ ...like(k), from, to: ring[(k + 1) % ring.length], gapMm: 0 }));
+  const edges = ring.map((from, k): Edge => ({ ...like(k), from, to: ring[(k + 1) % ring.length], gapMm: 0, isReveal: false }));
   return { edges, sides: mainEdges(edges, new Set()), limits: boxOf(ring), region, beside };
 }
 
 const edgesOf = (ring: Ring, id: (k: number) => string): Edge[] =>
-  ring.map((from, k) => ({ id: id(k), from, to: ring[(k + 1) % ring.length], role: 'wall', gapMm: 0 }));
+  ring.map((from, k) => ({ id: id(k), from, to: ring[(k + 1) % ring.length], role: 'wall', gapMm: 0, isReveal: false }));

@@ -5,6 +5,7 @@ import { useRouter } from 'vue-router';
 import { PhCopy, PhDownloadSimple, PhPlus, PhShoppingCartSimple, PhSlidersHorizontal } from '@phosphor-icons/vue';
 import { repeatRoom, repeatSurface } from '@azulejo/core/job/repeatSurface';
 import { exportUrl } from '../../api/client.ts';
+import { clipText } from '@azulejo/core/units/clipText';
 import { useJobPlan } from '../../workers/useJobPlan.ts';
 import JobDetailsDialog from './JobDetailsDialog.vue';
 import LoadingState from '../LoadingState.vue';
@@ -43,7 +44,7 @@ function remove(id: string): void {
 function repeat(id: string): void {
   const surface = jobs.job?.surfaces.find((one) => one.id === id);
   if (!surface || !jobs.job) return;
-  const copy = repeatSurface(surface, newId('surface', jobs.job.surfaces), `${surface.name}, again`.slice(0, 80));
+  const copy = repeatSurface(surface, newId('surface', jobs.job.surfaces), clipText(`${surface.name}, again`, 80));
   jobs.change(`Repeat ${surface.name}`, (draft) => {
     draft.surfaces.push(copy);
   });
@@ -56,7 +57,7 @@ function repeatAll(roomId: string): void {
     jobs.job,
     roomId,
     newId('room', [...jobs.job.rooms, ...jobs.job.surfaces]),
-    `${old?.name ?? 'Room'} again`.slice(0, 60),
+    clipText(`${old?.name ?? 'Room'} again`, 60),
   );
   jobs.change(`Repeat ${old?.name ?? 'room'}`, (draft) => {
     draft.rooms.push(copy.room);

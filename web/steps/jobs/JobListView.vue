@@ -2,15 +2,19 @@
 import Button from 'primevue/button';
 import { onMounted, ref } from 'vue';
 import { useRouter } from 'vue-router';
-import { PhFolderOpen, PhPlus, PhTrash } from '@phosphor-icons/vue';
+import { PhClockCounterClockwise, PhFolderOpen, PhPlus, PhTrash, PhWarning } from '@phosphor-icons/vue';
 import { api, ServerError, type JobEntry } from '../../api/client.ts';
+import CopiesDialog from './CopiesDialog.vue';
 import DeleteJobDialog from './DeleteJobDialog.vue';
 import NewJobDialog from './NewJobDialog.vue';
+import OutlineSketch from './OutlineSketch.vue';
+import RescueNotice from './RescueNotice.vue';
 
 const router = useRouter();
 const list = ref<readonly JobEntry[] | null>(null);
 const trouble = ref<readonly string[]>([]);
 const starting = ref(false);
+const copying = ref(false);
 const deleting = ref<JobEntry | null>(null);
 const file = ref<HTMLInputElement | null>(null);
 
@@ -49,6 +53,8 @@ async function openDemo(): Promise<void> {
   await bring(text);
 }
 
+/** The surface that changed last, where the work was left. */
+const goOn = (job: JobEntry) => ({ name: 'surface', params: { jobId: job.id, surfaceId: job.latest[0].id, step: 'setout' } });
 const when = (iso: string): string => new Date(iso).toLocaleString([], { dateStyle: 'medium', timeStyle: 'short' });
 </script>
 
@@ -58,8 +64,10 @@ const when = (iso: string): string => new Date(iso).toLocaleString([], { dateSty
       <h1 class="grow">Jobs</h1>
       <input ref="file" type="file" accept=".json,application/json" class="unseen" aria-label="Job file" @change="readFile" />
       <Button severity="secondary" outlined @click="file?.click()"><PhFolderOpen :size="19" />Read a job file</Button>
+      <Button severity="secondary" text @click="copying = true"><PhClockCounterClockwise :size="19" />Daily copies</Button>
       <Button @click="starting = true"><PhPlus :size="19" weight="bold" />New job</Button>
     </header>
+    <RescueNotice />
     <div v-if="trouble.length > 0" class="trouble" role="alert">
       <p v-for="line in trouble.slice(0, 6)" :key="line">{{ line }}</p>
     </div>
@@ -83,16 +91,28 @@ const when = (iso: string): string => new Date(iso).toLocaleString([], { dateSty
     <ul v-else-if="list" class="list">
       <li v-for="job in list" :key="job.id">
         <RouterLink :to="{ name: 'job', params: { jobId: job.id } }" class="entry">
-          <span class="name">{{ job.name }}</span>
-          <span class="soft">{{ job.client }}</span>
+          <span class="who"
+            ><span class="name">{{ job.name }}</span
+            ><span class="soft">{{ job.client }}</span></span
+          >
+          <span class="sketches"><OutlineSketch v-for="surface in job.latest" :key="surface.id" :shape="surface.shape" /></span>
           <span class="figure count"
             >{{ job.surfaceCount }}<small> {{ job.surfaceCount === 1 ? 'surface' : 'surfaces' }}</small></span
           >
-          <span class="soft small when">{{ when(job.updatedAt) }}</span>
         </RouterLink>
+        <p class="next small">
+          <span v-if="job.toMeasureAgain > 0" class="again"
+            ><PhWarning :size="16" weight="bold" />{{ job.toMeasureAgain }} {{ job.toMeasureAgain === 1 ? 'length' : 'lengths' }} to measure
+            again</span
+          >
+          <RouterLink v-if="job.latest[0]" :to="goOn(job)">Go on with {{ job.latest[0].name }}</RouterLink>
+          <RouterLink v-else :to="{ name: 'new-surface', params: { jobId: job.id } }">Measure the first surface</RouterLink>
+          <span class="soft">{{ when(job.updatedAt) }}</span>
+        </p>
         <Button text severity="secondary" :aria-label="`Delete ${job.name}`" @click="deleting = job"><PhTrash :size="18" /></Button>
       </li>
     </ul>
+    <CopiesDialog v-if="copying" @close="copying = false" />
     <NewJobDialog v-if="starting" @close="starting = false" />
     <DeleteJobDialog
       v-if="deleting"
@@ -116,7 +136,7 @@ const when = (iso: string): string => new Date(iso).toLocaleString([], { dateSty
   align-items: center;
   flex-wrap: wrap;
   margin-bottom: 1.25rem;
-  max-width: 62rem;
+  max-width: 76rem;
 }
 .unseen {
   display: none;
@@ -127,18 +147,24 @@ const when = (iso: string): string => new Date(iso).toLocaleString([], { dateSty
   padding: 0.7rem 1rem;
   border-radius: 4px;
   margin-bottom: 1rem;
-  max-width: 62rem;
+  max-width: 76rem;
 }
 .list {
   margin: 0;
   padding: 0;
   list-style: none;
-  max-width: 62rem;
+  max-width: 76rem;
   background: var(--panel);
   border-radius: 4px;
 }
+.list {
+  display: grid;
+  grid-template-columns: minmax(12rem, 1fr) auto auto minmax(15rem, auto) auto;
+}
 .list li {
-  display: flex;
+  display: grid;
+  grid-template-columns: subgrid;
+  grid-column: 1 / -1;
   align-items: center;
   padding-right: 0.5rem;
 }
@@ -146,11 +172,11 @@ const when = (iso: string): string => new Date(iso).toLocaleString([], { dateSty
   border-top: 1px solid var(--line);
 }
 .entry {
-  flex: 1;
   display: grid;
-  grid-template-columns: minmax(0, 2fr) minmax(0, 2fr) auto 11rem;
-  gap: 1rem;
-  align-items: baseline;
+  grid-template-columns: subgrid;
+  grid-column: 1 / 4;
+  gap: 1.6rem;
+  align-items: center;
   padding: 1rem 1.1rem;
   color: inherit;
   text-decoration: none;
@@ -162,18 +188,41 @@ const when = (iso: string): string => new Date(iso).toLocaleString([], { dateSty
   outline: 3px solid var(--cobalt);
   outline-offset: -3px;
 }
+.who {
+  display: grid;
+  min-width: 0;
+}
 .name {
   font: 600 1.15rem/1.3 'Barlow';
 }
+.sketches {
+  display: flex;
+  gap: 0.7rem;
+}
 .count {
   font-size: 1.3rem;
+  white-space: nowrap;
 }
 .count small {
+  margin-left: 0.25rem;
   font: 400 0.85rem 'Barlow';
   color: var(--ink-soft);
 }
-.when {
-  text-align: right;
+.next {
+  display: grid;
+  gap: 0.15rem;
+  justify-items: start;
+  padding: 0.8rem 0.6rem;
+}
+.next a {
+  color: var(--cobalt);
+}
+.again {
+  display: inline-flex;
+  gap: 0.35rem;
+  align-items: center;
+  color: var(--warn);
+  font-weight: 600;
 }
 .empty {
   max-width: 34rem;
@@ -200,14 +249,21 @@ const when = (iso: string): string => new Date(iso).toLocaleString([], { dateSty
 .tiles i:nth-child(6) {
   clip-path: inset(0 0 0 50%);
 }
-@media (max-width: 640px) {
-  .entry {
-    grid-template-columns: 1fr auto;
-    gap: 0.2rem 1rem;
+@media (max-width: 860px) {
+  .list {
+    grid-template-columns: minmax(0, 1fr) auto;
   }
-  .when {
-    text-align: left;
+  .entry {
+    grid-template-columns: minmax(0, 1fr) auto;
     grid-column: 1 / -1;
+    gap: 0.4rem 1rem;
+  }
+  .sketches {
+    grid-column: 1 / -1;
+    grid-row: 2;
+  }
+  .next {
+    padding: 0 1.1rem 0.9rem;
   }
 }
 </style>

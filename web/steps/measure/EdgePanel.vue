@@ -5,7 +5,7 @@ import { PhArrowCounterClockwise } from '@phosphor-icons/vue';
 import type { Surface } from '@azulejo/core/job/job';
 import { roleName } from '@azulejo/core/messages/en/names';
 import type { SurfacePlan } from '@azulejo/core/planning/planned';
-import { EDGE_ROLES, isReveal, type EdgeRole } from '@azulejo/core/surface/edge';
+import { EDGE_ROLES, type EdgeRole } from '@azulejo/core/surface/edge';
 import type { Tape } from '@azulejo/core/units/tape';
 import ChoiceField from '../../fields/ChoiceField.vue';
 import FieldGrid from '../../fields/FieldGrid.vue';
@@ -21,7 +21,7 @@ const edit = useEditSurface(() => props.surface.id);
 const edges = computed(() => {
   const { plan } = props;
   if (!plan) return [];
-  const ids = [...new Set(plan.traced.edges.map(({ id }) => id))].filter((id) => !isReveal({ id }));
+  const ids = [...new Set(plan.traced.edges.filter(({ isReveal }) => !isReveal).map(({ id }) => id))];
   const doors = new Set(props.surface.measured.doorways.map(({ id }) => id));
   return ids
     .sort((a, b) => Number(doors.has(a)) - Number(doors.has(b)))

@@ -47,7 +47,8 @@ function levelOverlay({ readings }: Levels, body: Box): LevelOverlay {
   const [low, high] = [Math.min(...values), Math.max(...values)];
   const lowest = Math.min(...readings.map(({ downMm }) => -downMm));
   const thresholds = Array.from({ length: BANDS }, (_, k) => low + ((high - low) * k) / BANDS);
-  const bands = contours().size([columns, rows]).thresholds(thresholds)(values);
+  const isLevel = Math.max(...readings.map(({ downMm }) => -downMm)) === lowest;
+  const bands = isLevel ? [] : contours().size([columns, rows]).thresholds(thresholds)(values);
   return {
     bands: bands.map(({ coordinates }, k) => ({
       share: k / (BANDS - 1),

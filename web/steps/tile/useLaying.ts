@@ -8,14 +8,31 @@ import { useEditSurface } from '../useEditSurface.ts';
 export interface EditedLaying {
   readonly laying: ComputedRef<Laying>;
   readonly put: (label: string, next: Partial<Laying>) => readonly Issue[];
+  /** Changes what is being edited now, however much later it is called: for what takes its time. */
+  readonly putHere: () => (label: string, next: Partial<Laying>) => readonly Issue[];
 }
 
 /** The laying of a whole surface, or of one of its insets. */
 export function useLaying(surface: () => Surface, areaId: () => string | null): EditedLaying {
-  const edit = useEditSurface(() => surface().id);
-  const holderIn = (target: Surface): Surface | Surface['areas'][number] => target.areas.find(({ id }) => id === areaId()) ?? target;
+  const holderIn = (target: Surface, inset = areaId()): Surface | Surface['areas'][number] | null =>
+    inset === null ? target : (target.areas.find(({ id }) => id === inset) ?? null);
+  const editOf = (surfaceId: () => string, inset: () => string | null): EditedLaying['put'] => {
+    const edit = useEditSurface(surfaceId);
+    return (label, next) =>
+      edit(label, (target) => {
+        const holder = holderIn(target, inset());
+        if (holder) Object.assign(holder, JSON.parse(JSON.stringify(next)));
+      });
+  };
   return {
-    laying: computed(() => holderIn(surface())),
-    put: (label, next) => edit(label, (target) => void Object.assign(holderIn(target), JSON.parse(JSON.stringify(next)))),
+    laying: computed(() => holderIn(surface()) ?? surface()),
+    put: editOf(() => surface().id, areaId),
+    putHere: () => {
+      const [surfaceId, inset] = [surface().id, areaId()];
+      return editOf(
+        () => surfaceId,
+        () => inset,
+      );
+    },
   };
 }

@@ -28,7 +28,7 @@ function start(): void {
   const edge = traceSurface(props.surface.measured).sides.bottom;
   if (!edge) return;
   const lengthMm = edgeLength(props.surface.measured.shape, edge) ?? 0;
-  set('Read the base', { edge, readings: [0, 0.5, 1].map((share) => ({ alongMm: Math.round(lengthMm * share), downMm: 1000 })) });
+  set('Read the base', { edge, readings: [0, Math.round(lengthMm / 2), lengthMm].map((alongMm) => ({ alongMm, downMm: 1000 })) });
 }
 const setReading = (k: number, key: 'alongMm' | 'downMm') => (mm: number) =>
   edit('Base reading', ({ measured }) => {

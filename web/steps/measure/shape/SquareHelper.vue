@@ -7,6 +7,8 @@ import LengthField from '../../../fields/LengthField.vue';
 
 /** The 3-4-5 triangle for a corner between two walls. */
 const props = defineProps<{ firstMm: number; secondMm: number; tape: Tape }>();
+/** No room was ever built so far off square by its corner: the marks were mixed up, degrees. */
+const FAR_OFF_DEG = 20;
 const acrossMm = ref<number | null>(null);
 const triangle = computed(() => largestTriangle(props.firstMm, props.secondMm, props.tape.system === 'metric' ? 100 : 6 * MM_PER_INCH));
 const reading = computed(() =>
@@ -23,6 +25,11 @@ const setAcross = (mm: number) => {
         figures: { longest: 'across', longestMm: mm, first: 'one leg', second: 'the other', togetherMm: value.firstMm + value.secondMm },
       },
     ];
+  }
+  const angle = value && readThirdSide(value, mm, props.secondMm)?.angleDeg;
+  if (value && angle && Math.abs(angle - 90) > FAR_OFF_DEG) {
+    const figures = { acrossMm: mm, squareMm: value.acrossMm, deg: Math.round(angle) };
+    return [{ code: 'square/far-off', path: [], figures }];
   }
   acrossMm.value = mm;
   return [];

@@ -4,7 +4,7 @@ import Dialog from 'primevue/dialog';
 import InputText from 'primevue/inputtext';
 import { computed, ref } from 'vue';
 import { PhDownloadSimple, PhPencilSimple, PhStorefront, PhTrash, PhUploadSimple } from '@phosphor-icons/vue';
-import { productsCsv, readProductsCsv, type ProductTable } from '@azulejo/core/formats/productsCsv';
+import { productsCsv, readProductsCsv, takeGiven, type ProductTable } from '@azulejo/core/formats/productsCsv';
 import type { Job } from '@azulejo/core/job/job';
 import { describeIssue } from '@azulejo/core/messages/en/issues';
 import { SHAPE_NAMES } from '@azulejo/core/messages/en/patterns';
@@ -101,12 +101,12 @@ async function read(event: Event): Promise<void> {
 }
 /** Tiles of an id that is on the list take its place; the others are added. */
 function keepRows(): void {
-  const rows = table.value?.products ?? [];
+  const { products: rows = [], given = [] } = table.value ?? {};
   const issues = jobs.change('Read tiles', (draft) => {
-    for (const row of rows) {
+    for (const [k, row] of rows.entries()) {
       const at = draft.products.findIndex(({ id }) => id === row.id);
       if (at === -1) draft.products.push({ ...row, id: row.id || newId('tile', draft.products) });
-      else draft.products[at] = { ...draft.products[at], ...row };
+      else draft.products[at] = takeGiven(draft.products[at], row, given[k] ?? []);
     }
   });
   table.value = null;

@@ -25,6 +25,8 @@ const props = defineProps<{
   tape: Tape;
   tiles: number | null;
   put: (next: Ashlar) => readonly Issue[];
+  /** For what takes its time: lays on what is edited now, wherever the person goes meanwhile. */
+  putHere: () => (next: Ashlar) => readonly Issue[];
 }>();
 const board = useBoardStore();
 const { trouble, attempt } = useAttempt(() => props.tape);
@@ -70,12 +72,13 @@ function lock(): void {
 /** A new cell is drawn away from the page, as it can take seconds. */
 async function draw(next: Partial<Ashlar>): Promise<void> {
   const pattern = { ...toRaw(props.pattern), ...next, stones: null, locked: [] };
+  const put = props.putHere();
   board.chosenStones = [];
   const drawn = await planner.drawStones(
     JSON.parse(JSON.stringify(pattern)) as Ashlar,
     JSON.parse(JSON.stringify(module.value)) as typeof module.value,
   );
-  attempt(props.put({ ...pattern, stones: asList(drawn) }));
+  attempt(put({ ...pattern, stones: asList(drawn) }));
 }
 const redraw = (next: Partial<Ashlar>) => (void draw(next), []);
 </script>

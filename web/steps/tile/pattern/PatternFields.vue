@@ -23,6 +23,7 @@ const props = defineProps<{
   /** Tiles that the surface takes as it is planned now; null while that is worked out. */
   tiles: number | null;
   put: (next: Pattern) => readonly Issue[];
+  putHere: () => (next: Pattern) => readonly Issue[];
 }>();
 const { trouble, attempt } = useAttempt(() => props.tape);
 const choose = (next: Pattern): void => attempt(props.put(next));
@@ -129,6 +130,7 @@ const setShare = (offset: number) => (props.pattern.kind === 'runningBond' ? pro
     :tape="tape"
     :tiles="tiles"
     :put="put"
+    :put-here="putHere"
   />
   <p v-if="trouble" class="why" role="alert">{{ trouble }}</p>
 </template>

@@ -53,6 +53,11 @@ function choose(laying: Laying | null): void {
   attempt(props.edited.put('Pattern', { productId, parts, jointMm, colours, pattern: laying.pattern }));
 }
 const put = (next: Pattern) => props.edited.put('Pattern', { pattern: next });
+/** Lays a pattern on what is edited now, however much later it is ready. */
+const putHere = () => {
+  const here = props.edited.putHere();
+  return (next: Pattern) => here('Pattern', { pattern: next });
+};
 </script>
 
 <template>
@@ -85,6 +90,7 @@ const put = (next: Pattern) => props.edited.put('Pattern', { pattern: next });
       :tape="tape"
       :tiles="plan?.totals.opened ?? null"
       :put="put"
+      :put-here="putHere"
     />
     <p class="soft small">{{ PATTERN_SUITS[pattern.kind] }}</p>
     <TurnFields :laying="laying" :edited="edited" :tape="tape" />
