@@ -4,6 +4,7 @@ import { plan } from '../plan.ts';
 import type { Job } from '../job/job.ts';
 import { makeSheet } from '../pattern/makeSheet.ts';
 import { jobOfOne } from '../trials/testJob.ts';
+import type { Fixture } from '../surface/fixture.ts';
 import { sheetSize } from '../tile/sheet/sheetChips.ts';
 import { IMPERIAL_TAPE, METRIC_TAPE } from '../units/tape.ts';
 import { asWalls } from '../surface/shapes/asWalls.ts';
@@ -31,6 +32,21 @@ function twoThatMeet(heightMm: number): Job {
   const link = { id: 'l', a: { surface: first.id, edge: 'right' }, b: { surface: 'second', edge: 'left' }, meets: 'inside' } as const;
   return { ...job, surfaces: [first, second], links: [link] };
 }
+
+/** Something that stands on the surface, measured from the left and the bottom. */
+const standing = (kind: 'tray' | 'column', outline: Fixture['outline'], leftMm: number, bottomMm: number): Fixture => ({
+  id: kind,
+  kind,
+  name: kind,
+  outline,
+  from: [
+    { edge: 'left', mm: leftMm },
+    { edge: 'bottom', mm: bottomMm },
+  ],
+  tiledUnder: false,
+  clearanceMm: 0,
+  cover: null,
+});
 
 /** A good surface whose tile is another. */
 const withTile = (change: Partial<Job['products'][number]>, wanted: Wanted = good): Job => {
@@ -113,6 +129,24 @@ const PROVOKED: Readonly<Record<keyof typeof ADVICE_RULES, { readonly code: stri
     code: 'advice/weave-joint',
     path: 'surfaces.0.pattern.strips',
     job: jobOfOne({ ...good, tile: [300, 97], surface: { ...good.surface, pattern: { kind: 'basketWeave', lay: 'lying', strips: 3 } } }),
+  },
+  thinBeside: {
+    code: 'advice/thin-beside',
+    path: 'surfaces.0.setout',
+    job: jobOfOne({ ...good, measured: { fixtures: [standing('tray', { kind: 'rectangle', widthMm: 881, heightMm: 300 }, 622, 5)] } }),
+  },
+  splitRound: {
+    code: 'advice/split-round',
+    path: 'surfaces.0.setout.0',
+    job: jobOfOne({ ...good, measured: { fixtures: [standing('column', { kind: 'round', diameterMm: 60 }, 1051, 155)] } }),
+  },
+  bothHands: {
+    code: 'advice/both-hands',
+    path: 'surfaces.0.pattern',
+    job: withTile(
+      { shape: { kind: 'chevron', cutDeg: 45 } },
+      { ...good, tile: [300, 80], surface: { ...good.surface, pattern: { kind: 'chevron', lay: 'upright' } } },
+    ),
   },
   sliver: {
     code: 'advice/sliver',

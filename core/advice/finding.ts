@@ -4,6 +4,7 @@ import type { Product } from '../tile/product.ts';
 import type { SheetPlan } from '../cuts/sheets/planSheets.ts';
 import type { SurfaceFigures } from '../takeoff/figures.ts';
 import type { EdgeSummary } from '../setout/edgeCuts.ts';
+import type { Field } from '../setout/field.ts';
 import type { LevelFigures } from '../surface/levels/levelFigures.ts';
 import type { Traced } from '../surface/traceSurface.ts';
 
@@ -24,6 +25,9 @@ export interface AdviceContext {
   readonly plan: {
     readonly traced: Traced;
     readonly edges: readonly EdgeSummary[];
+    /** The sides of what stands in the field. */
+    readonly beside: readonly EdgeSummary[];
+    readonly fields: readonly Field[];
     readonly levels: LevelFigures | null;
     readonly sheets: readonly SheetPlan[];
     readonly figures: SurfaceFigures;

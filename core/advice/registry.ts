@@ -1,4 +1,5 @@
 import type { AdviceContext, AdviceRule, Finding } from './finding.ts';
+import { bothHands } from './rules/bothHands.ts';
 import { cutMotif } from './rules/cutMotif.ts';
 import { innerJoint } from './rules/innerJoint.ts';
 import { longOffset } from './rules/longOffset.ts';
@@ -13,6 +14,8 @@ import { noPerimeterJoint } from './rules/noPerimeterJoint.ts';
 import { readingDisagrees } from './rules/readingDisagrees.ts';
 import { sealFirst } from './rules/sealFirst.ts';
 import { sliver } from './rules/sliver.ts';
+import { splitRound } from './rules/splitRound.ts';
+import { thinBeside } from './rules/thinBeside.ts';
 import { unevenPieces } from './rules/unevenPieces.ts';
 
 /** Every rule of advice. A new rule is a file in rules/ and a line here. */
@@ -24,12 +27,15 @@ export const ADVICE_RULES = {
   notFlush,
   nominalSize,
   sliver,
+  thinBeside,
+  splitRound,
   longOffset,
   narrowJoint,
   noPerimeterJoint,
   innerJoint,
   unevenPieces,
   cutMotif,
+  bothHands,
   mixedLots,
   sealFirst,
 } as const satisfies Record<string, AdviceRule>;

@@ -3,6 +3,7 @@ import { SLIVER_MM } from '../../setout/scoreSetout.ts';
 import type { Figures } from '../../result.ts';
 import { formatExactLength } from '../../units/formatLength.ts';
 import type { Tape } from '../../units/tape.ts';
+import { describeIssue } from './issues.ts';
 import { patternName } from './patterns.ts';
 import { edgeName } from './names.ts';
 
@@ -28,6 +29,12 @@ export const ADVICE_WORDS = {
     `"${name}" is planned with the size on the box (${length(widthMm)} x ${length(heightMm)}). Real pieces differ and every cut will be off by it; measure a handful and enter their mean.`,
   'advice/sliver': ({ edge, cutMm }, length) =>
     `The ${edgeName(edge)} edge gets pieces of ${length(cutMm)}, too narrow to look right${Number(cutMm) < SLIVER_MM ? ', and strips like that break on the saw' : ''}. Move the setout, or let an edge that nobody sees take them.`,
+  'advice/thin-beside': ({ name, cutMm }, length) =>
+    `Beside "${name}" pieces of ${length(cutMm)} are left, too narrow to look right. Move the setout so that a fuller piece meets it.`,
+  'advice/split-round': ({ name }) =>
+    `"${name}" stands within one tile. Nothing closes round what can't be lifted: the tile is split through its middle. A joint there would be easier.`,
+  'advice/both-hands': ({ name, left, right }) =>
+    `"${name}" is laid in both hands, and a face can't be turned over: order ${left} left and ${right} right, breakage and spares for each.`,
   'advice/long-offset': ({ longestMm, limitMm }, length) =>
     `Pieces of ${length(longestMm)} bow a little. Shifted by half, the middle of one meets the ends of the next and they lip; shift by a third at most (sides over ${length(limitMm)}, unless the maker says otherwise).`,
   'advice/weave-joint': ({ innerMm, jointMm }, length) =>
@@ -53,6 +60,7 @@ export const ADVICE_WORDS = {
 /** The words for one finding. */
 export function describeFinding({ code, figures }: Finding, tape: Tape): string {
   const words: Words | undefined = (ADVICE_WORDS as Record<string, Words>)[code];
-  if (!words) throw new Error(`no words for this finding: ${code}`);
+  // What is untrue of a stored job goes by the words of a refusal.
+  if (!words) return describeIssue({ code, figures }, tape);
   return words(figures, (mm) => formatExactLength(Number(mm), tape));
 }

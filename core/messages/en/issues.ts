@@ -49,7 +49,7 @@ export const ISSUE_WORDS = {
     `The walls don't close: ${length(openMm)} stay open on ${length(roundMm)} of wall, too much to spread. A length or a turn is wrong.`,
   'shape/wall-too-long': ({ wall, lengthMm, othersMm }, length) =>
     `The wall ${edgeName(wall)} (${length(lengthMm)}) is longer than all the others together (${length(othersMm)}), so they can't close.`,
-  'square/far-off': ({ acrossMm, squareMm, deg }, length) =>
+  'shape/far-off-square': ({ acrossMm, squareMm, deg }, length) =>
     `With ${length(acrossMm)} the corner would have ${deg}°. Square, the marks are ${length(squareMm)} apart; is it the right pair of marks?`,
   'shape/no-triangle': ({ longest, longestMm, first, second, togetherMm }, length) =>
     `The distance ${edgeName(longest)} can't be ${length(longestMm)}: ${edgeName(first)} and ${edgeName(second)} together reach only ${length(togetherMm)}.`,

@@ -1,5 +1,6 @@
 import type { Product } from '../../tile/product.ts';
 import type { Measured } from '../../surface/surface.ts';
+import type { Point } from '../../geometry/point.ts';
 import type { Polygon, Ring } from '../../geometry/ring.ts';
 import type { Border } from '../../pattern/edging.ts';
 import { traceSurface, type Traced } from '../../surface/traceSurface.ts';
@@ -27,6 +28,8 @@ export function fieldsOf(surface: Pick<ChosenSurface, 'areas' | 'measured' | 'jo
   return { region, ring: frame, areas: placeAreas(surface.areas, surface.measured, region, surface.jointMm) };
 }
 
+const NOTHING_IN_IT = { beside: [], standing: [] } as const;
+
 /** Whether a border goes round within an outline. */
 export function hasRoomForBorder(
   ring: Ring,
@@ -36,7 +39,7 @@ export function hasRoomForBorder(
   jointMm: number,
 ): boolean {
   const product = products.find(({ id }) => id === border.productId);
-  const ground = groundWithin(ring, region, [], (k) => ({ id: String(k), role: 'wall' }));
+  const ground = groundWithin(ring, region, NOTHING_IN_IT, (k) => ({ id: String(k), role: 'wall' }));
   return product !== undefined && splitBorder(ring, ground, border, runSize(product, border.run), jointMm) !== null;
 }
 
@@ -46,12 +49,12 @@ export function openSurface(surface: ChosenSurface, traced: Traced, products: re
   const areas = placeAreas(surface.areas, surface.measured, whole.region, surface.jointMm);
   const ground = areas.length === 0 ? whole : { ...whole, region: withoutAreas(whole.region, areas) };
   const main = openField('main', 'main', traced.frame, ground, surface, products);
-  return { ...main, fixed: [...main.fixed, ...areas.flatMap((placed) => layArea(placed, products))] };
+  return { ...main, fixed: [...main.fixed, ...areas.flatMap((placed) => layArea(placed, whole.standing, products))] };
 }
 
 /** Sets an inset out within its own outline. */
-function layArea({ area, ring, region }: PlacedArea, products: readonly Product[]): Field[] {
-  const ground = groundWithin(ring, region, [], (k) => ({ id: `${area.id}-${k}`, role: 'wall' }));
+function layArea({ area, ring, region }: PlacedArea, standing: readonly Point[], products: readonly Product[]): Field[] {
+  const ground = groundWithin(ring, region, { beside: [], standing }, (k) => ({ id: `${area.id}-${k}`, role: 'wall' }));
   const open = openField(area.id, 'area', ring, ground, { ...area, bands: [] }, products);
   const place = candidatePlacer(open);
   return [...place.lay(chooseSetout(place, area.setout)).fields, ...open.fixed];

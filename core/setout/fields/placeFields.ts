@@ -1,5 +1,5 @@
 import { difference, intersect } from '../../geometry/clip.ts';
-import { motion } from '../../geometry/point.ts';
+import { motion, type Point } from '../../geometry/point.ts';
 import { boxOf, mapPolygon, type Box, type Polygon, type Ring } from '../../geometry/ring.ts';
 import type { Band, Border } from '../../pattern/edging.ts';
 import { layPattern, type LaidPattern, type Laying } from '../../pattern/laying.ts';
@@ -11,6 +11,7 @@ import type { Area } from '../area.ts';
 import type { Field } from '../field.ts';
 import type { Placement } from '../layout.ts';
 import { placeRepeat } from '../placeRepeat.ts';
+import { splitRound } from '../splitRound.ts';
 import type { Ground } from './ground.ts';
 import { layRun, runSize } from './layBorder.ts';
 import { splitBands } from './splitBands.ts';
@@ -61,7 +62,7 @@ export function openField(
     const split = splitBands(within, laid.repeat, placement, chosen.jointMm, bands);
     return [
       ...split.stretches.map(({ region, placement: own }, k) =>
-        fieldOf(k === 0 ? id : `${id}-beyond-${k}`, k === 0 ? kind : 'beyondBand', laid, region, own),
+        fieldOf(k === 0 ? id : `${id}-beyond-${k}`, k === 0 ? kind : 'beyondBand', laid, region, own, within.standing),
       ),
       ...split.bands.map(({ band, side }) => {
         const product = named(band.productId);
@@ -73,8 +74,16 @@ export function openField(
   return { ground: within, laid, fixed, place };
 }
 
-function fieldOf(id: string, kind: Field['kind'], laid: LaidPattern, region: readonly Polygon[], placement: Placement): Field {
-  return { id, kind, laid, layout: placeRepeat(region, laid.repeat, placement), box: flatBox(region, placement) };
+function fieldOf(
+  id: string,
+  kind: Field['kind'],
+  laid: LaidPattern,
+  region: readonly Polygon[],
+  placement: Placement,
+  standing: readonly Point[],
+): Field {
+  const layout = splitRound(placeRepeat(region, laid.repeat, placement), standing);
+  return { id, kind, laid, layout, box: flatBox(region, placement) };
 }
 
 function flatBox(region: readonly Polygon[], { origin, turnDeg }: Placement): Box {

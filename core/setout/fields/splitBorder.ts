@@ -70,7 +70,7 @@ export function splitBorder(ring: Ring, ground: Ground, border: Border, tile: Bo
   const outside = difference(ground.region, insetEvenly(outline, border.fromEdgeMm - jointMm));
   const region = difference([...intersect([inner], ground.region), ...outside], clear);
   const like = (k: number) => edgeBehind(ground, inner[0][k], inner[0][(k + 1) % inner[0].length]);
-  return { sides, within: groundWithin(inner[0], region, ground.beside, like) };
+  return { sides, within: groundWithin(inner[0], region, ground, like) };
 }
 
 const insetEvenly = (ring: Ring, mm: number): Polygon[] =>

@@ -29,7 +29,7 @@ const setAcross = (mm: number) => {
   const angle = value && readThirdSide(value, mm, props.secondMm)?.angleDeg;
   if (value && angle && Math.abs(angle - 90) > FAR_OFF_DEG) {
     const figures = { acrossMm: mm, squareMm: value.acrossMm, deg: Math.round(angle) };
-    return [{ code: 'square/far-off', path: [], figures }];
+    return [{ code: 'shape/far-off-square', path: [], figures }];
   }
   acrossMm.value = mm;
   return [];
