@@ -3,6 +3,8 @@ import { checkJob } from './job/checkJob.ts';
 import { jobOfOne } from './trials/testJob.ts';
 import { plan, planSteps, planSurface } from './plan.ts';
 import { prepareSurface, setoutsOf } from './planning/drawSurface.ts';
+import { describeLine } from './messages/en/lines.ts';
+import { SHAPES, type Shape } from './surface/shapes/registry.ts';
 import type { SurfacePlan } from './planning/planned.ts';
 import type { Candidate, SettledAxis } from './setout/candidate.ts';
 import { adviseSetout, rivalSetouts } from './setout/chooseSetout.ts';
@@ -151,4 +153,52 @@ describe('what can not be true is refused at its field', () => {
       'doorway/outside surfaces.0.measured.doorways.0.fromStartMm',
     ],
   ] as const)('%j', (over, expected) => expect(refusals(over as object)).toEqual([expected]));
+});
+
+test('no line is taped from a wall behind it, whatever the shape; its two measures make up the room', () => {
+  for (const shape of Object.values(SHAPES).map(({ defaults }) => defaults as Shape)) {
+    const { lines, traced } = planned({ size: [2000, 1500], tile: [300, 200], jointMm: 3, measured: { shape } });
+    for (const { fromStartMm, fromEndMm, axis } of lines) {
+      const { body } = traced;
+      const widest = axis === 'x' ? body.maxX - body.minX : body.maxY - body.minY;
+      for (const k of [0, 1]) {
+        expect(Math.min(fromStartMm[k], fromEndMm[k])).toBeGreaterThanOrEqual(0);
+        expect(fromStartMm[k] + fromEndMm[k]).toBeLessThanOrEqual(widest + 1e-6);
+      }
+    }
+  }
+  const line = { axis: 'x', course: 1, atMm: 0, spanMm: [0, 1], fromStartMm: [1000.25, 1000.25], fromEndMm: [999.5, 999.5] } as const;
+  const [start, end] = [...describeLine(line, METRIC_TAPE).matchAll(/([\d.]+) at both/g)].map(([, mm]) => Number(mm));
+  expect(start + end).toBe(2000);
+});
+
+test('a strip narrower than the tile is cut from its edge, not out of its middle', () => {
+  const { cuts } = planned({ size: [1800, 85], tile: [300, 300], jointMm: 3 });
+  for (const { inTile } of cuts) expect(Math.min(...inTile[0].map(([, y]) => y))).toBeLessThan(0.01);
+});
+
+test('a column that stands in one tile splits it: nothing closes round it, and no tile is lost', () => {
+  const column = {
+    id: 'c',
+    kind: 'column',
+    name: 'Column',
+    outline: { kind: 'round', diameterMm: 60 },
+    from: [
+      { edge: 'left', mm: 455 },
+      { edge: 'bottom', mm: 155 },
+    ],
+    tiledUnder: false,
+    clearanceMm: 3,
+    cover: null,
+  } as const;
+  const room: Parameters<typeof jobOfOne>[0] = {
+    size: [910, 610],
+    tile: [300, 300],
+    jointMm: 0,
+    surface: { kind: 'floor', setout: { x: { rule: 'fullFromStart' }, y: { rule: 'fullFromStart' } } },
+  };
+  const { cuts, extent } = planned({ ...room, measured: { fixtures: [{ ...column, from: [...column.from] }] } });
+  expect(cuts.map(({ polygon }) => polygon.length)).toEqual(cuts.map(() => 1));
+  expect(cuts.filter(({ label }) => /[ab]$/.test(label))).toHaveLength(2);
+  expect(extent.tiledAreaMm2).toBeCloseTo(extent.areaMm2, 0);
 });

@@ -1,6 +1,7 @@
 import { boxOf, type Ring } from '../geometry/ring.ts';
 import type { Point } from '../geometry/point.ts';
 import type { Edge } from '../surface/edge.ts';
+import { sideOf, type SurfaceSide } from '../surface/sides.ts';
 import type { Traced } from '../surface/traceSurface.ts';
 import type { Layout } from './layout.ts';
 import { cellShift } from '../pattern/repeat.ts';
@@ -73,14 +74,28 @@ function tapedFrom(
     Math.min(maxX - 1e-6, Math.max(minX + 1e-6, atMm)),
   );
   const spanMm = [met[0], met[met.length - 1]] as const;
-  const [start, end] = axis === 'x' ? [sides.left, sides.right] : [sides.bottom, sides.top];
-  const side = (id: string | null, extreme: number): readonly [number, number] =>
-    tapedSide(
-      edges.filter((edge) => edge.id === id),
-      flip,
-    ) ?? [extreme, extreme];
-  const [first, last] = [side(start, minX), side(end, maxX)];
+  const [start, end]: readonly [SurfaceSide, SurfaceSide] = axis === 'x' ? ['left', 'right'] : ['bottom', 'top'];
+  const wall = (side: SurfaceSide, extreme: number): readonly [number, number] => {
+    const before = side === start ? 1 : -1;
+    // Walls that face the line from that side, and are struck past: an inner wall beyond it is none of them.
+    const facing = [...new Set(edges.filter((edge) => !edge.isReveal && sideOf(edge) === side).map(({ id }) => id))].flatMap((id) => {
+      const own = edges.filter((edge) => edge.id === id);
+      const taped = tapedSide(own, flip);
+      const beside = taped?.every((at) => (atMm - at) * before >= 0) ? overlap(own, flip, spanMm) : 0;
+      return taped && beside > 0 ? [{ id, taped, beside }] : [];
+    });
+    const main = facing.find(({ id }) => id === sides[side]);
+    const [longest] = [...facing].sort((a, b) => b.beside - a.beside);
+    return (main ?? longest)?.taped ?? [extreme, extreme];
+  };
+  const [first, last] = [wall(start, minX), wall(end, maxX)];
   return { spanMm, fromStartMm: [atMm - first[0], atMm - first[1]], fromEndMm: [last[0] - atMm, last[1] - atMm] };
+}
+
+/** The length of a line that a wall runs beside, mm. */
+function overlap(stretches: readonly Edge[], flip: (p: Point) => Point, [low, high]: readonly [number, number]): number {
+  const ys = stretches.flatMap(({ from, to }) => [flip(from)[1], flip(to)[1]]);
+  return Math.max(0, Math.min(high, Math.max(...ys)) - Math.max(low, Math.min(...ys)));
 }
 
 /** How far off a side lies at its low and its high end; null where it is curved or there is none. */

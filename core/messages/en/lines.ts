@@ -1,6 +1,6 @@
 import type { SettingOutLine } from '../../setout/settingOutLines.ts';
 import type { LineEnd, SlantingLine } from '../../setout/slantingLines.ts';
-import { formatLength } from '../../units/formatLength.ts';
+import { formatLength, toShownStep } from '../../units/formatLength.ts';
 import type { Tape } from '../../units/tape.ts';
 
 /** One slanting line, as a mark on each of the two edges it meets. */
@@ -18,9 +18,11 @@ export function describeLine({ axis, course, fromStartMm, fromEndMm }: SettingOu
   const name = axis === 'x' ? 'Upright line' : 'Level line';
   const which = course === 2 ? ', second course' : '';
   const [first, last] = axis === 'x' ? ['bottom', 'top'] : ['left', 'right'];
-  const taped = (mm: readonly [number, number]): string => {
+  const taped = (mm: readonly number[]): string => {
     const [a, b] = mm.map((one) => formatLength(one, tape));
     return a === b ? `${a} at both ends` : `${a} at the ${first} end, ${b} at the ${last} end`;
   };
-  return `${name}${which}: from the ${start} ${taped(fromStartMm)} (from the ${end} ${taped(fromEndMm)}).`;
+  // The two measures make up the wall: one is read off the tape, the other is what is left of it.
+  const fromEnd = fromEndMm.map((mm, k) => toShownStep(fromStartMm[k] + mm, tape) - toShownStep(fromStartMm[k], tape));
+  return `${name}${which}: from the ${start} ${taped(fromStartMm)} (from the ${end} ${taped(fromEnd)}).`;
 }
