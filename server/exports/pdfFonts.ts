@@ -19,5 +19,28 @@ export function registerFonts(document: PDFKit.PDFDocument): void {
   for (const [name, file] of Object.entries(FILES)) document.registerFont(name, readFileSync(locate.resolve(file)));
 }
 
-/** The text font that has every letter of a text: names may use letters beyond western Europe. */
-export const fontFor = (text: string, otherwise: PdfFont): PdfFont => (/[\u0100-\u024f]/.test(text) ? 'textExt' : otherwise);
+/** A stretch of text that one font has all letters of. */
+export interface FontRun {
+  readonly text: string;
+  readonly font: PdfFont;
+}
+
+/** Letters the western fonts hold: Latin-1, and the dashes, quotes and signs of print. */
+const WESTERN = /[\u0020-\u007e\u00a0-\u00ff\u2013\u2014\u2018-\u201e\u2022\u2026\u20ac\u2122]/;
+const EXTENDED = /[\u0100-\u024f]/;
+
+/**
+ * Parts a text into stretches by the font that has their letters: names may use letters beyond western Europe. A
+ * letter that no shipped font has is shown as a question mark.
+ */
+export function fontRuns(text: string, font: PdfFont): FontRun[] {
+  const runs: { text: string; font: PdfFont }[] = [];
+  for (const letter of text.normalize('NFC')) {
+    const own = EXTENDED.test(letter) ? 'textExt' : font;
+    const shown = own === 'textExt' || WESTERN.test(letter) ? letter : '?';
+    const last = runs.at(-1);
+    if (last?.font === own) last.text += shown;
+    else runs.push({ text: shown, font: own });
+  }
+  return runs;
+}

@@ -7,6 +7,7 @@ import { forEachWhole, tileRing } from '@azulejo/core/setout/layout';
 import { edgeDimensions } from '@azulejo/core/setout/edgeDimensions';
 import { formatLength } from '@azulejo/core/units/formatLength';
 import type { SurfaceSource } from './exportKind.ts';
+import { fontRuns } from './pdfFonts.ts';
 
 /** Points on the sheet in one millimetre of paper. */
 const POINTS_PER_MM = 72 / 25.4;
@@ -95,8 +96,14 @@ function drawLines(
 }
 
 function writeCentred(pdf: PDFKit.PDFDocument, text: string, [x, y]: readonly [number, number], size: number, colour: string): void {
-  pdf.font('figure').fontSize(size).fillColor(colour);
-  pdf.text(text, x - pdf.widthOfString(text) / 2, y - size * 0.62, { lineBreak: false });
+  const runs = fontRuns(text, 'figure');
+  pdf.fontSize(size).fillColor(colour);
+  const widths = runs.map((run) => pdf.font(run.font).widthOfString(run.text));
+  let left = x - widths.reduce((sum, width) => sum + width, 0) / 2;
+  runs.forEach((run, k) => {
+    pdf.font(run.font).text(run.text, left, y - size * 0.62, { lineBreak: false });
+    left += widths[k];
+  });
 }
 
 /** Draws a piece within the outline of its tile, for the list of cuts. */

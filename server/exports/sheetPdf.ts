@@ -11,7 +11,7 @@ import { SAFETY } from '@azulejo/core/messages/en/safety';
 import { actualSize } from '@azulejo/core/tile/product';
 import { formatLength, formatLengthWithUnit } from '@azulejo/core/units/formatLength';
 import type { SurfaceSource } from './exportKind.ts';
-import { fontFor, registerFonts, type PdfFont } from './pdfFonts.ts';
+import { fontRuns, registerFonts, type PdfFont } from './pdfFonts.ts';
 import { drawPieceOutline, drawSetout } from './sheetDrawing.ts';
 
 const MARGIN = 34;
@@ -63,8 +63,15 @@ function write(
   y: number,
   width: number,
 ): number {
-  pdf.font(fontFor(text, font)).fontSize(size).fillColor(colour).text(text, x, y, { width });
-  return pdf.y;
+  const runs = fontRuns(text, font);
+  pdf.fontSize(size).fillColor(colour);
+  runs.forEach((run, k) => {
+    const continued = k < runs.length - 1;
+    pdf.font(run.font);
+    if (k === 0) pdf.text(run.text, x, y, { width, continued });
+    else pdf.text(run.text, { width, continued });
+  });
+  return runs.length === 0 ? y : pdf.y;
 }
 
 function writeHeader(pdf: PDFKit.PDFDocument, { job, surface }: SurfaceSource, what: string): number {
@@ -95,10 +102,15 @@ function writeSetoutPage(pdf: PDFKit.PDFDocument, source: SurfaceSource): void {
     height: pdf.page.height - top - MARGIN - 36,
   };
   const scale = drawSetout(pdf, source, frame);
-  const x = pdf.page.width - MARGIN - side;
-  let y = top;
+  let [x, width, y] = [pdf.page.width - MARGIN - side, side, top];
   const paragraph = (text: string, font: PdfFont = 'text', size = 9, colour = INK): void => {
-    y = write(pdf, text, font, size, colour, x, y, side) + 4;
+    const height = pdf.font(font).fontSize(size).heightOfString(text, { width });
+    // What the column has no room for goes on over the whole of another page.
+    if (y + height > pdf.page.height - MARGIN - 10) {
+      pdf.addPage();
+      [x, width, y] = [MARGIN, pdf.page.width - 2 * MARGIN, writeHeader(pdf, source, 'setout, continued')];
+    }
+    y = write(pdf, text, font, size, colour, x, y, width) + 4;
   };
   paragraph(`Scale 1:${scale}`, 'bold', 11);
   paragraph('Why here', 'bold', 10);
@@ -165,9 +177,9 @@ function writeCutPages(pdf: PDFKit.PDFDocument, source: SurfaceSource): void {
       '',
       kindName(first.kind),
       `${formatLength(first.sizeMm.widthMm, tape)} x ${formatLengthWithUnit(first.sizeMm.heightMm, tape)}`,
-      first.marks.map((mark) => describeMark(mark, tape)).join('; '),
+      [...first.marks.map((mark) => describeMark(mark, tape)), ...(first.edgeShows ? ['cut edge shows: dress it'] : [])].join('; '),
       first.tool,
-      pieces.map(({ label }) => label).join(' '),
+      pieces.map(({ label }) => `${label}${sourceOf(planned, label)}`).join('  '),
     ];
     pdf.font('text').fontSize(9);
     const height = Math.max(OUTLINE, ...cells.map((text, k) => pdf.heightOfString(text, { width: COLUMNS[k].width - 8 }))) + ROW_GAP;
@@ -186,10 +198,18 @@ function writeCutPages(pdf: PDFKit.PDFDocument, source: SurfaceSource): void {
   }
 }
 
+/** Where a piece comes from: a tile that is opened, by number, or what another piece left. */
+function sourceOf({ offCuts }: SurfaceSource['planned'], label: string): string {
+  const source = offCuts.sources.get(label);
+  if (!source) return '';
+  return source.offCutOf === null ? ` (${source.tile})` : ` (${source.tile}, left by ${source.offCutOf})`;
+}
+
 function startCutPage(pdf: PDFKit.PDFDocument, source: SurfaceSource): number {
   const width = pdf.page.width - 2 * MARGIN;
   let y = writeHeader(pdf, source, 'cuts');
-  y = write(pdf, SAFETY.cutting, 'text', 8, FAINT, MARGIN, y, width) + 6;
+  y = write(pdf, SAFETY.cutting, 'text', 8, FAINT, MARGIN, y, width) + 4;
+  y = write(pdf, 'Behind a piece stands the tile it is cut from, counted as they are opened.', 'text', 8, FAINT, MARGIN, y, width) + 6;
   writeRow(
     pdf,
     COLUMNS.map(({ title }) => title),
