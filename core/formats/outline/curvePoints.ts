@@ -30,7 +30,10 @@ export function ellipsePoints({
   return { points, closed };
 }
 
-/** Points along a B-spline by de Boor's recursion; along its fit points where it has no control points. */
+/** Splines of a higher degree are drawn by no program of the trade. */
+const HIGHEST_DEGREE = 25;
+
+/** Points along a B-spline by de Boor's recursion; along its fit points where it has no control points; null where its figures make none. */
 export function splinePoints({
   controlPoints,
   fitPoints,
@@ -41,10 +44,12 @@ export function splinePoints({
   fitPoints?: readonly Flat[];
   knotValues?: readonly number[];
   degreeOfSplineCurve: number;
-}>): Point[] {
+}>): Point[] | null {
   const flat = ({ x, y }: Flat): Point => [x, y];
   if (!controlPoints || !knotValues || controlPoints.length === 0) return (fitPoints ?? []).map(flat);
   const degree = degreeOfSplineCurve;
+  const isSound = Number.isInteger(degree) && degree >= 1 && degree <= HIGHEST_DEGREE && degree < controlPoints.length;
+  if (!isSound || knotValues.length < controlPoints.length + degree + 1) return null;
   const [low, high] = [knotValues[degree], knotValues[controlPoints.length]];
   return Array.from({ length: STEPS + 1 }, (_, k) => deBoor(controlPoints.map(flat), knotValues, degree, low + ((high - low) * k) / STEPS));
 }

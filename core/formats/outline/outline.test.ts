@@ -139,3 +139,78 @@ describe('drawings that can not be read say where', () => {
     ['another XML', '<html></html>', [['svg/no-svg', null]]],
   ])('%s', (_, text, expected) => expect(codes(text)).toEqual(expected));
 });
+
+describe('drawings that would never be done are refused in words, at once', () => {
+  const svg = (inside: string): string => `<svg xmlns="http://www.w3.org/2000/svg" width="100mm" viewBox="0 0 100 100">${inside}</svg>`;
+  const dxf = (...pairs: readonly (readonly [number, string | number])[]): string =>
+    [...pairs, [0, 'EOF'] as const].map(([code, value]) => `${code}\n${value}`).join('\n');
+  const section = (name: string, ...pairs: readonly (readonly [number, string | number])[]) =>
+    [[0, 'SECTION'], [2, name], ...pairs, [0, 'ENDSEC']] as const;
+  const codes = (text: string): string[] => {
+    const read = readOutline(text);
+    return read.ok ? [] : read.issues.map(({ code }) => code);
+  };
+  const nested = ['a', 'b', 'c', 'd', 'e'].flatMap((name, k, all) => [
+    [0, 'BLOCK'] as const,
+    [2, name] as const,
+    ...Array.from({ length: 30 }, () =>
+      k + 1 < all.length
+        ? ([
+            [0, 'INSERT'],
+            [2, all[k + 1]],
+            [10, 0],
+            [20, 0],
+          ] as const)
+        : ([
+            [0, 'LINE'],
+            [10, 0],
+            [20, 0],
+            [11, 1],
+            [21, 1],
+          ] as const),
+    ).flat(),
+    [0, 'ENDBLK'] as const,
+  ]);
+
+  test.each([
+    ['a path of a million corners', svg(`<path d="M0 0${'L1 1L0 2'.repeat(250_000)}z"/>`), ['outline/too-many']],
+    [
+      'groups in groups in groups',
+      svg('<g>'.repeat(30_000) + '<rect width="5" height="5"/>' + '</g>'.repeat(30_000)),
+      ['outline/too-many'],
+    ],
+    [
+      'blocks of blocks of blocks',
+      dxf(...section('BLOCKS', ...nested), ...section('ENTITIES', [0, 'INSERT'], [2, 'a'], [10, 0], [20, 0])),
+      ['outline/too-many'],
+    ],
+    [
+      'a spline of an endless degree',
+      dxf(...section('ENTITIES', [0, 'SPLINE'], [71, 1_000_000_000], [40, 0], [40, 1], [10, 0], [20, 0], [10, 1], [20, 1])),
+      ['outline/nothing'],
+    ],
+    ['a circle without a middle', dxf(...section('ENTITIES', [0, 'CIRCLE'], [40, 5])), ['outline/nothing']],
+  ])('%s', (_, text, expected) => expect(codes(text)).toEqual(expected));
+
+  test('thousands of loose lines join in one go, to the outline they were cut from', () => {
+    const corners = Array.from({ length: 2000 }, (_, k) => [
+      50 + 40 * Math.cos((k * Math.PI) / 1000),
+      50 + 40 * Math.sin((k * Math.PI) / 1000),
+    ]);
+    const lines = corners.map(([x, y], k) => {
+      const [a, b] = corners[(k + 1) % corners.length];
+      return { k: (k * 7919) % corners.length, text: `<line x1="${x}" y1="${y}" x2="${a}" y2="${b}"/>` };
+    });
+    const read = readOutline(
+      svg(
+        lines
+          .sort((a, b) => a.k - b.k)
+          .map(({ text }) => text)
+          .join(''),
+      ),
+    );
+    if (!read.ok) throw new Error(JSON.stringify(read.issues));
+    const { outlines, open } = outlinesOf(read.value, null, 0.01);
+    expect([outlines.length, open.length, outlines[0].corners.length]).toEqual([1, 0, 1900]);
+  });
+});

@@ -5,6 +5,7 @@ import { accepted, issue, refused, type Result } from '../../result.ts';
 import type { DrawingUnit, DrawnCorner, DrawnPath, OutlineFile } from './drawnPath.ts';
 import { DRAWING_UNITS } from './drawnPath.ts';
 import { ellipsePoints, splinePoints } from './curvePoints.ts';
+import { startBudget, type DrawnBudget } from './drawnBudget.ts';
 
 /** The codes of $INSUNITS (DXF reference, header variables). */
 const UNITS: Readonly<Record<number, DrawingUnit>> = { 1: 'in', 2: 'ft', 4: 'mm', 5: 'cm', 6: 'm' };
@@ -25,7 +26,8 @@ export function readDxf(text: string): Result<OutlineFile> {
   if (!drawing) return refused(issue('dxf/unreadable', [], { reason: 'no sections' }));
   const unit = UNITS[Number(drawing.header?.['$INSUNITS'] ?? 0)] ?? null;
   const passedOver = new Set<string>();
-  const paths = drawing.entities.flatMap((entity) => pathsOf(entity, drawing, passedOver, 0));
+  const reading: Reading = { drawing, passedOver, budget: startBudget() };
+  const paths = drawing.entities.flatMap((entity) => pathsOf(entity, reading, 0));
   if (paths.length === 0) return refused(issue('outline/nothing', [], { passedOver: [...passedOver].join(', ') || 'none' }));
   return accepted({ format: 'dxf', unit, mmPerUnit: unit ? DRAWING_UNITS[unit] : null, paths, passedOver: [...passedOver] });
 }
@@ -60,7 +62,24 @@ type Entity = IEntity & Readonly<Record<string, unknown>>;
 
 const MOST_NESTED = 6;
 
-function pathsOf(raw: IEntity, drawing: IDxf, passedOver: Set<string>, depth: number): DrawnPath[] {
+/** What is read from, what was passed over, and how much may still be read. */
+interface Reading {
+  readonly drawing: IDxf;
+  readonly passedOver: Set<string>;
+  readonly budget: DrawnBudget;
+}
+
+function pathsOf(raw: IEntity, reading: Reading, depth: number): DrawnPath[] {
+  const paths = drawnBy(raw, reading, depth);
+  if (raw.type !== 'INSERT') reading.budget.spend(1 + paths.reduce((sum, { corners }) => sum + corners.length, 0));
+  const isWhole = paths.every(({ corners }) => corners.every(({ at, bulge }) => [...at, bulge].every(Number.isFinite)));
+  if (isWhole) return paths;
+  reading.passedOver.add(`${raw.type.toLowerCase()} without its figures`);
+  return [];
+}
+
+function drawnBy(raw: IEntity, reading: Reading, depth: number): DrawnPath[] {
+  const { passedOver } = reading;
   const entity = raw as Entity;
   const layer = entity.layer || '0';
   const vertices = (entity['vertices'] ?? []) as readonly Flat[];
@@ -76,7 +95,7 @@ function pathsOf(raw: IEntity, drawing: IDxf, passedOver: Set<string>, depth: nu
     case 'ARC':
       return [{ layer, closed: false, corners: arcCorners(entity) }];
     case 'CIRCLE': {
-      const { x, y } = entity['center'] as Flat;
+      const { x, y } = middleOf(entity);
       const r = Number(entity['radius']);
       return [
         {
@@ -90,13 +109,16 @@ function pathsOf(raw: IEntity, drawing: IDxf, passedOver: Set<string>, depth: nu
       ];
     }
     case 'ELLIPSE': {
+      if (!entity['center'] || !entity['majorAxisEndPoint']) return straight([[NaN, NaN]], true);
       const ellipse = ellipsePoints(entity as unknown as Parameters<typeof ellipsePoints>[0]);
       return straight(ellipse.points, ellipse.closed);
     }
     case 'SPLINE':
-      return straight(splinePoints(entity as unknown as Parameters<typeof splinePoints>[0]), entity['closed'] === true);
+      return straight(splinePoints(entity as unknown as Parameters<typeof splinePoints>[0]) ?? [[NaN, NaN]], entity['closed'] === true);
     case 'INSERT':
-      return depth < MOST_NESTED ? insertedPaths(entity, drawing, passedOver, depth) : [];
+      if (depth < MOST_NESTED) return insertedPaths(entity, reading, depth);
+      passedOver.add('blocks nested too deep');
+      return [];
     default:
       passedOver.add(entity.type.toLowerCase());
       return [];
@@ -105,9 +127,12 @@ function pathsOf(raw: IEntity, drawing: IDxf, passedOver: Set<string>, depth: nu
 
 const at = ({ x, y }: Flat): Point => [x, y];
 
+/** A round thing whose middle is not told has none. */
+const middleOf = (entity: Entity): Flat => (entity['center'] as Flat | undefined) ?? { x: NaN, y: NaN };
+
 /** An arc runs counter-clockwise from its start angle to its end angle, radians. */
 function arcCorners(entity: Entity): DrawnCorner[] {
-  const { x, y } = entity['center'] as Flat;
+  const { x, y } = middleOf(entity);
   const [r, start, end] = ['radius', 'startAngle', 'endAngle'].map((key) => Number(entity[key]));
   const sweep = (((end - start) % (2 * Math.PI)) + 2 * Math.PI) % (2 * Math.PI) || 2 * Math.PI;
   const on = (angle: number): Point => [x + r * Math.cos(angle), y + r * Math.sin(angle)];
@@ -120,14 +145,15 @@ function arcCorners(entity: Entity): DrawnCorner[] {
 }
 
 /** A block put into the drawing: scaled, turned, moved. */
-function insertedPaths(entity: Entity, drawing: IDxf, passedOver: Set<string>, depth: number): DrawnPath[] {
-  const block = drawing.blocks?.[String(entity['name'])];
+function insertedPaths(entity: Entity, reading: Reading, depth: number): DrawnPath[] {
+  reading.budget.spend(1);
+  const block = reading.drawing.blocks?.[String(entity['name'])];
   if (!block) return [];
   const position = (entity['position'] ?? { x: 0, y: 0 }) as Flat;
   const [sx, sy] = [Number(entity['xScale'] ?? 1), Number(entity['yScale'] ?? 1)];
   const { turn } = motion(Number(entity['rotation'] ?? 0), at(position));
   const base = (block.position ?? { x: 0, y: 0 }) as Flat;
-  const inner = (block.entities ?? []).flatMap((one) => pathsOf(one, drawing, passedOver, depth + 1));
+  const inner = (block.entities ?? []).flatMap((one) => pathsOf(one, reading, depth + 1));
   return inner.map((path) => ({
     ...path,
     corners: path.corners.map((corner) => ({

@@ -1,15 +1,23 @@
 import { ringArea } from '../../geometry/ring.ts';
 import { issue, refused, type Result } from '../../result.ts';
 import { pathPoints, type DrawnPath, type OutlineFile } from './drawnPath.ts';
+import { MOST_CORNERS, TooManyCorners } from './drawnBudget.ts';
 import { joinPaths, type JoinedPaths } from './joinPaths.ts';
 import { readDxf } from './readDxf.ts';
 import { readSvg } from './readSvg.ts';
 
-/** Reads a drawing by what it looks like: SVG starts with a tag, DXF with a number. Issues as for readDxf and readSvg; `outline/not-a-drawing`. */
+/** Reads a drawing by what it looks like: SVG starts with a tag, DXF with a number. Issues as for readDxf and readSvg; `outline/not-a-drawing`, `outline/too-many`. */
 export function readOutline(text: string): Result<OutlineFile> {
-  const head = text.replace(/^\uFEFF/, '').trimStart();
-  if (head.startsWith('<')) return readSvg(head);
-  return /^(\d+)/.test(head) ? readDxf(text.replace(/^\uFEFF/, '')) : refused(issue('outline/not-a-drawing'));
+  try {
+    const head = text.replace(/^\uFEFF/, '').trimStart();
+    if (head.startsWith('<')) return readSvg(head);
+    return /^(\d+)/.test(head) ? readDxf(text.replace(/^\uFEFF/, '')) : refused(issue('outline/not-a-drawing'));
+  } catch (error) {
+    // Too many corners, or nested so deep that a library runs out of stack.
+    if (error instanceof TooManyCorners || error instanceof RangeError)
+      return refused(issue('outline/too-many', [], { most: MOST_CORNERS }));
+    throw error;
+  }
 }
 
 /** The closed outlines of one layer (or of all), the largest first. */

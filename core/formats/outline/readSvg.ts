@@ -2,6 +2,7 @@ import { XMLParser, XMLValidator } from 'fast-xml-parser';
 import svgpath from 'svgpath';
 import type { Point } from '../../geometry/point.ts';
 import { accepted, issue, refused, type Issue, type Result } from '../../result.ts';
+import { startBudget, TooManyCorners, type DrawnBudget } from './drawnBudget.ts';
 import { DRAWING_UNITS, type DrawingUnit, type DrawnPath, type OutlineFile } from './drawnPath.ts';
 
 type Attributes = Readonly<Record<string, string>>;
@@ -14,16 +15,25 @@ type Node = Readonly<Record<string, unknown>> & { readonly ':@'?: Attributes };
 export function readSvg(text: string): Result<OutlineFile> {
   const valid = XMLValidator.validate(text, { allowBooleanAttributes: true });
   if (valid !== true) return refused(issue('svg/not-xml', [], { line: valid.err.line, reason: valid.err.msg }));
-  const tree = new XMLParser({ preserveOrder: true, ignoreAttributes: false, attributeNamePrefix: '', processEntities: false }).parse(
-    text,
-  ) as readonly Node[];
+  const tree = readTree(text);
   const root = tree.find((node) => 'svg' in node);
   if (!root) return refused(issue('svg/no-svg'));
-  const walk: Walk = { paths: [], issues: [], passedOver: new Set(), counts: new Map() };
+  const walk: Walk = { paths: [], issues: [], passedOver: new Set(), counts: new Map(), budget: startBudget() };
+  if (/<!ENTITY/i.test(text)) walk.passedOver.add('entities');
   collect(root['svg'] as readonly Node[], '', '', walk);
   if (walk.issues.length > 0) return refused(...walk.issues);
   if (walk.paths.length === 0) return refused(issue('outline/nothing', [], { passedOver: [...walk.passedOver].join(', ') || 'none' }));
   return accepted({ format: 'svg', ...unitOf(root[':@'] ?? {}), paths: walk.paths, passedOver: [...walk.passedOver] });
+}
+
+/** Throws TooManyCorners where tags are nested deeper than the library follows. */
+function readTree(text: string): readonly Node[] {
+  try {
+    const parser = new XMLParser({ preserveOrder: true, ignoreAttributes: false, attributeNamePrefix: '', processEntities: false });
+    return parser.parse(text) as readonly Node[];
+  } catch (error) {
+    throw new TooManyCorners(error instanceof Error ? error.message : 'the drawing is nested too deep');
+  }
 }
 
 interface Walk {
@@ -31,6 +41,7 @@ interface Walk {
   readonly issues: Issue[];
   readonly passedOver: Set<string>;
   readonly counts: Map<string, number>;
+  readonly budget: DrawnBudget;
 }
 
 /** A width in real units over a view box tells what one unit is; anything else has to be asked. */
@@ -83,7 +94,10 @@ function readElement(name: string, attributes: Attributes, transform: string, gr
     return;
   }
   const placed = path.transform(transform).abs().unshort();
-  walk.paths.push(...splitPath(hasEllipses(placed) ? placed.unarc() : placed, group || element));
+  for (const drawn of splitPath(hasEllipses(placed) ? placed.unarc() : placed, group || element)) {
+    walk.budget.spend(1 + drawn.corners.length);
+    walk.paths.push(drawn);
+  }
 }
 
 /** Whether a path has arcs that are not of a circle; those are drawn out by curves. */

@@ -84,6 +84,10 @@ export const ISSUE_WORDS = {
     `The doorway ends ${length(endMm)} along the ${edgeName(edge)} edge, which is ${length(wallMm)} long.`,
   'doorway/overlap': ({ edge }) => `Two doorways overlap in the ${edgeName(edge)} edge.`,
   'outline/not-a-drawing': () => 'The file is neither DXF nor SVG. Expected one of them, saved as text.',
+  'outline/too-many': ({ most }) =>
+    `The drawing holds more than ${most} points, or is nested too deep. Save the outline alone, without hatching and furniture.`,
+  'outline/too-many-walls': ({ walls, most }) =>
+    `The outline has ${walls} corners. Expected at most ${most}: straighten it in the drawing, or measure it wall by wall.`,
   'outline/nothing': ({ passedOver }) => `The drawing holds no lines to make an outline of. Passed over: ${passedOver}.`,
   'dxf/not-a-code': ({ line, found }) => `Line ${line} of the DXF should be a whole number that says what follows, but reads "${found}".`,
   'dxf/not-a-number': ({ line, found }) => `Line ${line} of the DXF should be a number, but reads "${found}".`,

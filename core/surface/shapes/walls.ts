@@ -8,6 +8,9 @@ import { cornersOf } from '../reconcile/reconcileWalls.ts';
 import { wallTitle } from '../reconcile/wallTitle.ts';
 import type { CurvedEdge, NamedRing, ShapeKind } from './shapeKind.ts';
 
+/** Walls one surface may have. */
+export const MOST_WALLS = 400;
+
 const wallSchema = z.strictObject({
   id: z.string().min(1).max(40),
   name: z.string().trim().max(40).default('').describe('What it is called on site; its two corners where empty'),
@@ -29,7 +32,7 @@ const checkSchema = z.strictObject({
 const schema = z.strictObject({
   kind: z.literal('walls'),
   headingDeg: z.number().min(-360).max(360).default(0).describe('Which way the first wall runs, degrees'),
-  walls: z.array(wallSchema).min(2).max(400).describe('Round the surface, which lies on the left'),
+  walls: z.array(wallSchema).min(2).max(MOST_WALLS).describe('Round the surface, which lies on the left'),
   checks: z.array(checkSchema).max(200).default([]).describe('Diagonals, and walls measured again'),
   spread: z.boolean().default(false).describe('Spread what the walls fail to close by over the corners'),
 });

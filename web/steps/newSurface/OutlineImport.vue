@@ -7,6 +7,7 @@ import { boxOf } from '@azulejo/core/geometry/ring';
 import { describeIssue } from '@azulejo/core/messages/en/issues';
 import { startMeasured } from '@azulejo/core/job/startJob';
 import { checkMeasured } from '@azulejo/core/surface/checkMeasured';
+import { MOST_WALLS } from '@azulejo/core/surface/shapes/walls';
 import type { Shape } from '@azulejo/core/surface/shapes/registry';
 import { formatLength, formatLengthWithUnit } from '@azulejo/core/units/formatLength';
 import type { Tape } from '@azulejo/core/units/tape';
@@ -48,6 +49,9 @@ const outcome = computed<{ shape: Shape | null; why: string | null }>(() => {
   if (!path || mmPerUnit.value === null)
     return { shape: null, why: joined.value ? 'No line closes. Allow a wider gap, or choose another layer.' : null };
   const shape = outlineShape(path, mmPerUnit.value);
+  const walls = shape.walls.length;
+  if (walls > MOST_WALLS)
+    return { shape: null, why: describeIssue({ code: 'outline/too-many-walls', figures: { walls, most: MOST_WALLS } }) };
   const [issue] = checkMeasured(startMeasured(shape));
   return issue ? { shape: null, why: describeIssue(issue, props.tape) } : { shape, why: null };
 });
