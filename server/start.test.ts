@@ -108,6 +108,14 @@ test('a body that is sent by half does not keep the server from ending within it
   expect(await Promise.race([gone, late])).toBe('ended');
 }, 60_000);
 
+test('exports come one after the other from a thread of their own, and saves go on meanwhile', async () => {
+  const server = await serving();
+  const kinds = ['job', 'order', 'cuts?surface=s', 'plan', 'sheet?surface=s'];
+  const exports = Promise.all(kinds.map(async (kind) => (await fetch(`${server.address}/api/jobs/job/exports/${kind}`)).status));
+  expect((await rename(server, 1, 'Saved meanwhile')).status).toBe(200);
+  expect(await exports).toEqual(kinds.map(() => 200));
+}, 60_000);
+
 test('the folder is its owner’s alone, and what can not be one is said in words', async () => {
   const server = await serving();
   expect(statSync(server.folder).mode & 0o077).toBe(0);

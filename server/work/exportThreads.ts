@@ -32,8 +32,15 @@ export function startExportThreads(thread = new URL('./exportThread.js', import.
       const running = (worker ??= new Worker(thread, { resourceLimits: { maxOldGenerationSizeMb: MEMORY_MB } }));
       const settle = (): void => {
         clearTimeout(timer);
-        running.removeAllListeners();
+        running.off('message', take);
+        running.off('error', fail);
       };
+      const take = (answer: Answer): void => {
+        settle();
+        if ('written' in answer) resolve(answer.written);
+        else reject(new ApiError(answer.code));
+      };
+      const fail = (): void => giveUp('export/failed');
       const giveUp = (code: ErrorCode): void => {
         settle();
         worker = null;
@@ -42,12 +49,8 @@ export function startExportThreads(thread = new URL('./exportThread.js', import.
         reject(new ApiError(code));
       };
       const timer = setTimeout(() => giveUp('export/too-long'), limitMs);
-      running.once('message', (answer: Answer) => {
-        settle();
-        if ('written' in answer) resolve(answer.written);
-        else reject(new ApiError(answer.code));
-      });
-      running.once('error', () => giveUp('export/failed'));
+      running.once('message', take);
+      running.once('error', fail);
       running.postMessage(task);
     });
 
