@@ -10,10 +10,15 @@ const props = defineProps<{
   label: string;
   value: number;
   unit?: string;
+  /** Decimals shown at the least; more where the value has them. */
   decimals?: number;
   commit: (value: number) => readonly Issue[];
 }>();
 
+const inFull = (value: number): string => {
+  const padded = value.toFixed(props.decimals ?? 0);
+  return Number(padded) === value ? padded : String(value);
+};
 const id = useId();
 const text = ref('');
 const trouble = ref<string | null>(null);
@@ -21,7 +26,7 @@ reportTrouble(id, trouble);
 watch(
   () => props.value,
   (value) => {
-    if (trouble.value === null) text.value = props.decimals === undefined ? String(value) : value.toFixed(props.decimals);
+    if (trouble.value === null) text.value = inFull(value);
   },
   { immediate: true },
 );

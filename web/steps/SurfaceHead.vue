@@ -41,7 +41,7 @@ const go = (surfaceId: string): void => {
       <div>
         <dt>area</dt>
         <dd>
-          {{ area[0] }}<small> {{ area[1] }}</small>
+          {{ area[0] }}<small>{{ area[1] }}</small>
         </dd>
       </div>
     </dl>
@@ -78,8 +78,10 @@ dd {
   margin: 0;
   font: 600 1.55rem/1.05 var(--figure);
   order: -1;
+  white-space: nowrap;
 }
 dd small {
+  margin-left: 0.2rem;
   font: 400 0.8rem 'Barlow';
   color: var(--ink-soft);
 }

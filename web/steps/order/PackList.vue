@@ -23,7 +23,6 @@ const remove = (k: number) => edit(`${props.name}: a pack less`, (packs) => pack
       <NumberField
         :label="k === 0 ? `${name}, a ${pack}` : `Another ${pack}`"
         :unit="unit"
-        :decimals="2"
         :value="offer.size"
         :commit="setSize(k)"
       />
@@ -49,10 +48,12 @@ const remove = (k: number) => edit(`${props.name}: a pack less`, (packs) => pack
   gap: 0.4rem;
 }
 .pack {
-  display: grid;
-  grid-template-columns: 1fr 1fr auto;
+  display: flex;
   gap: 0.7rem;
   align-items: end;
+}
+.pack > :not(button) {
+  flex: 1;
 }
 .more {
   justify-self: start;
