@@ -20,12 +20,7 @@ const remove = (k: number) => edit(`${props.name}: a pack less`, (packs) => pack
 <template>
   <div class="material">
     <div v-for="(offer, k) in job.prices[item].packs" :key="k" class="pack">
-      <NumberField
-        :label="k === 0 ? `${name}, a ${pack}` : `Another ${pack}`"
-        :unit="unit"
-        :value="offer.size"
-        :commit="setSize(k)"
-      />
+      <NumberField :label="k === 0 ? `${name}, a ${pack}` : `Another ${pack}`" :unit="unit" :value="offer.size" :commit="setSize(k)" />
       <NumberField :label="`Price of a ${pack}`" :unit="job.currency" :decimals="2" :value="offer.price" :commit="setPrice(k)" />
       <Button
         v-if="job.prices[item].packs.length > 1"
