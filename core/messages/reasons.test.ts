@@ -34,7 +34,7 @@ describe('a reason says what it gains and what it costs', () => {
     endRole: 'wall',
     sliver: false,
     rival: { rule: 'jointCentred', ends: ends([249], [249]) },
-    onePiece: false,
+    within: null,
   };
   test.each<[Partial<Reason>, RegExp]>([
     [
@@ -46,7 +46,11 @@ describe('a reason says what it gains and what it costs', () => {
     [{ axis: 'y', startRole: 'exposed' }, /^Bottom to top.*The bottom edge ends in the open/],
     [{ sliver: true }, /It leaves a sliver/],
     [{ rule: 'free', rival: null }, /placed by hand/],
-    [{ onePiece: true }, /no larger than one piece/],
+    [{ within: 'piece', ends: ends([75], [75]) }, /no larger than one piece\. It is set out from the left edge: 75 mm at both ends\.$/],
+    [
+      { within: 'block', rule: 'fullFromEnd' },
+      /one block of the pattern\. It is set out from the right edge: full at the left, 200\.5 mm at the right\.$/,
+    ],
   ])('%j', (over, words) => expect(describeReason({ ...base, ...over }, METRIC_TAPE)).toMatch(words));
 });
 

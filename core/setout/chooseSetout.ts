@@ -19,6 +19,8 @@ export interface Placer {
   readonly limits: Box;
   /** What rules speak of: the first piece, or the block it belongs to. */
   readonly unit: Box;
+  /** Whether it is a block of several pieces. */
+  readonly ofBlocks: boolean;
 }
 
 /** Weighs the repeat as chosen; directions left to the product take the rule with the best score. */
@@ -115,6 +117,7 @@ export function candidatePlacer({ ground, laid, place }: OpenField): Placer {
     lay,
     limits,
     unit: unitOf(repeat),
+    ofBlocks: repeat.unit !== undefined,
   };
 }
 

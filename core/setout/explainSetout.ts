@@ -17,8 +17,8 @@ export interface Reason {
   readonly sliver: boolean;
   /** The next best rule in this direction, and its ends. */
   readonly rival: { readonly rule: FixedRule; readonly ends: EndCuts } | null;
-  /** Whether the field is smaller than one piece in this direction. */
-  readonly onePiece: boolean;
+  /** What the field is no larger than in this direction: one piece, or a block of them that rules speak of. */
+  readonly within: 'piece' | 'block' | null;
 }
 
 /** Explains both directions of a setout against its nearest rivals. */
@@ -26,7 +26,7 @@ export function explainSetout(
   chosen: Candidate,
   edges: readonly EdgeSummary[],
   rivals: Readonly<Record<Axis, readonly Candidate[]>>,
-  { limits, unit }: { readonly limits: Box; readonly unit: Box },
+  { limits, unit, ofBlocks }: { readonly limits: Box; readonly unit: Box; readonly ofBlocks: boolean },
 ): Reason[] {
   return (['x', 'y'] as const).map((axis) => {
     const [start, end] = endsOf(chosen.sides, axis).map((id) => edgeNamed(edges, id));
@@ -38,7 +38,7 @@ export function explainSetout(
       endRole: end?.role ?? 'wall',
       sliver: chosen.sliver[axis],
       rival: nearestRival(rivals[axis], axis, chosen.ends[axis]),
-      onePiece: isOnePiece(spanOf(limits, axis), spanOf(unit, axis)),
+      within: isOnePiece(spanOf(limits, axis), spanOf(unit, axis)) ? (ofBlocks ? 'block' : 'piece') : null,
     };
   });
 }

@@ -33,12 +33,20 @@ export function ruleName(rule: AxisChoice['rule'], axis: Axis): string {
 /** Why one direction is set out as it is: what it gains, then what it costs. */
 export function describeReason(reason: Reason, tape: Tape): string {
   const { axis, rule, rival } = reason;
-  if (reason.onePiece) return `${DIRECTION[axis]}, the field is no larger than one piece, so every piece is cut to it.`;
+  if (reason.within) return describeSmallField(reason, reason.within, tape);
   const gains = `${DIRECTION[axis]}, ${ruleName(rule, axis)}: ${describeEnds(reason.ends, axis, tape)}.`;
   const roles = rule === 'fullFromStart' || rule === 'fullFromEnd' ? becauseOfRoles(reason) : '';
   const instead = rival ? ` ${capital(ruleName(rival.rule, axis))} would give ${describeEnds(rival.ends, axis, tape)}.` : '';
   const cost = reason.sliver ? ' It leaves a sliver; look whether a hidden edge can take it.' : '';
   return gains + roles + instead + cost;
+}
+
+/** A field that fits into one piece is cut off the edge of it, so a rule of the middle says nothing. */
+function describeSmallField({ axis, rule, ends }: Reason, within: 'piece' | 'block', tape: Tape): string {
+  const [start, end] = END_NAMES[axis];
+  const from = rule === 'free' ? 'placed by hand' : `set out from the ${rule === 'fullFromEnd' ? end : start} edge`;
+  const one = within === 'piece' ? 'one piece' : 'one block of the pattern';
+  return `${DIRECTION[axis]}, the field is no larger than ${one}. It is ${from}: ${describeEnds(ends, axis, tape)}.`;
 }
 
 function becauseOfRoles({ axis, rule, startRole, endRole }: Reason): string {
