@@ -137,6 +137,18 @@ test('stones of an ashlar are chosen on the drawing, split, locked and drawn aga
   await expect.poll(async () => (await stored(page, 'counter')).pattern).toMatchObject({ seed: 2 });
 });
 
+test('a tile of another outline that is added to be laid is laid, in the pattern that takes it', async ({ page }) => {
+  await open(page, 'steps-tread-4');
+  await page.getByRole('button', { name: 'Own tile' }).click();
+  const dialog = page.getByRole('dialog', { name: 'Own tile' });
+  await dialog.getByLabel('Name', { exact: true }).fill('Slip hexagon');
+  await dialog.getByRole('combobox', { name: 'Outline' }).click();
+  await page.getByRole('option', { name: 'Hexagon', exact: true }).click();
+  await dialog.getByRole('button', { name: 'Add and lay it here' }).click();
+  await expect(page.getByRole('combobox', { name: 'Tile', exact: true })).toContainText('Slip hexagon');
+  expect((await stored(page, 'steps-tread-4')).pattern.kind).toBe('hexagon');
+});
+
 test('a sheet of chips: mounted, painted, a motif that lies on itself refused, and laid', async ({ page }) => {
   await open(page, 'niche-leftSide');
   await page.getByRole('button', { name: 'Own tile' }).click();

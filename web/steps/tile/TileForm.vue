@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import Button from 'primevue/button';
-import { computed, ref } from 'vue';
+import { computed, nextTick, ref } from 'vue';
 import { PhListMagnifyingGlass, PhPencilSimple, PhPlus } from '@phosphor-icons/vue';
 import type { Job, Surface } from '@azulejo/core/job/job';
 import { partName, PATTERN_NAMES } from '@azulejo/core/messages/en/patterns';
@@ -32,6 +32,11 @@ function choose(id: string): void {
   const next = props.job.products.find((one) => one.id === id);
   const laying = next && layingOfTile(next, props.laying, props.job.products);
   attempt(props.edited.put('Tile', laying ? pick(laying) : { productId: id }));
+}
+/** The list holds a tile that was just added once the page has been told of it. */
+async function layAdded(id: string): Promise<void> {
+  await nextTick();
+  choose(id);
 }
 const pick = ({ productId, parts, jointMm, pattern, colours }: Laying): Partial<Laying> => ({
   productId,
@@ -115,7 +120,7 @@ const GROUTS = [
     :job="job"
     :tape="tape"
     @close="editing = null"
-    @added="choose"
+    @added="layAdded"
   />
   <ProductListDialog
     v-if="listing"
