@@ -141,6 +141,9 @@ test('a tile of another outline that is added to be laid is laid, in the pattern
   await open(page, 'steps-tread-4');
   await page.getByRole('button', { name: 'Own tile' }).click();
   const dialog = page.getByRole('dialog', { name: 'Own tile' });
+  await dialog.getByRole('button', { name: 'Add and lay it here' }).click();
+  await expect(dialog.getByRole('alert')).toHaveText('Expected a name for the tile.');
+  await expect(dialog.getByRole('alert')).toBeInViewport();
   await dialog.getByLabel('Name', { exact: true }).fill('Slip hexagon');
   await dialog.getByRole('combobox', { name: 'Outline' }).click();
   await page.getByRole('option', { name: 'Hexagon', exact: true }).click();
@@ -165,6 +168,7 @@ test('a sheet of chips: mounted, painted, a motif that lies on itself refused, a
   await sheet.getByLabel('Chip, width').press('Enter');
   await sheet.getByRole('button', { name: 'Mount these chips' }).click();
   await expect(sheet.getByText(/edges reach into each other/)).toBeVisible();
+  await expect(sheet.getByRole('status')).toContainText('the nearest sheet measures');
   await sheet.getByRole('button', { name: 'Colours', exact: true }).click();
   await sheet.getByRole('button', { name: 'Another colour' }).click();
   await sheet.locator('[data-chip="10"]').click();

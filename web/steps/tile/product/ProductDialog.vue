@@ -158,9 +158,9 @@ function keep(): void {
         /></Button>
       </div>
       <LotList class="wide" :lots="draft.lots" @change="draft.lots = $event" />
-      <p v-if="trouble" class="why wide" role="alert">{{ trouble }}</p>
     </form>
     <template #footer>
+      <p v-if="trouble" class="why refused" role="alert">{{ trouble }}</p>
       <Button label="Leave as it was" severity="secondary" text @click="emit('close')" />
       <Button :label="product ? 'Keep changes' : 'Add and lay it here'" @click="keep" />
     </template>
@@ -177,6 +177,11 @@ function keep(): void {
 }
 .wide {
   grid-column: 1 / -1;
+}
+.refused {
+  align-self: center;
+  flex: 1;
+  margin: 0;
 }
 .picture {
   display: flex;

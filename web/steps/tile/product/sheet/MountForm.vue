@@ -7,6 +7,8 @@ import { PATTERNS, type Pattern } from '@azulejo/core/pattern/registry';
 import type { Module } from '@azulejo/core/pattern/repeat';
 import type { ChipType, Sheet } from '@azulejo/core/tile/sheet/sheet';
 import { sheetSize } from '@azulejo/core/tile/sheet/sheetChips';
+import type { Size } from '@azulejo/core/tile/product';
+import { formatLengthWithUnit } from '@azulejo/core/units/formatLength';
 import type { Tape } from '@azulejo/core/units/tape';
 import ChoiceField from '../../../../fields/ChoiceField.vue';
 import FieldGrid from '../../../../fields/FieldGrid.vue';
@@ -16,6 +18,7 @@ import LengthField from '../../../../fields/LengthField.vue';
 const props = defineProps<{ sheet: Sheet; tape: Tape }>();
 const emit = defineEmits<{ made: [sheet: Sheet] }>();
 const trouble = ref<string | null>(null);
+const outcome = ref<string | null>(null);
 
 const kind = ref<(typeof SHEET_PATTERNS)[number]>('stack');
 const chip = ref({ widthMm: props.sheet.types[0].widthMm, heightMm: props.sheet.types[0].heightMm });
@@ -49,8 +52,17 @@ function mount(): void {
   trouble.value = made
     ? null
     : 'These chips do not make that pattern, or make a sheet of more than 1200. Expected another size of chip or a smaller sheet.';
+  outcome.value = made && describeSheet(sheetSize(made));
   if (made) emit('made', { ...made, mount: props.sheet.mount });
 }
+/** A sheet holds whole repeats, so it seldom comes out at the size that was asked for. */
+function describeSheet({ widthMm, heightMm }: Size): string | null {
+  const asked = size.value;
+  if (Math.max(Math.abs(widthMm - asked.widthMm), Math.abs(heightMm - asked.heightMm)) < TOLD_MM) return null;
+  const [wide, high] = [widthMm, heightMm].map((mm) => formatLengthWithUnit(mm, props.tape));
+  return `With whole repeats of these chips the nearest sheet measures ${wide} x ${high}.`;
+}
+const TOLD_MM = 0.5;
 const into = (write: (mm: number) => void) => (mm: number) => (write(mm), []);
 </script>
 
@@ -72,6 +84,7 @@ const into = (write: (mm: number) => void) => (mm: number) => (write(mm), []);
       <LengthField label="and height" :mm="size.heightMm" :tape="tape" :commit="into((mm) => (size.heightMm = mm))" positive />
     </FieldGrid>
     <p v-if="trouble" class="why" role="alert">{{ trouble }}</p>
+    <p v-else-if="outcome" class="small soft" role="status">{{ outcome }}</p>
     <Button severity="secondary" outlined @click="mount">Mount these chips</Button>
   </section>
 </template>
