@@ -290,6 +290,7 @@ test('corners drawn on squared paper become walls to type over', async ({ page }
 });
 
 test('every surface of the demo opens with its setout', async ({ page }) => {
+  test.slow();
   const { surfaces } = JSON.parse(readFileSync(DEMO, 'utf8')) as Job;
   expect(surfaces.length).toBeGreaterThanOrEqual(20);
   for (const { id } of surfaces) {
