@@ -42,11 +42,12 @@ const surfaceNamed = (job: Job, name: string): Surface => {
 
 test('a skew room: one wall at a time, then diagonals; a misread wall is named and mended', async ({ page }) => {
   await start(page, 'Wall by wall');
-  for (const mm of ['3612', '2710', '3588', '2695']) {
+  for (const mm of ['3612', '2710', '3588']) {
     await fill(page, /^Wall from/, mm);
     await page.getByRole('button', { name: 'Square left' }).click();
   }
-  await page.getByRole('button', { name: /That was the last wall: spread the/ }).click();
+  await fill(page, 'Wall from D', '2695');
+  await expect(page.getByText('4 walls, closed. 28.5 mm stay open and are spread over the corners.')).toBeVisible();
   await fill(page, 'Name', 'Skew store');
   await page.getByRole('button', { name: 'Set it out' }).click();
   await expect(page.getByText('Lines to strike')).toBeVisible();
@@ -56,8 +57,8 @@ test('a skew room: one wall at a time, then diagonals; a misread wall is named a
     ['A', 'C', '4532'],
     ['B', 'D', '4471'],
   ]) {
-    await choose(page, 'From corner', from);
-    await choose(page, 'to corner', to);
+    await expect(page.getByLabel('From corner')).toContainText(from);
+    await expect(page.getByLabel('to corner', { exact: true })).toContainText(to);
     await fill(page, 'New diagonal', mm);
     await expect(page.getByLabel(`${from}–${to}`, { exact: true })).toHaveValue(mm);
   }
@@ -90,6 +91,14 @@ test('an L kitchen with a cabinet run left out and an appliance bay tiled; what 
   await part(page, 'Fixtures');
   await page.getByRole('button', { name: 'Add a fixture' }).click();
   await page.getByRole('button', { name: 'Appliance bay', exact: true }).click();
+  await page.getByLabel('to its near side').last().fill('0');
+  await fill(page, 'Width', '4000');
+  await expect(page.getByText(/"Appliance bay" reaches outside the surface/)).toBeVisible();
+  await expect(page.getByLabel('Width', { exact: true })).toHaveValue('4000');
+  await page.getByLabel('to its near side').first().fill('0');
+  await page.getByLabel('to its near side').first().press('Enter');
+  await expect(page.getByText(/"Appliance bay" reaches outside the surface/)).toBeHidden();
+  await expect(page.getByText('4000 x 600 mm')).toBeVisible();
   await page.getByRole('button', { name: 'Add a fixture' }).click();
   await page.getByRole('button', { name: 'Cabinet', exact: true }).click();
   await choose(page, 'Outline', 'L');

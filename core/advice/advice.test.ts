@@ -34,7 +34,7 @@ function twoThatMeet(heightMm: number): Job {
 }
 
 /** Something that stands on the surface, measured from the left and the bottom. */
-const standing = (kind: 'tray' | 'column', outline: Fixture['outline'], leftMm: number, bottomMm: number): Fixture => ({
+const standing = (kind: 'tray' | 'column' | 'bath' | 'door', outline: Fixture['outline'], leftMm: number, bottomMm: number): Fixture => ({
   id: kind,
   kind,
   name: kind,
@@ -130,6 +130,11 @@ const PROVOKED: Readonly<Record<keyof typeof ADVICE_RULES, { readonly code: stri
     path: 'surfaces.0.pattern.strips',
     job: jobOfOne({ ...good, tile: [300, 97], surface: { ...good.surface, pattern: { kind: 'basketWeave', lay: 'lying', strips: 3 } } }),
   },
+  standsOff: {
+    code: 'advice/stands-off',
+    path: 'surfaces.0.measured.fixtures.0.from.0.mm',
+    job: jobOfOne({ ...good, measured: { fixtures: [standing('bath', { kind: 'rectangle', widthMm: 900, heightMm: 300 }, 60, 0)] } }),
+  },
   thinBeside: {
     code: 'advice/thin-beside',
     path: 'surfaces.0.setout',
@@ -209,8 +214,33 @@ test('sheets laid closer or wider than their own joint show their seams; a lot t
   expect(codes(withTile({ lots: [{ id: 'l', code: 'T', shade: '', calibre: '', pieces: 60 }] }))).toEqual([]);
 });
 
+test('a door begins at the foot of its wall; a bath in the corner or well away from it is none to mention', () => {
+  const withFixture = (fixture: Fixture): string[] => codes(jobOfOne({ ...good, measured: { fixtures: [fixture] } }));
+  const door = (bottomMm: number): Fixture => standing('door', { kind: 'rectangle', widthMm: 900, heightMm: 1000 }, 700, bottomMm);
+  expect(withFixture(door(40))).toContain('advice/door-in-the-air');
+  expect(withFixture(door(0))).not.toContain('advice/door-in-the-air');
+  const bath = (leftMm: number): Fixture => standing('bath', { kind: 'rectangle', widthMm: 900, heightMm: 300 }, leftMm, 0);
+  for (const leftMm of [0, 400]) expect(withFixture(bath(leftMm))).not.toContain('advice/stands-off');
+});
+
+test('a sheet that nobody measured has the size of its chips, not one on a box', () => {
+  const sheets = inSheets([905, 905], 2);
+  const unmeasured = { ...sheets, products: [{ ...sheets.products[0], measured: null }] };
+  expect(codes(unmeasured)).toContain('advice/nominal-sheet');
+  const { shape } = sheets.products[0];
+  const boxed = withTile({ shape, nominal: { widthMm: 200, heightMm: 200 }, measured: null }, { ...good, surface: sheets.surfaces[0] });
+  expect(codes({ ...boxed, surfaces: sheets.surfaces })).toContain('advice/nominal-size');
+});
+
 /** What rules say besides, in cases like those above. */
-const OTHER_OUTCOMES = ['advice/reading-disagrees', 'advice/finishes-low', 'advice/part-joint', 'advice/sheet-seam'];
+const OTHER_OUTCOMES = [
+  'advice/door-in-the-air',
+  'advice/finishes-low',
+  'advice/nominal-sheet',
+  'advice/part-joint',
+  'advice/reading-disagrees',
+  'advice/sheet-seam',
+];
 
 test('every code has words and every word a rule', () => {
   expect(Object.keys(ADVICE_WORDS).sort()).toEqual([...Object.values(PROVOKED).map(({ code }) => code), ...OTHER_OUTCOMES].sort());

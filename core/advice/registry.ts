@@ -15,6 +15,7 @@ import { readingDisagrees } from './rules/readingDisagrees.ts';
 import { sealFirst } from './rules/sealFirst.ts';
 import { sliver } from './rules/sliver.ts';
 import { splitRound } from './rules/splitRound.ts';
+import { standsOff } from './rules/standsOff.ts';
 import { thinBeside } from './rules/thinBeside.ts';
 import { unevenPieces } from './rules/unevenPieces.ts';
 
@@ -23,6 +24,7 @@ export const ADVICE_RULES = {
   readingDisagrees,
   meetingDiffers,
   measureAgain,
+  standsOff,
   notFlat,
   notFlush,
   nominalSize,

@@ -33,6 +33,8 @@ export interface FixtureDefaults {
   readonly tiledUnder: boolean;
   readonly clearanceMm: number;
   readonly cover: { readonly widthMm: number; readonly heightMm: number } | null;
+  /** Whether it stands on the foot of a wall, in a corner, or anywhere. */
+  readonly stands: 'anywhere' | 'atFoot' | 'inCorner';
   /** Where it is met: on walls, on floors, on countertops. */
   readonly on: readonly ('wall' | 'floor' | 'countertop')[];
 }
@@ -42,30 +44,73 @@ const round = (diameterMm: number): FixtureDefaults['outline'] => ({ kind: 'roun
 
 /** Usual sizes (common boxes, pipes and fittings; to be measured on site). */
 export const FIXTURE_CATALOGUE: Readonly<Record<FixtureKind, FixtureDefaults>> = {
-  socket: { outline: box(71, 71), tiledUnder: false, clearanceMm: 2, cover: { widthMm: 86, heightMm: 86 }, on: ['wall'] },
-  doubleSocket: { outline: box(142, 71), tiledUnder: false, clearanceMm: 2, cover: { widthMm: 157, heightMm: 86 }, on: ['wall'] },
-  switch: { outline: box(71, 71), tiledUnder: false, clearanceMm: 2, cover: { widthMm: 86, heightMm: 86 }, on: ['wall'] },
+  socket: {
+    outline: box(71, 71),
+    tiledUnder: false,
+    clearanceMm: 2,
+    cover: { widthMm: 86, heightMm: 86 },
+    stands: 'anywhere',
+    on: ['wall'],
+  },
+  doubleSocket: {
+    outline: box(142, 71),
+    tiledUnder: false,
+    clearanceMm: 2,
+    cover: { widthMm: 157, heightMm: 86 },
+    stands: 'anywhere',
+    on: ['wall'],
+  },
+  switch: {
+    outline: box(71, 71),
+    tiledUnder: false,
+    clearanceMm: 2,
+    cover: { widthMm: 86, heightMm: 86 },
+    stands: 'anywhere',
+    on: ['wall'],
+  },
   pipe: {
     outline: round(22),
     tiledUnder: false,
     clearanceMm: 3,
     cover: { widthMm: 60, heightMm: 60 },
+    stands: 'anywhere',
     on: ['wall', 'floor', 'countertop'],
   },
-  waste: { outline: round(110), tiledUnder: false, clearanceMm: 3, cover: null, on: ['floor', 'wall', 'countertop'] },
-  valve: { outline: round(120), tiledUnder: false, clearanceMm: 3, cover: { widthMm: 170, heightMm: 170 }, on: ['wall'] },
-  sink: { outline: box(480, 380), tiledUnder: false, clearanceMm: 2, cover: null, on: ['countertop'] },
-  hob: { outline: box(560, 490), tiledUnder: false, clearanceMm: 3, cover: { widthMm: 590, heightMm: 520 }, on: ['countertop'] },
-  tray: { outline: box(900, 900), tiledUnder: false, clearanceMm: 5, cover: null, on: ['floor'] },
-  bath: { outline: box(1700, 700), tiledUnder: false, clearanceMm: 5, cover: null, on: ['floor', 'wall'] },
-  cabinet: { outline: box(600, 600), tiledUnder: false, clearanceMm: 0, cover: null, on: ['floor', 'wall'] },
-  island: { outline: box(1800, 900), tiledUnder: false, clearanceMm: 5, cover: null, on: ['floor'] },
-  applianceBay: { outline: box(600, 600), tiledUnder: true, clearanceMm: 0, cover: null, on: ['floor'] },
-  door: { outline: box(900, 2050), tiledUnder: false, clearanceMm: 3, cover: null, on: ['wall'] },
-  window: { outline: box(900, 700), tiledUnder: false, clearanceMm: 3, cover: null, on: ['wall'] },
-  column: { outline: box(300, 300), tiledUnder: false, clearanceMm: 8, cover: null, on: ['floor'] },
-  radiatorBracket: { outline: box(40, 160), tiledUnder: true, clearanceMm: 0, cover: null, on: ['wall'] },
-  shelf: { outline: box(600, 25), tiledUnder: false, clearanceMm: 3, cover: null, on: ['wall'] },
-  nicheOpening: { outline: box(600, 300), tiledUnder: false, clearanceMm: 0, cover: null, on: ['wall'] },
-  cutOut: { outline: box(150, 150), tiledUnder: false, clearanceMm: 3, cover: null, on: ['wall', 'floor', 'countertop'] },
+  waste: { outline: round(110), tiledUnder: false, clearanceMm: 3, cover: null, stands: 'anywhere', on: ['floor', 'wall', 'countertop'] },
+  valve: {
+    outline: round(120),
+    tiledUnder: false,
+    clearanceMm: 3,
+    cover: { widthMm: 170, heightMm: 170 },
+    stands: 'anywhere',
+    on: ['wall'],
+  },
+  sink: { outline: box(480, 380), tiledUnder: false, clearanceMm: 2, cover: null, stands: 'anywhere', on: ['countertop'] },
+  hob: {
+    outline: box(560, 490),
+    tiledUnder: false,
+    clearanceMm: 3,
+    cover: { widthMm: 590, heightMm: 520 },
+    stands: 'anywhere',
+    on: ['countertop'],
+  },
+  tray: { outline: box(900, 900), tiledUnder: false, clearanceMm: 5, cover: null, stands: 'inCorner', on: ['floor'] },
+  bath: { outline: box(1700, 700), tiledUnder: false, clearanceMm: 5, cover: null, stands: 'inCorner', on: ['floor', 'wall'] },
+  cabinet: { outline: box(600, 600), tiledUnder: false, clearanceMm: 0, cover: null, stands: 'inCorner', on: ['floor', 'wall'] },
+  island: { outline: box(1800, 900), tiledUnder: false, clearanceMm: 5, cover: null, stands: 'anywhere', on: ['floor'] },
+  applianceBay: { outline: box(600, 600), tiledUnder: true, clearanceMm: 0, cover: null, stands: 'anywhere', on: ['floor'] },
+  door: { outline: box(900, 2050), tiledUnder: false, clearanceMm: 3, cover: null, stands: 'atFoot', on: ['wall'] },
+  window: { outline: box(900, 700), tiledUnder: false, clearanceMm: 3, cover: null, stands: 'anywhere', on: ['wall'] },
+  column: { outline: box(300, 300), tiledUnder: false, clearanceMm: 8, cover: null, stands: 'anywhere', on: ['floor'] },
+  radiatorBracket: { outline: box(40, 160), tiledUnder: true, clearanceMm: 0, cover: null, stands: 'anywhere', on: ['wall'] },
+  shelf: { outline: box(600, 25), tiledUnder: false, clearanceMm: 3, cover: null, stands: 'anywhere', on: ['wall'] },
+  nicheOpening: { outline: box(600, 300), tiledUnder: false, clearanceMm: 0, cover: null, stands: 'anywhere', on: ['wall'] },
+  cutOut: {
+    outline: box(150, 150),
+    tiledUnder: false,
+    clearanceMm: 3,
+    cover: null,
+    stands: 'anywhere',
+    on: ['wall', 'floor', 'countertop'],
+  },
 };

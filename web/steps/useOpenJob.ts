@@ -1,5 +1,6 @@
 import { ref, watch, type Ref } from 'vue';
 import { ServerError } from '../api/client.ts';
+import { thingsChanged } from '../fields/tryAgain.ts';
 import { useJobStore } from '../stores/jobStore.ts';
 
 /** Opens the job of a view; tells in words why it can't be opened. */
@@ -16,5 +17,6 @@ export function useOpenJob(jobId: Ref<string>) {
     },
     { immediate: true },
   );
+  watch(() => jobs.job, thingsChanged);
   return { jobs, trouble };
 }

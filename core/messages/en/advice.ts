@@ -19,12 +19,18 @@ export const ADVICE_WORDS = {
     `The ${edgeName(edge)} edge is ${length(mineMm)} here, but "${other}" meets it with ${length(theirsMm)}. Courses will not run round; measure both again.`,
   'advice/measure-again': ({ count }) =>
     `${count} ${count === 1 ? 'length is' : 'lengths are'} still those of the place this was copied from. Cuts made to them will not fit.`,
+  'advice/door-in-the-air': ({ name, edge, offMm }, length) =>
+    `"${name}" begins ${length(offMm)} off the ${edgeName(edge)} edge, so tiles are planned under it. Measure where its frame begins.`,
+  'advice/stands-off': ({ name, edge, offMm }, length) =>
+    `"${name}" stands ${length(offMm)} off the ${edgeName(edge)} edge: a gap that can be neither tiled nor cleaned. Set it to 0 where it stands against the wall.`,
   'advice/not-flat': ({ gapMm, limitMm, edgeMm }, length) =>
     `Under a straightedge of ${length(edgeMm)} the substrate gapes by up to ${length(gapMm)}; this tile allows ${length(limitMm)}. Edges will lip and corners ring hollow: level it first. Check the standard in force.`,
   'advice/finishes-proud': ({ offMm, neighbour }, length) =>
     `Finishes ${length(offMm)} proud of ${neighbour}: an edge to trip over. Thin a layer, or plan a ramped profile.`,
   'advice/finishes-low': ({ offMm, neighbour }, length) =>
     `Finishes ${length(offMm)} below ${neighbour}. Thicken a layer to bring it flush.`,
+  'advice/nominal-sheet': ({ name, widthMm, heightMm }, length) =>
+    `"${name}" is planned with the size its chips and joints add up to (${length(widthMm)} x ${length(heightMm)}). Real sheets differ; measure a handful and enter their mean.`,
   'advice/nominal-size': ({ name, widthMm, heightMm }, length) =>
     `"${name}" is planned with the size on the box (${length(widthMm)} x ${length(heightMm)}). Real pieces differ and every cut will be off by it; measure a handful and enter their mean.`,
   'advice/sliver': ({ edge, cutMm }, length) =>

@@ -4,6 +4,7 @@ import { distance, type Point } from '../../geometry/point.ts';
 import { readingNoise, seededNumbers } from '../../geometry/seededNumbers.ts';
 import { ringArea } from '../../geometry/ring.ts';
 import { cornerFigures, judgeReadings, parallelFigures } from './judgeReadings.ts';
+import { nextDiagonal } from './nextDiagonal.ts';
 import { cornersOf, reconcileWalls } from './reconcileWalls.ts';
 import { measureRoom, nameOutlier, skewRoom } from './trialRooms.ts';
 
@@ -100,4 +101,21 @@ test('walls that close are as they were walked, spread or not, whichever way the
     ),
     { numRuns: 60 },
   );
+});
+
+test('the diagonal to read next is the first that was not: A–C, B–D, then those further apart', () => {
+  const room = measureRoom(skewRoom(7, 6), silent, 'all');
+  const offered = (pairs: readonly string[]): string =>
+    nextDiagonal({
+      ...room,
+      checks: pairs.map((pair, k) => {
+        const [from, to] = [...pair].map((letter) => room.walls['ABCDEF'.indexOf(letter)].id);
+        return { id: `c${k}`, from, to, mm: 1000, twice: false };
+      }),
+    })
+      .map((k) => 'ABCDEF'[k])
+      .join('');
+  expect(
+    ['', 'AC', 'AC DB', 'AC BD CE DF EA FB', 'AC BD CE DF EA FB AD BE CF'].map((pairs) => offered(pairs.split(' ').filter(Boolean))),
+  ).toEqual(['AC', 'BD', 'CE', 'AD', 'AC']);
 });

@@ -44,7 +44,7 @@ function remove(id: string): void {
 function repeat(id: string): void {
   const surface = jobs.job?.surfaces.find((one) => one.id === id);
   if (!surface || !jobs.job) return;
-  const copy = repeatSurface(surface, newId('surface', jobs.job.surfaces), clipText(`${surface.name}, again`, 80));
+  const copy = repeatSurface(surface, newId('surface'), clipText(`${surface.name}, again`, 80));
   jobs.change(`Repeat ${surface.name}`, (draft) => {
     draft.surfaces.push(copy);
   });
@@ -53,12 +53,7 @@ function repeat(id: string): void {
 function repeatAll(roomId: string): void {
   if (!jobs.job) return;
   const old = jobs.job.rooms.find(({ id }) => id === roomId);
-  const copy = repeatRoom(
-    jobs.job,
-    roomId,
-    newId('room', [...jobs.job.rooms, ...jobs.job.surfaces]),
-    clipText(`${old?.name ?? 'Room'} again`, 60),
-  );
+  const copy = repeatRoom(jobs.job, roomId, newId('room'), clipText(`${old?.name ?? 'Room'} again`, 60));
   jobs.change(`Repeat ${old?.name ?? 'room'}`, (draft) => {
     draft.rooms.push(copy.room);
     draft.surfaces.push(...copy.surfaces);

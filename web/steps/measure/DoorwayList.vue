@@ -12,7 +12,7 @@ import type { Doorway } from '@azulejo/core/surface/doorway';
 import type { Tape } from '@azulejo/core/units/tape';
 import ChoiceField from '../../fields/ChoiceField.vue';
 import LengthField from '../../fields/LengthField.vue';
-import { newId } from '../newId.ts';
+import { nextId } from '../newId.ts';
 import { useEditSurface } from '../useEditSurface.ts';
 
 const props = defineProps<{ surface: Surface; tape: Tape }>();
@@ -42,7 +42,7 @@ const add = (): void => {
   if (!wall) return;
   attempt('Add doorway', (doorways) => {
     doorways.push({
-      id: newId('door', doorways),
+      id: nextId('door', doorways),
       edge: wall.value,
       fromStartMm: Math.round(wall.lengthMm * 0.1),
       widthMm: Math.round(Math.min(800, wall.lengthMm * 0.5)),

@@ -8,7 +8,7 @@ import type { SurfacePlan } from '@azulejo/core/planning/planned';
 import { FIXTURE_CATALOGUE, FIXTURE_KINDS, type FixtureKind } from '@azulejo/core/surface/fixtureCatalogue';
 import type { Tape } from '@azulejo/core/units/tape';
 import { useBoardStore } from '../../stores/boardStore.ts';
-import { newId } from '../newId.ts';
+import { nextId } from '../newId.ts';
 import { useAttempt } from '../useAttempt.ts';
 import { useEditSurface } from '../useEditSurface.ts';
 import { startFixture } from './startFixture.ts';
@@ -20,14 +20,11 @@ const board = useBoardStore();
 const edit = useEditSurface(() => props.surface.id);
 const { trouble, attempt } = useAttempt(() => props.tape);
 const picking = ref(false);
-/** Those that are met on this kind of surface come first. */
-const kinds = computed(() => {
-  const here = (kind: FixtureKind): boolean => FIXTURE_CATALOGUE[kind].on.includes(props.surface.kind);
-  return [...FIXTURE_KINDS].sort((a, b) => Number(here(b)) - Number(here(a)));
-});
+/** Those that are met on this kind of surface. */
+const kinds = computed(() => FIXTURE_KINDS.filter((kind) => FIXTURE_CATALOGUE[kind].on.includes(props.surface.kind)));
 
 function add(kind: FixtureKind): void {
-  const id = newId('fixture', props.surface.measured.fixtures);
+  const id = nextId('fixture', props.surface.measured.fixtures);
   const fixture = startFixture(props.surface.measured, kind, id, FIXTURE_NAMES[kind]);
   const issues = edit(`Add ${FIXTURE_NAMES[kind]}`, ({ measured }) => {
     measured.fixtures.push(fixture);

@@ -34,7 +34,7 @@ function setRoom(id: string): void {
 function addRoom(name: string): string | null {
   if (name === '') return null;
   edit('New room', (surface, job) => {
-    const id = newId('room', job.rooms);
+    const id = newId('room');
     job.rooms.push({ id, name });
     surface.roomId = id;
   });

@@ -3,13 +3,32 @@ import { difference } from '@azulejo/core/geometry/clip';
 import { labelPoint } from '@azulejo/core/geometry/labelPoint';
 import type { Point } from '@azulejo/core/geometry/point';
 import { boxOf, isInside, type Polygon } from '@azulejo/core/geometry/ring';
+import { checkMeasured } from '@azulejo/core/surface/checkMeasured';
 import { lineOfEdge, measuresAt, type Fixture } from '@azulejo/core/surface/fixture';
 import { FIXTURE_CATALOGUE, type FixtureKind } from '@azulejo/core/surface/fixtureCatalogue';
 import { outlineOf } from '@azulejo/core/surface/shapes/registry';
 import { traceSurface } from '@azulejo/core/surface/traceSurface';
 
-/** A new fixture of a kind in the free middle of a surface, no larger than there is room for, from its first two edges. */
+/**
+ * A new fixture of a kind, placed from two edges: where its kind stands when there is room there, else in the
+ * free middle of the surface and no larger than there is room for.
+ */
 export function startFixture(measured: Surface['measured'], kind: FixtureKind, id: string, name: string): Fixture {
+  const middle = inTheMiddle(measured, kind, id, name);
+  const { stands, outline, cover } = FIXTURE_CATALOGUE[kind];
+  if (stands === 'anywhere') return middle;
+  const edges = [...new Set(outlineOf(measured.shape).edgeIds)];
+  const alongMm = stands === 'inCorner' ? 0 : middle.from[0].mm;
+  const corners = edges.map((edge, k): Fixture['from'] => [
+    { edge: edges[(k + edges.length - 1) % edges.length], mm: alongMm },
+    { edge, mm: 0 },
+  ]);
+  const standing = (stands === 'inCorner' ? corners : corners.slice(0, 1)).map((from): Fixture => ({ ...middle, outline, cover, from }));
+  const fits = (fixture: Fixture): boolean => checkMeasured({ ...measured, fixtures: [...measured.fixtures, fixture] }).length === 0;
+  return standing.find(fits) ?? middle;
+}
+
+function inTheMiddle(measured: Surface['measured'], kind: FixtureKind, id: string, name: string): Fixture {
   const usual = FIXTURE_CATALOGUE[kind];
   const { ring, edgeIds } = outlineOf(measured.shape);
   const { fixtures } = traceSurface(measured);

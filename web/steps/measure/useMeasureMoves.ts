@@ -3,7 +3,8 @@ import type { Surface } from '@azulejo/core/job/job';
 import type { Drawing } from '@azulejo/core/planning/planned';
 import { add, type Point } from '@azulejo/core/geometry/point';
 import { checkMeasured } from '@azulejo/core/surface/checkMeasured';
-import { measuresAt } from '@azulejo/core/surface/fixture';
+import { measuresAt, type Fixture } from '@azulejo/core/surface/fixture';
+import { FIXTURE_CATALOGUE } from '@azulejo/core/surface/fixtureCatalogue';
 import { moveCorner } from '@azulejo/core/surface/shapes/asWalls';
 import type { Tape } from '@azulejo/core/units/tape';
 import type { Grip } from '../../board/grip.ts';
@@ -12,6 +13,15 @@ import { toTapeStep } from '../tapeStep.ts';
 import { useEditSurface } from '../useEditSurface.ts';
 
 type Measured = Surface['measured'];
+
+/** What stands on an edge is caught by it within this distance, mm. */
+const CATCH_MM = 40;
+
+/** Whether a kind of fixture belongs on the edge it is measured from: both in a corner, the second at the foot of a wall. */
+const standsOn = ({ kind }: Pick<Fixture, 'kind'>, measure: number): boolean => {
+  const { stands } = FIXTURE_CATALOGUE[kind];
+  return stands === 'inCorner' || (stands === 'atFoot' && measure === 1);
+};
 
 /** Corners, fixtures and level points that can be dragged on the drawing; one drag is one change. */
 export function useMeasureMoves(surface: Ref<Surface | null>, drawing: Ref<Drawing | null>, tape: Ref<Tape>) {
@@ -68,7 +78,7 @@ export function useMeasureMoves(surface: Ref<Surface | null>, drawing: Ref<Drawi
   function moveFixture(measured: Measured, id: string, to: Point): Measured | null {
     const placed = drawing.value?.traced.fixtures.find(({ fixture }) => fixture.id === id);
     if (!placed) return null;
-    const mm = measuresAt(placed.fixture, placed.lines, to).map(round);
+    const mm = measuresAt(placed.fixture, placed.lines, to).map((at, k) => (standsOn(placed.fixture, k) && at < CATCH_MM ? 0 : round(at)));
     const moved = ({ from: [first, second], ...rest }: Measured['fixtures'][number]): Measured['fixtures'][number] => ({
       ...rest,
       from: [

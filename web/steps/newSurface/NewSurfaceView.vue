@@ -104,7 +104,7 @@ function addOne(): string | null {
   const { job } = jobs;
   if (!job) return null;
   if (!shape.value) return WHAT_IS_MISSING[way.value];
-  const surface = startSurfaceOf(job, newId('surface', job.surfaces), name.value.trim() || suggested.value, kind.value, shape.value);
+  const surface = startSurfaceOf(job, newId('surface'), name.value.trim() || suggested.value, kind.value, shape.value);
   const [first] = jobs.change(`Add ${surface.name}`, (draft) => {
     draft.surfaces.push(surface);
   });
@@ -116,7 +116,7 @@ function addOne(): string | null {
 function addSet(): string | null {
   const { job } = jobs;
   if (!job) return null;
-  const started = startSet(job, newId(set.value.kind, [...job.rooms, ...job.surfaces]), name.value.trim() || suggested.value, set.value);
+  const started = startSet(job, newId(set.value.kind), name.value.trim() || suggested.value, set.value);
   const [first] = jobs.change(`Add ${started.room.name}`, (draft) => {
     draft.rooms.push(started.room);
     draft.surfaces.push(...started.surfaces);

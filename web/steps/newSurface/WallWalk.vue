@@ -4,7 +4,7 @@ import { computed, nextTick, ref, useTemplateRef, watch } from 'vue';
 import { PhArrowBendUpLeft, PhArrowBendUpRight, PhArrowUUpLeft } from '@phosphor-icons/vue';
 import { describeIssue } from '@azulejo/core/messages/en/issues';
 import { cornerLetter } from '@azulejo/core/surface/reconcile/wallTitle';
-import { openByMm } from '@azulejo/core/surface/reconcile/observations';
+import { CLOSES_MM } from '@azulejo/core/surface/reconcile/reconcileWalls';
 import { checkMeasured } from '@azulejo/core/surface/checkMeasured';
 import { startMeasured } from '@azulejo/core/job/startJob';
 import type { Shape } from '@azulejo/core/surface/shapes/registry';
@@ -12,7 +12,7 @@ import { formatLengthWithUnit } from '@azulejo/core/units/formatLength';
 import type { Tape } from '@azulejo/core/units/tape';
 import AngleField from '../../fields/AngleField.vue';
 import LengthField from '../../fields/LengthField.vue';
-import { closingWall, shapeOfWalk, walkTo, type Walked, type WalkedWall } from './walk.ts';
+import { closedStraight, closedWalk, closingWall, walkTo, wallsRead, type Walked, type WalkedWall } from './walk.ts';
 
 /** Goes round a surface one wall at a time: a length, then the turn to the next; the drawing grows. */
 const props = defineProps<{ tape: Tape }>();
@@ -20,58 +20,46 @@ const emit = defineEmits<{ shape: [shape: Shape | null]; walk: [walked: Walked |
 const walls = ref<WalkedWall[]>([]);
 const lengthMm = ref<number | null>(null);
 const otherTurn = ref(45);
-const finished = ref<{ walls: WalkedWall[]; spread: boolean } | null>(null);
-const trouble = ref<string | null>(null);
+const straight = ref(false);
+const untold = ref<string | null>(null);
 const here = useTemplateRef<HTMLElement>('here');
 
 const from = computed(() => cornerLetter(walls.value.length));
-const closing = computed(() => closingWall(walls.value));
-const openMm = computed(() => openByMm(shapeOfWalk(walls.value, false)));
+const read = computed(() => wallsRead(walls.value, lengthMm.value));
+const back = computed(() => closedWalk(read.value));
+const closing = computed(() => (back.value ? null : closingWall(read.value)));
+const closed = computed(() => back.value?.shape ?? (straight.value ? closedStraight(read.value) : null));
+const fault = computed(() => (closed.value ? checkMeasured(startMeasured(closed.value))[0] : undefined));
+const trouble = computed(() => untold.value ?? (fault.value ? describeIssue(fault.value, props.tape) : null));
 const show = (mm: number): string => formatLengthWithUnit(mm, props.tape);
+/** What the closed walk is, in words. */
+const told = computed(() => {
+  if (!closed.value || fault.value) return null;
+  const openMm = back.value?.openMm ?? 0;
+  const spread = openMm > CLOSES_MM ? ` ${show(openMm)} stay open and are spread over the corners.` : '';
+  return `${closed.value.walls.length} walls, closed.${spread} Diagonals can be added in Measure.`;
+});
 
-watch(
-  [walls, lengthMm],
-  () => {
-    const next = lengthMm.value === null ? walls.value : [...walls.value, { lengthMm: lengthMm.value, turnDeg: 0 }];
-    emit('walk', walkTo(next));
-  },
-  { deep: true },
-);
-watch(finished, (done) => emit('shape', done ? shapeOfWalk(done.walls, done.spread) : null));
+watch(read, (walls) => emit('walk', walkTo(walls)));
+watch([closed, fault], () => emit('shape', fault.value ? null : closed.value));
 
 const setLength = (mm: number): [] => {
-  lengthMm.value = mm;
+  [lengthMm.value, straight.value, untold.value] = [mm, false, null];
   return [];
 };
 function turn(turnDeg: number): void {
   if (lengthMm.value === null) {
-    trouble.value = 'Type the length of this wall first.';
+    untold.value = 'Type the length of this wall first.';
     return;
   }
   walls.value = [...walls.value, { lengthMm: lengthMm.value, turnDeg }];
-  [lengthMm.value, trouble.value, finished.value] = [null, null, null];
+  [lengthMm.value, straight.value, untold.value] = [null, false, null];
   void nextTick(() => here.value?.querySelector('input')?.focus());
 }
-function back(): void {
+function goBack(): void {
   const last = walls.value.at(-1);
   walls.value = walls.value.slice(0, -1);
-  [lengthMm.value, finished.value, trouble.value] = [last?.lengthMm ?? null, null, null];
-}
-/** Closes with a straight wall from here to the first corner. */
-function close(): void {
-  if (!closing.value) return;
-  const { lengthMm: last, turnBeforeDeg, turnAfterDeg } = closing.value;
-  const before = walls.value.slice(0, -1);
-  finish([...before, { ...walls.value[walls.value.length - 1], turnDeg: turnBeforeDeg }, { lengthMm: last, turnDeg: turnAfterDeg }], false);
-}
-/** The walls as they were read are all there; what they fail to close by is spread. */
-function spread(): void {
-  finish(walls.value, true);
-}
-function finish(all: WalkedWall[], spreadOpening: boolean): void {
-  const [issue] = checkMeasured(startMeasured(shapeOfWalk(all, spreadOpening)));
-  trouble.value = issue ? describeIssue(issue, props.tape) : null;
-  finished.value = issue ? null : { walls: all, spread: spreadOpening };
+  [lengthMm.value, straight.value, untold.value] = [last?.lengthMm ?? null, false, null];
 }
 </script>
 
@@ -89,18 +77,12 @@ function finish(all: WalkedWall[], spreadOpening: boolean): void {
     </div>
     <p v-if="trouble" class="why" role="alert">{{ trouble }}</p>
     <div class="row">
-      <Button v-if="walls.length > 0" severity="secondary" text @click="back"><PhArrowUUpLeft :size="18" />Back one wall</Button>
+      <Button v-if="walls.length > 0" severity="secondary" text @click="goBack"><PhArrowUUpLeft :size="18" />Back one wall</Button>
     </div>
-    <template v-if="walls.length >= 3 && openMm <= 1">
-      <Button v-if="!finished" @click="spread">These {{ walls.length }} walls close: done</Button>
-    </template>
-    <template v-else-if="closing && walls.length >= 2">
-      <Button severity="secondary" outlined @click="close">Close with a straight wall of {{ show(closing.lengthMm) }}</Button>
-      <Button v-if="walls.length >= 3 && openMm < 150" severity="secondary" outlined @click="spread"
-        >That was the last wall: spread the {{ show(openMm) }} that stay open</Button
-      >
-    </template>
-    <p v-if="finished" class="done" role="status">{{ finished.walls.length }} walls, closed. Diagonals can be added in Measure.</p>
+    <Button v-if="closing && !straight" severity="secondary" outlined @click="straight = true"
+      >Close with a straight wall of {{ show(closing.lengthMm) }}</Button
+    >
+    <p v-if="told" class="done" role="status">{{ told }}</p>
   </div>
 </template>
 

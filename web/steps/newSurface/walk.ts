@@ -1,4 +1,6 @@
 import { add, motion, type Point } from '@azulejo/core/geometry/point';
+import { openByMm } from '@azulejo/core/surface/reconcile/observations';
+import { CLOSES_MM } from '@azulejo/core/surface/reconcile/reconcileWalls';
 import type { Wall, WallsShape } from '@azulejo/core/surface/shapes/walls';
 
 /** Walls entered so far: where each corner came to, the last one open. */
@@ -27,7 +29,7 @@ export function walkTo(walls: readonly WalkedWall[]): Walked {
 }
 
 /** The walls of a walk as a shape; an opening is spread where the person said so. */
-export function shapeOfWalk(walls: readonly WalkedWall[], spread: boolean): WallsShape {
+function shapeOfWalk(walls: readonly WalkedWall[], spread: boolean): WallsShape {
   return {
     kind: 'walls',
     headingDeg: 0,
@@ -37,6 +39,38 @@ export function shapeOfWalk(walls: readonly WalkedWall[], spread: boolean): Wall
       return { id: `w${k + 1}`, name: '', lengthMm, twice: false, turnDeg, turnMeasured: false, curve: null };
     }),
   };
+}
+
+/** Degrees between -180 and 180. */
+const turnOf = (deg: number): number => Math.round((deg - 360 * Math.round(deg / 360)) * 1e6) / 1e6;
+
+/** Two ends within this of each other are one corner that was misread by so much, mm. */
+const SAME_CORNER_MM = 150;
+
+/**
+ * The walls read so far, with the one whose length is typed and that no turn follows yet: it is taken
+ * to turn as the first wall needs.
+ */
+export function wallsRead(walls: readonly WalkedWall[], typedMm: number | null): readonly WalkedWall[] {
+  if (typedMm === null) return walls;
+  const turned = walls.reduce((sum, { turnDeg }) => sum + turnDeg, 0);
+  return [...walls, { lengthMm: typedMm, turnDeg: turnOf(-turned) }];
+}
+
+/** A walk that is back at its first corner, as a shape; what it fails to close by, mm, is spread. Null while it is not back. */
+export function closedWalk(walls: readonly WalkedWall[]): { readonly shape: WallsShape; readonly openMm: number } | null {
+  if (walls.length < 3) return null;
+  const openMm = openByMm(shapeOfWalk(walls, false));
+  return openMm < SAME_CORNER_MM ? { shape: shapeOfWalk(walls, openMm > CLOSES_MM), openMm } : null;
+}
+
+/** A walk closed by one more wall, straight from where it has come to; none of the readings is changed. */
+export function closedStraight(walls: readonly WalkedWall[]): WallsShape | null {
+  const closing = closingWall(walls);
+  if (!closing) return null;
+  const { lengthMm, turnBeforeDeg, turnAfterDeg } = closing;
+  const last = { ...walls[walls.length - 1], turnDeg: turnBeforeDeg };
+  return shapeOfWalk([...walls.slice(0, -1), last, { lengthMm, turnDeg: turnAfterDeg }], false);
 }
 
 /**
@@ -53,6 +87,5 @@ export function closingWall(
   if (lengthMm < 1) return null;
   const heading = walls.slice(0, -1).reduce((sum, { turnDeg }) => sum + turnDeg, 0);
   const homeDeg = (Math.atan2(-last[1], -last[0]) * 180) / Math.PI;
-  const turn = (deg: number): number => Math.round((deg - 360 * Math.round(deg / 360)) * 1e6) / 1e6;
-  return { lengthMm: Math.round(lengthMm * 1e6) / 1e6, turnBeforeDeg: turn(homeDeg - heading), turnAfterDeg: turn(-homeDeg) };
+  return { lengthMm: Math.round(lengthMm * 1e6) / 1e6, turnBeforeDeg: turnOf(homeDeg - heading), turnAfterDeg: turnOf(-homeDeg) };
 }

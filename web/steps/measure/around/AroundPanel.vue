@@ -63,7 +63,7 @@ function add(): void {
   const { mine, surface, theirs } = chosen.value;
   const issues = jobs.change('Surfaces meet', (draft) => {
     draft.links.push({
-      id: newId('join', draft.links),
+      id: newId('join'),
       a: { surface: props.surface.id, edge: mine },
       b: { surface, edge: theirs },
       meets: meets.value,

@@ -11,7 +11,7 @@ import ChoiceField from '../../../fields/ChoiceField.vue';
 import FieldGrid from '../../../fields/FieldGrid.vue';
 import LengthField from '../../../fields/LengthField.vue';
 import TextField from '../../../fields/TextField.vue';
-import { newId } from '../../newId.ts';
+import { nextId } from '../../newId.ts';
 import { useEditSurface } from '../../useEditSurface.ts';
 
 const props = defineProps<{ surface: Surface; product: Product; tape: Tape }>();
@@ -58,7 +58,7 @@ const setThickness = (k: number) => (mm: number) =>
   });
 const addLayer = (): void => {
   change('Add layer', (draft) => {
-    draft.layers.push({ id: newId('layer', draft.layers), name: 'Membrane', thicknessMm: 1 });
+    draft.layers.push({ id: nextId('layer', draft.layers), name: 'Membrane', thicknessMm: 1 });
   });
 };
 const removeLayer = (k: number): void => {

@@ -16,7 +16,7 @@ import LengthField from '../../../fields/LengthField.vue';
 import SwitchField from '../../../fields/SwitchField.vue';
 import TextField from '../../../fields/TextField.vue';
 import FieldGrid from '../../../fields/FieldGrid.vue';
-import { newId } from '../../newId.ts';
+import { nextId } from '../../newId.ts';
 import { useEditSurface } from '../../useEditSurface.ts';
 import BaseForm from './BaseForm.vue';
 import BuildUpForm from './BuildUpForm.vue';
@@ -52,7 +52,7 @@ function add(): void {
   change('Add level', (draft) => {
     const last = draft.readings.at(-1);
     draft.readings.push({
-      id: newId('p', draft.readings).replace('-', ''),
+      id: nextId('p', draft.readings).replace('-', ''),
       xMm: (last?.xMm ?? 0) + 200,
       yMm: last?.yMm ?? 0,
       downMm: last?.downMm ?? 1000,

@@ -3,6 +3,7 @@ import Button from 'primevue/button';
 import { computed, ref } from 'vue';
 import { PhPlus, PhTrash } from '@phosphor-icons/vue';
 import type { Issue } from '@azulejo/core/result';
+import { nextDiagonal } from '@azulejo/core/surface/reconcile/nextDiagonal';
 import { reconcileWalls } from '@azulejo/core/surface/reconcile/reconcileWalls';
 import { checkTitle, cornerLetter } from '@azulejo/core/surface/reconcile/wallTitle';
 import type { Check, WallsShape } from '@azulejo/core/surface/shapes/walls';
@@ -11,7 +12,7 @@ import type { Tape } from '@azulejo/core/units/tape';
 import ChoiceField from '../../../fields/ChoiceField.vue';
 import LengthField from '../../../fields/LengthField.vue';
 import SwitchField from '../../../fields/SwitchField.vue';
-import { newId } from '../../newId.ts';
+import { nextId } from '../../newId.ts';
 
 const props = defineProps<{
   shape: WallsShape;
@@ -21,8 +22,9 @@ const props = defineProps<{
 }>();
 
 const corners = computed(() => props.shape.walls.map(({ id }, k) => ({ value: id, label: cornerLetter(k) })));
-const from = ref(0);
-const to = ref(2);
+const [first, second] = nextDiagonal(props.shape);
+const from = ref(first);
+const to = ref(second);
 const readings = computed(() => new Map(reconcileWalls(props.shape).readings.map((reading) => [reading.id, reading])));
 const idAt = (k: number): string => props.shape.walls[k % props.shape.walls.length].id;
 const cornerAt = (id: string): number => props.shape.walls.findIndex((wall) => wall.id === id);
@@ -37,13 +39,10 @@ function remove(k: number): void {
   props.commit({ ...props.shape, checks: props.shape.checks.filter((_, m) => m !== k) }, 'Remove diagonal');
 }
 function add(mm: number): readonly Issue[] {
-  const check: Check = { id: newId('check', props.shape.checks), from: idAt(from.value), to: idAt(to.value), mm, twice: false };
-  const issues = props.commit({ ...props.shape, checks: [...props.shape.checks, check] }, 'Add diagonal');
-  if (issues.length === 0) {
-    const next = (to.value + 1) % props.shape.walls.length;
-    [from.value, to.value] =
-      next === from.value ? [(from.value + 1) % props.shape.walls.length, (from.value + 3) % props.shape.walls.length] : [from.value, next];
-  }
+  const check: Check = { id: nextId('check', props.shape.checks), from: idAt(from.value), to: idAt(to.value), mm, twice: false };
+  const shape = { ...props.shape, checks: [...props.shape.checks, check] };
+  const issues = props.commit(shape, 'Add diagonal');
+  if (issues.length === 0) [from.value, to.value] = nextDiagonal(shape);
   return issues;
 }
 </script>

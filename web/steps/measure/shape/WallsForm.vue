@@ -10,7 +10,7 @@ import type { WallsShape } from '@azulejo/core/surface/shapes/walls';
 import { formatLengthWithUnit } from '@azulejo/core/units/formatLength';
 import type { Tape } from '@azulejo/core/units/tape';
 import SwitchField from '../../../fields/SwitchField.vue';
-import { newId } from '../../newId.ts';
+import { nextId } from '../../newId.ts';
 import { useAttempt } from '../../useAttempt.ts';
 import CheckList from './CheckList.vue';
 import CornerTable from './CornerTable.vue';
@@ -38,7 +38,7 @@ function spread(): void {
   if (!offered.value) return;
   told(attempt({ ...offered.value.shape, spread: true }, offered.value.label));
 }
-const split = (k: number): void => told(attempt(addCorner(props.shape, k, newId('wall', props.shape.walls)), 'Add corner'));
+const split = (k: number): void => told(attempt(addCorner(props.shape, k, nextId('wall', props.shape.walls)), 'Add corner'));
 const join = (k: number): void => told(attempt(removeCorner(props.shape, k), 'Remove corner'));
 </script>
 

@@ -105,7 +105,7 @@ function keepRows(): void {
   const issues = jobs.change('Read tiles', (draft) => {
     for (const [k, row] of rows.entries()) {
       const at = draft.products.findIndex(({ id }) => id === row.id);
-      if (at === -1) draft.products.push({ ...row, id: row.id || newId('tile', draft.products) });
+      if (at === -1) draft.products.push({ ...row, id: row.id || newId('tile') });
       else draft.products[at] = takeGiven(draft.products[at], row, given[k] ?? []);
     }
   });

@@ -21,10 +21,7 @@ const text = (k: number, key: 'code' | 'shade' | 'calibre') => (value: string) =
   return null;
 };
 const add = (): void =>
-  emit('change', [
-    ...props.lots,
-    { id: newId('lot', props.lots), code: `Batch ${props.lots.length + 1}`, shade: '', calibre: '', pieces: 0 },
-  ]);
+  emit('change', [...props.lots, { id: newId('lot'), code: `Batch ${props.lots.length + 1}`, shade: '', calibre: '', pieces: 0 }]);
 </script>
 
 <template>

@@ -70,7 +70,7 @@ function keep(): void {
     trouble.value = 'Expected a name for the tile.';
     return;
   }
-  const kept: Product = { ...copyOf(draft), name: draft.name.trim(), id: props.product?.id ?? newId('tile', props.job.products) };
+  const kept: Product = { ...copyOf(draft), name: draft.name.trim(), id: props.product?.id ?? newId('tile') };
   const issues = edit(props.product ? 'Change tile' : 'Own tile', (_, job) => {
     const at = job.products.findIndex((product) => product.id === kept.id);
     if (at === -1) job.products.push(kept);

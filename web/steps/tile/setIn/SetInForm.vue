@@ -11,7 +11,7 @@ import { outlineOf } from '@azulejo/core/surface/shapes/registry';
 import { actualSize } from '@azulejo/core/tile/product';
 import type { Tape } from '@azulejo/core/units/tape';
 import { useBoardStore } from '../../../stores/boardStore.ts';
-import { newId } from '../../newId.ts';
+import { nextId } from '../../newId.ts';
 import { useAttempt } from '../../useAttempt.ts';
 import { useEditSurface } from '../../useEditSurface.ts';
 import AreaEditor from './AreaEditor.vue';
@@ -38,7 +38,7 @@ function addBand(): void {
   if (!tile) return;
   const limits = props.plan?.traced.limits;
   const atMm = limits ? Math.round((limits.maxY - limits.minY) * 0.6) : 0;
-  const id = newId('band', props.surface.bands);
+  const id = nextId('band', props.surface.bands);
   attempt(edit('Add a band', ({ bands }) => void bands.push({ id, productId: tile.id, run: 'along', way: 'level', atMm })));
 }
 
@@ -57,7 +57,7 @@ function addArea(): void {
   const lines = [first, second].map((edge) => lineOfEdge(ring, edgeIds, edge));
   const centre = [(limits.minX + limits.maxX) / 2, (limits.minY + limits.maxY) / 2] as const;
   const mm = lines[0] && lines[1] ? measuresAt({ outline }, [lines[0], lines[1]], centre).map(Math.round) : [0, 0];
-  const id = newId('inset', props.surface.areas);
+  const id = nextId('inset', props.surface.areas);
   const { productId, parts, jointMm, pattern } = props.surface;
   attempt(
     edit('Add an inset', ({ areas }) => {
