@@ -223,6 +223,35 @@ test('a door begins at the foot of its wall; a bath in the corner or well away f
   for (const leftMm of [0, 400]) expect(withFixture(bath(leftMm))).not.toContain('advice/stands-off');
 });
 
+test('a strip behind a sink is told at what stays of it, not at what the whole tile would leave', () => {
+  const behind = (fromTopMm: number): Job =>
+    jobOfOne({
+      ...good,
+      size: [1205, 640],
+      measured: {
+        fixtures: [
+          {
+            ...standing('tray', { kind: 'rectangle', widthMm: 700, heightMm: 300 }, 250, 0),
+            from: [
+              { edge: 'top', mm: fromTopMm },
+              { edge: 'left', mm: 250 },
+            ],
+          },
+        ],
+      },
+      surface: { kind: 'wall', setout: { x: { rule: 'jointCentred' }, y: { rule: 'free', offsetMm: 495 } } },
+    });
+  const top = (job: Job) => plan(job).surfaces[0].edges.find(({ id }) => id === 'top');
+  expect(top(behind(45))?.smallestCutMm).toBeCloseTo(40);
+  expect(top(behind(45))?.largestCutMm).toBeCloseTo(135);
+  expect(
+    plan(behind(45))
+      .findings.filter(({ code }) => code === 'advice/sliver')
+      .map(({ figures }) => figures.edge),
+  ).toContain('top');
+  expect(top(behind(300))?.smallestCutMm).toBeCloseTo(135);
+});
+
 test('a sheet that nobody measured has the size of its chips, not one on a box', () => {
   const sheets = inSheets([905, 905], 2);
   const unmeasured = { ...sheets, products: [{ ...sheets.products[0], measured: null }] };

@@ -85,9 +85,14 @@ function cutsAlong(edge: Edge, placed: readonly PlacedTile[]): EdgeCut[] {
       edge.from[0] + along[0] * mm + inward[0] * edge.gapMm,
       edge.from[1] + along[1] * mm + inward[1] * edge.gapMm,
     ];
-    const measured = alongSides(ring, inward, [onEdge(run[0]), onEdge(run[1])]);
-    const ends = measured ?? { endsMm: [deepest, deepest] as const, fullMm: deepest - nearest };
-    found.push({ tile, ...ends, alongMm: within, edge });
+    const places = [onEdge(run[0]), onEdge(run[1])] as const;
+    const { way, endsMm, fullMm } = alongSides(ring, inward, places) ?? {
+      way: inward,
+      endsMm: [deepest, deepest] as const,
+      fullMm: deepest - nearest,
+    };
+    const cutBehind = cutOnTheFarSide(tile.polygons, ring, way);
+    found.push({ tile, endsMm: cutBehind ? acrossAt(tile.polygons, places, way, endsMm) : endsMm, fullMm, alongMm: within, edge });
   }
   return found;
 }
@@ -103,7 +108,7 @@ function alongSides(
   ring: Ring,
   inward: Point,
   places: readonly [Point, Point],
-): { readonly endsMm: readonly [number, number]; readonly fullMm: number } | null {
+): { readonly way: Point; readonly endsMm: readonly [number, number]; readonly fullMm: number } | null {
   if (ring.length !== 4) return null;
   const sides = ring.map((from, k) => subtract(ring[(k + 1) % 4], from));
   if (Math.abs(dot(unit(sides[0]), unit(sides[1]))) > 1e-6) return null;
@@ -112,7 +117,54 @@ function alongSides(
   const far = Math.max(...ring.map((p) => dot(p, way)));
   const fullMm = far - Math.min(...ring.map((p) => dot(p, way)));
   const left = (p: Point): number => Math.min(fullMm, Math.max(0, far - dot(p, way)));
-  return { endsMm: [left(places[0]), left(places[1])], fullMm };
+  return { way, endsMm: [left(places[0]), left(places[1])], fullMm };
+}
+
+const furthest = (points: readonly Point[], way: Point): number => points.reduce((far, p) => Math.max(far, dot(p, way)), -Infinity);
+
+/** Whether a piece was cut away all along its far side too, as behind a sink. */
+const cutOnTheFarSide = (polygons: readonly Polygon[], ring: Ring, way: Point): boolean =>
+  furthest(
+    polygons.flatMap(([outer]) => outer),
+    way,
+  ) <
+  furthest(ring, way) - ON_LINE_MM;
+
+/**
+ * How far a piece goes on from two places on its outline, mm; measured a hair inside, so that a corner counts.
+ * What the whole tile would leave there where the outline gives no answer.
+ */
+function acrossAt(
+  polygons: readonly Polygon[],
+  [first, second]: readonly [Point, Point],
+  way: Point,
+  wholeMm: readonly [number, number],
+): readonly [number, number] {
+  const towards = (from: Point, to: Point): Point => {
+    const share = Math.min(0.5, (2 * ON_LINE_MM) / Math.max(ON_LINE_MM, distance(from, to)));
+    return [from[0] + (to[0] - from[0]) * share, from[1] + (to[1] - from[1]) * share];
+  };
+  return [
+    Math.min(wholeMm[0], across(polygons, towards(first, second), way)),
+    Math.min(wholeMm[1], across(polygons, towards(second, first), way)),
+  ];
+}
+
+/** How far one can go from a place on the outline of a piece before leaving it, mm; infinite where it is not left. */
+function across(polygons: readonly Polygon[], from: Point, way: Point): number {
+  const side = quarterTurn(way);
+  let nearest = Infinity;
+  for (const ring of polygons.flat()) {
+    ring.forEach((a, k) => {
+      const b = ring[(k + 1) % ring.length];
+      const [left, right] = [dot(subtract(a, from), side), dot(subtract(b, from), side)];
+      if (left > 0 === right > 0) return;
+      const share = left / (left - right);
+      const far = dot(subtract(a, from), way) * (1 - share) + dot(subtract(b, from), way) * share;
+      if (far > 2 * ON_LINE_MM) nearest = Math.min(nearest, far);
+    });
+  }
+  return nearest;
 }
 
 /** The stretch of a piece's outline that lies on a line, as positions along it. */
