@@ -2,6 +2,7 @@ import { describe, expect, test } from '@jest/globals';
 import { ADVICE_WORDS, describeFinding } from '../messages/en/advice.ts';
 import { plan } from '../plan.ts';
 import type { Job } from '../job/job.ts';
+import { PATTERNS } from '../pattern/registry.ts';
 import { makeSheet } from '../pattern/makeSheet.ts';
 import { jobOfOne } from '../trials/testJob.ts';
 import type { Fixture } from '../surface/fixture.ts';
@@ -69,6 +70,20 @@ function inSheets(size: readonly [number, number], jointMm: number): Job {
   return withTile(tile, { ...good, size, jointMm, surface });
 }
 
+/** Stones of two modules by two and of one by one: 100 x 100 and 49 x 49 in modules of 51 with a joint of 2. */
+const SQUARES: [number, number, number, number][] = [
+  [0, 0, 2, 2],
+  [2, 0, 1, 1],
+  [3, 0, 1, 1],
+  [2, 1, 1, 1],
+  [3, 1, 1, 1],
+  [0, 2, 1, 1],
+  [1, 2, 1, 1],
+  [0, 3, 1, 1],
+  [1, 3, 1, 1],
+  [2, 2, 2, 2],
+];
+
 /** What sets each rule off, from a surface that sets off none. */
 const PROVOKED: Readonly<Record<keyof typeof ADVICE_RULES, { readonly code: string; readonly job: Job; readonly path: string }>> = {
   nominalSize: {
@@ -134,6 +149,20 @@ const PROVOKED: Readonly<Record<keyof typeof ADVICE_RULES, { readonly code: stri
     code: 'advice/stands-off',
     path: 'surfaces.0.measured.fixtures.0.from.0.mm',
     job: jobOfOne({ ...good, measured: { fixtures: [standing('bath', { kind: 'rectangle', widthMm: 900, heightMm: 300 }, 60, 0)] } }),
+  },
+  underKerf: {
+    code: 'advice/under-kerf',
+    path: 'surfaces.0.pattern.moduleMm',
+    job: jobOfOne({
+      ...good,
+      size: [1005, 605],
+      tile: [151, 101],
+      jointMm: 2,
+      surface: {
+        ...good.surface,
+        pattern: { ...PATTERNS.ashlar.defaults, moduleMm: 51, columns: 4, rows: 4, stones: SQUARES },
+      },
+    }),
   },
   thinBeside: {
     code: 'advice/thin-beside',
@@ -250,6 +279,13 @@ test('a strip behind a sink is told at what stays of it, not at what the whole t
       .map(({ figures }) => figures.edge),
   ).toContain('top');
   expect(top(behind(300))?.smallestCutMm).toBeCloseTo(135);
+});
+
+test('set stones stay as they are when the saw changes; a narrower one can cut them', () => {
+  const wide = PROVOKED.underKerf.job;
+  const narrow = { ...wide, consumption: { ...wide.consumption, kerfMm: 0.8 } };
+  expect(plan(narrow).surfaces[0].layout).toEqual(plan(wide).surfaces[0].layout);
+  expect(codes(narrow)).not.toContain('advice/under-kerf');
 });
 
 test('a sheet that nobody measured has the size of its chips, not one on a box', () => {

@@ -17,6 +17,7 @@ import { sliver } from './rules/sliver.ts';
 import { splitRound } from './rules/splitRound.ts';
 import { standsOff } from './rules/standsOff.ts';
 import { thinBeside } from './rules/thinBeside.ts';
+import { underKerf } from './rules/underKerf.ts';
 import { unevenPieces } from './rules/unevenPieces.ts';
 
 /** Every rule of advice. A new rule is a file in rules/ and a line here. */
@@ -35,6 +36,7 @@ export const ADVICE_RULES = {
   narrowJoint,
   noPerimeterJoint,
   innerJoint,
+  underKerf,
   unevenPieces,
   cutMotif,
   bothHands,

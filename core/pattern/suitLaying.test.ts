@@ -10,26 +10,26 @@ import { layingOfKind, layingOfTile } from './suitLaying.ts';
 const START: Laying = { ...PLAIN_LAYING, productId: 'quay-300', jointMm: 3, pattern: { kind: 'stack', lay: 'lying' } };
 
 test.each(Object.keys(PATTERNS) as PatternId[])('%s: the list to start from holds tiles for it, and they pass', (kind) => {
-  const laying = layingOfKind(kind, START, madeUpTiles());
+  const laying = layingOfKind(kind, START, madeUpTiles(), 2.5);
   expect(laying?.pattern.kind).toBe(kind);
   expect(laying && checkLaying(laying, madeUpTiles())).toEqual([]);
 });
 
 test.each(madeUpTiles().map((product) => [product.name, product] as const))('%s: can be laid somehow', (_, product) => {
-  const laying = layingOfTile(product, START, madeUpTiles());
+  const laying = layingOfTile(product, START, madeUpTiles(), 2.5);
   expect(laying?.productId).toBe(product.id);
   expect(laying && checkLaying(laying, madeUpTiles())).toEqual([]);
 });
 
 test('a chosen tile is kept where the new pattern can lay it', () => {
-  expect(layingOfKind('herringbone', { ...START, productId: 'loaf-brick' }, madeUpTiles())?.productId).toBe('loaf-brick');
-  expect(layingOfKind('hexagon', { ...START, productId: 'picket-hex' }, madeUpTiles())?.productId).toBe('picket-hex');
+  expect(layingOfKind('herringbone', { ...START, productId: 'loaf-brick' }, madeUpTiles(), 2.5)?.productId).toBe('loaf-brick');
+  expect(layingOfKind('hexagon', { ...START, productId: 'picket-hex' }, madeUpTiles(), 2.5)?.productId).toBe('picket-hex');
 });
 
 const BOX = { minX: 0, minY: 0, maxX: 6000, maxY: 6000 };
 const mix = (rule: Colours['rule'], others = ['b']): Colours => ({ ...ONE_COLOUR, rule, others });
 const spread = (colours: Colours, kind: PatternId = 'stack'): number[][] => {
-  const laying = layingOfKind(kind, START, madeUpTiles());
+  const laying = layingOfKind(kind, START, madeUpTiles(), 2.5);
   const { repeat } = layPattern(laying ?? START, madeUpTiles());
   return Array.from({ length: 20 }, (_, j) => Array.from({ length: 20 }, (__, i) => colourAt(colours, repeat, { piece: 0, i, j }, BOX)));
 };

@@ -15,28 +15,28 @@ const NEAR_SHARE = 0.25;
  * The laying of another kind of pattern: in the tile chosen where it suits, else in the first of the list
  * that does; with the tiles of its parts. Null where no tile of the list can be laid so.
  */
-export function layingOfKind(kind: PatternId, current: Laying, products: readonly Product[]): Laying | null {
+export function layingOfKind(kind: PatternId, current: Laying, products: readonly Product[], kerfMm: number): Laying | null {
   if (kind === current.pattern.kind) return current;
   const own = products.find(({ id }) => id === current.productId);
   const others = products.filter(({ id }) => id !== current.productId);
   for (const product of own ? [own, ...others] : others) {
-    const laying = startLaying(kind, product, current, products);
+    const laying = startLaying(kind, product, current, products, kerfMm);
     if (laying) return laying;
   }
   return null;
 }
 
 /** The laying of another tile: in the pattern chosen where it suits, else in the first that lays its outline. */
-export function layingOfTile(product: Product, current: Laying, products: readonly Product[]): Laying | null {
+export function layingOfTile(product: Product, current: Laying, products: readonly Product[], kerfMm: number): Laying | null {
   const kinds = [current.pattern.kind, ...(Object.keys(PATTERNS) as PatternId[])];
   for (const kind of kinds) {
-    const laying = startLaying(kind, product, current, products);
+    const laying = startLaying(kind, product, current, products, kerfMm);
     if (laying) return laying;
   }
   return null;
 }
 
-function startLaying(kind: PatternId, product: Product, current: Laying, products: readonly Product[]): Laying | null {
+function startLaying(kind: PatternId, product: Product, current: Laying, products: readonly Product[], kerfMm: number): Laying | null {
   const first = products.find(({ id }) => id === current.productId);
   const others = first && mixesWith(first, product) ? current.colours.others : [];
   const plain: Laying = {
@@ -48,15 +48,15 @@ function startLaying(kind: PatternId, product: Product, current: Laying, product
     colours: others.length > 0 ? { ...current.colours, byHand: {} } : ONE_COLOUR,
   };
   const module = moduleOf(plain, products);
-  const pattern = startPattern(kind, current.pattern, module);
+  const pattern = startPattern(kind, current.pattern, module, kerfMm);
   if (!pattern || misfitOf(pattern, module) !== null) return null;
   const kept = kind === current.pattern.kind ? current.parts : {};
   return fillParts({ ...plain, pattern, parts: kept }, products);
 }
 
 /** A kind with its defaults; which way it lies stays. */
-function startPattern(kind: PatternId, current: Pattern, module: Module): Pattern | null {
-  if (kind === 'ashlar') return startAshlar(current, module);
+function startPattern(kind: PatternId, current: Pattern, module: Module, kerfMm: number): Pattern | null {
+  if (kind === 'ashlar') return startAshlar(current, module, kerfMm);
   if (kind === current.kind) return current;
   const strips = fittingStrips(module);
   if (kind === 'basketWeave' && strips === null) return null;
@@ -68,9 +68,9 @@ function startPattern(kind: PatternId, current: Pattern, module: Module): Patter
 }
 
 /** An ashlar in a module that suits the tile; stones that the tile can't give are drawn again. */
-function startAshlar(current: Pattern, module: Module): Pattern {
+function startAshlar(current: Pattern, module: Module, kerfMm: number): Pattern {
   const start: Pattern = current.kind === 'ashlar' ? current : { ...PATTERNS.ashlar.defaults, moduleMm: moduleFor(module) };
-  return misfitOf(start, module) === null ? start : { ...start, moduleMm: moduleFor(module), stones: null, locked: [] };
+  return misfitOf(start, module) === null ? start : { ...start, moduleMm: moduleFor(module), kerfMm, stones: null, locked: [] };
 }
 
 /** Finds the tile nearest to the size that fits for every part that has none; null where the list holds none near it. */

@@ -45,6 +45,8 @@ export const ADVICE_WORDS = {
     `Pieces of ${length(longestMm)} bow a little. Shifted by half, the middle of one meets the ends of the next and they lip; shift by a third at most (sides over ${length(limitMm)}, unless the maker says otherwise).`,
   'advice/weave-joint': ({ innerMm, jointMm }, length) =>
     `The strips of a block leave joints of ${length(innerMm)} between them, the blocks ${length(jointMm)}. It shows; set the joint between, or take another count of strips.`,
+  'advice/under-kerf': ({ widthMm, heightMm, kerfMm }, length) =>
+    `Stones of ${length(widthMm)} x ${length(heightMm)} are smaller than the tile by less than the ${length(kerfMm)} that the saw takes: nothing can be sawn off. Take another module, or grind them down.`,
   'advice/part-joint': ({ innerMm, jointMm, pattern }, length) =>
     `In ${patternName(pattern).toLowerCase()} the real sizes leave joints of ${length(innerMm)} round the other tiles, the rest are ${length(jointMm)}. It shows; take another tile for them, or another joint.`,
   'advice/sheet-seam': ({ innerMm, jointMm }, length) =>

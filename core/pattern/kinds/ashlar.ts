@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { rectangleRing } from '../../geometry/ring.ts';
 import type { Size } from '../../tile/product.ts';
-import { lengthSchema } from '../../units/lengthSchema.ts';
+import { gapSchema, lengthSchema } from '../../units/lengthSchema.ts';
 import { drawAshlar } from '../ashlar/drawAshlar.ts';
 import { FIRST_STONES } from '../ashlar/firstStones.ts';
 import { coverOf, type AshlarRules, type Stone } from '../ashlar/stones.ts';
@@ -19,6 +19,7 @@ const schema = z.strictObject({
   longestJoint: z.int().min(2).max(40).describe('Modules a joint may run straight for'),
   largest: z.int().min(1).max(8).describe('Modules of the longest side of a stone'),
   seed: z.int().min(0).max(9999).describe('Another number, another draw'),
+  kerfMm: gapSchema.default(2.5).describe('Kerf of the saw that the stones are drawn for, mm; that of the job when they were drawn'),
   stones: z.array(stoneSchema).max(14_400).nullable().describe('Set by hand: column, row, width, height in modules; null as drawn'),
   locked: z.array(stoneSchema).max(14_400).describe('Stones that stay when others are drawn again'),
 });
@@ -26,14 +27,12 @@ const schema = z.strictObject({
 /** A chosen ashlar. */
 export type Ashlar = z.infer<typeof schema>;
 
-/** Width the saw takes, mm: a side that is shorter than the tile by less than this can't be cut off it. */
-const KERF_MM = 2.5;
-
-const fitsSide = (mm: number, tileMm: number): boolean => Math.abs(mm - tileMm) < 0.05 || mm <= tileMm - KERF_MM;
+/** A side that is shorter than the tile by less than the kerf can't be cut off it. */
+const fitsSide = (mm: number, tileMm: number, kerfMm: number): boolean => Math.abs(mm - tileMm) < 0.05 || mm <= tileMm - kerfMm;
 
 /** Whether a piece can be cut from a tile: as it lies, or turned a quarter. */
-const canCut = (w: number, h: number, { widthMm, heightMm }: Size): boolean =>
-  (fitsSide(w, widthMm) && fitsSide(h, heightMm)) || (fitsSide(w, heightMm) && fitsSide(h, widthMm));
+const canCut = (w: number, h: number, { widthMm, heightMm }: Size, kerfMm: number): boolean =>
+  (fitsSide(w, widthMm, kerfMm) && fitsSide(h, heightMm, kerfMm)) || (fitsSide(w, heightMm, kerfMm) && fitsSide(h, widthMm, kerfMm));
 
 /** A module that tiles of a size part into, about 50 mm: so many of them and a joint make up its shorter side. */
 export function moduleFor({ widthMm, heightMm, jointMm }: Module): number {
@@ -42,10 +41,23 @@ export function moduleFor({ widthMm, heightMm, jointMm }: Module): number {
 }
 
 /** Every size in modules that can be cut from the tile with the saw's kerf. */
-export function cuttableSizes({ moduleMm, largest }: Pick<Ashlar, 'moduleMm' | 'largest'>, module: Module): (readonly [number, number])[] {
+export function cuttableSizes(
+  { moduleMm, largest, kerfMm }: Pick<Ashlar, 'moduleMm' | 'largest' | 'kerfMm'>,
+  module: Module,
+): (readonly [number, number])[] {
   const sides = Array.from({ length: largest }, (_, k) => k + 1);
   const mm = (modules: number): number => modules * moduleMm - module.jointMm;
-  return sides.flatMap((w) => sides.map((h) => [w, h] as const)).filter(([w, h]) => mm(Math.min(w, h)) > 0 && canCut(mm(w), mm(h), module));
+  return sides
+    .flatMap((w) => sides.map((h) => [w, h] as const))
+    .filter(([w, h]) => mm(Math.min(w, h)) > 0 && canCut(mm(w), mm(h), module, kerfMm));
+}
+
+/** Stones that are smaller than the tile, but by less than a kerf either way: no saw takes so little off. By size, mm. */
+export function stonesUnderKerf(pattern: Ashlar, module: Module, kerfMm: number): Size[] {
+  const sizes = new Map(stonesOf(pattern, module).map(([, , w, h]) => [`${w},${h}`, [w, h] as const]));
+  return [...sizes.values()]
+    .map(([w, h]): Size => ({ widthMm: w * pattern.moduleMm - module.jointMm, heightMm: h * pattern.moduleMm - module.jointMm }))
+    .filter(({ widthMm, heightMm }) => !canCut(widthMm, heightMm, module, kerfMm));
 }
 
 /** The rules that a cell is drawn by. */
@@ -84,6 +96,7 @@ export const ashlar = {
     longestJoint: 8,
     largest: 3,
     seed: 1,
+    kerfMm: 2.5,
     stones: FIRST_STONES.map(([x, y, w, h]) => [x, y, w, h]),
     locked: [],
   },
@@ -91,14 +104,15 @@ export const ashlar = {
   misfit: (module, pattern) => {
     if (cuttableSizes(pattern, module).length === 0) return 'moduleTooLarge';
     if (!isCovered(pattern)) return 'stonesLeaveGaps';
-    const sizes = new Set(cuttableSizes({ ...pattern, largest: 8 }, module).map(String));
+    // Stones that are set stay set when the saw changes; that a kerf is too wide for them is a finding.
+    const sizes = new Set(cuttableSizes({ ...pattern, largest: 8, kerfMm: 0 }, module).map(String));
     return (pattern.stones ?? []).every(([, , w, h]) => sizes.has(`${w},${h}`)) ? null : 'moduleTooLarge';
   },
   repeat: (module, pattern) => {
     const m = pattern.moduleMm;
     const pieces = stonesOf(pattern, module).map(([x, y, w, h]): RepeatPiece => {
       const [wide, high] = [w * m - module.jointMm, h * m - module.jointMm];
-      const turned = !(fitsSide(wide, module.widthMm) && fitsSide(high, module.heightMm));
+      const turned = !(fitsSide(wide, module.widthMm, 0) && fitsSide(high, module.heightMm, 0));
       const whole = Math.abs(wide - module.widthMm) < 0.05 && Math.abs(high - module.heightMm) < 0.05;
       const piece = tilePiece(rectangleRing(x * m, y * m, wide, high), { turnDeg: turned ? 90 : 0 });
       return whole ? piece : { ...piece, cutFrom: { widthMm: module.widthMm, heightMm: module.heightMm } };

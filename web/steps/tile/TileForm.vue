@@ -30,7 +30,7 @@ const product = computed(() => props.job.products.find(({ id }) => id === props.
 /** A tile that the pattern can't lay brings the first pattern that can. */
 function choose(id: string): void {
   const next = props.job.products.find((one) => one.id === id);
-  const laying = next && layingOfTile(next, props.laying, props.job.products);
+  const laying = next && layingOfTile(next, props.laying, props.job.products, props.job.consumption.kerfMm);
   attempt(props.edited.put('Tile', laying ? pick(laying) : { productId: id }));
 }
 /** The list holds a tile that was just added once the page has been told of it. */

@@ -22,6 +22,8 @@ const props = defineProps<{
   pattern: Ashlar;
   laying: Laying;
   products: readonly Product[];
+  /** Kerf of the job's saw: what is drawn or set from now on is cut with it, mm. */
+  kerfMm: number;
   tape: Tape;
   tiles: number | null;
   put: (next: Ashlar) => readonly Issue[];
@@ -45,8 +47,9 @@ function keep(next: readonly Stone[] | null, otherwise: string): void {
     trouble.value = otherwise;
     return;
   }
-  const sizes = new Set(cuttableSizes({ ...props.pattern, largest: 8 }, module.value).map(String));
-  if (next.some(([, , w, h]) => !sizes.has(`${w},${h}`))) {
+  const sizes = new Set(cuttableSizes({ ...props.pattern, largest: 8, kerfMm: props.kerfMm }, module.value).map(String));
+  const before = new Set(stones.value.map(([, , w, h]) => `${w},${h}`));
+  if (next.some(([, , w, h]) => !sizes.has(`${w},${h}`) && !before.has(`${w},${h}`))) {
     trouble.value = 'A stone of that size can not be cut from the tile with the saw.';
     return;
   }
@@ -59,7 +62,7 @@ const merge = (): void =>
 const swap = (): void =>
   keep(swapStones(stones.value, chosen.value[0], chosen.value[1], props.pattern), 'Expected two stones that share a whole side.');
 function roll(): void {
-  const rules = ashlarRules(props.pattern, module.value);
+  const rules = ashlarRules({ ...props.pattern, kerfMm: props.kerfMm }, module.value);
   keep(rollPatch(stones.value, chosen.value[0], props.pattern.locked, rules, Math.floor(Math.random() * 10_000)), '');
 }
 function lock(): void {
@@ -71,7 +74,7 @@ function lock(): void {
 }
 /** A new cell is drawn away from the page, as it can take seconds. */
 async function draw(next: Partial<Ashlar>): Promise<void> {
-  const pattern = { ...toRaw(props.pattern), ...next, stones: null, locked: [] };
+  const pattern = { ...toRaw(props.pattern), ...next, kerfMm: props.kerfMm, stones: null, locked: [] };
   const put = props.putHere();
   board.chosenStones = [];
   const drawn = await planner.drawStones(

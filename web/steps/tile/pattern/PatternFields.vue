@@ -19,6 +19,7 @@ const props = defineProps<{
   pattern: Pattern;
   laying: Laying;
   products: readonly Product[];
+  kerfMm: number;
   tape: Tape;
   /** Tiles that the surface takes as it is planned now; null while that is worked out. */
   tiles: number | null;
@@ -127,6 +128,7 @@ const setShare = (offset: number) => (props.pattern.kind === 'runningBond' ? pro
     :pattern="pattern"
     :laying="laying"
     :products="products"
+    :kerf-mm="kerfMm"
     :tape="tape"
     :tiles="tiles"
     :put="put"

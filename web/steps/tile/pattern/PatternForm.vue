@@ -22,7 +22,7 @@ const pattern = computed(() => props.laying.pattern);
 /** Every kind in the chosen tile, or in the first of the list that can be laid so; null where none can. */
 const candidates = computed(() =>
   (Object.keys(PATTERNS) as PatternId[]).map((id) => {
-    const laying = layingOfKind(id, props.laying, props.job.products);
+    const laying = layingOfKind(id, props.laying, props.job.products, props.job.consumption.kerfMm);
     const other = laying && laying.productId !== props.laying.productId ? laying.productId : null;
     return { id, name: PATTERN_NAMES[id], laying: laying && { ...laying, turnDeg: 0, mirrored: false }, with: other && tileName(other) };
   }),
@@ -87,6 +87,7 @@ const putHere = () => {
       :pattern="pattern"
       :laying="laying"
       :products="job.products"
+      :kerf-mm="job.consumption.kerfMm"
       :tape="tape"
       :tiles="plan?.totals.opened ?? null"
       :put="put"
