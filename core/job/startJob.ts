@@ -48,7 +48,7 @@ export function startSurfaceOf(job: Job, id: string, name: string, kind: Surface
 }
 
 /** One tile, laid straight. */
-export const PLAIN_LAYING = { parts: {}, turnDeg: 0, mirrored: false, colours: ONE_COLOUR } as const;
+export const PLAIN_LAYING = { parts: {}, turnDeg: 0, mirrored: false, colours: ONE_COLOUR, partColours: {} } as const;
 
 /** No border, band or inset; grout of a middling grey. */
 const NOTHING_SET_IN = { jointColour: '#8f969b', border: null, bands: [], areas: [] };

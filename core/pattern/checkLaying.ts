@@ -1,5 +1,6 @@
 import { issue, type Issue } from '../result.ts';
 import { actualSize, type Product } from '../tile/product.ts';
+import type { Colours } from './colours.ts';
 import { moduleOf, missingParts, type Laying } from './laying.ts';
 import { innerJointOf, misfitOf, partsOf } from './registry.ts';
 import type { Module } from './repeat.ts';
@@ -30,7 +31,11 @@ export function checkLaying(laying: Laying, products: readonly Product[]): Issue
       ? [issue('pattern/strips-do-not-fit', ['pattern', 'strips'], { overMm: -innerMm, name })]
       : [issue('pattern/part-too-large', ['parts'], { overMm: -innerMm, pattern: laying.pattern.kind })];
   }
-  return checkMix(laying, product, products);
+  const partMixes = Object.entries(laying.partColours).flatMap(([part, colours]) => {
+    const first = products.find(({ id }) => id === laying.parts[part]);
+    return first ? checkMix(colours, ['partColours', part], first, products) : [];
+  });
+  return [...checkMix(laying.colours, ['colours'], product, products), ...partMixes];
 }
 
 /** Tiles of the other parts that don't have the outline the pattern leaves room for: a rectangle, and square where the room is. */
@@ -45,13 +50,13 @@ function oddParts({ parts, pattern }: Laying, module: Module, products: readonly
 }
 
 /** Every tile that is mixed in has the size and the outline of the first. */
-function checkMix({ colours }: Laying, product: Product, products: readonly Product[]): Issue[] {
-  return colours.others.flatMap((id, k): Issue[] => {
+function checkMix({ others }: Colours, path: Issue['path'], product: Product, products: readonly Product[]): Issue[] {
+  return others.flatMap((id, k): Issue[] => {
     const other = products.find((one) => one.id === id);
-    if (!other) return [issue('surface/no-such-product', ['colours', 'others', k], { productId: id })];
+    if (!other) return [issue('surface/no-such-product', [...path, 'others', k], { productId: id })];
     return mixesWith(product, other)
       ? []
-      : [issue('colours/other-size', ['colours', 'others', k], { name: other.name, first: product.name })];
+      : [issue('colours/other-size', [...path, 'others', k], { name: other.name, first: product.name })];
   });
 }
 

@@ -65,15 +65,19 @@ export function colourAt({ rule, others, byHand }: Colours, repeat: Repeat, plac
     case 'gradient':
       return gradientAt(repeat, place, box, rule, count);
     case 'byTurn':
-      return modulo(place.piece, count);
+      return modulo(ofOwnPart(repeat, place.piece).indexOf(place.piece), count);
   }
 }
 
 const modulo = (n: number, by: number): number => ((n % by) + by) % by;
 
 /** How many pieces of its own course come before it in the cell. */
-const inCourse = ({ pieces }: Repeat, piece: number): number =>
-  pieces.slice(0, piece).filter(({ course, part }) => part === null && course === pieces[piece].course).length;
+const inCourse = (repeat: Repeat, piece: number): number =>
+  ofOwnPart(repeat, piece).filter((other) => other < piece && repeat.pieces[other].course === repeat.pieces[piece].course).length;
+
+/** The pieces of a cell that are the same part of the pattern as one of them, by their place. */
+const ofOwnPart = ({ pieces }: Repeat, piece: number): number[] =>
+  pieces.flatMap(({ part }, k) => (part === pieces[piece].part ? [k] : []));
 
 function tileOfRow(rows: readonly number[], course: number, count: number): number {
   const runs = Array.from({ length: count }, (_, k) => rows[k] ?? 1);

@@ -17,6 +17,10 @@ export const layingFields = {
   turnDeg: z.number().min(-180).max(180).default(0).describe('The pattern turned, degrees counter-clockwise'),
   mirrored: z.boolean().default(false).describe('The pattern mirrored left to right, before it is turned'),
   colours: coloursSchema.default(ONE_COLOUR),
+  partColours: z
+    .record(z.string().max(20), coloursSchema)
+    .default({})
+    .describe('How tiles of the other parts are mixed, such as dots in two colours'),
 };
 
 /** What is laid in a field and how. */
@@ -28,6 +32,7 @@ export interface Laying {
   readonly turnDeg: number;
   readonly mirrored: boolean;
   readonly colours: Colours;
+  readonly partColours: Readonly<Record<string, Colours>>;
 }
 
 /** A laying worked out: the repeat, and the tile of each of its pieces. */
@@ -36,6 +41,7 @@ export interface LaidPattern {
   /** The product of each piece of the repeat, by id. */
   readonly productIds: readonly string[];
   readonly colours: Colours;
+  readonly partColours: Readonly<Record<string, Colours>>;
   readonly jointMm: number;
 }
 
@@ -60,9 +66,18 @@ export function layPattern(laying: Laying, products: readonly Product[]): LaidPa
     repeat,
     productIds: repeat.pieces.map(({ part }) => (part === null ? laying.productId : (laying.parts[part] ?? laying.productId))),
     colours: laying.colours,
+    partColours: laying.partColours,
     jointMm: laying.jointMm,
   };
 }
+
+/** How the tiles of one part of a pattern are mixed; null stands for the main one. */
+export const mixOf = ({ colours, partColours }: Pick<Laying, 'colours' | 'partColours'>, part: string | null): Colours =>
+  part === null ? colours : (partColours[part] ?? ONE_COLOUR);
+
+/** Whether more than one tile lies in any part of a pattern. */
+export const isMixed = ({ colours, partColours }: Pick<Laying, 'colours' | 'partColours'>): boolean =>
+  [colours, ...Object.values(partColours)].some(({ others }) => others.length > 0);
 
 /** Whether a pattern can be laid mirrored: a sheet can't, its chips are mounted. */
 export const canMirror = ({ pattern }: Pick<Laying, 'pattern'>): boolean => pattern.kind !== 'sheet';

@@ -1,4 +1,4 @@
-import { expect, test } from '@jest/globals';
+import { describe, expect, test } from '@jest/globals';
 import { PLAIN_LAYING } from '../job/startJob.ts';
 import { madeUpTiles } from '../madeUp/tiles.ts';
 import { checkLaying } from './checkLaying.ts';
@@ -66,4 +66,23 @@ test('a gradient is all of the first tile at one end, all of the last at the oth
   expect(column(0)).toBeLessThan(0.3);
   expect(column(19)).toBeGreaterThan(1.7);
   expect(column(10)).toBeGreaterThan(column(3));
+});
+
+describe('the dots of octagons are mixed by a rule of their own', () => {
+  const laying = layingOfKind('octagonDot', START, madeUpTiles(), 2.5);
+  if (!laying) throw new Error('the made-up list holds octagons and dots: got none');
+  const dots = { ...ONE_COLOUR, rule: { kind: 'checkers' as const }, others: ['red-dot'] };
+  const dot = madeUpTiles().find(({ id }) => id === laying.parts['dot']);
+  const products = [...madeUpTiles(), { ...(dot ?? madeUpTiles()[0]), id: 'red-dot', name: 'Red dot' }];
+  const mixed = { ...laying, partColours: { dot: dots } };
+
+  test('a tile of another size is refused where it was mixed in, and another kind of pattern forgets them', () => {
+    expect(checkLaying(mixed, products)).toEqual([]);
+    const wrong = { ...laying, partColours: { dot: { ...dots, others: [START.productId] } } };
+    expect(checkLaying(wrong, products)[0]).toMatchObject({ code: 'colours/other-size', path: ['partColours', 'dot', 'others', 0] });
+    expect(layingOfKind('stack', mixed, products, 2.5)?.partColours).toEqual({});
+    expect(layingOfTile(products.find(({ id }) => id === laying.productId) ?? products[0], mixed, products, 2.5)?.partColours).toEqual({
+      dot: dots,
+    });
+  });
 });

@@ -45,13 +45,14 @@ function startLaying(kind: PatternId, product: Product, current: Laying, product
     // Seams between sheets vanish only at the joint of the sheet.
     jointMm: product.shape.kind === 'sheet' ? product.shape.jointMm : current.jointMm,
     parts: {},
+    partColours: {},
     colours: others.length > 0 ? { ...current.colours, byHand: {} } : ONE_COLOUR,
   };
   const module = moduleOf(plain, products);
   const pattern = startPattern(kind, current.pattern, module, kerfMm);
   if (!pattern || misfitOf(pattern, module) !== null) return null;
-  const kept = kind === current.pattern.kind ? current.parts : {};
-  return fillParts({ ...plain, pattern, parts: kept }, products);
+  const kept = kind === current.pattern.kind ? { parts: current.parts, partColours: current.partColours } : {};
+  return fillParts({ ...plain, pattern, ...kept }, products);
 }
 
 /** A kind with its defaults; which way it lies stays. */
@@ -87,7 +88,8 @@ export function fillParts(laying: Laying, products: readonly Product[]): Laying 
     if (!near) return null;
     parts[part] = near.id;
   }
-  return { ...laying, parts };
+  const same = Object.entries(laying.partColours).filter(([part]) => parts[part] === laying.parts[part]);
+  return { ...laying, parts, partColours: Object.fromEntries(same) };
 }
 
 /** The rectangular tile nearest to a size, of those that fit. */

@@ -15,13 +15,13 @@ export function briefOf({ products, consumption, practice }: PlanRules, surface:
 }
 
 /** Every tile that a surface names, by id. */
-function tilesNamedBy({ productId, parts, colours, border, bands, areas }: Surface): ReadonlySet<string> {
-  const laid = [{ productId, parts, colours, border }, ...areas];
+function tilesNamedBy({ bands, areas, ...surface }: Surface): ReadonlySet<string> {
+  const laid = [surface, ...areas];
   return new Set([
     ...laid.flatMap((own) => [
       own.productId,
       ...Object.values(own.parts),
-      ...own.colours.others,
+      ...[own.colours, ...Object.values(own.partColours)].flatMap(({ others }) => others),
       ...(own.border ? [own.border.productId] : []),
     ]),
     ...bands.map((band) => band.productId),

@@ -1,6 +1,6 @@
 import type { Box } from '../geometry/ring.ts';
 import { colourAt } from '../pattern/colours.ts';
-import type { LaidPattern } from '../pattern/laying.ts';
+import { mixOf, type LaidPattern } from '../pattern/laying.ts';
 import type { Address, Layout } from './layout.ts';
 
 /** What a field is within its surface. */
@@ -17,12 +17,13 @@ export interface Field {
   readonly box: Box;
 }
 
-/** The tile that lies at a place, by id: parts have their own, the rest is mixed by the rule of colours. */
+/** The tile that lies at a place, by id: mixed by the rule of the part of the pattern it belongs to. */
 export function productAt({ laid, layout, box }: Pick<Field, 'laid' | 'layout' | 'box'>, address: Address): string {
   const own = laid.productIds[address.piece];
-  if (layout.repeat.pieces[address.piece].part !== null || laid.colours.others.length === 0) return own;
+  const mix = mixOf(laid, layout.repeat.pieces[address.piece].part);
+  if (mix.others.length === 0) return own;
   // Sheets are mixed by the sheet, never by the chip.
   const place = layout.repeat.sheet ? { ...address, piece: 0 } : address;
-  const tile = colourAt(laid.colours, layout.repeat, place, box);
-  return tile === 0 ? own : laid.colours.others[tile - 1];
+  const tile = colourAt(mix, layout.repeat, place, box);
+  return tile === 0 ? own : mix.others[tile - 1];
 }

@@ -1,3 +1,4 @@
+import { isMixed } from '../pattern/laying.ts';
 import { isShaped, productNamed, type CutPiece } from '../cuts/cutPiece.ts';
 import type { OffCutPlan } from '../cuts/offCutPlan.ts';
 import type { SheetPlan } from '../cuts/sheets/planSheets.ts';
@@ -39,7 +40,7 @@ function countWholes(fields: readonly Field[]): Map<string, Wholes> {
   for (const field of fields) {
     const { repeat, wholeRuns } = field.layout;
     const areas = repeat.pieces.map(({ ring }) => ringArea(ring));
-    const mixed = field.laid.colours.others.length > 0;
+    const mixed = isMixed(field.laid);
     for (let k = 0; k < wholeRuns.length; k += 4) {
       const [piece, j, first, last] = wholeRuns.subarray(k, k + 4);
       const { cutFrom, hand = null } = repeat.pieces[piece];

@@ -102,6 +102,7 @@ function randomExtras(next: Next, pick: <T>(items: readonly T[]) => T, [first, s
         turnDeg: 0,
         mirrored: false,
         colours: { rule: { kind: 'one' }, others: [], byHand: {} },
+        partColours: {},
         setout: { x: { rule: 'best' }, y: { rule: 'best' } },
         border: null,
       },

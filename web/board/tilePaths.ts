@@ -1,3 +1,4 @@
+import { isMixed } from '@azulejo/core/pattern/laying';
 import { boxOf, isBox, type Box, type Ring } from '@azulejo/core/geometry/ring';
 import { placementMotion } from '@azulejo/core/setout/layout';
 import { productAt, type Field } from '@azulejo/core/setout/field';
@@ -39,7 +40,7 @@ function makePatches(field: Field, finished: boolean): Patch[] {
   const { layout, laid } = field;
   const { turn } = placementMotion(layout.placement);
   const [a, b] = layout.repeat.vectors;
-  const mixed = laid.colours.others.length > 0;
+  const mixed = isMixed(laid);
   const patches: Patch[] = [];
   let open = newPatch();
   const close = (): void => {

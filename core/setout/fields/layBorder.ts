@@ -38,6 +38,7 @@ export function layRun(id: string, kind: Field['kind'], side: BorderSide, produc
       turnDeg: 0,
       mirrored: false,
       colours: ONE_COLOUR,
+      partColours: {},
     },
     [product],
   );

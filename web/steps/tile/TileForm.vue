@@ -4,6 +4,7 @@ import { computed, nextTick, ref } from 'vue';
 import { PhListMagnifyingGlass, PhPencilSimple, PhPlus } from '@phosphor-icons/vue';
 import type { Job, Surface } from '@azulejo/core/job/job';
 import { partName, PATTERN_NAMES } from '@azulejo/core/messages/en/patterns';
+import { mixesWith } from '@azulejo/core/pattern/checkLaying';
 import { moduleOf, type Laying } from '@azulejo/core/pattern/laying';
 import { innerJointOf, partsOf } from '@azulejo/core/pattern/registry';
 import { layingOfTile } from '@azulejo/core/pattern/suitLaying';
@@ -38,13 +39,23 @@ async function layAdded(id: string): Promise<void> {
   await nextTick();
   choose(id);
 }
-const pick = ({ productId, parts, jointMm, pattern, colours }: Laying): Partial<Laying> => ({
+const pick = ({ productId, parts, jointMm, pattern, colours, partColours }: Laying): Partial<Laying> => ({
   productId,
   parts,
   jointMm,
   pattern,
   colours,
+  partColours,
 });
+
+/** Another tile for a part is laid alone where it can't be mixed with those there were. */
+function choosePart(part: string, id: string): void {
+  const named = (other: string): Product | undefined => props.job.products.find((one) => one.id === other);
+  const [before, after] = [named(props.laying.parts[part] ?? ''), named(id)];
+  const mixes = before && after && mixesWith(before, after);
+  const partColours = Object.fromEntries(Object.entries(props.laying.partColours).filter(([other]) => other !== part || mixes));
+  attempt(props.edited.put('Tile of a part', { parts: { ...props.laying.parts, [part]: id }, partColours }));
+}
 
 const parts = computed(() =>
   Object.entries(partsOf(props.laying.pattern, moduleOf({ ...props.laying, parts: {} }, props.job.products))).map(([part, ideal]) => ({
@@ -101,7 +112,7 @@ const GROUTS = [
       :products="byNearness(part.part)"
       :chosen="part.chosen"
       :tape="tape"
-      @choose="(id) => attempt(edited.put('Tile of a part', { parts: { ...laying.parts, [part.part]: id } }))"
+      @choose="choosePart(part.part, $event)"
     />
     <p class="small soft">
       {{ part.ideal }} keeps every joint alike<template v-if="innerMm !== null"

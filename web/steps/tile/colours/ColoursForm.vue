@@ -1,26 +1,39 @@
 <script setup lang="ts">
 import Button from 'primevue/button';
-import { computed } from 'vue';
+import { computed, ref } from 'vue';
 import { PhEraser, PhShuffle, PhX } from '@phosphor-icons/vue';
 import type { Job, Surface } from '@azulejo/core/job/job';
 import { mixesWith } from '@azulejo/core/pattern/checkLaying';
 import { ONE_COLOUR, type Colours } from '@azulejo/core/pattern/colours';
-import type { Laying } from '@azulejo/core/pattern/laying';
+import { partName } from '@azulejo/core/messages/en/patterns';
+import { mixOf, moduleOf, type Laying } from '@azulejo/core/pattern/laying';
+import { partsOf } from '@azulejo/core/pattern/registry';
 import type { Tape } from '@azulejo/core/units/tape';
 import AngleField from '../../../fields/AngleField.vue';
 import ChoiceField from '../../../fields/ChoiceField.vue';
 import FieldGrid from '../../../fields/FieldGrid.vue';
 import NumberField from '../../../fields/NumberField.vue';
+import SwitchField from '../../../fields/SwitchField.vue';
 import { useAttempt } from '../../useAttempt.ts';
 import TileSwatch from '../TileSwatch.vue';
 import type { EditedLaying } from '../useLaying.ts';
 
 const props = defineProps<{ job: Job; surface: Surface; tape: Tape; laying: Laying; edited: EditedLaying }>();
 const { trouble, attempt } = useAttempt(() => props.tape);
-const colours = computed(() => props.laying.colours);
-const main = computed(() => props.job.products.find(({ id }) => id === props.laying.productId) ?? null);
+/** The part of the pattern whose tiles are mixed here; null for the main one. */
+const chosenPart = ref<string | null>(null);
+const partNames = computed(() => Object.keys(partsOf(props.laying.pattern, moduleOf({ ...props.laying, parts: {} }, props.job.products))));
+const part = computed(() => (chosenPart.value !== null && partNames.value.includes(chosenPart.value) ? chosenPart.value : null));
+const MAIN = '*';
+const partOptions = computed(() => [
+  { value: MAIN, label: 'The main tile' },
+  ...partNames.value.map((value) => ({ value, label: partName(value) })),
+]);
+const ownId = computed(() => (part.value === null ? props.laying.productId : (props.laying.parts[part.value] ?? '')));
+const colours = computed(() => mixOf(props.laying, part.value));
+const main = computed(() => props.job.products.find(({ id }) => id === ownId.value) ?? null);
 const mixed = computed(() =>
-  [props.laying.productId, ...colours.value.others].flatMap((id) => props.job.products.find((product) => product.id === id) ?? []),
+  [ownId.value, ...colours.value.others].flatMap((id) => props.job.products.find((product) => product.id === id) ?? []),
 );
 const toAdd = computed(() =>
   props.job.products
@@ -29,7 +42,11 @@ const toAdd = computed(() =>
 );
 const byHand = computed(() => Object.keys(colours.value.byHand).length);
 
-const put = (next: Colours) => props.edited.put('Colours', { colours: next });
+const put = (next: Colours) =>
+  props.edited.put(
+    'Colours',
+    part.value === null ? { colours: next } : { partColours: { ...props.laying.partColours, [part.value]: next } },
+  );
 const choose = (next: Colours): void => attempt(put(next));
 
 /** No tile is chosen. */
@@ -74,6 +91,13 @@ const setCount = (k: number) => (count: number) => {
 
 <template>
   <section class="stack">
+    <SwitchField
+      v-if="partNames.length > 0"
+      label="Which tiles of the pattern"
+      :value="part ?? MAIN"
+      :options="partOptions"
+      @choose="(id) => (chosenPart = id === MAIN ? null : id)"
+    />
     <p v-if="mixed.length < 2" class="soft small">
       Tiles of the same size and outline can be mixed: in checkers, in courses, at random, from one to the other, or piece by piece.
     </p>

@@ -3,6 +3,7 @@ import { isInside } from '@azulejo/core/geometry/ring';
 import type { Point } from '@azulejo/core/geometry/point';
 import type { Surface } from '@azulejo/core/job/job';
 import { colourAt, placeName } from '@azulejo/core/pattern/colours';
+import { mixOf } from '@azulejo/core/pattern/laying';
 import type { Drawing } from '@azulejo/core/planning/planned';
 import type { Field } from '@azulejo/core/setout/field';
 import { addressAt } from '@azulejo/core/setout/addressAt';
@@ -26,12 +27,16 @@ export function useGiveNext(surface: Ref<Surface | null>, drawing: Ref<Drawing |
     if (!found) return;
     const { field, areaId } = found;
     const address = addressAt(field.layout, at);
-    if (!address || field.laid.colours.others.length === 0) return;
-    const count = field.laid.colours.others.length + 1;
-    const next = (colourAt(field.laid.colours, field.layout.repeat, address, field.box) + 1) % count;
+    if (!address) return;
+    const { part } = field.layout.repeat.pieces[address.piece];
+    const mix = mixOf(field.laid, part);
+    if (mix.others.length === 0) return;
+    const count = mix.others.length + 1;
+    const next = (colourAt(mix, field.layout.repeat, address, field.box) + 1) % count;
     edit('Tile of a piece', (target) => {
       const holder = target.areas.find(({ id }) => id === areaId) ?? target;
-      holder.colours.byHand[placeName(address)] = next;
+      const colours = part === null ? holder.colours : holder.partColours[part];
+      colours.byHand[placeName(address)] = next;
     });
   };
 }

@@ -5,7 +5,11 @@ export function usersOf(job: Job, productId: string): string[] {
   return job.surfaces
     .filter(({ border, bands, areas, ...surface }) => {
       const layings = [surface, ...areas];
-      const laid = layings.flatMap(({ productId: own, parts, colours }) => [own, ...Object.values(parts), ...colours.others]);
+      const laid = layings.flatMap(({ productId: own, parts, colours, partColours }) => [
+        own,
+        ...Object.values(parts),
+        ...[colours, ...Object.values(partColours)].flatMap(({ others }) => others),
+      ]);
       const edging = [border, ...areas.map((area) => area.border), ...bands].flatMap((edge) => (edge ? [edge.productId] : []));
       return [...laid, ...edging].includes(productId);
     })

@@ -49,8 +49,8 @@ onBeforeUnmount(leave);
 function choose(laying: Laying | null): void {
   leave();
   if (!laying || laying.pattern.kind === pattern.value.kind) return;
-  const { productId, parts, jointMm, colours } = laying;
-  attempt(props.edited.put('Pattern', { productId, parts, jointMm, colours, pattern: laying.pattern }));
+  const { productId, parts, jointMm, colours, partColours } = laying;
+  attempt(props.edited.put('Pattern', { productId, parts, jointMm, colours, partColours, pattern: laying.pattern }));
 }
 const put = (next: Pattern) => props.edited.put('Pattern', { pattern: next });
 /** Lays a pattern on what is edited now, however much later it is ready. */
