@@ -4,9 +4,10 @@ import type { Size } from '../tile/product.ts';
 import type { ChipType, Sheet } from '../tile/sheet/sheet.ts';
 import { MOST_CHIPS } from '../tile/sheet/sheet.ts';
 import { rounded, squaredUp } from '../tile/sheet/editSheet.ts';
-import { chipRing } from '../tile/sheet/sheetChips.ts';
+import { chipRing, sheetSize } from '../tile/sheet/sheetChips.ts';
 import { misfitOf, partsOf, repeatOf, type Pattern, type PatternId } from './registry.ts';
 import type { Module, Repeat, RepeatPiece } from './repeat.ts';
+import { turnRepeat } from './turnRepeat.ts';
 
 /** Patterns that chips are mounted in: every piece is a chip as it was made, none a mirror image of another. */
 export const SHEET_PATTERNS = [
@@ -27,13 +28,36 @@ export const SHEET_PATTERNS = [
 ] as const satisfies readonly PatternId[];
 
 /**
- * Mounts chips in a pattern on sheets of about a size: the repeat that comes nearest to it, squarely one
- * above the other. Null where the chips don't suit the pattern, or would be more than a sheet can have.
+ * Mounts chips in a pattern, turned by some degrees, on the sheet that comes nearest to a size as it is
+ * bought, over its teeth where it has any; sheets lie squarely one above the other. Null where the chips
+ * don't suit the pattern, or would be more than a sheet can have.
  */
-export function makeSheet(pattern: Pattern, module: Module, size: Size, colours: readonly string[]): Sheet | null {
+export function makeSheet(pattern: Pattern, module: Module, size: Size, colours: readonly string[], turnDeg = 0): Sheet | null {
   if (!(SHEET_PATTERNS as readonly string[]).includes(pattern.kind) || misfitOf(pattern, module) !== null) return null;
-  const repeat = repeatOf(pattern, module);
-  const [across, up] = sheetVectors(repeat, size);
+  const repeat = turnRepeat(repeatOf(pattern, module), turnDeg);
+  const offBy = (sheet: Sheet | null): number => {
+    if (!sheet) return Infinity;
+    const { widthMm, heightMm } = sheetSize(sheet);
+    return Math.abs(widthMm - size.widthMm) + Math.abs(heightMm - size.heightMm);
+  };
+  const plain = mountChips(repeat, module, pattern, sheetVectors(repeat, size), colours);
+  if (!plain || (turnDeg % 90 !== 0 && !isSquare(plain))) return null;
+  if (offBy(plain) < 0.05) return plain;
+  // Interlocking sheets measure more than they step by: mounted again for what their teeth leave.
+  const made = sheetSize(plain);
+  const within = (asked: number, boxMm: number, step: Point): number => Math.max(1, asked - Math.max(0, boxMm - Math.hypot(...step)));
+  const step = { widthMm: within(size.widthMm, made.widthMm, plain.across), heightMm: within(size.heightMm, made.heightMm, plain.up) };
+  const again = mountChips(repeat, module, pattern, sheetVectors(repeat, step), colours);
+  return again && (turnDeg % 90 === 0 || isSquare(again)) && offBy(again) < offBy(plain) ? again : plain;
+}
+
+function mountChips(
+  repeat: Repeat,
+  module: Module,
+  pattern: Pattern,
+  [across, up]: readonly [Point, Point],
+  colours: readonly string[],
+): Sheet | null {
   const types: ChipType[] = [];
   const parts = { ...partsOf(pattern, module), ...module.parts };
   const typeOf = ({ part }: RepeatPiece): number => {
@@ -62,6 +86,9 @@ export function makeSheet(pattern: Pattern, module: Module, size: Size, colours:
   const { minX, minY } = boxOf(sheet.chips.flatMap((chip) => chipRing(sheet, chip)));
   return squaredUp(sheet, [minX, minY]);
 }
+
+/** A turned pattern makes a sheet where it comes again square to it. */
+const isSquare = ({ across, up }: Sheet): boolean => Math.abs(across[1]) < 0.05 && Math.abs(up[0]) < 0.05;
 
 function pieceShapeOf({ shape = { kind: 'rectangle' } }: Module): ChipType['shape'] {
   if (shape.kind === 'sheet') throw new Error('a sheet is made of chips: got another sheet');

@@ -43,6 +43,22 @@ describe.each(SHEET_PATTERNS.map((kind) => [kind, PATTERNS[kind].defaults as Pat
   });
 });
 
+test('herringbone at 45 degrees: whole chips, seams at the joint, and the sheet of the size that is asked for over its teeth', () => {
+  const chips = { widthMm: 48, heightMm: 23, jointMm: 2 };
+  const made = makeSheet({ kind: 'herringbone', lay: 'lying', strips: 1 }, chips, { widthMm: 305, heightMm: 282 }, ['#335577'], 45);
+  if (!made) throw new Error('chips of 48 x 23 make herringbone at 45 degrees: got none');
+  expect(sheetFaults(made)).toEqual([]);
+  // Two steps of 25 √2 up and of 50 √2 across make a cell; the teeth stand out past it.
+  expect([made.across, made.up].flat()).toEqual([282.8427, 0, 0, 247.4874]);
+  const { widthMm, heightMm } = sheetSize(made);
+  expect([Math.round(widthMm), Math.round(heightMm)]).toEqual([298, 280]);
+  expect(made.chips.every(({ turnDeg }) => Math.abs(((turnDeg % 90) + 90) % 90) === 45)).toBe(true);
+  const joints = 1 - (made.chips.length * 48 * 23) / (made.across[0] * made.up[1]);
+  expect(joints).toBeCloseTo(1 - (48 * 23) / (50 * 25), 6);
+  const hexagons = { widthMm: 40, heightMm: 80 / Math.sqrt(3), jointMm: 2, shape: { kind: 'hexagon', tipMm: null } as const };
+  expect(makeSheet({ kind: 'hexagon', lay: 'upright' }, hexagons, { widthMm: 300, heightMm: 300 }, ['#335577'], 45)).toBeNull();
+});
+
 test('squares have straight edges, hexagons reach into each other', () => {
   expect([squares().chips.length, ...squares().across]).toEqual([100, 220, 0]);
   expect(interlocks(squares())).toBe(false);

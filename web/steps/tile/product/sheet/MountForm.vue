@@ -13,6 +13,7 @@ import type { Tape } from '@azulejo/core/units/tape';
 import ChoiceField from '../../../../fields/ChoiceField.vue';
 import FieldGrid from '../../../../fields/FieldGrid.vue';
 import LengthField from '../../../../fields/LengthField.vue';
+import SwitchField from '../../../../fields/SwitchField.vue';
 
 /** Mounts chips in a pattern on a fresh sheet. */
 const props = defineProps<{ sheet: Sheet; tape: Tape }>();
@@ -23,6 +24,7 @@ const outcome = ref<string | null>(null);
 const kind = ref<(typeof SHEET_PATTERNS)[number]>('stack');
 const chip = ref({ widthMm: props.sheet.types[0].widthMm, heightMm: props.sheet.types[0].heightMm });
 const jointMm = ref(props.sheet.jointMm);
+const turned = ref<'square' | 'across'>('square');
 const size = ref({ ...sheetSize(props.sheet) } as { widthMm: number; heightMm: number });
 const patterns = SHEET_PATTERNS.map((value) => ({ value, label: PATTERN_NAMES[value] }));
 const shape = computed<ChipType['shape']>(() => shapeFor(kind.value, chip.value.widthMm));
@@ -48,10 +50,18 @@ function mount(): void {
   const heights: Readonly<Record<string, number>> = { hexagon: (2 * widthMm) / Math.sqrt(3) };
   const heightMm = oneSize.value ? (heights[kind.value] ?? widthMm) : chip.value.heightMm;
   const module: Module = { widthMm, heightMm, jointMm: jointMm.value, shape: shape.value };
-  const made = makeSheet(PATTERNS[kind.value].defaults as Pattern, module, size.value, props.sheet.palette);
+  const made = makeSheet(
+    PATTERNS[kind.value].defaults as Pattern,
+    module,
+    size.value,
+    props.sheet.palette,
+    turned.value === 'across' ? 45 : 0,
+  );
   trouble.value = made
     ? null
-    : 'These chips do not make that pattern, or make a sheet of more than 1200. Expected another size of chip or a smaller sheet.';
+    : turned.value === 'across'
+      ? 'At 45° these chips do not come again square to the sheet, or make a sheet of more than 1200. Lay them square, or take another size.'
+      : 'These chips do not make that pattern, or make a sheet of more than 1200. Expected another size of chip or a smaller sheet.';
   outcome.value = made && describeSheet(sheetSize(made));
   if (made) emit('made', { ...made, mount: props.sheet.mount });
 }
@@ -63,12 +73,17 @@ function describeSheet({ widthMm, heightMm }: Size): string | null {
   return `With whole repeats of these chips the nearest sheet measures ${wide} x ${high}.`;
 }
 const TOLD_MM = 0.5;
+const LIE = [
+  { value: 'square', label: 'Square to the sheet' },
+  { value: 'across', label: 'At 45°' },
+] as const;
 const into = (write: (mm: number) => void) => (mm: number) => (write(mm), []);
 </script>
 
 <template>
   <section class="stack">
     <ChoiceField label="Pattern of the chips" :value="kind" :options="patterns" @choose="kind = $event" />
+    <SwitchField label="They lie" :value="turned" :options="LIE" @choose="turned = $event" />
     <FieldGrid>
       <LengthField label="Chip, width" :mm="chip.widthMm" :tape="tape" :commit="into((mm) => (chip.widthMm = mm))" positive />
       <LengthField
