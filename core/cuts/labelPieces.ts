@@ -45,7 +45,7 @@ export function labelOf(labels: Labels, layout: Layout, address: Address): strin
 }
 
 /** The letters of a course or row: 0 is A, 23 is Z, 24 is AA. I and O stay out: on a wet tile they read as 1 and 0. */
-export function letters(n: number): string {
+function letters(n: number): string {
   const alphabet = 'ABCDEFGHJKLMNPQRSTUVWXYZ';
   const rest = Math.floor(n / alphabet.length);
   return (rest > 0 ? letters(rest - 1) : '') + alphabet[n % alphabet.length];

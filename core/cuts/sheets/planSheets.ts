@@ -3,7 +3,6 @@ import type { Field } from '../../setout/field.ts';
 import { chipRing } from '../../tile/sheet/sheetChips.ts';
 import type { Sheet } from '../../tile/sheet/sheet.ts';
 import { sheetCells, type SheetCell } from './sheetCells.ts';
-import { letters } from '../labelPieces.ts';
 import { translationFinder } from './translations.ts';
 
 /** One sheet that is not laid whole: cut between its chips, and here and there through them. */
@@ -154,7 +153,7 @@ function boundFor(sheet: Sheet, cells: readonly SheetCell[]): number {
   return Math.ceil(Math.max(...byArea, ...byPlace) - 1e-6);
 }
 
-/** Names sheets as tiles are named: rows from the bottom, places from the left. */
+/** Names sheets by row from the bottom and place from the left, S2-3: never like a piece of one drawing with them, B3. */
 function labelCells(cells: readonly SheetCell[]): Map<SheetCell, string> {
   const labels = new Map<SheetCell, string>();
   for (const field of new Set(cells.map((cell) => cell.field))) {
@@ -162,7 +161,7 @@ function labelCells(cells: readonly SheetCell[]): Map<SheetCell, string> {
     const rows = [...new Set(own.map(({ j }) => j))].sort((a, b) => a - b);
     rows.forEach((j, row) => {
       const inRow = own.filter((cell) => cell.j === j);
-      inRow.forEach((cell, k) => labels.set(cell, `${field === 0 ? '' : field + 1}${letters(row)}${k + 1}`));
+      inRow.forEach((cell, k) => labels.set(cell, `${field === 0 ? '' : field + 1}S${row + 1}-${k + 1}`));
     });
   }
   return labels;

@@ -97,8 +97,8 @@ describe('sheets for a surface', () => {
       chipsLeft: 0,
     });
     expect(parts.map(({ label, chips, restOf }) => [label, chips, restOf])).toEqual([
-      ['A1', 30, 'A3'],
-      ['A3', 70, null],
+      ['S1-1', 30, 'S1-3'],
+      ['S1-3', 70, null],
     ]);
   });
 
@@ -114,9 +114,9 @@ describe('sheets for a surface', () => {
 
   test('a few chips in a corner are set loose, from the rest of a part', () => {
     const { sheets } = planOf(squares(), [218, 218 + 2 * 22], 0, 0);
-    expect(sheets[0].parts).toMatchObject([{ label: 'B1', chips: 20, loose: false }]);
+    expect(sheets[0].parts).toMatchObject([{ label: 'S2-1', chips: 20, loose: false }]);
     const corner = planOf(squares(), [220 + 42, 220 + 42], 0, 0).sheets[0];
-    expect(corner.parts.find(({ chips }) => chips === 4)).toMatchObject({ label: 'B2', loose: true, restOf: 'A2' });
+    expect(corner.parts.find(({ chips }) => chips === 4)).toMatchObject({ label: 'S2-2', loose: true, restOf: 'S1-2' });
     // Two columns of one sheet, two rows of another: the rest of the first is too narrow for the rows.
     expect(corner.openedForParts).toBe(2);
   });
