@@ -86,15 +86,19 @@ function cutsAlong(edge: Edge, placed: readonly PlacedTile[]): EdgeCut[] {
       edge.from[1] + along[1] * mm + inward[1] * edge.gapMm,
     ];
     const places = [onEdge(run[0]), onEdge(run[1])] as const;
-    const { way, endsMm, fullMm } = alongSides(ring, inward, places) ?? {
-      way: inward,
-      endsMm: [deepest, deepest] as const,
-      fullMm: deepest - nearest,
-    };
-    const cutBehind = cutOnTheFarSide(tile.polygons, ring, way);
-    found.push({ tile, endsMm: cutBehind ? acrossAt(tile.polygons, places, way, endsMm) : endsMm, fullMm, alongMm: within, edge });
+    const ends = alongSides(ring, inward, places, tile.polygons) ?? squareTo(deepest, nearest, tile.polygons, depthOf);
+    found.push({ tile, ...ends, alongMm: within, edge });
   }
   return found;
+}
+
+/** What stays of a tile at the two ends of a cut, and the whole tile that way, mm. */
+type CutEnds = Pick<EdgeCut, 'endsMm' | 'fullMm'>;
+
+/** What stays of any other outline: as deep as the piece goes, square to the edge. */
+function squareTo(deepest: number, nearest: number, polygons: readonly Polygon[], depthOf: (p: Point) => number): CutEnds {
+  const staysMm = Math.min(deepest, Math.max(...polygons.flatMap(([outer]) => outer.map(depthOf))));
+  return { endsMm: [staysMm, staysMm], fullMm: deepest - nearest };
 }
 
 /** Sides of a tile whose turn to the edge is this near to square are measured along, as a sine. */
@@ -104,11 +108,7 @@ const ASLANT_SINE = 0.75;
  * What stays of a rectangle at two places on the line that cuts it, measured along its own sides; null for other
  * outlines, which are measured square to the edge.
  */
-function alongSides(
-  ring: Ring,
-  inward: Point,
-  places: readonly [Point, Point],
-): { readonly way: Point; readonly endsMm: readonly [number, number]; readonly fullMm: number } | null {
+function alongSides(ring: Ring, inward: Point, places: readonly [Point, Point], polygons: readonly Polygon[]): CutEnds | null {
   if (ring.length !== 4) return null;
   const sides = ring.map((from, k) => subtract(ring[(k + 1) % 4], from));
   if (Math.abs(dot(unit(sides[0]), unit(sides[1]))) > 1e-6) return null;
@@ -117,7 +117,8 @@ function alongSides(
   const far = Math.max(...ring.map((p) => dot(p, way)));
   const fullMm = far - Math.min(...ring.map((p) => dot(p, way)));
   const left = (p: Point): number => Math.min(fullMm, Math.max(0, far - dot(p, way)));
-  return { way, endsMm: [left(places[0]), left(places[1])], fullMm };
+  const wholeMm = [left(places[0]), left(places[1])] as const;
+  return { endsMm: cutOnTheFarSide(polygons, ring, way) ? acrossAt(polygons, places, way, wholeMm) : wholeMm, fullMm };
 }
 
 const furthest = (points: readonly Point[], way: Point): number => points.reduce((far, p) => Math.max(far, dot(p, way)), -Infinity);

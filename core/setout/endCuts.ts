@@ -39,7 +39,8 @@ export function endCuts(edges: readonly EdgeSummary[], sides: MainEdges, axis: A
   };
 }
 
-function cutSizes(edge: EdgeSummary | undefined): number[] {
+/** Sizes of the pieces an edge cuts, each once, largest first, mm; of a taper both ends. */
+export function cutSizes(edge: EdgeSummary | undefined): number[] {
   const sizes: number[] = [];
   for (const { endsMm } of edge?.cuts ?? []) for (const end of endsMm) if (!sizes.some((mm) => sameCut(mm, end))) sizes.push(end);
   return sizes.sort((a, b) => b - a);

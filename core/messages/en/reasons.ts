@@ -74,11 +74,12 @@ export function describeEnds({ start, end }: EndCuts, axis: Axis, tape: Tape): s
 
 const FULL = 'full';
 
-function describePieces({ cutsMm, full }: EndPieces, tape: Tape): string {
+/** The pieces along one edge in words. */
+export function describePieces({ cutsMm, full }: EndPieces, tape: Tape): string {
   if (cutsMm.length === 0) return FULL;
   const sizes = [...new Set(cutsMm.map((mm) => formatLengthWithUnit(mm, tape)))];
   const shown = sizes.length > 2 ? `${sizes[0]} down to ${sizes.at(-1) ?? ''}` : sizes.join(' and ');
-  return full ? `full and ${shown}` : shown;
+  return full ? `full${sizes.length === 1 ? ' and' : ','} ${shown}` : shown;
 }
 
 const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);

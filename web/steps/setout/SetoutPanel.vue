@@ -9,6 +9,7 @@ import type { Tape } from '@azulejo/core/units/tape';
 import { useBoardStore } from '../../stores/boardStore.ts';
 import { edgeTitle } from '../edgeTitle.ts';
 import AxisOptions from './AxisOptions.vue';
+import BesideFixtures from './BesideFixtures.vue';
 import EndCutCompass from './EndCutCompass.vue';
 import type { SetoutMoves } from './useSetoutMoves.ts';
 
@@ -27,6 +28,7 @@ const reasons = computed(() => props.plan?.advice.reasons.map((reason) => descri
     </section>
     <Button v-if="!isBest" label="Take the best both ways (B)" severity="secondary" outlined @click="moves.best" />
     <AxisOptions v-for="axis in ['x', 'y'] as const" :key="axis" :axis="axis" :surface="surface" :plan="plan" :tape="tape" :moves="moves" />
+    <BesideFixtures :surface="surface" :plan="plan" :tape="tape" :moves="moves" />
     <section class="stack">
       <h2>Lines to strike</h2>
       <ul class="lines">

@@ -1,0 +1,62 @@
+import { distance, quarterTurn, subtract, unit, type Point } from '../geometry/point.ts';
+import { isInside } from '../geometry/ring.ts';
+import type { Repeat } from '../pattern/repeat.ts';
+import { coverHidesCut } from '../surface/fixture.ts';
+import type { Traced } from '../surface/traceSurface.ts';
+import { firstPieceSpan, spanOf, type Axis } from './axisPlacement.ts';
+import type { EdgeSummary } from './edgeCuts.ts';
+import { cutSizes } from './endCuts.ts';
+import { groundOf } from './fields/ground.ts';
+
+/** One straight side of something that stands in the field, with the pieces that meet it. */
+export interface BesideFixture {
+  readonly fixtureId: string;
+  readonly name: string;
+  /** Which side of the fixture it is. */
+  readonly side: 'left' | 'right' | 'bottom' | 'top';
+  /** Sizes of the cut pieces along it, each once, largest first, mm; none where full pieces meet it. */
+  readonly cutsMm: readonly number[];
+  /** What sets a full piece off this side: the direction, and how far from the left or bottom limit it starts, mm. */
+  readonly fullPiece: { readonly axis: Axis; readonly offsetMm: number };
+}
+
+/** Sides that run with the field's own directions and have tiles along them, where no cover hides the cut. */
+export function besideFixtures(traced: Traced, beside: readonly EdgeSummary[], repeat: Repeat): BesideFixture[] {
+  const summaries = new Map(beside.map((summary) => [summary.id, summary]));
+  return groundOf(traced).beside.flatMap(({ id, from, to }) => {
+    const fixture = traced.fixtures.find((one) => id.startsWith(`${one.fixture.id}-`))?.fixture;
+    const inward = quarterTurn(unit(subtract(to, from)));
+    const side = sideFacing(inward);
+    if (!fixture || !side || coverHidesCut(fixture) || !meetsTiles(from, to, inward, traced)) return [];
+    const axis: Axis = side === 'left' || side === 'right' ? 'x' : 'y';
+    const k = axis === 'x' ? 0 : 1;
+    const { low, high } = firstPieceSpan(repeat, axis);
+    const startsMm = inward[k] > 0 ? from[k] : from[k] - (high - low);
+    return [
+      {
+        fixtureId: fixture.id,
+        name: fixture.name,
+        side,
+        cutsMm: cutSizes(summaries.get(id)),
+        fullPiece: { axis, offsetMm: startsMm - spanOf(traced.limits, axis).low },
+      },
+    ];
+  });
+}
+
+/** The side of a fixture from which one looks this way into the field; null where it runs aslant. */
+function sideFacing([x, y]: Point): BesideFixture['side'] | null {
+  if (Math.abs(y) < 1e-6) return x > 0 ? 'right' : 'left';
+  return Math.abs(x) < 1e-6 ? (y > 0 ? 'top' : 'bottom') : null;
+}
+
+/** This far off a side there are tiles, or there are none along it, mm. */
+const OFF_MM = 1;
+
+function meetsTiles(from: Point, to: Point, inward: Point, { region }: Traced): boolean {
+  if (distance(from, to) < OFF_MM) return false;
+  return [0.1, 0.5, 0.9].some((share) => {
+    const at: Point = [from[0] + (to[0] - from[0]) * share + inward[0] * OFF_MM, from[1] + (to[1] - from[1]) * share + inward[1] * OFF_MM];
+    return isInside(at, region);
+  });
+}
