@@ -6,11 +6,13 @@ import type { Job, Surface } from '@azulejo/core/job/job';
 import { RunningServer } from '@azulejo/server/running';
 
 const DEMO = fileURLToPath(new URL('../demo/tidewater-bakehouse.json', import.meta.url));
+const BOARDS = fileURLToPath(new URL('../demo/sample-boards.json', import.meta.url));
 const server = new RunningServer();
-test.beforeAll(() => server.start('--add-job', DEMO));
+test.beforeAll(() => server.start('--add-job', DEMO, '--add-job', BOARDS));
 test.afterAll(() => server.remove());
 
 const JOB = '/jobs/tidewater-bakehouse';
+const SAMPLES = '/jobs/sample-boards';
 const saved = (page: Page) => expect(page.getByTestId('save-state')).toHaveText('Saved');
 const part = (page: Page, name: string) =>
   page.getByRole('navigation', { name: 'Parts of tile and pattern' }).getByRole('button', { name, exact: true }).click();
@@ -25,14 +27,14 @@ const fill = async (page: Page, label: string | RegExp, text: string): Promise<v
   await field.fill(text);
   await field.press('Enter');
 };
-async function open(page: Page, surface: string, step = 'tile'): Promise<void> {
-  await page.goto(`${server.address}${JOB}/surfaces/${surface}/${step}`);
+async function open(page: Page, surface: string, step = 'tile', job = JOB): Promise<void> {
+  await page.goto(`${server.address}${job}/surfaces/${surface}/${step}`);
   await expect(page.getByText('opened')).toBeVisible();
 }
-async function stored(page: Page, id: string): Promise<Surface> {
+async function stored(page: Page, id: string, at = JOB): Promise<Surface> {
   await page.waitForTimeout(250);
   await saved(page);
-  const { job } = (await (await page.request.get(`${server.address}/api${JOB}`)).json()) as { job: Job };
+  const { job } = (await (await page.request.get(`${server.address}/api${at}`)).json()) as { job: Job };
   const found = job.surfaces.find((surface) => surface.id === id);
   if (!found) throw new Error(`no surface ${id}`);
   return found;
@@ -63,13 +65,13 @@ test('every pattern that the list can be laid in is chosen from its picture, and
 });
 
 test('turned, mirrored, mixed by rule and by hand, seen as it will look', async ({ page }) => {
-  await open(page, 'washroom-side');
+  await open(page, 'stack', 'tile', SAMPLES);
   await part(page, 'Pattern');
   const whole = page.getByRole('radiogroup', { name: 'Pattern' });
   const before = await page.getByTestId('board').screenshot();
   await whole.getByRole('radio', { name: 'Running bond' }).hover();
   await expect.poll(async () => (await page.getByTestId('board').screenshot()).equals(before)).toBe(false);
-  expect((await stored(page, 'washroom-side')).pattern.kind).toBe('stack');
+  expect((await stored(page, 'stack', SAMPLES)).pattern.kind).toBe('stack');
   await page.getByRole('heading', { level: 1 }).hover();
   await fill(page, 'or by this angle', '30');
   await page.getByText('Mirrored', { exact: true }).click();
@@ -79,12 +81,12 @@ test('turned, mirrored, mixed by rule and by hand, seen as it will look', async 
   await tapBoard(page, 0.5, 0.55);
   await expect(page.getByRole('button', { name: /one piece given by hand/ })).toBeVisible();
   await page.getByText('The finished look', { exact: true }).click();
-  const { turnDeg, mirrored, colours } = await stored(page, 'washroom-side');
+  const { turnDeg, mirrored, colours } = await stored(page, 'stack', SAMPLES);
   expect({ turnDeg, mirrored }).toEqual({ turnDeg: 30, mirrored: true });
   expect(colours.rule).toMatchObject({ kind: 'random', seed: 2 });
   expect(Object.values(colours.byHand)).toHaveLength(1);
   await page.keyboard.press('Control+z');
-  expect((await stored(page, 'washroom-side')).colours.byHand).toEqual({});
+  expect((await stored(page, 'stack', SAMPLES)).colours.byHand).toEqual({});
 });
 
 test('a border, a band and a rug; a rug that lies outside is refused beside its field', async ({ page }) => {

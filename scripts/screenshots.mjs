@@ -7,6 +7,7 @@ import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { build, install } from './build.mjs';
 import { installBrowser } from './chromium.mjs';
+import { demoJobs } from './demoJobs.mjs';
 
 process.chdir(fileURLToPath(new URL('..', import.meta.url)));
 install();
@@ -99,15 +100,7 @@ const PICTURES = [
 ];
 
 const folder = mkdtempSync(join(tmpdir(), 'azulejo-pictures-'));
-const server = spawn(process.execPath, [
-  'server/dist/start.js',
-  '--data',
-  folder,
-  '--port',
-  '0',
-  '--add-job',
-  'demo/tidewater-bakehouse.json',
-]);
+const server = spawn(process.execPath, ['server/dist/start.js', '--data', folder, '--port', '0', ...demoJobs()]);
 const address = await new Promise((resolve) => {
   server.stdout.on('data', (chunk) => {
     const ready = /is ready: (\S+)/.exec(chunk.toString());

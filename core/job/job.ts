@@ -37,6 +37,7 @@ export const surfaceSchema = z.strictObject({
   border: borderSchema.nullable().default(null).describe('Tiles that frame the surface; null for none'),
   bands: z.array(bandSchema).max(20).default([]),
   areas: z.array(areaSchema).max(40).default([]).describe('Insets with a tiling of their own'),
+  laid: z.boolean().default(false).describe('Whether the work on it is done'),
 });
 
 /** A surface of a job. */

@@ -6,7 +6,7 @@ import { measurementsOf } from '../surface/measurements.ts';
 /** A copy of a surface for another place: everything chosen stays, every length is to be measured again. */
 export function repeatSurface(surface: Surface, id: string, name: string): Surface {
   const again = measurementsOf(surface.measured).map(({ key }) => key);
-  return { ...surface, id, name, measured: { ...surface.measured, again } };
+  return { ...surface, id, name, laid: false, measured: { ...surface.measured, again } };
 }
 
 /** A copy of a whole room: its surfaces, and the links between them. */

@@ -3,8 +3,8 @@ import { PLAIN_LAYING } from '../job/startJob.ts';
 import { madeUpTiles } from '../madeUp/tiles.ts';
 import { checkLaying } from './checkLaying.ts';
 import { colourAt, ONE_COLOUR, type Colours } from './colours.ts';
-import { layPattern, type Laying } from './laying.ts';
-import { PATTERNS, type PatternId } from './registry.ts';
+import { layPattern, moduleOf, type Laying } from './laying.ts';
+import { innerJointOf, PATTERNS, type PatternId } from './registry.ts';
 import { layingOfKind, layingOfTile } from './suitLaying.ts';
 
 const START: Laying = { ...PLAIN_LAYING, productId: 'quay-300', jointMm: 3, pattern: { kind: 'stack', lay: 'lying' } };
@@ -13,6 +13,8 @@ test.each(Object.keys(PATTERNS) as PatternId[])('%s: the list to start from hold
   const laying = layingOfKind(kind, START, madeUpTiles(), 2.5);
   expect(laying?.pattern.kind).toBe(kind);
   expect(laying && checkLaying(laying, madeUpTiles())).toEqual([]);
+  const inner = laying && innerJointOf(laying.pattern, moduleOf(laying, madeUpTiles()));
+  if (typeof inner === 'number') expect(Math.abs(inner - (laying?.jointMm ?? 0))).toBeLessThanOrEqual(6);
 });
 
 test.each(madeUpTiles().map((product) => [product.name, product] as const))('%s: can be laid somehow', (_, product) => {

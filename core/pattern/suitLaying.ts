@@ -8,8 +8,11 @@ import { missingParts, moduleOf, type Laying } from './laying.ts';
 import { innerJointOf, misfitOf, partsOf, PATTERNS, type Pattern, type PatternId } from './registry.ts';
 import type { Module } from './repeat.ts';
 
-/** A tile may differ from the size that fits by this share and still stand in for it. */
+/** Each side of a tile may differ from the size that fits by this share, and the tile still stands in for it. */
 const NEAR_SHARE = 0.25;
+
+/** Joints inside a pattern may be so much wider than the joint for a tile to stand in unasked, mm. */
+const WIDER_MM = 6;
 
 /**
  * The laying of another kind of pattern: in the tile chosen where it suits, else in the first of the list
@@ -83,7 +86,7 @@ export function fillParts(laying: Laying, products: readonly Product[]): Laying 
   for (const part of missingParts({ ...laying, parts: kept }, products)) {
     const near = nearestTile(ideal[part], products, (id) => {
       const inner = innerJointOf(laying.pattern, moduleOf({ ...laying, parts: { [part]: id } }, products));
-      return inner === null || inner >= 0;
+      return inner === null || (inner >= 0 && inner <= laying.jointMm + WIDER_MM);
     });
     if (!near) return null;
     parts[part] = near.id;
@@ -99,9 +102,10 @@ function nearestTile(size: Size, products: readonly Product[], fits: (id: string
     .filter((product) => product.shape.kind === 'rectangle' && (!isSquare(size) || isSquare(actualSize(product))))
     .map((product) => {
       const [a, b] = sides(actualSize(product));
-      return { product, off: Math.abs(a / long - 1) + Math.abs(b / short - 1) };
+      const [offLong, offShort] = [Math.abs(a / long - 1), Math.abs(b / short - 1)];
+      return { product, worst: Math.max(offLong, offShort), off: offLong + offShort };
     })
-    .filter(({ off, product }) => off <= 2 * NEAR_SHARE && fits(product.id))
+    .filter(({ worst, product }) => worst <= NEAR_SHARE && fits(product.id))
     .sort((a, b) => a.off - b.off);
   return ranked[0]?.product ?? null;
 }

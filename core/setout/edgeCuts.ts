@@ -6,11 +6,16 @@ import { tileRing, type CutTile, type Layout } from './layout.ts';
 /** Clipping rounds to 0.1 micrometre; what lies this near a line, in mm, lies on it. */
 const ON_LINE_MM = 0.01;
 
+/** An end narrower than this is a point, mm: half a millimetre, under which nothing is cut. */
+const POINT_MM = 0.5;
+
 /** One tile cut by an edge. */
 export interface EdgeCut {
   readonly tile: CutTile;
   /** What stays of the tile at the two ends of the cut, mm: along the tile's own sides, so that a tape can find it. */
   readonly endsMm: readonly [number, number];
+  /** What the piece is judged by, mm: its narrower end along this edge; its wider one where it runs out to a point. */
+  readonly thinnestMm: number;
   /** The whole tile that way, mm. */
   readonly fullMm: number;
   /** Where the cut begins and ends along the edge, from its start, mm. */
@@ -25,7 +30,7 @@ export interface EdgeSummary {
   /** The reveal of a doorway. */
   readonly isReveal: boolean;
   readonly lengthMm: number;
-  /** The smallest of the pieces this edge cuts, at either end of each, mm; null when it cuts none. */
+  /** The smallest of the pieces this edge cuts, at either end of each but for points, mm; null when it cuts none. */
   readonly smallestCutMm: number | null;
   readonly largestCutMm: number | null;
   readonly cuts: readonly EdgeCut[];
@@ -45,8 +50,8 @@ export function summariseEdges(edges: readonly Edge[], layouts: readonly Layout[
   const byId = new Map<string, Edge[]>();
   for (const edge of edges) byId.set(edge.id, [...(byId.get(edge.id) ?? []), edge]);
   return [...byId].map(([id, stretches]) => {
-    const cuts = stretches.flatMap((edge) => cutsAlong(edge, placed));
-    const depths = cuts.flatMap((cut) => cut.endsMm);
+    const cuts = judged(stretches.flatMap((edge) => cutsAlong(edge, placed)));
+    const depths = cuts.flatMap(widthsOf);
     return {
       id,
       role: stretches[0].role,
@@ -59,19 +64,36 @@ export function summariseEdges(edges: readonly Edge[], layouts: readonly Layout[
   });
 }
 
+/** A cut with all that is known of it but how the whole piece is judged. */
+type PlainCut = Omit<EdgeCut, 'thinnestMm'>;
+
+/** Judges every piece over all stretches of one edge that cut it: a round corner meets a piece in many. */
+function judged(cuts: readonly PlainCut[]): EdgeCut[] {
+  const byTile = new Map<CutTile, number[]>();
+  for (const { tile, endsMm } of cuts) byTile.set(tile, [...(byTile.get(tile) ?? []), ...endsMm]);
+  return cuts.map((cut) => {
+    const ends = byTile.get(cut.tile) ?? cut.endsMm;
+    const narrow = Math.min(...ends);
+    return { ...cut, thinnestMm: narrow < POINT_MM ? Math.max(...ends) : narrow };
+  });
+}
+
+/** The widths a cut leaves, mm; points have none. */
+export const widthsOf = ({ endsMm, thinnestMm }: EdgeCut): number[] => [thinnestMm, ...endsMm.filter((mm) => mm >= thinnestMm)];
+
 function placeTile(tile: CutTile, layout: Layout): PlacedTile {
   const ring = tileRing(layout, tile);
   const { minX, minY, maxX, maxY } = boxOf(ring);
   return { tile, ring, centre: [(minX + maxX) / 2, (minY + maxY) / 2], radiusMm: Math.hypot(maxX - minX, maxY - minY) / 2 };
 }
 
-function cutsAlong(edge: Edge, placed: readonly PlacedTile[]): EdgeCut[] {
+function cutsAlong(edge: Edge, placed: readonly PlacedTile[]): PlainCut[] {
   const along = unit(subtract(edge.to, edge.from));
   const inward = quarterTurn(along);
   const depthOf = (p: Point): number => (p[0] - edge.from[0]) * inward[0] + (p[1] - edge.from[1]) * inward[1] - edge.gapMm;
   const runOf = (p: Point): number => dot(subtract(p, edge.from), along);
   const edgeLength = distance(edge.from, edge.to);
-  const found: EdgeCut[] = [];
+  const found: PlainCut[] = [];
   for (const { tile, ring, centre, radiusMm } of placed) {
     if (Math.abs(depthOf(centre)) > radiusMm) continue;
     const depths = ring.map(depthOf);

@@ -46,10 +46,10 @@ interface Place extends Pick<EdgeCut, 'edge'> {
   readonly runMm: number;
 }
 
-/** The one size of a straight cut in its middle, the two of a taper at its ends. */
-function placesOf({ edge, endsMm, alongMm }: EdgeCut): Place[] {
+/** The one size of a straight cut in its middle, the two of a taper at its ends, but for a point. */
+function placesOf({ edge, endsMm, thinnestMm, alongMm }: EdgeCut): Place[] {
   if (Math.abs(endsMm[0] - endsMm[1]) < SAME_MM) return [{ edge, mm: endsMm[0], runMm: (alongMm[0] + alongMm[1]) / 2 }];
-  return endsMm.map((mm, k) => ({ edge, mm, runMm: alongMm[k] }));
+  return endsMm.map((mm, k) => ({ edge, mm, runMm: alongMm[k] })).filter(({ mm }) => mm >= thinnestMm);
 }
 
 function dimensionOf({ edge, runMm: middle }: Place, mm: number): EdgeDimension {

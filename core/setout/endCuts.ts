@@ -1,7 +1,7 @@
 import type { MainEdges } from '../surface/sides.ts';
 import type { Axis } from './axisPlacement.ts';
-import type { EdgeSummary } from './edgeCuts.ts';
-import { isSliver } from './scoreSetout.ts';
+import { widthsOf, type EdgeSummary } from './edgeCuts.ts';
+import { isThin } from './scoreSetout.ts';
 import type { AxisChoice } from './setoutChoice.ts';
 
 /** The pieces along one end of the rows. */
@@ -28,7 +28,7 @@ export const edgeNamed = (edges: readonly EdgeSummary[], id: string | null): Edg
 
 /** Whether either end of a direction gets pieces too narrow to look right. */
 export const leavesSliver = (edges: readonly EdgeSummary[], sides: MainEdges, axis: Axis): boolean =>
-  endsOf(sides, axis).some((id) => edgeNamed(edges, id)?.cuts.some((cut) => isSliver(Math.min(...cut.endsMm), cut.fullMm)) ?? false);
+  endsOf(sides, axis).some((id) => edgeNamed(edges, id)?.cuts.some(isThin) ?? false);
 
 /** The pieces at both ends of a direction. */
 export function endCuts(edges: readonly EdgeSummary[], sides: MainEdges, axis: Axis, { rule }: Pick<AxisChoice, 'rule'>): EndCuts {
@@ -39,10 +39,10 @@ export function endCuts(edges: readonly EdgeSummary[], sides: MainEdges, axis: A
   };
 }
 
-/** Sizes of the pieces an edge cuts, each once, largest first, mm; of a taper both ends. */
+/** Sizes of the pieces an edge cuts, each once, largest first, mm; of a taper both ends, but for a point. */
 export function cutSizes(edge: EdgeSummary | undefined): number[] {
   const sizes: number[] = [];
-  for (const { endsMm } of edge?.cuts ?? []) for (const end of endsMm) if (!sizes.some((mm) => sameCut(mm, end))) sizes.push(end);
+  for (const end of edge?.cuts.flatMap(widthsOf) ?? []) if (!sizes.some((mm) => sameCut(mm, end))) sizes.push(end);
   return sizes.sort((a, b) => b - a);
 }
 

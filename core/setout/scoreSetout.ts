@@ -21,6 +21,9 @@ const MOTIF_WEIGHT = 20;
 export const isSliver = (depthMm: number, fullMm: number): boolean =>
   depthMm < fullMm * SLIVER_SHARE || (depthMm < SLIVER_MM && fullMm >= 2 * SLIVER_MM);
 
+/** Whether an edge leaves a piece too narrow to look right. */
+export const isThin = ({ thinnestMm, fullMm }: EdgeCut): boolean => isSliver(thinnestMm, fullMm);
+
 /**
  * How much speaks against a setout; less is better. Each edge counts by how visible it is and how
  * much of its side it takes: full pieces nothing, large cuts a little, slivers a lot. Opposite cuts
@@ -49,7 +52,7 @@ export function scoreSetout(
 /** Slivers along the sides of fixtures, by their length against the longest edge. */
 function thinBeside(beside: readonly EdgeSummary[], edges: readonly EdgeSummary[]): number {
   const longest = Math.max(...edges.map(({ lengthMm }) => lengthMm));
-  const thin = beside.flatMap(({ cuts }) => cuts.filter((cut) => isSliver(thinnest(cut), cut.fullMm)));
+  const thin = beside.flatMap(({ cuts }) => cuts.filter(isThin));
   return (SLIVER_PENALTY * thin.reduce((sum, cut) => sum + cutLength(cut), 0)) / longest;
 }
 
@@ -64,16 +67,13 @@ function meanPenalty({ cuts, lengthMm }: EdgeSummary): number {
   return Math.min(1 + SLIVER_PENALTY + 1, sum / lengthMm);
 }
 
-/** What stays at the narrower end of a cut, mm. */
-const thinnest = ({ endsMm }: EdgeCut): number => Math.min(...endsMm);
-
 const meanOf = ({ endsMm }: EdgeCut): number => (endsMm[0] + endsMm[1]) / 2;
 
 function penalty(cut: EdgeCut): number {
   const { fullMm } = cut;
   const share = meanOf(cut) / fullMm;
   const size = share >= 0.5 ? 1 - 0.4 * (share - 0.5) : 1 + 2 * (0.5 - share);
-  return size + (isSliver(thinnest(cut), fullMm) ? SLIVER_PENALTY : 0);
+  return size + (isThin(cut) ? SLIVER_PENALTY : 0);
 }
 
 function imbalanceOf(edges: readonly EdgeSummary[], a: string | null, b: string | null): number {

@@ -1,10 +1,10 @@
-import { isSliver } from '../../setout/scoreSetout.ts';
+import { isThin } from '../../setout/scoreSetout.ts';
 import type { AdviceRule } from '../finding.ts';
 
 /** Cuts along an edge that is seen are too narrow to look right. */
 export const sliver: AdviceRule = ({ plan, surfaceIndex }) =>
   plan.edges
-    .filter((edge) => edge.role !== 'hidden' && !edge.isReveal && edge.cuts.some((cut) => isSliver(Math.min(...cut.endsMm), cut.fullMm)))
+    .filter((edge) => edge.role !== 'hidden' && !edge.isReveal && edge.cuts.some(isThin))
     .map(({ id, smallestCutMm }) => ({
       code: 'advice/sliver',
       severity: 'warning',

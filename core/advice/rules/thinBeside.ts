@@ -1,4 +1,4 @@
-import { isSliver } from '../../setout/scoreSetout.ts';
+import { isThin } from '../../setout/scoreSetout.ts';
 import type { AdviceRule } from '../finding.ts';
 
 /** Strips too narrow to look right along a tray, a cabinet, a bath: as much in sight as those at a wall. */
@@ -6,9 +6,7 @@ export const thinBeside: AdviceRule = ({ surfaceIndex, surface, plan }) =>
   surface.measured.fixtures.flatMap(({ id, name, cover }) => {
     if (cover) return [];
     const sides = plan.beside.filter((edge) => edge.id.startsWith(`${id}-`) && /^\d+$/.test(edge.id.slice(id.length + 1)));
-    const thin = sides.flatMap(({ cuts }) =>
-      cuts.filter(({ endsMm, fullMm }) => isSliver(Math.min(...endsMm), fullMm)).flatMap((cut) => cut.endsMm),
-    );
+    const thin = sides.flatMap(({ cuts }) => cuts.filter(isThin).map(({ thinnestMm }) => thinnestMm));
     if (thin.length === 0) return [];
     return [
       {

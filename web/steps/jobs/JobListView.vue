@@ -48,10 +48,25 @@ async function readFile(event: Event): Promise<void> {
   input.value = '';
 }
 
+/** Brings the jobs of the demo into the list. */
 async function openDemo(): Promise<void> {
-  const { default: text } = await import('../../../demo/tidewater-bakehouse.json?raw');
-  await bring(text);
+  trouble.value = [];
+  try {
+    for (const text of await demoFiles()) await api.importJob(text);
+    await load();
+  } catch (error) {
+    explain(error);
+  }
 }
+/** The last to be brought stands first in the list. */
+const demoFiles = async (): Promise<string[]> => {
+  const files = await Promise.all([
+    import('../../../demo/sample-boards.json?raw'),
+    import('../../../demo/ferry-kiosk.json?raw'),
+    import('../../../demo/tidewater-bakehouse.json?raw'),
+  ]);
+  return files.map(({ default: text }) => text);
+};
 
 /** The surface that changed last, where the work was left. */
 const goOn = (job: JobEntry) => ({ name: 'surface', params: { jobId: job.id, surfaceId: job.latest[0].id, step: 'setout' } });
@@ -81,7 +96,7 @@ const when = (iso: string): string => new Date(iso).toLocaleString([], { dateSty
       </p>
       <div class="row">
         <Button label="New job" @click="starting = true" /><Button
-          label="Look at the Tidewater Bakehouse"
+          label="Bring three jobs to look at"
           severity="secondary"
           outlined
           @click="openDemo"
