@@ -1,5 +1,9 @@
 import { fileURLToPath } from 'node:url';
 
+const file = (name) => fileURLToPath(new URL(name, import.meta.url));
+
+const SWC = { jsc: { target: 'es2022', parser: { syntax: 'typescript' } }, module: { type: 'es6' } };
+
 const project = (name) => ({
   displayName: name,
   rootDir: `./${name}`,
@@ -7,10 +11,10 @@ const project = (name) => ({
   testEnvironmentOptions: { customExportConditions: ['azulejo-source', 'node', 'node-addons'] },
   extensionsToTreatAsEsm: ['.ts'],
   modulePathIgnorePatterns: ['<rootDir>/dist/'],
-  transform: {
-    '\\.ts$': ['@swc/jest', { jsc: { target: 'es2022', parser: { syntax: 'typescript' } }, module: { type: 'es6' } }],
-  },
-  setupFiles: [fileURLToPath(new URL('./jest.setup.mjs', import.meta.url))],
+  // The clipping library is compiled too, for the sake of its speed.
+  transform: { '\\.ts$|/clipper2-ts/': [file('jest.transform.mjs'), SWC] },
+  transformIgnorePatterns: ['/node_modules/(?!clipper2-ts/)'],
+  setupFiles: [file('jest.setup.mjs')],
   testMatch: ['<rootDir>/**/*.test.ts'],
 });
 

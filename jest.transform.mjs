@@ -1,0 +1,22 @@
+// Compiles TypeScript for tests. In their sandbox every use of a global is a slow look-up, which geometry
+// pays millions of times: the hot ones become constants of the module, several times as fast.
+import { createTransformer } from '@swc/jest';
+
+const HOT = ['Math', 'Infinity', 'Number', 'Array', 'Map', 'Set'];
+
+function withConstants(source) {
+  const used = HOT.filter((name) => new RegExp(`\\b${name}\\b`).test(source));
+  return used.length === 0 ? source : `const { ${used.join(', ')} } = globalThis; ${source}`;
+}
+
+export default {
+  createTransformer(options) {
+    const swc = createTransformer(options);
+    return {
+      canInstrument: swc.canInstrument,
+      getCacheKey: (source, ...rest) => swc.getCacheKey(withConstants(source), ...rest),
+      process: (source, ...rest) => swc.process(withConstants(source), ...rest),
+      processAsync: (source, ...rest) => swc.processAsync(withConstants(source), ...rest),
+    };
+  },
+};
