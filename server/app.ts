@@ -8,20 +8,21 @@ import type { Database } from './db/database.ts';
 import { ApiError, errorBody, toApiError } from './errors/apiError.ts';
 import { ERRORS } from './errors/catalogue.ts';
 import { exportRoutes } from './exports/exportRoutes.ts';
+import { glanceRoutes } from './jobs/glanceRoutes.ts';
 import { JobRepository } from './jobs/jobRepository.ts';
 import { jobRoutes } from './jobs/jobRoutes.ts';
 import { readBody } from './readBody.ts';
 import { refuseForeignOrigins, type Welcome } from './refuseForeignOrigins.ts';
 import { webRoutes } from './web/webRoutes.ts';
-import type { ExportWriter } from './work/task.ts';
+import type { Work } from './work/registry.ts';
 
 const BODY_LIMIT_BYTES = 8 * 1024 * 1024;
 
 /** How an app is put together. */
 export interface AppOptions {
   readonly database: Database;
-  /** What writes exports. */
-  readonly writeExport: ExportWriter;
+  readonly writeExport: Work<'export'>;
+  readonly takeGlance: Work<'glance'>;
   /** Daily copies; null keeps none. */
   readonly copies: Copies | null;
   /** The built web application; null serves the API alone. */
@@ -73,6 +74,7 @@ export async function buildApp(options: AppOptions): Promise<FastifyInstance> {
   await app.register(swagger, { openapi: { info: { title: 'Azulejo', version: '1' } }, transform: jsonSchemaTransform });
   const jobs = new JobRepository(database);
   await app.register(jobRoutes(jobs), { prefix: '/api' });
+  await app.register(glanceRoutes(jobs, options.takeGlance), { prefix: '/api' });
   await app.register(exportRoutes(jobs, options.writeExport), { prefix: '/api' });
   if (options.copies) await app.register(copyRoutes(jobs, options.copies), { prefix: '/api' });
   app.get('/api/docs', { schema: { hide: true } }, () => app.swagger());

@@ -2,6 +2,7 @@ import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import { readFileSync } from 'node:fs';
 import type { FastifyInstance, InjectOptions } from 'fastify';
 import { editJob } from '@azulejo/core/job/edit/editJob';
+import type { Glance } from '@azulejo/core/formats/glance';
 import { writeJobFile } from '@azulejo/core/formats/jobFile';
 import { JOB_VERSION, type Job } from '@azulejo/core/job/job';
 import { plan } from '@azulejo/core/plan';
@@ -12,14 +13,21 @@ import { migrate, migrationNames } from './db/migrate.ts';
 import { bringJobsForward } from './jobs/bringJobsForward.ts';
 import { openPglite } from './db/openPglite.ts';
 import { JobRepository } from './jobs/jobRepository.ts';
+import { takeGlance } from './work/takeGlance.ts';
 import { writeExport } from './work/writeExport.ts';
 import { ERRORS } from './errors/catalogue.ts';
 
 let database: Database;
 let app: FastifyInstance;
+/** How often a job was planned for its glance. */
+let glances = 0;
 const options = (on: Database): AppOptions => ({
   database: on,
   writeExport,
+  takeGlance: (task) => {
+    glances++;
+    return takeGlance(task);
+  },
   copies: null,
   webFolder: null,
   requestsPerMinute: null,
@@ -169,6 +177,29 @@ test('exports agree with the plan', async () => {
   expect(sheet.headers['content-disposition']).toContain('.pdf');
   expect((await ask('GET', '/jobs/wall/exports/sheet?surface=no')).body.code).toBe('surface/not-found');
   expect((await ask('GET', '/jobs/wall/exports/__proto__')).body.code).toBe('export/not-found');
+});
+
+test('a glance is taken once for each state of a job, and again after a change or when another job has its place', async () => {
+  const thin = {
+    ...job,
+    id: 'glance',
+    surfaces: [{ ...job.surfaces[0], setout: { x: { rule: 'free', offsetMm: 20 }, y: { rule: 'best' } } }],
+  } as Job;
+  const read = async () => (await ask('GET', '/jobs/glance/glance?sketch=s')).body as Glance;
+  await ask('POST', '/jobs/import', writeJobFile(thin));
+  const taken = glances;
+  expect([await read(), await read()].map(({ attention }) => attention.map(({ surfaceId }) => surfaceId))).toEqual([['s'], ['s']]);
+  expect(glances - taken).toBe(1);
+  const laid = changeOf(thin, 'Laid', (draft) => {
+    draft.surfaces[0].laid = true;
+  });
+  await ask('POST', '/jobs/glance/changes', { baseVersion: 1, change: laid });
+  expect((await read()).attention).toEqual([]);
+  expect((await ask('GET', '/jobs')).body).toContainEqual(expect.objectContaining({ id: 'glance', surfaceCount: 1, laidCount: 1 }));
+  await ask('DELETE', '/jobs/glance?baseVersion=2');
+  expect((await ask('GET', '/jobs/glance/glance')).status).toBe(404);
+  await ask('POST', '/jobs/import', writeJobFile(thin));
+  expect((await read()).attention).toHaveLength(1);
 });
 
 describe('who may ask', () => {

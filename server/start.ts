@@ -13,7 +13,7 @@ import { openPglite } from './db/openPglite.ts';
 import { takePort } from './frontDoor.ts';
 import { JobRepository } from './jobs/jobRepository.ts';
 import { addressesOfMachine, hostNames, isLoopback, readSettings, type Settings } from './settings.ts';
-import { startExportThreads } from './work/exportThreads.ts';
+import { startWorkLine } from './work/workLine.ts';
 
 /** Between two looks at what has to be copied, ms. */
 const COPY_EVERY_MS = 60 * 60 * 1000;
@@ -42,11 +42,12 @@ async function start(): Promise<void> {
   if (rescued) tellOfRescue(rescued, note);
   const jobs = new JobRepository(database);
   for (const file of settings.jobFiles) await addJob(jobs, file);
-  const threads = startExportThreads();
+  const [exports, glances] = [startWorkLine('export'), startWorkLine('glance')];
   const loopback = isLoopback(settings.host);
   const app = await buildApp({
     database,
-    writeExport: threads.write,
+    writeExport: exports.work,
+    takeGlance: glances.work,
     copies: { copies, note },
     webFolder: WEB,
     requestsPerMinute: loopback ? null : 1200,
@@ -65,7 +66,7 @@ async function start(): Promise<void> {
     clearInterval(copying);
     await app.close();
     door.server.closeAllConnections();
-    await threads.close();
+    await Promise.all([exports.close(), glances.close()]);
     await database.close();
     lock.release();
     process.exit(0);

@@ -16,6 +16,9 @@ const sizeSchema = z.strictObject({ widthMm: lengthSchema, heightMm: lengthSchem
 
 const colourSchema = z.string().regex(/^#[0-9a-f]{6}$/i);
 
+/** Faces of tiles that the list no longer has, #rrggbb. */
+export const UNKNOWN_COLOUR = '#cccccc';
+
 /** Characters a picture of a face may take in the job, as a data address. */
 export const LONGEST_PICTURE = 60_000;
 

@@ -2,7 +2,7 @@ import type { FastifyPluginAsyncZod } from 'fastify-type-provider-zod';
 import { z } from 'zod';
 import { ApiError } from '../errors/apiError.ts';
 import type { JobRepository } from '../jobs/jobRepository.ts';
-import type { ExportWriter } from '../work/task.ts';
+import type { Work } from '../work/registry.ts';
 import type { ExportKind } from './exportKind.ts';
 import { EXPORTS } from './registry.ts';
 
@@ -10,7 +10,7 @@ const kinds: Readonly<Record<string, ExportKind>> = EXPORTS;
 
 /** Exports: what there is, and each as a download. A stored job is exported as it is, whatever today's checks say. */
 export const exportRoutes =
-  (jobs: JobRepository, write: ExportWriter): FastifyPluginAsyncZod =>
+  (jobs: JobRepository, write: Work<'export'>): FastifyPluginAsyncZod =>
   async (app) => {
     app.get(
       '/exports',

@@ -46,6 +46,8 @@ export interface JobEntry {
   readonly surfaceCount: number;
   readonly version: number;
   readonly updatedAt: Date;
+  /** Surfaces that the work is done on. */
+  readonly laidCount: number;
   /** Lengths that are still to be measured since surfaces were copied. */
   readonly toMeasureAgain: number;
   /** The surfaces that changed last, each with its measured shape. */
@@ -102,6 +104,12 @@ export class JobRepository {
     const { job, version } = await this.read(id);
     const standing = await this.standing(id);
     return version === standing.version ? { job, ...standing } : this.find(id);
+  }
+
+  /** A job with what tells this state of it from every other. Throws `job/not-found`. */
+  async findStamped(id: string): Promise<{ job: Job; stamp: string }> {
+    const { job, made, version } = await this.read(id);
+    return { job, stamp: `${made} ${version}` };
   }
 
   /** The parts of a job that changed after a version of it, and whether a change is in its history. */

@@ -26,6 +26,7 @@ const entry = z.object({
   surfaceCount: z.number(),
   version: z.number(),
   updatedAt: z.date(),
+  laidCount: z.number().describe('Surfaces that the work is done on'),
   toMeasureAgain: z.number(),
   latest: z.array(z.object({ id: z.string(), name: z.string(), shape: z.unknown() })).describe('Surfaces that changed last'),
 });

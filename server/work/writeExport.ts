@@ -1,8 +1,23 @@
+import type { Job } from '@azulejo/core/job/job';
 import { plan, planSurface } from '@azulejo/core/plan';
 import { ApiError } from '../errors/apiError.ts';
 import type { ExportKind } from '../exports/exportKind.ts';
 import { EXPORTS } from '../exports/registry.ts';
-import type { ExportTask, Written } from './task.ts';
+
+/** One export to be written. */
+export interface ExportTask {
+  readonly exportId: string;
+  readonly job: Job;
+  /** The surface it is of; null for the whole job. */
+  readonly surfaceId: string | null;
+}
+
+/** A written export. */
+export interface Written {
+  /** What it is of, for its file name. */
+  readonly name: string;
+  readonly content: string | Uint8Array;
+}
 
 const kinds: Readonly<Record<string, ExportKind>> = EXPORTS;
 

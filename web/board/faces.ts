@@ -1,5 +1,5 @@
 import type { Job, Surface } from '@azulejo/core/job/job';
-import type { Product } from '@azulejo/core/tile/product';
+import { UNKNOWN_COLOUR, type Product } from '@azulejo/core/tile/product';
 
 /** What the faces of tiles and the joints between them look like. */
 export interface Faces {
@@ -13,8 +13,5 @@ export const facesOf = ({ products }: Pick<Job, 'products'>, { jointColour }: Pi
   jointColour,
 });
 
-/** Faces of tiles that the list no longer has, #rrggbb. */
-const UNKNOWN_TILE = '#cccccc';
-
 /** The plain colour of a tile. */
-export const colourOf = ({ tiles }: Faces, productId: string): string => tiles.get(productId)?.colour ?? UNKNOWN_TILE;
+export const colourOf = ({ tiles }: Faces, productId: string): string => tiles.get(productId)?.colour ?? UNKNOWN_COLOUR;

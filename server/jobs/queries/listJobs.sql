@@ -11,6 +11,7 @@ SELECT
     FROM surface
     WHERE surface.job_id = job.id AND jsonb_typeof(surface.doc #> '{measured,again}') = 'array'
   ) AS "toMeasureAgain",
+  (SELECT count(*)::integer FROM surface WHERE surface.job_id = job.id AND surface.doc -> 'laid' = 'true') AS "laidCount",
   (
     SELECT coalesce(jsonb_agg(jsonb_build_object('id', latest.id, 'name', latest.doc ->> 'name', 'shape', latest.doc #> '{measured,shape}') ORDER BY latest.version DESC, latest.id), '[]')
     FROM (SELECT id, version, doc FROM surface WHERE surface.job_id = job.id ORDER BY version DESC, id LIMIT 5) AS latest

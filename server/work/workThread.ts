@@ -1,0 +1,22 @@
+import { parentPort, workerData } from 'node:worker_threads';
+import { ApiError } from '../errors/apiError.ts';
+import { WORK, type WorkKind } from './registry.ts';
+import type { Answer } from './workLine.ts';
+
+const answer = (message: Answer<unknown>): void => parentPort?.postMessage(message);
+
+// Runs in a thread of its own, which does one kind of work: one task after the other, as they are sent.
+const work = WORK[workerData as WorkKind] as (task: unknown) => Promise<unknown>;
+
+parentPort?.on('message', (task: unknown) => {
+  Promise.resolve()
+    .then(() => work(task))
+    .then(
+      (done) => answer({ done }),
+      (error: unknown) => {
+        if (!(error instanceof ApiError))
+          process.stderr.write(`${error instanceof Error ? (error.stack ?? error.message) : String(error)}\n`);
+        answer({ code: error instanceof ApiError ? error.code : 'work/failed' });
+      },
+    );
+});
