@@ -9,6 +9,7 @@ function withConstants(source) {
   return used.length === 0 ? source : `const { ${used.join(', ')} } = globalThis; ${source}`;
 }
 
+/** @public Jest asks for it by the name of the file. */
 export default {
   createTransformer(options) {
     const swc = createTransformer(options);

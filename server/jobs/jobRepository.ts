@@ -50,8 +50,8 @@ export interface JobEntry {
   readonly laidCount: number;
   /** Lengths that are still to be measured since surfaces were copied. */
   readonly toMeasureAgain: number;
-  /** The surfaces that changed last, each with its measured shape. */
-  readonly latest: readonly { readonly id: string; readonly name: string; readonly shape: unknown }[];
+  /** The surfaces that changed last, those not laid first, each with its measured shape. */
+  readonly latest: readonly { readonly id: string; readonly name: string; readonly laid: boolean; readonly shape: unknown }[];
 }
 
 /** Where a job stands: its version, and what can be undone and redone. */

@@ -28,7 +28,9 @@ const entry = z.object({
   updatedAt: z.date(),
   laidCount: z.number().describe('Surfaces that the work is done on'),
   toMeasureAgain: z.number(),
-  latest: z.array(z.object({ id: z.string(), name: z.string(), shape: z.unknown() })).describe('Surfaces that changed last'),
+  latest: z
+    .array(z.object({ id: z.string(), name: z.string(), laid: z.boolean(), shape: z.unknown() }))
+    .describe('Surfaces that changed last; those not laid first'),
 });
 const change = z.object({
   id: z.string().min(1).max(60).describe('The change, named by who makes it: sent again, it is not made twice'),

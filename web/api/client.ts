@@ -1,3 +1,4 @@
+import type { Glance } from '@azulejo/core/formats/glance';
 import type { Change } from '@azulejo/core/job/edit/editJob';
 import type { Job } from '@azulejo/core/job/job';
 import type { Shape } from '@azulejo/core/surface/shapes/registry';
@@ -10,10 +11,12 @@ export interface JobEntry {
   readonly surfaceCount: number;
   readonly version: number;
   readonly updatedAt: string;
+  /** Surfaces that the work is done on. */
+  readonly laidCount: number;
   /** Lengths still to be measured since surfaces were copied. */
   readonly toMeasureAgain: number;
-  /** The surfaces that changed last. */
-  readonly latest: readonly { readonly id: string; readonly name: string; readonly shape: Shape }[];
+  /** The surfaces that changed last, those not laid first. */
+  readonly latest: readonly { readonly id: string; readonly name: string; readonly laid: boolean; readonly shape: Shape }[];
 }
 
 /** Where a job stands on the server. */
@@ -99,6 +102,8 @@ const jobUrl = (id: string): string => `/jobs/${encodeURIComponent(id)}`;
 /** The server's API. */
 export const api = {
   listJobs: () => ask<JobEntry[]>('GET', '/jobs'),
+  takeGlance: (id: string, sketch: readonly string[]) =>
+    ask<Glance>('GET', `${jobUrl(id)}/glance?${new URLSearchParams({ sketch: sketch.join(',') }).toString()}`),
   startJob: (id: string, name: string, client: string, system: 'metric' | 'imperial') =>
     ask<{ id: string }>('POST', '/jobs', { id, name, client, system }),
   importJob: (text: string) => ask<{ id: string }>('POST', '/jobs/import', text),

@@ -24,6 +24,7 @@ const findingsOf = (id: string) => {
   const at = jobs.job?.surfaces.findIndex((surface) => surface.id === id);
   return plan.value?.findings.filter(({ path }) => path[1] === at) ?? [];
 };
+const laidCount = computed(() => jobs.job?.surfaces.filter(({ laid }) => laid).length ?? 0);
 const total = computed(() => plan.value?.money.total.toFixed(2));
 
 /** Surfaces by room, in the order the rooms were made; those of no room come first. */
@@ -39,6 +40,13 @@ function remove(id: string): void {
     draft.surfaces = draft.surfaces.filter((surface) => surface.id !== id);
     draft.links = draft.links.filter(({ a, b }) => a.surface !== id && b.surface !== id);
     draft.rooms = draft.rooms.filter((room) => draft.surfaces.some(({ roomId }) => roomId === room.id));
+  });
+}
+function setLaid(id: string, laid: boolean): void {
+  const name = jobs.job?.surfaces.find((one) => one.id === id)?.name ?? 'surface';
+  jobs.change(laid ? `${name} is laid` : `${name} is not laid yet`, (draft) => {
+    const surface = draft.surfaces.find((one) => one.id === id);
+    if (surface) surface.laid = laid;
   });
 }
 function repeat(id: string): void {
@@ -69,6 +77,7 @@ function repeatAll(roomId: string): void {
       <div class="grow">
         <h1>{{ jobs.job.name }}</h1>
         <p v-if="jobs.job.client" class="soft">{{ jobs.job.client }}</p>
+        <p v-if="laidCount > 0" class="soft small">{{ laidCount }} of {{ jobs.job.surfaces.length }} laid</p>
       </div>
       <Button severity="secondary" outlined @click="showingDetails = true"><PhSlidersHorizontal :size="19" />Details</Button>
       <Button as="a" :href="exportUrl(jobId, 'job')" severity="secondary" outlined><PhDownloadSimple :size="19" />Job file</Button>
@@ -98,6 +107,7 @@ function repeatAll(roomId: string): void {
           :small="group.surfaces.length > 4"
           @remove="remove(surface.id)"
           @repeat="repeat(surface.id)"
+          @laid="setLaid(surface.id, $event)"
         />
       </ul>
     </section>

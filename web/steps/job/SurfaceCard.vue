@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import Button from 'primevue/button';
 import { computed } from 'vue';
-import { PhCopy, PhTrash, PhWarning } from '@phosphor-icons/vue';
+import { PhCheckCircle, PhCircle, PhCopy, PhTrash, PhWarning } from '@phosphor-icons/vue';
 import type { Finding } from '@azulejo/core/advice/finding';
 import { boxOf } from '@azulejo/core/geometry/ring';
 import { outlineOf } from '@azulejo/core/surface/shapes/registry';
@@ -15,7 +15,7 @@ import SetoutPicture from '../../board/SetoutPicture.vue';
 import { KIND_LABELS } from './surfaceKinds.ts';
 
 const props = defineProps<{ job: Job; surface: Surface; plan: SurfacePlan | null; findings: readonly Finding[]; small?: boolean }>();
-const emit = defineEmits<{ remove: []; repeat: [] }>();
+const emit = defineEmits<{ remove: []; repeat: []; laid: [laid: boolean] }>();
 const product = computed(() => productOf(props.job, props.surface));
 const tape = computed(() => tapeOf(props.job, props.surface));
 const to = computed(() => ({ name: 'surface', params: { jobId: props.job.id, surfaceId: props.surface.id, step: 'setout' } }));
@@ -54,11 +54,14 @@ const size = computed(() => {
       </div>
       <p class="soft small">{{ KIND_LABELS[surface.kind] }}, {{ size }}</p>
       <p v-if="!small" class="small">{{ product.name }}. {{ describePattern(surface.pattern) }}</p>
+      <button type="button" class="laid" :aria-pressed="surface.laid" @click="emit('laid', !surface.laid)">
+        <component :is="surface.laid ? PhCheckCircle : PhCircle" :size="20" :weight="surface.laid ? 'fill' : 'regular'" />Laid
+      </button>
       <p v-if="plan" class="count">
         <b class="figure">{{ plan.totals.whole }}</b> whole <b class="figure">{{ plan.totals.cut }}</b> cut
         <b class="figure">{{ plan.totals.boxes }}</b> {{ plan.totals.boxes === 1 ? 'box' : 'boxes' }}
       </p>
-      <p v-for="finding in small ? [] : findings.slice(0, 1)" :key="finding.code" class="finding">
+      <p v-for="finding in small || surface.laid ? [] : findings.slice(0, 1)" :key="finding.code" class="finding">
         <PhWarning :size="18" weight="bold" />{{ describeFinding(finding, tape) }}
       </p>
     </div>
@@ -107,6 +110,25 @@ li.card.small {
 }
 .title a:hover {
   text-decoration: underline;
+}
+.laid {
+  all: unset;
+  cursor: pointer;
+  display: inline-flex;
+  gap: 0.4rem;
+  align-items: center;
+  justify-self: start;
+  min-height: 2rem;
+  font-size: 0.9rem;
+  color: var(--ink-soft);
+}
+.laid[aria-pressed='true'] {
+  color: var(--cobalt);
+  font-weight: 600;
+}
+.laid:focus-visible {
+  outline: 3px solid var(--cobalt);
+  outline-offset: 2px;
 }
 .count {
   color: var(--ink-soft);

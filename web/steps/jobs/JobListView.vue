@@ -1,13 +1,14 @@
 <script setup lang="ts">
 import Button from 'primevue/button';
-import { onMounted, ref } from 'vue';
+import { computed, onMounted, ref } from 'vue';
 import { useRouter } from 'vue-router';
-import { PhClockCounterClockwise, PhFolderOpen, PhPlus, PhTrash, PhWarning } from '@phosphor-icons/vue';
+import { PhClockCounterClockwise, PhFolderOpen, PhPlus } from '@phosphor-icons/vue';
 import { api, ServerError, type JobEntry } from '../../api/client.ts';
 import CopiesDialog from './CopiesDialog.vue';
 import DeleteJobDialog from './DeleteJobDialog.vue';
+import FirstSetout from './FirstSetout.vue';
+import JobRow from './JobRow.vue';
 import NewJobDialog from './NewJobDialog.vue';
-import OutlineSketch from './OutlineSketch.vue';
 import RescueNotice from './RescueNotice.vue';
 
 const router = useRouter();
@@ -68,9 +69,15 @@ const demoFiles = async (): Promise<string[]> => {
   return files.map(({ default: text }) => text);
 };
 
-/** The surface that changed last, where the work was left. */
-const goOn = (job: JobEntry) => ({ name: 'surface', params: { jobId: job.id, surfaceId: job.latest[0].id, step: 'setout' } });
-const when = (iso: string): string => new Date(iso).toLocaleString([], { dateStyle: 'medium', timeStyle: 'short' });
+/** Jobs that something is left to do on, and those that are done. */
+const groups = computed(() => {
+  const isDone = ({ surfaceCount, laidCount }: JobEntry): boolean => surfaceCount > 0 && laidCount === surfaceCount;
+  const jobs = list.value ?? [];
+  return [
+    { name: 'In hand', jobs: jobs.filter((job) => !isDone(job)) },
+    { name: 'All laid', jobs: jobs.filter(isDone) },
+  ].filter(({ jobs: own }) => own.length > 0);
+});
 </script>
 
 <template>
@@ -87,46 +94,13 @@ const when = (iso: string): string => new Date(iso).toLocaleString([], { dateSty
       <p v-for="line in trouble.slice(0, 6)" :key="line">{{ line }}</p>
     </div>
     <p v-if="list === null && trouble.length === 0" class="soft" role="status">Looking for jobs</p>
-    <section v-else-if="list?.length === 0" class="empty">
-      <span class="tiles" aria-hidden="true"><i v-for="k in 10" :key="k" /></span>
-      <h2>Start with two lengths</h2>
-      <p class="soft">
-        Measure a wall or a floor, type both lengths as they stand on the tape, and the setout is on screen: where to start, what the end
-        cuts are, what to order.
-      </p>
-      <div class="row">
-        <Button label="New job" @click="starting = true" /><Button
-          label="Bring three jobs to look at"
-          severity="secondary"
-          outlined
-          @click="openDemo"
-        />
-      </div>
+    <FirstSetout v-else-if="list?.length === 0" @show-demo="openDemo" />
+    <section v-for="group in groups" v-else :key="group.name" class="group">
+      <h2 v-if="groups.length > 1">{{ group.name }}</h2>
+      <ul class="list">
+        <JobRow v-for="job in group.jobs" :key="job.id" :job="job" @remove="deleting = job" />
+      </ul>
     </section>
-    <ul v-else-if="list" class="list">
-      <li v-for="job in list" :key="job.id">
-        <RouterLink :to="{ name: 'job', params: { jobId: job.id } }" class="entry">
-          <span class="who"
-            ><span class="name">{{ job.name }}</span
-            ><span class="soft">{{ job.client }}</span></span
-          >
-          <span class="sketches"><OutlineSketch v-for="surface in job.latest" :key="surface.id" :shape="surface.shape" /></span>
-          <span class="figure count"
-            >{{ job.surfaceCount }}<small> {{ job.surfaceCount === 1 ? 'surface' : 'surfaces' }}</small></span
-          >
-        </RouterLink>
-        <p class="next small">
-          <span v-if="job.toMeasureAgain > 0" class="again"
-            ><PhWarning :size="16" weight="bold" />{{ job.toMeasureAgain }} {{ job.toMeasureAgain === 1 ? 'length' : 'lengths' }} to measure
-            again</span
-          >
-          <RouterLink v-if="job.latest[0]" :to="goOn(job)">Go on with {{ job.latest[0].name }}</RouterLink>
-          <RouterLink v-else :to="{ name: 'new-surface', params: { jobId: job.id } }">Measure the first surface</RouterLink>
-          <span class="soft">{{ when(job.updatedAt) }}</span>
-        </p>
-        <Button text severity="secondary" :aria-label="`Delete ${job.name}`" @click="deleting = job"><PhTrash :size="18" /></Button>
-      </li>
-    </ul>
     <CopiesDialog v-if="copying" @close="copying = false" />
     <NewJobDialog v-if="starting" @close="starting = false" />
     <DeleteJobDialog
@@ -151,7 +125,7 @@ const when = (iso: string): string => new Date(iso).toLocaleString([], { dateSty
   align-items: center;
   flex-wrap: wrap;
   margin-bottom: 1.25rem;
-  max-width: 76rem;
+  max-width: 84rem;
 }
 .unseen {
   display: none;
@@ -162,123 +136,22 @@ const when = (iso: string): string => new Date(iso).toLocaleString([], { dateSty
   padding: 0.7rem 1rem;
   border-radius: 4px;
   margin-bottom: 1rem;
-  max-width: 76rem;
+  max-width: 84rem;
+}
+.group {
+  max-width: 84rem;
+}
+.group + .group {
+  margin-top: 1.6rem;
+}
+.group h2 {
+  margin-bottom: 0.6rem;
 }
 .list {
   margin: 0;
   padding: 0;
   list-style: none;
-  max-width: 76rem;
-  background: var(--panel);
-  border-radius: 4px;
-}
-.list {
   display: grid;
-  grid-template-columns: minmax(12rem, 1fr) auto auto minmax(15rem, auto) auto;
-}
-.list li {
-  display: grid;
-  grid-template-columns: subgrid;
-  grid-column: 1 / -1;
-  align-items: center;
-  padding-right: 0.5rem;
-}
-.list li + li {
-  border-top: 1px solid var(--line);
-}
-.entry {
-  display: grid;
-  grid-template-columns: subgrid;
-  grid-column: 1 / 4;
-  gap: 1.6rem;
-  align-items: center;
-  padding: 1rem 1.1rem;
-  color: inherit;
-  text-decoration: none;
-}
-.entry:hover {
-  background: var(--cobalt-soft);
-}
-.entry:focus-visible {
-  outline: 3px solid var(--cobalt);
-  outline-offset: -3px;
-}
-.who {
-  display: grid;
-  min-width: 0;
-}
-.name {
-  font: 600 1.15rem/1.3 'Barlow';
-}
-.sketches {
-  display: flex;
   gap: 0.7rem;
-}
-.count {
-  font-size: 1.3rem;
-  white-space: nowrap;
-}
-.count small {
-  margin-left: 0.25rem;
-  font: 400 0.85rem 'Barlow';
-  color: var(--ink-soft);
-}
-.next {
-  display: grid;
-  gap: 0.15rem;
-  justify-items: start;
-  padding: 0.8rem 0.6rem;
-}
-.next a {
-  color: var(--cobalt);
-}
-.again {
-  display: inline-flex;
-  gap: 0.35rem;
-  align-items: center;
-  color: var(--warn);
-  font-weight: 600;
-}
-.empty {
-  max-width: 34rem;
-  margin: 9vh auto 0;
-  display: grid;
-  gap: 1rem;
-}
-.tiles {
-  display: grid;
-  grid-template-columns: repeat(5, 4rem);
-  gap: 4px;
-}
-.tiles i {
-  height: 2rem;
-  background: var(--cobalt);
-  opacity: 0.9;
-}
-.tiles i:nth-child(n + 6) {
-  translate: -2rem;
-}
-.tiles i:nth-child(7) {
-  background: var(--tape);
-}
-.tiles i:nth-child(6) {
-  clip-path: inset(0 0 0 50%);
-}
-@media (max-width: 860px) {
-  .list {
-    grid-template-columns: minmax(0, 1fr) auto;
-  }
-  .entry {
-    grid-template-columns: minmax(0, 1fr) auto;
-    grid-column: 1 / -1;
-    gap: 0.4rem 1rem;
-  }
-  .sketches {
-    grid-column: 1 / -1;
-    grid-row: 2;
-  }
-  .next {
-    padding: 0 1.1rem 0.9rem;
-  }
 }
 </style>

@@ -1,0 +1,179 @@
+<script setup lang="ts">
+import Button from 'primevue/button';
+import { computed, ref } from 'vue';
+import { PhArrowRight, PhCheckCircle, PhRuler, PhTrash, PhWarning } from '@phosphor-icons/vue';
+import { describeFinding } from '@azulejo/core/messages/en/advice';
+import type { JobEntry } from '../../api/client.ts';
+import { stepOfFinding } from '../stepOfFinding.ts';
+import SurfaceThumb from './SurfaceThumb.vue';
+import { useGlance } from './useGlance.ts';
+
+const props = defineProps<{ job: JobEntry }>();
+const emit = defineEmits<{ remove: [] }>();
+const row = ref<HTMLElement | null>(null);
+const glance = useGlance(row, () => props.job);
+
+const toJob = computed(() => ({ name: 'job', params: { jobId: props.job.id } }));
+const toSurface = (surfaceId: string, step: string) => ({ name: 'surface', params: { jobId: props.job.id, surfaceId, step } });
+const isLaid = computed(() => props.job.surfaceCount > 0 && props.job.laidCount === props.job.surfaceCount);
+/** The surface to go on with: the one not laid that changed last. */
+const next = computed(() => props.job.latest.find(({ laid }) => !laid) ?? null);
+const sketchOf = (id: string) => glance.value?.sketches.find(({ surfaceId }) => surfaceId === id) ?? null;
+const first = computed(() => glance.value?.attention[0] ?? null);
+const others = computed(() => {
+  const more = (glance.value?.attention.length ?? 1) - 1;
+  return more === 1 ? 'One more surface needs a look.' : `${more} more surfaces need a look.`;
+});
+const progress = computed(() => {
+  const { surfaceCount: all, laidCount: laid } = props.job;
+  if (all === 0) return 'No surface yet';
+  const surfaces = all === 1 ? '1 surface' : `${all} surfaces`;
+  return laid === 0 ? surfaces : laid === all ? `${surfaces}, all laid` : `${laid} of ${surfaces} laid`;
+});
+const changed = computed(() => new Date(props.job.updatedAt).toLocaleString([], { dateStyle: 'medium', timeStyle: 'short' }));
+</script>
+
+<template>
+  <li ref="row" class="job">
+    <div class="who">
+      <RouterLink :to="toJob" class="name">{{ job.name }}</RouterLink>
+      <span v-if="job.client" class="soft">{{ job.client }}</span>
+      <span class="progress small" :class="{ done: isLaid }"
+        ><PhCheckCircle v-if="isLaid" :size="17" weight="fill" />{{ progress
+        }}<i v-if="job.laidCount > 0 && !isLaid" aria-hidden="true"
+          ><b :style="{ width: `${(100 * job.laidCount) / job.surfaceCount}%` }" /></i
+      ></span>
+      <span class="soft small">Changed {{ changed }}</span>
+    </div>
+    <div class="thumbs">
+      <SurfaceThumb v-for="surface in job.latest" :key="surface.id" :job-id="job.id" :surface="surface" :sketch="sketchOf(surface.id)" />
+    </div>
+    <div class="next">
+      <p v-if="job.toMeasureAgain > 0" class="say">
+        <PhRuler :size="18" weight="bold" /><span
+          >{{ job.toMeasureAgain }} {{ job.toMeasureAgain === 1 ? 'length' : 'lengths' }} to measure again</span
+        >
+      </p>
+      <p v-if="glance && first" class="say">
+        <PhWarning :size="18" weight="bold" /><span
+          ><RouterLink :to="toSurface(first.surfaceId, stepOfFinding(first.first).name)">{{ first.name }}</RouterLink
+          >: {{ describeFinding(first.first, first.tape)
+          }}<template v-if="glance.attention.length > 1"
+            >{{ ' ' }}<RouterLink :to="toJob">{{ others }}</RouterLink></template
+          ></span
+        >
+      </p>
+      <Button v-if="next" as="router-link" :to="toSurface(next.id, 'setout')" text class="go"
+        >Go on with {{ next.name }}<PhArrowRight :size="18" weight="bold"
+      /></Button>
+      <Button v-else-if="job.surfaceCount === 0" as="router-link" :to="{ name: 'new-surface', params: { jobId: job.id } }" text class="go"
+        >Measure the first surface<PhArrowRight :size="18" weight="bold"
+      /></Button>
+    </div>
+    <Button text severity="secondary" class="bin" :aria-label="`Delete ${job.name}`" @click="emit('remove')"><PhTrash :size="18" /></Button>
+  </li>
+</template>
+
+<style scoped>
+.job {
+  display: grid;
+  grid-template-columns: minmax(10rem, 13rem) minmax(0, 1fr) minmax(14rem, 19rem) auto;
+  gap: 0.6rem 1.6rem;
+  padding: 1.1rem 0.6rem 1.1rem 1.2rem;
+  background: var(--panel);
+  border-radius: 4px;
+  align-items: start;
+}
+.who {
+  display: grid;
+  gap: 0.2rem;
+  min-width: 0;
+}
+.name {
+  font: 600 1.25rem/1.25 'Barlow';
+  color: var(--ink);
+  text-decoration: none;
+  overflow-wrap: anywhere;
+}
+.name:hover {
+  text-decoration: underline;
+}
+.progress {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0.35rem;
+  align-items: center;
+  margin-top: 0.3rem;
+}
+.progress i {
+  flex-basis: 100%;
+  height: 5px;
+  border-radius: 3px;
+  background: var(--line);
+  overflow: hidden;
+}
+.progress b {
+  display: block;
+  height: 100%;
+  background: var(--cobalt);
+}
+.done {
+  color: var(--cobalt);
+  font-weight: 600;
+}
+.thumbs {
+  display: grid;
+  grid-template-columns: repeat(5, minmax(4rem, 7.5rem));
+  gap: 0.9rem;
+}
+.next {
+  display: grid;
+  gap: 0.5rem;
+  justify-items: start;
+}
+.say {
+  display: grid;
+  grid-template-columns: auto 1fr;
+  gap: 0.5rem;
+  font-size: 0.9rem;
+  line-height: 1.35;
+}
+.say svg {
+  color: var(--warn);
+  margin-top: 0.05rem;
+}
+.go {
+  margin-left: -0.75rem;
+  text-align: left;
+}
+@media (max-width: 1080px) {
+  .job {
+    grid-template-columns: minmax(0, 1fr) minmax(0, 1.2fr) auto;
+  }
+  .thumbs {
+    grid-column: 1 / -1;
+    grid-row: 2;
+  }
+  .bin {
+    grid-column: 3;
+    grid-row: 1;
+  }
+}
+@media (max-width: 640px) {
+  .job {
+    grid-template-columns: minmax(0, 1fr) auto;
+    padding: 0.9rem 0.3rem 0.7rem 1rem;
+  }
+  .thumbs {
+    grid-template-columns: repeat(5, minmax(0, 1fr));
+    gap: 0.5rem;
+    padding-right: 0.7rem;
+  }
+  .next {
+    grid-column: 1 / -1;
+  }
+  .bin {
+    grid-column: 2;
+  }
+}
+</style>
