@@ -23,6 +23,8 @@ import OneSurfaceForm from './OneSurfaceForm.vue';
 import OutlineImport from './OutlineImport.vue';
 import OutlinePicture, { type PicturedRing } from './OutlinePicture.vue';
 import SetFields from './SetFields.vue';
+import type { SurfaceToBe } from './surfaceToBe.ts';
+import SurfaceToBePicture from './SurfaceToBePicture.vue';
 import type { Walked } from './walk.ts';
 
 const props = defineProps<{ jobId: string }>();
@@ -46,6 +48,7 @@ const kind = ref<Surface['kind']>('floor');
 const name = ref('');
 const shape = shallowRef<Shape | null>(null);
 const walked = shallowRef<Walked | null>(null);
+const toBe = shallowRef<SurfaceToBe | null>(null);
 const set = shallowRef<SetForm>(SETS.stairFlight.defaults);
 const trouble = ref<string | null>(null);
 /** Whether it was added already: a second press while the next view opens adds nothing. */
@@ -134,6 +137,7 @@ function addSet(): string | null {
   <div v-else class="new">
     <div class="drawing">
       <DrawBoard v-if="way === 'draw'" :tape="tape" @shape="shape = $event" />
+      <SurfaceToBePicture v-else-if="rings.length === 0 && way === 'one'" :to-be="toBe" />
       <OutlinePicture v-else :rings="rings" :tape="tape" />
     </div>
     <main class="panel">
@@ -147,7 +151,7 @@ function addSet(): string | null {
           :options="SURFACE_KINDS.map((value) => ({ value, label: KIND_LABELS[value] }))"
           @choose="kind = $event"
         />
-        <OneSurfaceForm v-if="way === 'one'" :tape="tape" @shape="shape = $event" @walk="walked = $event" />
+        <OneSurfaceForm v-if="way === 'one'" :tape="tape" @shape="shape = $event" @walk="walked = $event" @to-be="toBe = $event" />
         <SetFields v-else-if="way === 'set'" v-model="set" :tape="tape" />
         <p v-else-if="way === 'draw'" class="soft">Draw the corners on the squared paper; their real lengths are typed over in Measure.</p>
         <OutlineImport v-else :tape="tape" @shape="shape = $event" />

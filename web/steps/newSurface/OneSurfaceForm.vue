@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, ref, watch } from 'vue';
+import { computed, ref, watch, watchEffect } from 'vue';
 import { SHAPE_FIELDS, SHAPE_NAMES } from '@azulejo/core/messages/en/shapes';
 import { checkShape, SHAPES, type Shape, type ShapeId } from '@azulejo/core/surface/shapes/registry';
 import type { Issue } from '@azulejo/core/result';
@@ -9,11 +9,12 @@ import FieldGrid from '../../fields/FieldGrid.vue';
 import LengthField from '../../fields/LengthField.vue';
 import ShapeGlyph from './ShapeGlyph.vue';
 import WallWalk from './WallWalk.vue';
+import type { SurfaceToBe } from './surfaceToBe.ts';
 import type { Walked } from './walk.ts';
 
 /** One surface by a quick form, or wall by wall; emits its shape once every length is there. */
 defineProps<{ tape: Tape }>();
-const emit = defineEmits<{ shape: [shape: Shape | null]; walk: [walked: Walked | null] }>();
+const emit = defineEmits<{ shape: [shape: Shape | null]; walk: [walked: Walked | null]; toBe: [toBe: SurfaceToBe | null] }>();
 const kind = ref<ShapeId>('rectangle');
 const lengths = ref<Record<string, number>>({});
 const side = ref<'left' | 'right'>('left');
@@ -58,6 +59,18 @@ const setField =
     return issues;
   };
 watch([lengths, missing, side, kind], () => emit('shape', shapeWith(lengths.value)));
+watchEffect(() => emit('toBe', toBe()));
+
+/** The shape that is coming: what is entered, the usual figures for the rest as long as they go together. */
+function toBe(): SurfaceToBe | null {
+  if (kind.value === 'walls') return null;
+  const entered = lengths.value;
+  const usual = SHAPES[kind.value].defaults as unknown as Record<string, number>;
+  const toGo = fields.value.filter(([field]) => entered[field] === undefined && field !== 'cornerCutMm').map(([, label]) => label);
+  const shape = shapeWith({ ...usual, ...entered });
+  const fits = shape !== null && checkShape(shape).length === 0;
+  return { shape: fits ? shape : SHAPES[kind.value].defaults, toGo };
+}
 
 function choose(next: ShapeId): void {
   kind.value = next;
