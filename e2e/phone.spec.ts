@@ -17,6 +17,7 @@ const choose = async (page: Page, field: string, option: string): Promise<void> 
   await page.getByRole('combobox', { name: field, exact: true }).tap();
   if (field === 'Tile') await page.getByPlaceholder('Search name or material').fill(option);
   await page.getByRole('option', { name: option, exact: true }).tap();
+  await expect(page.getByRole('listbox')).toHaveCount(0);
 };
 
 /** The worked wall in inches: 58 3/8, pieces of 11 13/16, joint 1/8, perimeter 3/16. */
@@ -24,7 +25,7 @@ test('one-handed, in feet and inches: a wall, its edges, a box, a doorway, and b
   await page.goto(server.address);
   await page.getByRole('button', { name: 'New job' }).first().tap();
   await page.getByLabel('Name', { exact: true }).fill('Net loft');
-  await page.getByText('Feet and inches').tap();
+  await page.getByRole('dialog').getByText('Feet and inches').tap();
   await page.getByRole('button', { name: 'Start', exact: true }).tap();
   await page.getByRole('link', { name: 'Surface', exact: true }).tap();
   await fill(page, 'Left to right', '58 3/8');

@@ -7,6 +7,7 @@ import type { Tape } from '@azulejo/core/units/tape';
 import ChoiceField from '../../fields/ChoiceField.vue';
 import FieldGrid from '../../fields/FieldGrid.vue';
 import LengthField from '../../fields/LengthField.vue';
+import PictureChoice from '../../fields/PictureChoice.vue';
 import ShapeGlyph from './ShapeGlyph.vue';
 import WallWalk from './WallWalk.vue';
 import type { SurfaceToBe } from './surfaceToBe.ts';
@@ -19,7 +20,7 @@ const kind = ref<ShapeId>('rectangle');
 const lengths = ref<Record<string, number>>({});
 const side = ref<'left' | 'right'>('left');
 const missing = ref<'top-left' | 'top-right' | 'bottom-left' | 'bottom-right'>('top-right');
-const kinds = Object.keys(SHAPES) as ShapeId[];
+const kinds = (Object.keys(SHAPES) as ShapeId[]).map((value) => ({ value, label: SHAPE_NAMES[value] }));
 const MISSING = [
   { value: 'top-left', label: 'Top left' },
   { value: 'top-right', label: 'Top right' },
@@ -80,11 +81,9 @@ function choose(next: ShapeId): void {
 </script>
 
 <template>
-  <div class="glyphs" role="radiogroup" aria-label="Shape">
-    <button v-for="one in kinds" :key="one" type="button" role="radio" :aria-checked="kind === one" @click="choose(one)">
-      <ShapeGlyph :kind="one" /><span>{{ SHAPE_NAMES[one] }}</span>
-    </button>
-  </div>
+  <PictureChoice v-slot="{ value }" label="Shape" :value="kind" :options="kinds" @choose="choose">
+    <ShapeGlyph :kind="value" />
+  </PictureChoice>
   <WallWalk v-if="kind === 'walls'" :tape="tape" @shape="emit('shape', $event)" @walk="emit('walk', $event)" />
   <FieldGrid v-else>
     <LengthField
@@ -101,34 +100,3 @@ function choose(next: ShapeId): void {
     <ChoiceField v-if="kind === 'counterRun'" label="The corner is on the" :value="side" :options="SIDES" @choose="side = $event" />
   </FieldGrid>
 </template>
-
-<style scoped>
-.glyphs {
-  display: grid;
-  grid-template-columns: repeat(4, 1fr);
-  gap: 0.4rem;
-}
-.glyphs button {
-  all: unset;
-  box-sizing: border-box;
-  cursor: pointer;
-  display: grid;
-  justify-items: center;
-  align-content: start;
-  gap: 0.2rem;
-  padding: 0.5rem 0.2rem;
-  min-height: 44px;
-  border-radius: 4px;
-  background: var(--paper);
-  font-size: 0.84rem;
-  line-height: 1.15;
-  text-align: center;
-}
-.glyphs button[aria-checked='true'] {
-  background: var(--cobalt-soft);
-  box-shadow: inset 0 -3px 0 var(--cobalt);
-}
-.glyphs button:focus-visible {
-  outline: 3px solid var(--cobalt);
-}
-</style>

@@ -26,6 +26,9 @@ const path = computed(() => {
 </template>
 
 <style scoped>
+svg {
+  justify-self: center;
+}
 path {
   fill: var(--panel);
   stroke: currentColor;
