@@ -256,3 +256,38 @@ for (const { name, colorScheme, viewport } of [
     }
   });
 }
+
+test('a room is laid in one go: the treads alike, the risers as they were, and one undo takes it back', async ({ page }) => {
+  const flight = async () => {
+    await page.waitForTimeout(250);
+    await saved(page);
+    const { job } = (await (await page.request.get(`${server.address}/api${JOB}`)).json()) as { job: Job };
+    return job.surfaces.filter(({ id }) => id.startsWith('steps-'));
+  };
+  await page.goto(`${server.address}${JOB}`);
+  const before = await flight();
+  await page
+    .locator('header', { has: page.getByRole('heading', { name: 'Steps to the flat' }) })
+    .getByRole('button', { name: 'Lay the whole room' })
+    .click();
+  const dialog = page.getByRole('dialog', { name: 'Lay Steps to the flat' });
+  await dialog.getByRole('button', { name: 'Floors' }).click();
+  await choose(page, 'Tile', 'Loaf brick');
+  await dialog.getByRole('radio', { name: 'Herringbone' }).click();
+  await fill(page, 'Joint', '4');
+  await choose(page, 'Edge: left', 'seen first');
+  await fill(page, 'Gap: seen first', '3');
+  await dialog.getByRole('button', { name: 'Lay 5 surfaces' }).click();
+  await expect(dialog).toHaveCount(0);
+  const after = await flight();
+  for (const [k, surface] of after.entries()) {
+    if (surface.kind === 'wall') expect(surface).toEqual(before[k]);
+    else {
+      expect(surface).toMatchObject({ productId: 'loaf-brick', jointMm: 4, pattern: { kind: 'herringbone' } });
+      expect(surface.measured.roles['left']).toBe('focal');
+      expect(surface.measured.gapsMm.focal).toBe(3);
+    }
+  }
+  await page.getByRole('button', { name: 'Undo' }).click();
+  expect(await flight()).toEqual(before);
+});

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { lengthSchema } from '../../units/lengthSchema.ts';
+import type { EdgeRole } from '../edge.ts';
 import type { SetFace, SetJoin, SetKind } from './setKind.ts';
 
 const stepSchema = z.strictObject({
@@ -9,38 +10,53 @@ const stepSchema = z.strictObject({
   treadDepthMm: lengthSchema.describe('Front to back of the tread, mm'),
 });
 
-const schema = z.strictObject({ kind: z.literal('stairFlight'), steps: z.array(stepSchema).min(1).max(40).describe('From below') });
+const schema = z.strictObject({
+  kind: z.literal('stairFlight'),
+  tiled: z.enum(['both', 'risers', 'treads']).default('both').describe('Risers without treads, or the other way round'),
+  steps: z.array(stepSchema).min(1).max(40).describe('From below'),
+});
 
-/** A flight of stairs, each riser and each tread with its own sizes. */
+type Step = z.infer<typeof stepSchema>;
+
+const riser = ({ riserWidthMm, riserHeightMm }: Step, number: number, top: EdgeRole): SetFace => ({
+  key: `riser-${number}`,
+  part: 'riser',
+  number,
+  kind: 'wall',
+  shape: { kind: 'rectangle', widthMm: riserWidthMm, heightMm: riserHeightMm },
+  roles: { top },
+});
+
+const tread = ({ treadWidthMm, treadDepthMm }: Step, number: number): SetFace => ({
+  key: `tread-${number}`,
+  part: 'tread',
+  number,
+  kind: 'floor',
+  shape: { kind: 'rectangle', widthMm: treadWidthMm, heightMm: treadDepthMm },
+  roles: { bottom: 'exposed' },
+});
+
+/** A riser goes on over its nosing; a tread meets the riser behind it. */
+function joinsOf(number: number, count: number): SetJoin[] {
+  const nosing: SetJoin = { a: [`riser-${number}`, 'top'], b: [`tread-${number}`, 'bottom'], meets: 'outside' };
+  const behind: SetJoin = { a: [`tread-${number}`, 'top'], b: [`riser-${number + 1}`, 'bottom'], meets: 'inside' };
+  return number < count ? [nosing, behind] : [nosing];
+}
+
+/** A flight of stairs, each riser and each tread with its own sizes; of both, or of one of them alone. */
 export const stairFlight = {
   id: 'stairFlight',
   schema,
   defaults: {
     kind: 'stairFlight',
+    tiled: 'both',
     steps: [1, 2, 3].map(() => ({ riserWidthMm: 900, riserHeightMm: 175, treadWidthMm: 900, treadDepthMm: 270 })),
   },
-  faces: ({ steps }) => ({
-    faces: steps.flatMap((step, k): SetFace[] => [
-      {
-        key: `riser-${k + 1}`,
-        part: 'riser',
-        number: k + 1,
-        kind: 'wall',
-        shape: { kind: 'rectangle', widthMm: step.riserWidthMm, heightMm: step.riserHeightMm },
-        roles: { top: 'continues' },
-      },
-      {
-        key: `tread-${k + 1}`,
-        part: 'tread',
-        number: k + 1,
-        kind: 'floor',
-        shape: { kind: 'rectangle', widthMm: step.treadWidthMm, heightMm: step.treadDepthMm },
-        roles: { bottom: 'exposed' },
-      },
+  faces: ({ steps, tiled }) => ({
+    faces: steps.flatMap((step, k) => [
+      ...(tiled === 'treads' ? [] : [riser(step, k + 1, tiled === 'both' ? 'continues' : 'exposed')]),
+      ...(tiled === 'risers' ? [] : [tread(step, k + 1)]),
     ]),
-    joins: steps.flatMap((_, k): SetJoin[] => {
-      const nosing: SetJoin = { a: [`riser-${k + 1}`, 'top'], b: [`tread-${k + 1}`, 'bottom'], meets: 'outside' };
-      return k + 1 < steps.length ? [nosing, { a: [`tread-${k + 1}`, 'top'], b: [`riser-${k + 2}`, 'bottom'], meets: 'inside' }] : [nosing];
-    }),
+    joins: tiled === 'both' ? steps.flatMap((_, k) => joinsOf(k + 1, steps.length)) : [],
   }),
 } as const satisfies SetKind<z.infer<typeof schema>>;

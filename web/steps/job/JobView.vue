@@ -2,7 +2,7 @@
 import Button from 'primevue/button';
 import { computed, ref, toRef } from 'vue';
 import { useRouter } from 'vue-router';
-import { PhCopy, PhDownloadSimple, PhPlus, PhShoppingCartSimple, PhSlidersHorizontal } from '@phosphor-icons/vue';
+import { PhCopy, PhDownloadSimple, PhPlus, PhShoppingCartSimple, PhSlidersHorizontal, PhStack } from '@phosphor-icons/vue';
 import { repeatRoom, repeatSurface } from '@azulejo/core/job/repeatSurface';
 import { exportUrl } from '../../api/client.ts';
 import { clipText } from '@azulejo/core/units/clipText';
@@ -11,6 +11,7 @@ import JobDetailsDialog from './JobDetailsDialog.vue';
 import LoadingState from '../LoadingState.vue';
 import { newId } from '../newId.ts';
 import { useOpenJob } from '../useOpenJob.ts';
+import RoomLayingDialog from './RoomLayingDialog.vue';
 import SurfaceCard from './SurfaceCard.vue';
 
 const props = defineProps<{ jobId: string }>();
@@ -18,6 +19,8 @@ const { jobs, trouble } = useOpenJob(toRef(props, 'jobId'));
 const router = useRouter();
 const toNew = computed(() => ({ name: 'new-surface', params: { jobId: props.jobId } }));
 const showingDetails = ref(false);
+const laying = ref<string | null>(null);
+const roomToLay = computed(() => jobs.job?.rooms.find(({ id }) => id === laying.value) ?? null);
 const { plan, surfaces: planned } = useJobPlan();
 const planOf = (id: string) => planned.value.get(id) ?? null;
 const findingsOf = (id: string) => {
@@ -94,6 +97,7 @@ function repeatAll(roomId: string): void {
     <section v-for="group in groups" :key="group.id ?? ''" class="group">
       <header v-if="group.id !== null" class="room">
         <h2 class="grow">{{ group.name }}</h2>
+        <Button severity="secondary" text size="small" @click="laying = group.id"><PhStack :size="18" />Lay the whole room</Button>
         <Button severity="secondary" text size="small" @click="repeatAll(group.id)"><PhCopy :size="18" />Repeat the whole room</Button>
       </header>
       <ul class="cards" :class="{ small: group.surfaces.length > 4 }">
@@ -111,6 +115,7 @@ function repeatAll(roomId: string): void {
         />
       </ul>
     </section>
+    <RoomLayingDialog v-if="roomToLay" :job="jobs.job" :room="roomToLay" @close="laying = null" />
     <JobDetailsDialog v-if="showingDetails" :job="jobs.job" @close="showingDetails = false" />
   </main>
 </template>

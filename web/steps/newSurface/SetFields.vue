@@ -51,6 +51,18 @@ const PLAIN = {
   ],
 } as const;
 
+type FlightForm = Extract<SetForm, { kind: 'stairFlight' }>;
+const TILED = [
+  { value: 'both', label: 'Risers and treads' },
+  { value: 'risers', label: 'Risers' },
+  { value: 'treads', label: 'Treads' },
+] as const;
+/** What of a row is measured: nothing of what is not tiled. */
+const fieldsOf = (now: FlightForm | Extract<SetForm, { kind: 'shower' }>): readonly (readonly [field: string, label: string])[] =>
+  now.kind === 'shower'
+    ? ROWS.shower.fields
+    : ROWS.stairFlight.fields.filter(([field]) => now.tiled === 'both' || now.tiled.startsWith(field.slice(0, 5)));
+
 const rowsOf = (now: SetForm): readonly Row[] => (now.kind === 'stairFlight' ? now.steps : now.kind === 'shower' ? now.walls : []);
 const withRows = (rows: readonly Row[]): SetForm =>
   ({ ...form.value, [form.value.kind === 'stairFlight' ? 'steps' : 'walls']: rows }) as unknown as SetForm;
@@ -78,12 +90,19 @@ function dropRow(k: number): void {
 
 <template>
   <SwitchField label="They make a" :value="form.kind" :options="kinds" @choose="form = SETS[$event].defaults" />
+  <SwitchField
+    v-if="form.kind === 'stairFlight'"
+    label="Tiled are"
+    :value="form.tiled"
+    :options="TILED"
+    @choose="form = { ...(form as FlightForm), tiled: $event }"
+  />
   <template v-if="form.kind === 'stairFlight' || form.kind === 'shower'">
     <fieldset v-for="(row, k) in rowsOf(form)" :key="k" class="one">
       <legend>{{ ROWS[form.kind].name }} {{ k + 1 }}</legend>
       <FieldGrid>
         <LengthField
-          v-for="[field, label] in ROWS[form.kind].fields"
+          v-for="[field, label] in fieldsOf(form)"
           :key="field"
           :label="`${label}, ${k + 1}`"
           :mm="row[field]"

@@ -16,6 +16,7 @@ import FieldGrid from '../../fields/FieldGrid.vue';
 import LengthField from '../../fields/LengthField.vue';
 import { useAttempt } from '../useAttempt.ts';
 import { useEditSurface } from '../useEditSurface.ts';
+import { GROUTS } from './grouts.ts';
 import ProductDialog from './product/ProductDialog.vue';
 import ProductListDialog from './list/ProductListDialog.vue';
 import ProductPicker from './ProductPicker.vue';
@@ -83,14 +84,6 @@ const setJointColour = (colour: string): void => {
     surface.jointColour = colour;
   });
 };
-const GROUTS = [
-  { value: '#f3f1ec', label: 'White' },
-  { value: '#d8d2c4', label: 'Sand' },
-  { value: '#b4b6b4', label: 'Silver' },
-  { value: '#8f969b', label: 'Grey' },
-  { value: '#5b5f63', label: 'Slate' },
-  { value: '#2b2d30', label: 'Black' },
-];
 </script>
 
 <template>
