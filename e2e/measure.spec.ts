@@ -114,6 +114,36 @@ test('an L kitchen with a cabinet run left out and an appliance bay tiled; what 
   ]);
 });
 
+test('five sockets in a row: those that would stand outside are refused, then all stand', async ({ page }) => {
+  await start(page, 'Rectangle', 'Wall');
+  await fill(page, 'Left to right', '2400');
+  await page.getByLabel('Name', { exact: true }).fill('Worktop wall');
+  await page.getByLabel('Bottom to top', { exact: true }).fill('600');
+  await page.getByRole('button', { name: 'Set it out' }).click();
+  await toMeasure(page);
+  await part(page, 'Fixtures');
+  await page.getByRole('button', { name: 'Add a fixture' }).click();
+  await page.getByRole('button', { name: 'Socket', exact: true }).click();
+  await page.getByLabel('to its near side').first().fill('200');
+  await page.getByLabel('to its near side').first().press('Enter');
+  await page.getByRole('button', { name: 'Copies in a row' }).click();
+  await fill(page, 'Copies', '4');
+  await fill(page, 'Spacing', '600');
+  await page.getByRole('button', { name: 'Make 4 copies' }).click();
+  await expect(page.getByText(/"Socket 5" reaches outside the surface/)).toBeVisible();
+  await fill(page, 'Spacing', '450');
+  await page.getByRole('button', { name: 'Make 4 copies' }).click();
+  await saved(page);
+  const { measured } = surfaceNamed(await storedJob(page), 'Worktop wall');
+  expect(measured.fixtures.map(({ name, from }) => [name, from[0].mm])).toEqual([
+    ['Socket', 200],
+    ['Socket 2', 650],
+    ['Socket 3', 1100],
+    ['Socket 4', 1550],
+    ['Socket 5', 2000],
+  ]);
+});
+
 test('a round counter with a sink that is dragged into place', async ({ page }) => {
   await start(page, 'Rectangle', 'Countertop');
   await fill(page, 'Left to right', '1.8 m');

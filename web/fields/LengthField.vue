@@ -23,13 +23,15 @@ const props = defineProps<{
   measures?: string;
 }>();
 
-const unit = computed(() => (props.tape.system === 'metric' ? 'mm' : 'in'));
 const { id, text, trouble, take, commitValue } = useFigure({
   shown: () => (props.mm === null ? '' : (props.mm < 0 ? '−' : '') + formatTypedLength(Math.abs(props.mm), props.tape)),
   read: readText,
   commit: (mm) => props.commit(mm),
   tape: () => props.tape,
 });
+
+/** What a figure without a unit is in. */
+const unit = computed(() => (/mm/.test(text.value) ? undefined : props.tape.system === 'metric' ? 'mm' : 'in'));
 
 function readText(typed: string): Result<number> {
   const [, sign, rest] = /^\s*([-−]?)(.*)$/s.exec(typed) ?? ['', '', typed];

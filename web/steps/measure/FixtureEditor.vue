@@ -9,12 +9,13 @@ import { fixtureSize, type Fixture } from '@azulejo/core/surface/fixture';
 import { SHAPES, type ShapeId } from '@azulejo/core/surface/shapes/registry';
 import { reshape } from '@azulejo/core/surface/shapes/reshape';
 import { formatLength, formatLengthWithUnit } from '@azulejo/core/units/formatLength';
-import type { Tape } from '@azulejo/core/units/tape';
+import { MM_PER_INCH, type Tape } from '@azulejo/core/units/tape';
 import ChoiceField from '../../fields/ChoiceField.vue';
 import FieldGrid from '../../fields/FieldGrid.vue';
 import LengthField from '../../fields/LengthField.vue';
 import SwitchField from '../../fields/SwitchField.vue';
 import TextField from '../../fields/TextField.vue';
+import FixtureCopies from './FixtureCopies.vue';
 import FixtureSymbol from './FixtureSymbol.vue';
 import PlacedFrom from './PlacedFrom.vue';
 import ShapeFields from './shape/ShapeFields.vue';
@@ -50,6 +51,13 @@ const setCover = (key: 'widthMm' | 'heightMm') => (mm: number) =>
   change('cover', (fixture) => {
     if (fixture.cover) fixture.cover[key] = mm;
   });
+
+/** A plate that reaches over the cut by a finger's width all round. */
+function coverOf({ outline }: Fixture): NonNullable<Fixture['cover']> {
+  const { widthMm, heightMm } = fixtureSize(outline);
+  const wider = props.tape.system === 'metric' ? 20 : 0.75 * MM_PER_INCH;
+  return { widthMm: widthMm + wider, heightMm: heightMm + wider };
+}
 
 function rename(name: string): string | null {
   if (name === '') return 'Expected a name for the fixture.';
@@ -153,20 +161,11 @@ function setOutline(kind: string): void {
             { value: 'no', label: 'No' },
             { value: 'yes', label: 'Yes' },
           ]"
-          @choose="
-            (value) =>
-              change(
-                'cover',
-                (f) =>
-                  (f.cover =
-                    value === 'yes'
-                      ? { widthMm: fixtureSize(fixture.outline).widthMm + 20, heightMm: fixtureSize(fixture.outline).heightMm + 20 }
-                      : null),
-              )
-          "
+          @choose="(value) => change('cover', (f) => (f.cover = value === 'yes' ? coverOf(fixture) : null))"
         />
       </FieldGrid>
       <p v-if="trouble" class="why" role="alert">{{ trouble }}</p>
+      <FixtureCopies :fixture="fixture" :surface="surface" :plan="plan" :tape="tape" />
       <Button severity="danger" text class="remove" @click="emit('remove')"><PhTrash :size="18" />Remove {{ fixture.name }}</Button>
     </div>
   </div>
