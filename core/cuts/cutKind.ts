@@ -23,6 +23,12 @@ export const MINUTES: Readonly<Record<CutKind, number>> = {
 /** A side of the tile in its own frame. */
 export type Side = 'left' | 'right' | 'bottom' | 'top';
 
+/** A place on a side of the tile's box: so far from its left or bottom end, mm. */
+export interface SideMeasure {
+  readonly side: Side;
+  readonly mm: number;
+}
+
 /** How far along a side from the corner before it, mm. */
 export interface CornerMeasure {
   readonly corner: number;
@@ -31,11 +37,15 @@ export interface CornerMeasure {
 
 /** What is set on the tape or drawn on the tile, in the tile's own frame, mm. */
 export type Mark =
-  /** A cut from edge to edge: kept distance from a factory edge, at both ends of the cut (bottom or left first). */
-  | { readonly type: 'line'; readonly from: Side; readonly mm: readonly [number, number] }
-  /** A corner taken off slantwise: how far from the corner along each side. */
+  /**
+   * A cut across the tile: kept distance from a factory edge, at both sides of the tile (bottom or left first).
+   * Where another cut takes that edge away, it is marked before any cut.
+   */
+  | { readonly type: 'line'; readonly from: Side; readonly mm: readonly [number, number]; readonly beforeCuts: boolean }
+  /** A slanted cut between two sides that meet: how far from their corner along each; what is kept, the rest or the corner. */
   | {
       readonly type: 'corner';
+      readonly keeps: 'rest' | 'corner';
       readonly sideX: 'left' | 'right';
       readonly xMm: number;
       readonly sideY: 'bottom' | 'top';
@@ -61,12 +71,19 @@ export type Mark =
       readonly widthMm: number;
       readonly depthMm: number;
     }
+  /** A round bite whose centre lies outside the tile: where it begins and ends, and its radius. */
+  | { readonly type: 'bite'; readonly ends: readonly [SideMeasure, SideMeasure]; readonly radiusMm: number }
   /** A round hole or the bite of one: centre from the left and bottom sides, finished diameter, core bit or null. */
   | { readonly type: 'circle'; readonly xMm: number; readonly yMm: number; readonly diameterMm: number; readonly coreMm: number | null }
   /** A box cut out within the piece: from the left and bottom sides. */
   | { readonly type: 'window'; readonly xMm: number; readonly yMm: number; readonly widthMm: number; readonly heightMm: number }
-  /** A free line through positions from the left and bottom sides. */
-  | { readonly type: 'path'; readonly points: readonly (readonly [number, number])[] };
+  /** A free line through positions from the left and bottom sides; the sides it begins and ends on, null within the tile. */
+  | {
+      readonly type: 'path';
+      readonly points: readonly (readonly [number, number])[];
+      readonly from: Side | null;
+      readonly to: Side | null;
+    };
 
 /** Core bits that are to be had, mm. */
 const CORE_BITS_MM = [6, 8, 10, 12, 14, 16, 18, 20, 22, 25, 28, 30, 32, 35, 38, 40, 44, 50, 55, 60, 65, 68, 75, 82, 90, 100, 110, 120, 127];

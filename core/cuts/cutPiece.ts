@@ -10,11 +10,11 @@ import type { EdgeRole } from '../surface/edge.ts';
 import type { EdgeSummary } from '../setout/edgeCuts.ts';
 import { isSliver } from '../setout/scoreSetout.ts';
 import { forEachWhole, tileRing, toTileFrame, type Address, type CutTile, type Layout } from '../setout/layout.ts';
-import { MINUTES, SHAPED_KINDS, type CutKind, type Mark, type Side } from './cutKind.ts';
+import { MINUTES, type CutKind, type Mark, type Side } from './cutKind.ts';
 import { chipTool, toolFor, type Tool } from './cutTool.ts';
 import { labelOf, type Labels } from './labelPieces.ts';
-import { markCut, type MarkedCut } from './markCut.ts';
-import { traceCuts } from './traceCuts.ts';
+import type { MarkedCut } from './markCut.ts';
+import { markPiece } from './markPiece.ts';
 
 /** One piece that is cut from a tile, with everything that is needed to cut it. */
 export interface CutPiece {
@@ -123,9 +123,7 @@ function describePiece(
   const box = boxOf(inTile[0]);
   const sizeMm = { widthMm: box.maxX - box.minX, heightMm: box.maxY - box.minY };
   const near = circles.map(({ centre, radiusMm }) => ({ centre: intoTile(centre), radiusMm }));
-  const cuts = traceCuts(inTile, outline)
-    .map((line) => markCut(line, outline, box, near))
-    .sort((a, b) => Number(SHAPED_KINDS.has(a.kind)) - Number(SHAPED_KINDS.has(b.kind)));
+  const cuts = markPiece(inTile, outline, near);
   const kind = kindOf(cuts, sizeMm, known.of === 'stone' ? sizeMm : tile);
   const marks = cuts.map(({ mark }) => mark);
   return {

@@ -16,6 +16,7 @@ export const narrowestSnapMm = (thicknessMm: number): number => Math.max(20, 2 *
 export function toolFor(kind: CutKind, marks: readonly Mark[], product: Product, narrowestMm: number): Tool {
   const round = marks.find((mark) => mark.type === 'circle');
   if (round) return round.coreMm === null ? 'grinder' : kind === 'hole' || product.material === 'glass' ? 'core bit' : 'grinder';
+  if (marks.some(({ type }) => type === 'bite')) return 'grinder';
   if (kind === 'curve') return product.material === 'glass' ? 'wet saw' : 'grinder';
   const straight =
     !SHAPED_KINDS.has(kind) && marks.every((mark) => mark.type === 'line' || mark.type === 'corner' || mark.type === 'chord');

@@ -1,7 +1,7 @@
 import { boxOf, isBox, type Box, type Ring } from '../geometry/ring.ts';
 import { cross, distance, subtract, type Point } from '../geometry/point.ts';
 import type { Size } from '../tile/product.ts';
-import { coreBitFor, type CutKind, type Mark, type Side } from './cutKind.ts';
+import { coreBitFor, type CutKind, type Mark, type Side, type SideMeasure } from './cutKind.ts';
 import type { Circle } from '../geometry/circleRing.ts';
 import { fitCircle, runsOn } from './fitCircle.ts';
 import type { CutLine } from './traceCuts.ts';
@@ -24,17 +24,17 @@ export function markCut(line: CutLine, outline: Ring, piece: Box, circles: reado
   const around = boxOf(outline);
   const tile = { widthMm: around.maxX - around.minX, heightMm: around.maxY - around.minY };
   const plain = isBox(outline);
-  if (line.closed) return line.curved ? (circleCut(line, 'hole', circles) ?? pathCut(line, 'hole')) : windowCut(line);
-  if (line.curved) return (bulges(line) ? null : circleCut(line, 'halfHole', circles)) ?? pathCut(line, 'curve');
+  if (line.closed) return line.curved ? (circleCut(line, 'hole', tile, circles) ?? pathCut(line, 'hole', tile)) : windowCut(line, tile);
+  if (line.curved) return (bulges(line) ? null : circleCut(line, 'halfHole', tile, circles)) ?? pathCut(line, 'curve', tile);
   switch (line.points.length) {
     case 2:
-      return plain ? straightCut(line.points[0], line.points[1], tile) : chordCut(line.points[0], line.points[1], outline, tile);
+      return plain ? straightCut(line.points[0], line.points[1], outline, tile) : chordCut(line.points[0], line.points[1], outline, tile);
     case 3:
-      return plain ? notchCut(line, tile, piece) : pathCut(line, 'notch');
+      return plain ? notchCut(line, tile, piece) : pathCut(line, 'notch', tile);
     case 4:
-      return (plain ? slotCut(line, tile, piece) : null) ?? pathCut(line, 'curve');
+      return (plain ? slotCut(line, tile, piece) : null) ?? pathCut(line, 'curve', tile);
     default:
-      return pathCut(line, 'curve');
+      return pathCut(line, 'curve', tile);
   }
 }
 
@@ -45,17 +45,19 @@ const MOST_CORNERS = 12;
  * A straight cut through a tile that is no rectangle: square to its box as a distance from that side; else
  * as two distances along its sides, each from the corner that comes before it round the tile.
  */
-function chordCut(p: Point, q: Point, outline: Ring, tile: Size): MarkedCut {
+function chordCut(from: Point, to: Point, outline: Ring, tile: Size): MarkedCut {
+  const [p, q] = acrossTile(from, to, outline);
   const square = near(p[0], q[0]) || near(p[1], q[1]);
   if (square) {
     const steep = near(p[0], q[0]);
     const keepsLow = steep ? q[1] > p[1] : q[0] < p[0];
-    const from: Side = steep ? (keepsLow ? 'left' : 'right') : keepsLow ? 'bottom' : 'top';
+    const side: Side = steep ? (keepsLow ? 'left' : 'right') : keepsLow ? 'bottom' : 'top';
     const mm = keepsLow ? p[steep ? 0 : 1] : (steep ? tile.widthMm : tile.heightMm) - p[steep ? 0 : 1];
-    return { kind: 'straight', mark: { type: 'line', from, mm: [mm, mm] } };
+    return { kind: 'straight', mark: { type: 'line', from: side, mm: [mm, mm], beforeCuts: false } };
   }
   const ends = [p, q].map((at) => fromCorner(at, outline));
-  if (outline.length > MOST_CORNERS || !ends[0] || !ends[1]) return { kind: 'taper', mark: { type: 'path', points: [p, q] } };
+  if (outline.length > MOST_CORNERS || !ends[0] || !ends[1])
+    return { kind: 'taper', mark: { type: 'path', points: [p, q], from: null, to: null } };
   return { kind: 'taper', mark: { type: 'chord', ends: [ends[0], ends[1]] } };
 }
 
@@ -76,20 +78,40 @@ function bulges({ points }: CutLine): boolean {
 }
 
 /** The piece lies on the left of the line from p to q, so the way it runs tells what is kept. */
-function straightCut(p: Point, q: Point, { widthMm, heightMm }: Size): MarkedCut {
-  const corner = slantedCorner(p, q, { widthMm, heightMm });
+function straightCut(from: Point, to: Point, outline: Ring, tile: Size): MarkedCut {
+  const [p, q] = acrossTile(from, to, outline);
+  const corner = slantedCorner(p, q, tile);
   if (corner) return { kind: 'taper', mark: corner };
-  const steep = Math.abs(q[1] - p[1]) > Math.abs(q[0] - p[0]);
+  const steep = [p, q].every((at) => near(at[1], 0) || near(at[1], tile.heightMm));
   const k = steep ? 0 : 1;
-  const size = steep ? widthMm : heightMm;
+  const size = steep ? tile.widthMm : tile.heightMm;
   const keepsLow = steep ? q[1] > p[1] : q[0] < p[0];
-  const from: Side = steep ? (keepsLow ? 'left' : 'right') : keepsLow ? 'bottom' : 'top';
+  const side: Side = steep ? (keepsLow ? 'left' : 'right') : keepsLow ? 'bottom' : 'top';
   const [first, last] = [p, q].sort((a, b) => a[1 - k] - b[1 - k]).map((at) => (keepsLow ? at[k] : size - at[k]));
   const parallel = Math.abs(first - last) < SAME_MM;
-  return { kind: parallel ? 'straight' : 'taper', mark: { type: 'line', from, mm: [first, parallel ? first : last] } };
+  const mm = [first, parallel ? first : last] as const;
+  return { kind: parallel ? 'straight' : 'taper', mark: { type: 'line', from: side, mm, beforeCuts: false } };
 }
 
-/** A slanted cut between two sides that meet takes a corner off, or leaves only that corner. */
+/** The line through two positions from side to side of the tile: there its marks are set, wherever other cuts end it. */
+function acrossTile(p: Point, q: Point, outline: Ring): readonly [Point, Point] {
+  const way = subtract(q, p);
+  const at = (share: number): Point => [p[0] + way[0] * share, p[1] + way[1] * share];
+  // Where the line meets the outline, in shares of the stretch from p to q.
+  const meets = outline.flatMap((from, k) => {
+    const side = subtract(outline[(k + 1) % outline.length], from);
+    const turn = cross(way, side);
+    if (Math.abs(turn) < 1e-9) return [];
+    const along = cross(subtract(p, from), way) / -turn;
+    return along > -1e-6 && along < 1 + 1e-6 ? [cross(subtract(from, p), side) / turn] : [];
+  });
+  const slack = SAME_MM / Math.max(SAME_MM, distance(p, q));
+  const before = Math.max(...meets.filter((share) => share < slack));
+  const after = Math.min(...meets.filter((share) => share > 1 - slack));
+  return [Number.isFinite(before) ? at(before) : p, Number.isFinite(after) ? at(after) : q];
+}
+
+/** A slanted cut between two sides that meet takes their corner off, or leaves only that corner. */
 function slantedCorner(p: Point, q: Point, tile: Size): Mark | null {
   if (Math.abs(p[0] - q[0]) < SAME_MM || Math.abs(p[1] - q[1]) < SAME_MM) return null;
   const onX = [p, q].find((at) => near(at[0], 0) || near(at[0], tile.widthMm));
@@ -97,12 +119,14 @@ function slantedCorner(p: Point, q: Point, tile: Size): Mark | null {
   if (!onX || !onY) return null;
   const sideX = near(onX[0], 0) ? 'left' : 'right';
   const sideY = near(onY[1], 0) ? 'bottom' : 'top';
+  const corner: Point = [sideX === 'left' ? 0 : tile.widthMm, sideY === 'bottom' ? 0 : tile.heightMm];
   return {
     type: 'corner',
+    keeps: cross(subtract(q, p), subtract(corner, p)) > 0 ? 'corner' : 'rest',
     sideX,
     sideY,
-    xMm: sideX === 'left' ? onY[0] : tile.widthMm - onY[0],
-    yMm: sideY === 'bottom' ? onX[1] : tile.heightMm - onX[1],
+    xMm: Math.abs(onY[0] - corner[0]),
+    yMm: Math.abs(onX[1] - corner[1]),
   };
 }
 
@@ -114,7 +138,7 @@ function notchCut(line: CutLine, tile: Size, piece: Box): MarkedCut {
   const ends = [p, q];
   const atX = ends.find((end) => near(end[0], piece.minX) || near(end[0], piece.maxX));
   const atY = ends.find((end) => end !== atX && (near(end[1], piece.minY) || near(end[1], piece.maxY)));
-  if (!square || !atX || !atY) return pathCut(line, 'notch');
+  if (!square || !atX || !atY) return pathCut(line, 'notch', tile);
   const sideX = near(atX[0], piece.minX) ? 'left' : 'right';
   const sideY = near(atY[1], piece.minY) ? 'bottom' : 'top';
   const mark: Mark = {
@@ -159,8 +183,8 @@ function slotCut(line: CutLine, tile: Size, piece: Box): MarkedCut | null {
   return { kind: 'uCut', mark };
 }
 
-function windowCut(line: CutLine): MarkedCut {
-  if (line.points.length !== 4) return pathCut(line, 'hole');
+function windowCut(line: CutLine, tile: Size): MarkedCut {
+  if (line.points.length !== 4 || !isBox([...line.points].reverse())) return pathCut(line, 'hole', tile);
   const box = boxOf(line.points);
   return {
     kind: 'hole',
@@ -169,15 +193,35 @@ function windowCut(line: CutLine): MarkedCut {
 }
 
 /** The circle is the fixture's own where the cut runs on one; a shallow bite alone would tell it badly. */
-function circleCut(line: CutLine, kind: 'hole' | 'halfHole', circles: readonly Circle[]): MarkedCut | null {
+function circleCut(line: CutLine, kind: 'hole' | 'halfHole', tile: Size, circles: readonly Circle[]): MarkedCut | null {
   const circle = circles.find((known) => runsOn(line.points, known)) ?? fitCircle(line.points);
   if (!circle) return null;
+  const [xMm, yMm] = circle.centre;
+  const isWithin = xMm > -SAME_MM && xMm < tile.widthMm + SAME_MM && yMm > -SAME_MM && yMm < tile.heightMm + SAME_MM;
+  if (!isWithin) return biteCut(line, tile, circle.radiusMm);
   const diameterMm = 2 * circle.radiusMm;
-  return { kind, mark: { type: 'circle', xMm: circle.centre[0], yMm: circle.centre[1], diameterMm, coreMm: coreBitFor(diameterMm) } };
+  return { kind, mark: { type: 'circle', xMm, yMm, diameterMm, coreMm: coreBitFor(diameterMm) } };
 }
 
-function pathCut(line: CutLine, kind: CutKind): MarkedCut {
+/** No tape finds a centre outside the tile: the ends of the bite are marked on its sides. */
+function biteCut({ points }: CutLine, tile: Size, radiusMm: number): MarkedCut | null {
+  const [first, last] = [points[0], points[points.length - 1]].map((at) => onSide(at, tile));
+  return first && last ? { kind: 'halfHole', mark: { type: 'bite', ends: [first, last], radiusMm } } : null;
+}
+
+/** A position on a side of the tile's box; null within it. */
+function onSide([x, y]: Point, { widthMm, heightMm }: Size): SideMeasure | null {
+  if (near(x, 0)) return { side: 'left', mm: y };
+  if (near(x, widthMm)) return { side: 'right', mm: y };
+  if (near(y, 0)) return { side: 'bottom', mm: x };
+  return near(y, heightMm) ? { side: 'top', mm: x } : null;
+}
+
+/** Any line as it runs: always true, but slow to mark. */
+export function pathCut(line: CutLine, kind: CutKind, tile: Size): MarkedCut {
   const step = Math.max(1, Math.ceil(line.points.length / PATH_POINTS));
   const last = line.points.length - 1;
-  return { kind, mark: { type: 'path', points: line.points.filter((_, k) => k % step === 0 || k === last) } };
+  const points = line.points.filter((_, k) => k % step === 0 || k === last);
+  const sideAt = (at: Point): Side | null => (line.closed ? null : (onSide(at, tile)?.side ?? null));
+  return { kind, mark: { type: 'path', points, from: sideAt(points[0]), to: sideAt(points[points.length - 1]) } };
 }

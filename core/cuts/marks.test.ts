@@ -1,13 +1,20 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
-import { planSurface } from '../plan.ts';
+import { readFileSync } from 'node:fs';
+import { readJobFile } from '../formats/jobFile.ts';
+import { polygonArea, rectangleRing } from '../geometry/ring.ts';
+import { checkJob } from '../job/checkJob.ts';
+import type { Job } from '../job/job.ts';
+import { plan, planSurface } from '../plan.ts';
 import type { Fixture } from '../surface/fixture.ts';
 import { madeUpTiles } from '../madeUp/tiles.ts';
+import { randomJob } from '../trials/randomJob.ts';
 import { jobOfOne } from '../trials/testJob.ts';
 import { coreBitFor, type Mark } from './cutKind.ts';
 import type { CutPiece } from './cutPiece.ts';
 import { narrowestSnapMm, toolFor } from './cutTool.ts';
 import { fitCircle } from './fitCircle.ts';
+import { givesBack, rebuildPiece } from './rebuildPiece.ts';
 
 const [W, H] = [310, 190];
 
@@ -114,6 +121,39 @@ describe('the marks give the piece back', () => {
   });
 });
 
+/** How many pieces the marks of a job don't give back, of how many. */
+function notGivenBack(job: Job): [number, number] {
+  const cuts = plan(job).surfaces.flatMap((surface) => surface.cuts.filter(({ of }) => of !== 'chip'));
+  return [cuts.filter(({ marks, tile, inTile }) => !givesBack(marks, tile, inTile)).length, cuts.length];
+}
+
+test.each(['tidewater-bakehouse', 'sample-boards', 'ferry-kiosk'])('the marks of %s give every piece back', (name) => {
+  const read = readJobFile(readFileSync(new URL(`../../demo/${name}.json`, import.meta.url), 'utf8'));
+  expect(read.ok && notGivenBack(read.value)[0]).toBe(0);
+});
+
+test('on any job the marks give nearly every piece back; what is left are bits of tiles that come apart, and curves upon curves', () => {
+  const jobs = Array.from({ length: 40 }, (_, k) => randomJob(k + 1)).filter((job) => checkJob(job).length === 0);
+  const counts = jobs.map(notGivenBack);
+  const [bad, all] = [0, 1].map((k) => counts.reduce((sum, count) => sum + count[k], 0));
+  expect(all).toBeGreaterThan(1000);
+  expect(bad / all).toBeLessThan(0.01);
+});
+
+test('a wrong mark gives the piece back no more', () => {
+  const line: Mark = { type: 'line', from: 'left', mm: [200, 210], beforeCuts: false };
+  const tile = rectangleRing(0, 0, 300, 300);
+  const piece = rebuildPiece([line], tile)[0];
+  expect(polygonArea(piece)).toBeCloseTo(205 * 300, 0);
+  expect(givesBack([line], tile, piece)).toBe(true);
+  for (const wrong of [
+    { ...line, mm: [210, 200] as const },
+    { ...line, from: 'right' as const },
+    { ...line, mm: [201, 211] as const },
+  ])
+    expect(givesBack([wrong], tile, piece)).toBe(false);
+});
+
 test('a circle is found from part of its arc, and not from what is no circle', () => {
   fc.assert(
     fc.property(fc.integer({ min: 5, max: 400 }), fc.integer({ min: 30, max: 340 }), (radius, degrees) => {
@@ -135,7 +175,7 @@ test('a core bit is the next that exists; beyond the largest there is none', () 
 
 describe('the tool', () => {
   const tile = (material: string) => madeUpTiles().find((product) => product.material === material) ?? madeUpTiles()[0];
-  const line: Mark = { type: 'line', from: 'left', mm: [200, 200] };
+  const line: Mark = { type: 'line', from: 'left', mm: [200, 200], beforeCuts: false };
   test.each([
     ['a wide straight cut in porcelain snaps', 'straight', [line], 'porcelain', 97, 'snap cutter'],
     ['a narrow one is sawn', 'rip', [line], 'porcelain', 12, 'wet saw'],

@@ -1,4 +1,5 @@
 import { cross, distance, subtract, type Point } from '../geometry/point.ts';
+import { distanceToStretch } from '../geometry/distanceToStretch.ts';
 import type { Polygon, Ring } from '../geometry/ring.ts';
 
 /** Clipping rounds to 0.1 micrometre; a corner this near a side of the tile, in mm, is on it. */
@@ -45,13 +46,51 @@ function openCuts(ring: Ring, tile: Ring): CutLine[] {
 }
 
 /** Splits a chain where the piece sticks out; arcs turn too gently to split. */
-function splitAtCorners(chain: readonly Point[]): CutLine[] {
+function splitAtCorners(whole: readonly Point[]): CutLine[] {
+  const chain = withoutStubs(whole);
   const parts: Point[][] = [[chain[0]]];
   for (let k = 1; k < chain.length; k++) {
     parts.at(-1)?.push(chain[k]);
     if (k + 1 < chain.length && turnDeg(chain[k - 1], chain[k], chain[k + 1]) > ARC_TURN_DEG) parts.push([chain[k]]);
   }
-  return parts.map((points) => ({ points, closed: false, curved: isCurved(points) }));
+  return parts.flatMap((points): CutLine[] => {
+    if (isCurved(points)) return [{ points, closed: false, curved: true }];
+    return splitWhereOut(straightened(points)).map((straight) => ({ points: straight, closed: false, curved: false }));
+  });
+}
+
+/** Stretches shorter than this are no cuts of their own, mm. */
+const STUB_MM = 0.4;
+
+/** A chain without corners that follow the one before, or its end, within a stub. */
+function withoutStubs(chain: readonly Point[]): readonly Point[] {
+  const last = chain[chain.length - 1];
+  const kept = [chain[0]];
+  for (const p of chain.slice(1, -1)) if (distance(p, kept[kept.length - 1]) >= STUB_MM && distance(p, last) >= STUB_MM) kept.push(p);
+  return [...kept, last];
+}
+
+/** No saw follows a kink smaller than this, mm. */
+const KINK_MM = 0.3;
+
+/** A chain without the kinks that no saw follows. */
+function straightened(points: readonly Point[]): readonly Point[] {
+  const [from, to] = [points[0], points[points.length - 1]];
+  const offs = points.slice(1, -1).map((p) => distanceToStretch(p, from, to));
+  const worst = Math.max(0, ...offs);
+  if (worst < KINK_MM) return [from, to];
+  const k = offs.indexOf(worst) + 1;
+  return [...straightened(points.slice(0, k + 1)), ...straightened(points.slice(k)).slice(1)];
+}
+
+/** Splits a chain of straight cuts wherever the piece sticks out, however little. */
+function splitWhereOut(points: readonly Point[]): Point[][] {
+  const parts: Point[][] = [[points[0]]];
+  for (let k = 1; k < points.length; k++) {
+    parts.at(-1)?.push(points[k]);
+    if (k + 1 < points.length && turnDeg(points[k - 1], points[k], points[k + 1]) > 0) parts.push([points[k]]);
+  }
+  return parts;
 }
 
 const isCurved = (points: readonly Point[]): boolean => {

@@ -44,17 +44,37 @@ test('an unknown code is a mistake in the program', () =>
   expect(() => describeIssue({ code: 'no/such', figures: {} })).toThrow(/no\/such/));
 
 const MARKS: readonly [Mark, string][] = [
-  [{ type: 'line', from: 'left', mm: [249, 249] }, '249 from the left edge'],
-  [{ type: 'line', from: 'top', mm: [100, 112.5] }, 'from the top edge 100 at one end, 112.5 at the other'],
-  [{ type: 'corner', sideX: 'right', xMm: 40, sideY: 'bottom', yMm: 25 }, 'corner off: 40 along from the right, 25 from the bottom'],
+  [{ type: 'line', from: 'left', mm: [249, 249], beforeCuts: false }, '249 from the left edge'],
+  [{ type: 'line', from: 'right', mm: [80, 80], beforeCuts: true }, '80 from the right edge, marked before any cut'],
+  [{ type: 'line', from: 'left', mm: [80, 81], beforeCuts: false }, 'from the left edge 80 at the bottom, 81 at the top'],
+  [{ type: 'line', from: 'top', mm: [100, 112.5], beforeCuts: false }, 'from the top edge 100 at the left, 112.5 at the right'],
+  [
+    { type: 'corner', keeps: 'rest', sideX: 'right', xMm: 40, sideY: 'bottom', yMm: 25 },
+    'corner off: 40 along from the right, 25 from the bottom',
+  ],
+  [
+    { type: 'corner', keeps: 'corner', sideX: 'left', xMm: 40, sideY: 'top', yMm: 25 },
+    'keep only the corner: 40 along from the left, 25 from the top',
+  ],
   [{ type: 'notch', sideX: 'left', xMm: 68.5, sideY: 'top', yMm: 199, afterCut: false }, 'notch 68.5 in from the left, 199 from the top'],
   [
     { type: 'slot', side: 'bottom', startMm: 80, widthMm: 100, depthMm: 120, afterCut: true },
     'slot from the bottom: starts at 80, 100 wide, 120 deep, after the straight cut',
   ],
   [
-    { type: 'circle', xMm: -17.5, yMm: 293, diameterMm: 120, coreMm: null },
-    'hole 120 mm, centre 17.5 outside the left edge, 293 from the bottom; grind to the line',
+    { type: 'circle', xMm: 17.5, yMm: 293, diameterMm: 120, coreMm: null },
+    'hole 120 mm, centre 17.5 from the left, 293 from the bottom; grind to the line',
+  ],
+  [
+    {
+      type: 'bite',
+      ends: [
+        { side: 'left', mm: 40 },
+        { side: 'bottom', mm: 95 },
+      ],
+      radiusMm: 60,
+    },
+    'bite from 40 up the left side to 95 along the bottom side, radius 60; grind to the line',
   ],
   [{ type: 'window', xMm: 50, yMm: 60, widthMm: 120, heightMm: 80 }, 'box 120 x 80, 50 from the left, 60 from the bottom'],
   [
@@ -63,14 +83,17 @@ const MARKS: readonly [Mark, string][] = [
       points: [
         [0, 10],
         [20, 30],
+        [40, 50],
       ],
+      from: 'left',
+      to: null,
     },
-    'line through 0/10, 20/30 (from left/from bottom)',
+    'line from 10 up the left side, by 20 from the left and 30 from the bottom, to 40 from the left and 50 from the bottom',
   ],
 ];
 test.each(MARKS)('a mark reads as it is set: %j', (mark, words) => expect(describeMark(mark, METRIC_TAPE)).toBe(words));
 test('and in inches', () =>
-  expect(describeMark({ type: 'line', from: 'left', mm: [5.0625 * 25.4, 5.0625 * 25.4] }, IMPERIAL_TAPE)).toBe(
+  expect(describeMark({ type: 'line', from: 'left', mm: [5.0625 * 25.4, 5.0625 * 25.4], beforeCuts: false }, IMPERIAL_TAPE)).toBe(
     '5 1/16" from the left edge',
   ));
 

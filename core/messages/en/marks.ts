@@ -1,4 +1,4 @@
-import type { Mark } from '../../cuts/cutKind.ts';
+import type { Mark, Side } from '../../cuts/cutKind.ts';
 import { formatLength, formatLengthWithUnit } from '../../units/formatLength.ts';
 import type { Tape } from '../../units/tape.ts';
 
@@ -8,12 +8,16 @@ export function describeMark(mark: Mark, tape: Tape): string {
   switch (mark.type) {
     case 'line': {
       const [first, last] = mark.mm;
+      const [low, high] = isUpright(mark.from) ? ['bottom', 'top'] : ['left', 'right'];
+      const before = mark.beforeCuts ? ', marked before any cut' : '';
       return show(first) === show(last)
-        ? `${show(first)} from the ${mark.from} edge`
-        : `from the ${mark.from} edge ${show(first)} at one end, ${show(last)} at the other`;
+        ? `${show(first)} from the ${mark.from} edge${before}`
+        : `from the ${mark.from} edge ${show(first)} at the ${low}, ${show(last)} at the ${high}${before}`;
     }
-    case 'corner':
-      return `corner off: ${show(mark.xMm)} along from the ${mark.sideX}, ${show(mark.yMm)} from the ${mark.sideY}`;
+    case 'corner': {
+      const what = mark.keeps === 'rest' ? 'corner off' : 'keep only the corner';
+      return `${what}: ${show(mark.xMm)} along from the ${mark.sideX}, ${show(mark.yMm)} from the ${mark.sideY}`;
+    }
     case 'chord': {
       const [a, b] = mark.ends.map(({ corner, mm }) => `${show(mm)} past corner ${corner}`);
       return `straight from ${a} to ${b}`;
@@ -22,18 +26,34 @@ export function describeMark(mark: Mark, tape: Tape): string {
       return `notch ${show(mark.xMm)} in from the ${mark.sideX}, ${show(mark.yMm)} from the ${mark.sideY}${afterCut(mark)}`;
     case 'slot':
       return `slot from the ${mark.side}: starts at ${show(mark.startMm)}, ${show(mark.widthMm)} wide, ${show(mark.depthMm)} deep${afterCut(mark)}`;
+    case 'bite': {
+      const [a, b] = mark.ends.map(({ side, mm }) => placeOnSide(side, mm, show));
+      return `bite from ${a} to ${b}, radius ${show(mark.radiusMm)}; grind to the line`;
+    }
     case 'circle': {
       const bit = mark.coreMm === null ? 'grind to the line' : `core bit ${mark.coreMm} mm`;
-      return `hole ${formatLengthWithUnit(mark.diameterMm, tape)}, centre ${offTile(mark.xMm, 'left', show)}, ${offTile(mark.yMm, 'bottom', show)}; ${bit}`;
+      return `hole ${formatLengthWithUnit(mark.diameterMm, tape)}, centre ${show(mark.xMm)} from the left, ${show(mark.yMm)} from the bottom; ${bit}`;
     }
     case 'window':
       return `box ${show(mark.widthMm)} x ${show(mark.heightMm)}, ${show(mark.xMm)} from the left, ${show(mark.yMm)} from the bottom`;
     case 'path':
-      return `line through ${mark.points.map(([x, y]) => `${show(x)}/${show(y)}`).join(', ')} (from left/from bottom)`;
+      return `line ${placesOf(mark, show).join(', ')}`;
   }
 }
 
 const afterCut = (mark: { readonly afterCut: boolean }): string => (mark.afterCut ? ', after the straight cut' : '');
 
-const offTile = (mm: number, side: string, show: (mm: number) => string): string =>
-  mm < 0 ? `${show(-mm)} outside the ${side} edge` : `${show(mm)} from the ${side}`;
+const isUpright = (side: Side): boolean => side === 'left' || side === 'right';
+
+const placeOnSide = (side: Side, mm: number, show: (mm: number) => string): string =>
+  isUpright(side) ? `${show(mm)} up the ${side} side` : `${show(mm)} along the ${side} side`;
+
+/** The places a free line runs through, in its order: on a side by one figure, within the tile by two. */
+function placesOf({ points, from, to }: Extract<Mark, { type: 'path' }>, show: (mm: number) => string): string[] {
+  return points.map(([x, y], k) => {
+    const word = k === 0 ? 'from' : k === points.length - 1 ? 'to' : 'by';
+    const side = k === 0 ? from : k === points.length - 1 ? to : null;
+    if (side) return `${word} ${placeOnSide(side, isUpright(side) ? y : x, show)}`;
+    return `${word} ${show(x)} from the left and ${show(y)} from the bottom`;
+  });
+}
