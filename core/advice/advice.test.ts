@@ -150,6 +150,15 @@ const PROVOKED: Readonly<Record<keyof typeof ADVICE_RULES, { readonly code: stri
     path: 'surfaces.0.measured.fixtures.0.from.0.mm',
     job: jobOfOne({ ...good, measured: { fixtures: [standing('bath', { kind: 'rectangle', widthMm: 900, heightMm: 300 }, 60, 0)] } }),
   },
+  leftToJoint: {
+    code: 'advice/left-to-joint',
+    path: 'surfaces.0.setout',
+    job: jobOfOne({
+      ...good,
+      size: [1223.2, 613],
+      surface: { ...good.surface, setout: { x: { rule: 'fullFromStart' }, y: { rule: 'fullFromStart' } } },
+    }),
+  },
   underKerf: {
     code: 'advice/under-kerf',
     path: 'surfaces.0.pattern.moduleMm',

@@ -2,6 +2,7 @@ import type { AdviceContext, AdviceRule, Finding } from './finding.ts';
 import { bothHands } from './rules/bothHands.ts';
 import { cutMotif } from './rules/cutMotif.ts';
 import { innerJoint } from './rules/innerJoint.ts';
+import { leftToJoint } from './rules/leftToJoint.ts';
 import { longOffset } from './rules/longOffset.ts';
 import { measureAgain } from './rules/measureAgain.ts';
 import { meetingDiffers } from './rules/meetingDiffers.ts';
@@ -31,6 +32,7 @@ export const ADVICE_RULES = {
   nominalSize,
   sliver,
   thinBeside,
+  leftToJoint,
   splitRound,
   longOffset,
   narrowJoint,

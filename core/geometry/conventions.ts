@@ -25,4 +25,4 @@ export const TILE_SAGITTA_MM = 0.03;
 export const WHOLE_SLACK_MM = 0.05;
 
 /** What is narrower than this is no piece: nobody can cut or set it, and the joint takes it. */
-export const SMALLEST_PIECE_WIDTH_MM = 0.5;
+export const SMALLEST_PIECE_WIDTH_MM = 1.5;

@@ -34,6 +34,9 @@ export const polygonsArea = (polygons: readonly Polygon[]): number => polygons.r
 /** Length round a ring in mm. */
 export const ringLength = (ring: Ring): number => ring.reduce((sum, point, k) => sum + distance(point, ring[(k + 1) % ring.length]), 0);
 
+/** Mean width of a strip, mm: twice its area over the length round it, which is near its true width. */
+export const stripWidth = (polygon: Polygon): number => (2 * polygonArea(polygon)) / ringLength(polygon[0]);
+
 /** The box around some positions; throws when there are none. */
 export function boxOf(points: Iterable<Point>): Box {
   let minX = Infinity;

@@ -3,7 +3,7 @@ import { split } from '../geometry/clip.ts';
 import { distanceToStretch } from '../geometry/distanceToStretch.ts';
 import { cross, subtract, unit, type Point } from '../geometry/point.ts';
 import { leftOfLine } from '../geometry/leftOfLine.ts';
-import { boxOf, isConvex, polygonArea, ringLength, type Polygon, type Ring } from '../geometry/ring.ts';
+import { boxOf, isConvex, polygonArea, ringLength, stripWidth, type Polygon, type Ring } from '../geometry/ring.ts';
 import type { RegionNear } from './regionNear.ts';
 import type { Segment } from './markCells.ts';
 
@@ -40,7 +40,7 @@ export function cutTile(ring: Ring, { convex, lengthMm }: Prototype, segments: r
   const parted = straight ? null : split([[ring]], region.near(boxOf(ring)));
   if (parted && isWithinSlack(parted.outside, ring, segments, lengthMm)) return WHOLE;
   const pieces = parted?.inside ?? halfPlane(ring, segments[0]);
-  const polygons = pieces.filter((polygon) => widthOf(polygon) >= SMALLEST_PIECE_WIDTH_MM);
+  const polygons = pieces.filter((polygon) => stripWidth(polygon) >= SMALLEST_PIECE_WIDTH_MM);
   return { whole: false, polygons, dropped: polygons.length === pieces.length ? NOTHING : pieces.filter((p) => !polygons.includes(p)) };
 }
 
@@ -82,6 +82,3 @@ function halfPlane(ring: Ring, { from, to }: Segment): Polygon[] {
   const left = leftOfLine(ring, from, to);
   return left.length === 0 ? [] : [[left]];
 }
-
-/** Mean width of a strip: twice its area over the length round it, which is near its true width. */
-const widthOf = (polygon: Polygon): number => (2 * polygonArea(polygon)) / ringLength(polygon[0]);

@@ -45,6 +45,8 @@ export const ADVICE_WORDS = {
     `Pieces of ${length(longestMm)} bow a little. Shifted by half, the middle of one meets the ends of the next and they lip; shift by a third at most (sides over ${length(limitMm)}, unless the maker says otherwise).`,
   'advice/weave-joint': ({ innerMm, jointMm }, length) =>
     `The strips of a block leave joints of ${length(innerMm)} between them, the blocks ${length(jointMm)}. It shows; set the joint between, or take another count of strips.`,
+  'advice/left-to-joint': ({ count, widestMm }, length) =>
+    `${count === 1 ? 'In one place a strip' : `In ${count} places strips`} of up to ${length(widestMm)} ${count === 1 ? 'is' : 'are'} left to the joint: nothing so narrow can be cut. Move the setout a little if the wider joint would show.`,
   'advice/under-kerf': ({ widthMm, heightMm, kerfMm }, length) =>
     `Stones of ${length(widthMm)} x ${length(heightMm)} are smaller than the tile by less than the ${length(kerfMm)} that the saw takes: nothing can be sawn off. Take another module, or grind them down.`,
   'advice/part-joint': ({ innerMm, jointMm, pattern }, length) =>

@@ -67,7 +67,7 @@ watch(
         />
       </ol>
     </template>
-    <p v-if="dropped > 1" class="small soft">Strips under half a millimetre are left to the joint.</p>
+    <p v-if="dropped > 1" class="small soft">Strips too narrow for any saw, under a millimetre and a half, are left to the joint.</p>
   </template>
   <p v-else class="soft" role="status">Working out the cuts</p>
 </template>
