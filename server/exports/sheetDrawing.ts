@@ -7,7 +7,7 @@ import { forEachWhole, tileRing } from '@azulejo/core/setout/layout';
 import { edgeDimensions } from '@azulejo/core/setout/edgeDimensions';
 import { formatLength } from '@azulejo/core/units/formatLength';
 import type { SurfaceSource } from './exportKind.ts';
-import { fontRuns } from './pdfFonts.ts';
+import { LabelSpace, type LabelPlace } from './labelSpace.ts';
 
 /** Points on the sheet in one millimetre of paper. */
 const POINTS_PER_MM = 72 / 25.4;
@@ -21,6 +21,9 @@ export interface Frame {
   readonly width: number;
   readonly height: number;
 }
+
+/** From the surface, mm, to the sheet, points. */
+type OnSheet = (p: readonly [number, number]) => [number, number];
 
 /** The largest scale, as 1 to so many, at which a box fits a frame. */
 export function scaleFor(box: Box, frame: Frame): number {
@@ -36,7 +39,7 @@ export function drawSetout(pdf: PDFKit.PDFDocument, { job, surface, planned }: S
   const k = POINTS_PER_MM / scale;
   const left = frame.x + (frame.width - (box.maxX - box.minX) * k) / 2;
   const top = frame.y + (frame.height - (box.maxY - box.minY) * k) / 2;
-  const at = ([x, y]: readonly [number, number]): [number, number] => [left + (x - box.minX) * k, top + (box.maxY - y) * k];
+  const at: OnSheet = ([x, y]) => [left + (x - box.minX) * k, top + (box.maxY - y) * k];
   const trace = (ring: Ring): PDFKit.PDFDocument => pdf.polygon(...ring.map(at));
 
   pdf.lineWidth(0.35).strokeColor('#5c6670');
@@ -53,33 +56,14 @@ export function drawSetout(pdf: PDFKit.PDFDocument, { job, surface, planned }: S
   }
   pdf.lineWidth(1.1).strokeColor('#111820');
   trace(planned.traced.outline).stroke();
-  for (const { ring, fixture } of planned.traced.fixtures) {
-    pdf.lineWidth(0.8).strokeColor('#111820');
-    trace(ring).stroke();
-    const { minX, maxX, minY, maxY } = boxOf(ring);
-    const fits = pdf.font('figure').fontSize(8).widthOfString(fixture.name) < (maxX - minX) * k;
-    const [x, y] = at([(minX + maxX) / 2, fits ? (minY + maxY) / 2 : maxY]);
-    writeCentred(pdf, fixture.name, [x, fits ? y : y - 6], 8, '#111820');
-  }
+  pdf.lineWidth(0.8).strokeColor('#111820');
+  for (const { ring } of planned.traced.fixtures) trace(ring).stroke();
   drawLines(pdf, planned, at);
-  for (const { label, kind, polygon, labelAt } of planned.cuts) {
-    const piece = boxOf(polygon[0]);
-    if (Math.min(piece.maxX - piece.minX, piece.maxY - piece.minY) * k < 8) continue;
-    writeCentred(pdf, `${label}${kindLetter(kind)}`, at(labelAt), 6.5, '#111820');
-  }
-  const tape = tapeOf(job, surface);
-  for (const { at: place, outward, mm } of edgeDimensions(planned)) {
-    const [x, y] = at(place);
-    writeCentred(pdf, formatLength(mm, tape), [x + outward[0] * 16, y - outward[1] * 10], 10, '#1d4f91');
-  }
+  writeLabels(new LabelSpace(pdf), { job, surface, planned }, at, k);
   return scale;
 }
 
-function drawLines(
-  pdf: PDFKit.PDFDocument,
-  planned: SurfaceSource['planned'],
-  at: (p: readonly [number, number]) => [number, number],
-): void {
+function drawLines(pdf: PDFKit.PDFDocument, planned: SurfaceSource['planned'], at: OnSheet): void {
   pdf.lineWidth(1.3).strokeColor('#b8402b').dash(6, { space: 3 });
   const struck = [
     ...planned.lines.map(({ axis, atMm, spanMm }) => spanMm.map((end): Point => (axis === 'x' ? [atMm, end] : [end, atMm]))),
@@ -95,15 +79,38 @@ function drawLines(
   pdf.undash();
 }
 
-function writeCentred(pdf: PDFKit.PDFDocument, text: string, [x, y]: readonly [number, number], size: number, colour: string): void {
-  const runs = fontRuns(text, 'figure');
-  pdf.fontSize(size).fillColor(colour);
-  const widths = runs.map((run) => pdf.font(run.font).widthOfString(run.text));
-  let left = x - widths.reduce((sum, width) => sum + width, 0) / 2;
-  runs.forEach((run, k) => {
-    pdf.font(run.font).text(run.text, left, y - size * 0.62, { lineBreak: false });
-    left += widths[k];
-  });
+/** Dimensions first, then what stands in the field, then the pieces: what finds no room is left to the list of cuts. */
+function writeLabels(space: LabelSpace, { job, surface, planned }: SurfaceSource, at: OnSheet, k: number): void {
+  const tape = tapeOf(job, surface);
+  for (const { at: place, outward, mm } of edgeDimensions(planned)) {
+    const [x, y] = at(place);
+    const steps = [0, 1, 2, 3].map((step): LabelPlace => ({
+      at: [x + outward[0] * (16 + 26 * step), y - outward[1] * (10 + 11 * step)],
+    }));
+    space.write(formatLength(mm, tape), 10, '#1d4f91', steps);
+  }
+  for (const { ring, fixture } of planned.traced.fixtures) {
+    const { minX, maxX, minY, maxY } = boxOf(ring);
+    const [x, middle] = at([(minX + maxX) / 2, (minY + maxY) / 2]);
+    const [right, top] = at([maxX, maxY]);
+    const [left, bottom] = at([minX, minY]);
+    const half = space.widthOf(fixture.name, 8) / 2;
+    const beside = [top - 6, bottom + 6].map((y): LabelPlace => ({ at: [x, y] }));
+    const ends = [right + half + 3, left - half - 3].map((place): LabelPlace => ({ at: [place, middle] }));
+    space.write(fixture.name, 8, '#111820', [...(2 * half < right - left ? [{ at: [x, middle] as const }] : []), ...beside, ...ends]);
+    if (!fixture.tiledUnder) space.keepClear({ left, right, top, bottom });
+  }
+  for (const { label, kind, polygon, labelAt } of planned.cuts) {
+    const { minX, maxX, minY, maxY } = boxOf(polygon[0]);
+    const [wide, high] = [(maxX - minX) * k, (maxY - minY) * k];
+    const text = `${label}${kindLetter(kind)}`;
+    const room = space.widthOf(text, 6.5);
+    const fits = { along: wide >= room && high >= 7, upward: high >= room && wide >= 7 };
+    const [x, y] = at(labelAt);
+    const near = [0, -7, 7].map((off): LabelPlace => ({ at: [x, y + off] }));
+    const upright = [0, -7, 7].map((off): LabelPlace => ({ at: [x + off, y], upward: true }));
+    space.write(text, 6.5, '#111820', fits.along ? near : fits.upward ? upright : []);
+  }
 }
 
 /** Draws a piece within the outline of its tile, for the list of cuts. */
