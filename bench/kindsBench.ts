@@ -4,8 +4,8 @@ import { PATTERNS, repeatOf, type Pattern, type PatternId } from '@azulejo/core/
 import { cellArea } from '@azulejo/core/pattern/repeat';
 import { trialModule } from '@azulejo/core/pattern/trialModule';
 import { planSurface } from '@azulejo/core/plan';
-import { placeRepeat } from '@azulejo/core/setout/placeRepeat';
-import { tileRing } from '@azulejo/core/setout/layout';
+import { placeRepeat } from '@azulejo/core/setout/place/placeRepeat';
+import { tileRing } from '@azulejo/core/setout/place/layout';
 import { traceSurface } from '@azulejo/core/surface/traceSurface';
 import { trialJob } from '@azulejo/core/trials/trialJob';
 import { median, timeOf } from './timing.ts';

@@ -14,7 +14,7 @@ const { PATTERNS, repeatOf } = await at('pattern/registry');
 const { trialModule } = await at('pattern/trialModule');
 const { jointShare } = await at('pattern/jointShare');
 const { PATTERN_NAMES, PATTERN_SUITS, SHAPE_NAMES } = await at('messages/en/patterns');
-const { forEachWhole, tileRing } = await at('setout/layout');
+const { forEachWhole, tileRing } = await at('setout/place/layout');
 const { boxOf } = await at('geometry/ring');
 const { cellShift } = await at('pattern/repeat');
 

@@ -3,8 +3,8 @@ import type { Job, Surface } from '../job/job.ts';
 import type { Product } from '../tile/product.ts';
 import type { SheetPlan } from '../cuts/sheets/planSheets.ts';
 import type { SurfaceFigures } from '../takeoff/figures.ts';
-import type { EdgeSummary } from '../setout/edgeCuts.ts';
-import type { Field } from '../setout/field.ts';
+import type { EdgeSummary } from '../setout/edges/edgeCuts.ts';
+import type { Field } from '../setout/fields/field.ts';
 import type { LevelFigures } from '../surface/levels/levelFigures.ts';
 import type { Traced } from '../surface/traceSurface.ts';
 

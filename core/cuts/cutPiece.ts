@@ -2,14 +2,14 @@ import { boxOf, mapPolygon, mapRing, polygonArea, rectangleRing, tidyRing, type 
 import { labelPoint } from '../geometry/labelPoint.ts';
 import { motion, type Point } from '../geometry/point.ts';
 import type { RepeatPiece } from '../pattern/repeat.ts';
-import { productAt, type Field } from '../setout/field.ts';
+import { productAt, type Field } from '../setout/fields/field.ts';
 import { hasWayUp, type Product, type Size } from '../tile/product.ts';
 import type { Traced } from '../surface/traceSurface.ts';
 import type { Circle } from '../geometry/circleRing.ts';
 import type { EdgeRole } from '../surface/edge.ts';
-import type { EdgeSummary } from '../setout/edgeCuts.ts';
-import { isSliver } from '../setout/scoreSetout.ts';
-import { forEachWhole, tileRing, toTileFrame, type Address, type CutTile, type Layout } from '../setout/layout.ts';
+import type { EdgeSummary } from '../setout/edges/edgeCuts.ts';
+import { isSliver } from '../setout/weigh/scoreSetout.ts';
+import { forEachWhole, tileRing, toTileFrame, type Address, type CutTile, type Layout } from '../setout/place/layout.ts';
 import { MINUTES, type CutKind, type Mark, type Side } from './cutKind.ts';
 import { chipTool, toolFor, type Tool } from './cutTool.ts';
 import { labelOf, type Labels } from './labelPieces.ts';

@@ -1,4 +1,4 @@
-import type { Address, Layout } from '../setout/layout.ts';
+import type { Address, Layout } from '../setout/place/layout.ts';
 
 /** Where counting starts: the first course, and in each course the first tile. */
 export interface Labels {

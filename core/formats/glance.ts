@@ -3,8 +3,8 @@ import { boxOf, ringArea, type Polygon } from '../geometry/ring.ts';
 import { tapeOf, type Job, type Surface } from '../job/job.ts';
 import type { Plan } from '../plan.ts';
 import type { SurfacePlan } from '../planning/planned.ts';
-import { productAt, type Field } from '../setout/field.ts';
-import { forEachWhole, tileRing, type Address } from '../setout/layout.ts';
+import { productAt, type Field } from '../setout/fields/field.ts';
+import { forEachWhole, tileRing, type Address } from '../setout/place/layout.ts';
 import { UNKNOWN_COLOUR } from '../tile/product.ts';
 import type { Tape } from '../units/tape.ts';
 

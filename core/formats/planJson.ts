@@ -7,10 +7,10 @@ import { describeReason } from '../messages/en/reasons.ts';
 import { laidSetoutsOf } from '../planning/drawSurface.ts';
 import type { Plan } from '../plan.ts';
 import type { SurfacePlan } from '../planning/planned.ts';
-import type { EdgeSummary } from '../setout/edgeCuts.ts';
-import { productAt } from '../setout/field.ts';
-import { measureJoints } from '../setout/joints.ts';
-import { forEachWhole, fromTileFrame, tileRing, type Address, type Layout } from '../setout/layout.ts';
+import type { EdgeSummary } from '../setout/edges/edgeCuts.ts';
+import { productAt } from '../setout/fields/field.ts';
+import { measureJoints } from '../setout/fields/joints.ts';
+import { forEachWhole, fromTileFrame, tileRing, type Address, type Layout } from '../setout/place/layout.ts';
 import type { Point } from '../geometry/point.ts';
 import { mapRing, polygonsArea } from '../geometry/ring.ts';
 

@@ -1,8 +1,8 @@
 import { z } from 'zod';
 import { bandSchema, borderSchema } from '../pattern/edging.ts';
 import { layingFields } from '../pattern/laying.ts';
-import { areaSchema } from '../setout/area.ts';
-import { setoutChoiceSchema } from '../setout/setoutChoice.ts';
+import { areaSchema } from '../setout/fields/area.ts';
+import { setoutChoiceSchema } from '../setout/weigh/setoutChoice.ts';
 import { linkSchema } from '../surface/link.ts';
 import { PRACTICES } from '../surface/levels/flatness.ts';
 import { measuredSchema, SURFACE_KINDS } from '../surface/surface.ts';

@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
-import type { EndCuts } from '../setout/endCuts.ts';
-import type { Reason } from '../setout/explainSetout.ts';
+import type { EndCuts } from '../setout/edges/endCuts.ts';
+import type { Reason } from '../setout/weigh/explainSetout.ts';
 import { IMPERIAL_TAPE, METRIC_TAPE } from '../units/tape.ts';
 import { describeEnds, describeReason } from './en/reasons.ts';
 import { describeLine } from './en/lines.ts';

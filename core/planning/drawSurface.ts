@@ -1,10 +1,10 @@
 import type { Surface } from '../job/job.ts';
-import type { Candidate, LaidSetout } from '../setout/candidate.ts';
-import { candidatePlacer, chooseSetout, rankSetouts, type Placer } from '../setout/chooseSetout.ts';
+import type { Candidate, LaidSetout } from '../setout/weigh/candidate.ts';
+import { candidatePlacer, chooseSetout, rankSetouts, type Placer } from '../setout/weigh/chooseSetout.ts';
 import { openSurface } from '../setout/fields/openSurface.ts';
 import type { OpenField } from '../setout/fields/placeFields.ts';
-import { settingOutLines } from '../setout/settingOutLines.ts';
-import { isSlanting, slantingLines } from '../setout/slantingLines.ts';
+import { settingOutLines } from '../setout/lines/settingOutLines.ts';
+import { isSlanting, slantingLines } from '../setout/lines/slantingLines.ts';
 import { traceSurface, type Traced } from '../surface/traceSurface.ts';
 import type { Drawing, PlanRules } from './planned.ts';
 

@@ -3,7 +3,7 @@ import { groupCuts } from '../cuts/groupCuts.ts';
 import { startLabels } from '../cuts/labelPieces.ts';
 import { planSheets } from '../cuts/sheets/planSheets.ts';
 import { productOf, type Surface } from '../job/job.ts';
-import { adviseSetout, chooseSetout, rivalSetouts } from '../setout/chooseSetout.ts';
+import { adviseSetout, chooseSetout, rivalSetouts } from '../setout/weigh/chooseSetout.ts';
 import { levelFigures } from '../surface/levels/levelFigures.ts';
 import { measureExtent } from '../takeoff/measureExtent.ts';
 import { actualSize } from '../tile/product.ts';

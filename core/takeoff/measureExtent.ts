@@ -1,6 +1,6 @@
 import { polygonsArea, ringArea } from '../geometry/ring.ts';
-import type { Field } from '../setout/field.ts';
-import type { Layout } from '../setout/layout.ts';
+import type { Field } from '../setout/fields/field.ts';
+import type { Layout } from '../setout/place/layout.ts';
 import type { Traced } from '../surface/traceSurface.ts';
 
 /** Areas of a surface in mm²: `areaMm2` is where tile may lie, joints included. */

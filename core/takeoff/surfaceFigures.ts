@@ -3,7 +3,7 @@ import { isShaped, productNamed, type CutPiece } from '../cuts/cutPiece.ts';
 import type { OffCutPlan } from '../cuts/offCutPlan.ts';
 import type { SheetPlan } from '../cuts/sheets/planSheets.ts';
 import { ringArea } from '../geometry/ring.ts';
-import { productAt, type Field } from '../setout/field.ts';
+import { productAt, type Field } from '../setout/fields/field.ts';
 import type { Traced } from '../surface/traceSurface.ts';
 import { chipRing } from '../tile/sheet/sheetChips.ts';
 import type { Sheet } from '../tile/sheet/sheet.ts';

@@ -1,6 +1,6 @@
 import type { Drawing } from '@azulejo/core/planning/planned';
 import { cellShift } from '@azulejo/core/pattern/repeat';
-import { placementMotion, type Layout } from '@azulejo/core/setout/layout';
+import { placementMotion, type Layout } from '@azulejo/core/setout/place/layout';
 import { boxOf } from '@azulejo/core/geometry/ring';
 import type { SheetPart } from '@azulejo/core/cuts/sheets/planSheets';
 import { toScreen } from './view.ts';

@@ -1,7 +1,7 @@
 import { isMixed } from '@azulejo/core/pattern/laying';
 import { boxOf, isBox, type Box, type Ring } from '@azulejo/core/geometry/ring';
-import { placementMotion } from '@azulejo/core/setout/layout';
-import { productAt, type Field } from '@azulejo/core/setout/field';
+import { placementMotion } from '@azulejo/core/setout/place/layout';
+import { productAt, type Field } from '@azulejo/core/setout/fields/field';
 
 /** Pieces near each other, as paths in millimetres: one path for all that look alike. */
 export interface Patch {

@@ -2,7 +2,7 @@
 import { computed, toRef, useTemplateRef, watch } from 'vue';
 import type { Point } from '@azulejo/core/geometry/point';
 import { productOf, tapeOf } from '@azulejo/core/job/job';
-import { addressAt } from '@azulejo/core/setout/addressAt';
+import { addressAt } from '@azulejo/core/setout/place/addressAt';
 import { METRIC_TAPE } from '@azulejo/core/units/tape';
 import { facesOf } from '../board/faces.ts';
 import SetoutBoard from '../board/SetoutBoard.vue';

@@ -1,7 +1,7 @@
 import { useEventListener } from '@vueuse/core';
 import { computed, type Ref } from 'vue';
 import type { Drawing } from '@azulejo/core/planning/planned';
-import type { Axis } from '@azulejo/core/setout/axisPlacement';
+import type { Axis } from '@azulejo/core/setout/weigh/axisPlacement';
 import { isTyping } from '../shell/isTyping.ts';
 import { useBoardStore } from '../stores/boardStore.ts';
 import { sideAxis, sideIsStart, sideOfEdge, WALKED_SIDES } from './setout/edgeDirections.ts';

@@ -2,7 +2,7 @@ import { defineStore } from 'pinia';
 import { ref, shallowRef } from 'vue';
 import type { Laying } from '@azulejo/core/pattern/laying';
 import type { Surface } from '@azulejo/core/job/job';
-import type { SetoutChoice } from '@azulejo/core/setout/setoutChoice';
+import type { SetoutChoice } from '@azulejo/core/setout/weigh/setoutChoice';
 
 /** The parts of measuring a surface, in the order of the work. */
 export const MEASURE_PARTS = [

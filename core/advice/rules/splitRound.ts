@@ -1,5 +1,5 @@
 import { isInside } from '../../geometry/ring.ts';
-import { tileRing } from '../../setout/layout.ts';
+import { tileRing } from '../../setout/place/layout.ts';
 import type { AdviceRule } from '../finding.ts';
 
 /** A column that stands within one tile: nothing closes round what can't be lifted, so the tile is split. */

@@ -1,5 +1,5 @@
 import { ringArea } from '../../geometry/ring.ts';
-import type { Field } from '../../setout/field.ts';
+import type { Field } from '../../setout/fields/field.ts';
 import { chipRing } from '../../tile/sheet/sheetChips.ts';
 import type { Sheet } from '../../tile/sheet/sheet.ts';
 import { sheetCells, type SheetCell } from './sheetCells.ts';

@@ -1,5 +1,5 @@
 import { polygonsArea, ringArea } from '../../geometry/ring.ts';
-import { productAt, type Field } from '../../setout/field.ts';
+import { productAt, type Field } from '../../setout/fields/field.ts';
 import type { Sheet } from '../../tile/sheet/sheet.ts';
 
 /** One sheet as it lies: which of its chips are wanted. */

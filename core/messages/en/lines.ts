@@ -1,5 +1,5 @@
-import type { SettingOutLine } from '../../setout/settingOutLines.ts';
-import type { LineEnd, SlantingLine } from '../../setout/slantingLines.ts';
+import type { SettingOutLine } from '../../setout/lines/settingOutLines.ts';
+import type { LineEnd, SlantingLine } from '../../setout/lines/slantingLines.ts';
 import { formatLength, toShownStep } from '../../units/formatLength.ts';
 import type { Tape } from '../../units/tape.ts';
 

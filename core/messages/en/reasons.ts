@@ -1,7 +1,7 @@
-import type { Axis } from '../../setout/axisPlacement.ts';
-import type { EndCuts, EndPieces } from '../../setout/endCuts.ts';
-import type { Reason } from '../../setout/explainSetout.ts';
-import type { AxisChoice } from '../../setout/setoutChoice.ts';
+import type { Axis } from '../../setout/weigh/axisPlacement.ts';
+import type { EndCuts, EndPieces } from '../../setout/edges/endCuts.ts';
+import type { Reason } from '../../setout/weigh/explainSetout.ts';
+import type { AxisChoice } from '../../setout/weigh/setoutChoice.ts';
 import { formatLengthWithUnit } from '../../units/formatLength.ts';
 import type { Tape } from '../../units/tape.ts';
 import type { EdgeRole } from '../../surface/edge.ts';

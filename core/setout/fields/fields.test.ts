@@ -9,8 +9,8 @@ import type { SurfacePlan } from '../../planning/planned.ts';
 import { PLAIN_LAYING } from '../../job/startJob.ts';
 import { madeUpTiles } from '../../madeUp/tiles.ts';
 import { jobOfOne } from '../../trials/testJob.ts';
-import type { Area } from '../area.ts';
-import { forEachWhole, tileRing } from '../layout.ts';
+import type { Area } from './area.ts';
+import { forEachWhole, tileRing } from '../place/layout.ts';
 
 const jobOf = (surface: Partial<Surface>, size: [number, number] = [3000, 2400]): Job => {
   const job = jobOfOne({ size, tile: [300, 300], jointMm: 3, surface });

@@ -4,9 +4,9 @@ import { layPattern } from '../../pattern/laying.ts';
 import { ONE_COLOUR } from '../../pattern/colours.ts';
 import type { Border } from '../../pattern/edging.ts';
 import { actualSize, type Product, type Size } from '../../tile/product.ts';
-import type { Field } from '../field.ts';
-import type { Layout } from '../layout.ts';
-import { placeRepeat } from '../placeRepeat.ts';
+import type { Field } from './field.ts';
+import type { Layout } from '../place/layout.ts';
+import { placeRepeat } from '../place/placeRepeat.ts';
 import type { BorderSide } from './splitBorder.ts';
 
 /** A tile as it lies in a run: its side along it and across it, mm. */

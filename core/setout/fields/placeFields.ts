@@ -7,11 +7,11 @@ import { fixtureRing, lineOfEdge, placeFixture } from '../../surface/fixture.ts'
 import { outlineOf } from '../../surface/shapes/registry.ts';
 import type { Measured } from '../../surface/surface.ts';
 import type { Product } from '../../tile/product.ts';
-import type { Area } from '../area.ts';
-import type { Field } from '../field.ts';
-import type { Placement } from '../layout.ts';
-import { placeRepeat } from '../placeRepeat.ts';
-import { splitRound } from '../splitRound.ts';
+import type { Area } from './area.ts';
+import type { Field } from './field.ts';
+import type { Placement } from '../place/layout.ts';
+import { placeRepeat } from '../place/placeRepeat.ts';
+import { splitRound } from './splitRound.ts';
 import type { Ground } from './ground.ts';
 import { layRun, runSize } from './layBorder.ts';
 import { splitBands } from './splitBands.ts';

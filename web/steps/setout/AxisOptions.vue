@@ -3,7 +3,7 @@ import { computed, useId } from 'vue';
 import { describeEnds, ruleName } from '@azulejo/core/messages/en/reasons';
 import type { Surface } from '@azulejo/core/job/job';
 import type { SurfacePlan } from '@azulejo/core/planning/planned';
-import { firstPieceSpan, spanOf, type Axis } from '@azulejo/core/setout/axisPlacement';
+import { firstPieceSpan, spanOf, type Axis } from '@azulejo/core/setout/weigh/axisPlacement';
 import type { Tape } from '@azulejo/core/units/tape';
 import LengthField from '../../fields/LengthField.vue';
 import { useJobStore } from '../../stores/jobStore.ts';

@@ -4,7 +4,7 @@ import { computed } from 'vue';
 import type { Surface } from '@azulejo/core/job/job';
 import { describePieces } from '@azulejo/core/messages/en/reasons';
 import type { SurfacePlan } from '@azulejo/core/planning/planned';
-import { besideFixtures, type BesideFixture } from '@azulejo/core/setout/besideFixtures';
+import { besideFixtures, type BesideFixture } from '@azulejo/core/setout/edges/besideFixtures';
 import type { Tape } from '@azulejo/core/units/tape';
 import type { SetoutMoves } from './useSetoutMoves.ts';
 

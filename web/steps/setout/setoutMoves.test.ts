@@ -2,7 +2,7 @@ import { beforeEach, describe, expect, test } from '@jest/globals';
 import { createPinia, setActivePinia } from 'pinia';
 import { computed } from 'vue';
 import { drawSurface } from '@azulejo/core/planning/drawSurface';
-import { endCuts } from '@azulejo/core/setout/endCuts';
+import { endCuts } from '@azulejo/core/setout/edges/endCuts';
 import { jobOfOne } from '@azulejo/core/trials/testJob';
 import { IMPERIAL_TAPE, METRIC_TAPE, type Tape } from '@azulejo/core/units/tape';
 import { useBoardStore } from '../../stores/boardStore.ts';

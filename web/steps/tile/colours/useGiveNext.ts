@@ -5,8 +5,8 @@ import type { Surface } from '@azulejo/core/job/job';
 import { colourAt, placeName } from '@azulejo/core/pattern/colours';
 import { mixOf } from '@azulejo/core/pattern/laying';
 import type { Drawing } from '@azulejo/core/planning/planned';
-import type { Field } from '@azulejo/core/setout/field';
-import { addressAt } from '@azulejo/core/setout/addressAt';
+import type { Field } from '@azulejo/core/setout/fields/field';
+import { addressAt } from '@azulejo/core/setout/place/addressAt';
 import { useEditSurface } from '../../useEditSurface.ts';
 
 /** Gives the piece at a position on the surface the next tile of the mix it lies in. */

@@ -3,9 +3,9 @@ import { computed } from 'vue';
 import { boxOf, rectangleRing } from '@azulejo/core/geometry/ring';
 import { layPattern, type Laying } from '@azulejo/core/pattern/laying';
 import { cellArea, unitOf, type Repeat } from '@azulejo/core/pattern/repeat';
-import { productAt, type Field } from '@azulejo/core/setout/field';
-import { forEachWhole, tileRing } from '@azulejo/core/setout/layout';
-import { placeRepeat } from '@azulejo/core/setout/placeRepeat';
+import { productAt, type Field } from '@azulejo/core/setout/fields/field';
+import { forEachWhole, tileRing } from '@azulejo/core/setout/place/layout';
+import { placeRepeat } from '@azulejo/core/setout/place/placeRepeat';
 import type { Product } from '@azulejo/core/tile/product';
 import { colourOf, facesOf } from '../../../board/faces.ts';
 

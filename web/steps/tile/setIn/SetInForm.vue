@@ -5,7 +5,7 @@ import type { Job, Surface } from '@azulejo/core/job/job';
 import { PLAIN_LAYING } from '@azulejo/core/job/startJob';
 import type { Border } from '@azulejo/core/pattern/edging';
 import type { SurfacePlan } from '@azulejo/core/planning/planned';
-import { BEST_SETOUT } from '@azulejo/core/setout/setoutChoice';
+import { BEST_SETOUT } from '@azulejo/core/setout/weigh/setoutChoice';
 import { lineOfEdge, measuresAt, type Fixture } from '@azulejo/core/surface/fixture';
 import { outlineOf } from '@azulejo/core/surface/shapes/registry';
 import { actualSize } from '@azulejo/core/tile/product';

@@ -1,7 +1,7 @@
-import type { Box } from '../geometry/ring.ts';
-import { colourAt } from '../pattern/colours.ts';
-import { mixOf, type LaidPattern } from '../pattern/laying.ts';
-import type { Address, Layout } from './layout.ts';
+import type { Box } from '../../geometry/ring.ts';
+import { colourAt } from '../../pattern/colours.ts';
+import { mixOf, type LaidPattern } from '../../pattern/laying.ts';
+import type { Address, Layout } from '../place/layout.ts';
 
 /** What a field is within its surface. */
 export type FieldKind = 'main' | 'beyondBand' | 'band' | 'border' | 'area';

@@ -1,9 +1,9 @@
-import type { Point } from '../geometry/point.ts';
-import type { MainEdges } from '../surface/sides.ts';
+import type { Point } from '../../geometry/point.ts';
+import type { MainEdges } from '../../surface/sides.ts';
 import type { Axis } from './axisPlacement.ts';
-import type { EdgeSummary } from './edgeCuts.ts';
-import type { EndCuts } from './endCuts.ts';
-import type { Field } from './field.ts';
+import type { EdgeSummary } from '../edges/edgeCuts.ts';
+import type { EndCuts } from '../edges/endCuts.ts';
+import type { Field } from '../fields/field.ts';
 import type { AxisChoice } from './setoutChoice.ts';
 
 /** An axis choice that names where the repeat lies. */

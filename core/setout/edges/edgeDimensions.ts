@@ -1,4 +1,4 @@
-import { cross, quarterTurn, scale, subtract, unit, type Point } from '../geometry/point.ts';
+import { cross, quarterTurn, scale, subtract, unit, type Point } from '../../geometry/point.ts';
 import type { EdgeCut, EdgeSummary } from './edgeCuts.ts';
 
 /** Cuts that differ by less than this are dimensioned once, mm. */

@@ -1,9 +1,9 @@
-import type { EdgeRole } from '../surface/edge.ts';
-import type { Box } from '../geometry/ring.ts';
+import type { EdgeRole } from '../../surface/edge.ts';
+import type { Box } from '../../geometry/ring.ts';
 import { isOnePiece, spanOf, type Axis } from './axisPlacement.ts';
 import type { Candidate } from './candidate.ts';
-import type { EdgeSummary } from './edgeCuts.ts';
-import { edgeNamed, endsOf, sameEnds, type EndCuts } from './endCuts.ts';
+import type { EdgeSummary } from '../edges/edgeCuts.ts';
+import { edgeNamed, endsOf, sameEnds, type EndCuts } from '../edges/endCuts.ts';
 import type { FixedRule } from './setoutChoice.ts';
 
 /** Why one direction is set out as it is; its words live in messages/. */

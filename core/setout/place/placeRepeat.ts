@@ -1,5 +1,5 @@
-import { boxOf, mapPolygon, mapRing, type Polygon } from '../geometry/ring.ts';
-import { cellShift, type Repeat } from '../pattern/repeat.ts';
+import { boxOf, mapPolygon, mapRing, type Polygon } from '../../geometry/ring.ts';
+import { cellShift, type Repeat } from '../../pattern/repeat.ts';
 import { cutTile, prototypeOf } from './cutTile.ts';
 import { placementMotion, type CutTile, type Layout, type Placement } from './layout.ts';
 import { RegionNear } from './regionNear.ts';

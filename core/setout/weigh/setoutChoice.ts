@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { offsetSchema } from '../units/lengthSchema.ts';
+import { offsetSchema } from '../../units/lengthSchema.ts';
 
 /** How the setout is fixed in one direction. */
 export const axisChoiceSchema = z.discriminatedUnion('rule', [

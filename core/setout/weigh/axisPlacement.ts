@@ -1,6 +1,6 @@
-import { TOLERANCE_MM } from '../geometry/conventions.ts';
-import type { Box } from '../geometry/ring.ts';
-import { unitOf, type Repeat } from '../pattern/repeat.ts';
+import { TOLERANCE_MM } from '../../geometry/conventions.ts';
+import type { Box } from '../../geometry/ring.ts';
+import { unitOf, type Repeat } from '../../pattern/repeat.ts';
 import type { AxisChoice, FixedRule } from './setoutChoice.ts';
 
 /** Left to right, or bottom to top. */

@@ -1,11 +1,11 @@
-import { boxOf, type Ring } from '../geometry/ring.ts';
-import type { Point } from '../geometry/point.ts';
-import type { Edge } from '../surface/edge.ts';
-import { sideOf, type SurfaceSide } from '../surface/sides.ts';
-import type { Traced } from '../surface/traceSurface.ts';
-import type { Layout } from './layout.ts';
-import { cellShift } from '../pattern/repeat.ts';
-import { firstPieceSpan, spanOf, type Axis } from './axisPlacement.ts';
+import { boxOf, type Ring } from '../../geometry/ring.ts';
+import type { Point } from '../../geometry/point.ts';
+import type { Edge } from '../../surface/edge.ts';
+import { sideOf, type SurfaceSide } from '../../surface/sides.ts';
+import type { Traced } from '../../surface/traceSurface.ts';
+import type { Layout } from '../place/layout.ts';
+import { cellShift } from '../../pattern/repeat.ts';
+import { firstPieceSpan, spanOf, type Axis } from '../weigh/axisPlacement.ts';
 
 /** A line to strike, square to its axis, where the near sides of pieces come to lie. */
 export interface SettingOutLine {

@@ -1,8 +1,8 @@
 import { z } from 'zod';
-import { borderSchema } from '../pattern/edging.ts';
-import { layingFields } from '../pattern/laying.ts';
-import { measureSchema, outlineSchema } from '../surface/fixture.ts';
-import { setoutChoiceSchema } from './setoutChoice.ts';
+import { borderSchema } from '../../pattern/edging.ts';
+import { layingFields } from '../../pattern/laying.ts';
+import { measureSchema, outlineSchema } from '../../surface/fixture.ts';
+import { setoutChoiceSchema } from '../weigh/setoutChoice.ts';
 
 /** An inset with a tiling of its own, placed from two edges as it is measured: a rug, a panel, another floor. */
 export const areaSchema = z.strictObject({

@@ -1,12 +1,12 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
-import { sharedArea } from '../geometry/clip.ts';
-import { circleRing } from '../geometry/circleRing.ts';
-import { isInside, mapPolygon, polygonArea, polygonsArea, rectangleRing, type Polygon, type Ring } from '../geometry/ring.ts';
-import { difference } from '../geometry/clip.ts';
-import type { Point } from '../geometry/point.ts';
-import { innerJointOf, misfitOf, PATTERNS, repeatOf, type Pattern } from '../pattern/registry.ts';
-import { trialModule } from '../pattern/trialModule.ts';
+import { sharedArea } from '../../geometry/clip.ts';
+import { circleRing } from '../../geometry/circleRing.ts';
+import { isInside, mapPolygon, polygonArea, polygonsArea, rectangleRing, type Polygon, type Ring } from '../../geometry/ring.ts';
+import { difference } from '../../geometry/clip.ts';
+import type { Point } from '../../geometry/point.ts';
+import { innerJointOf, misfitOf, PATTERNS, repeatOf, type Pattern } from '../../pattern/registry.ts';
+import { trialModule } from '../../pattern/trialModule.ts';
 import { forEachWhole, tileRing, type Layout } from './layout.ts';
 import { placeRepeat } from './placeRepeat.ts';
 

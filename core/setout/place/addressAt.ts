@@ -1,5 +1,5 @@
-import type { Point } from '../geometry/point.ts';
-import { isInside } from '../geometry/ring.ts';
+import type { Point } from '../../geometry/point.ts';
+import { isInside } from '../../geometry/ring.ts';
 import { placementMotion, tileRing, type Address, type Layout } from './layout.ts';
 import { latticeOf } from './markCells.ts';
 

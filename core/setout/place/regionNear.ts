@@ -1,5 +1,5 @@
-import { intersect } from '../geometry/clip.ts';
-import { boxRing, type Box, type Polygon } from '../geometry/ring.ts';
+import { intersect } from '../../geometry/clip.ts';
+import { boxRing, type Box, type Polygon } from '../../geometry/ring.ts';
 
 /** A part of a region with so few corners is not parted further. */
 const FEW_CORNERS = 24;

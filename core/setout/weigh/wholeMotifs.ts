@@ -1,4 +1,4 @@
-import type { Layout } from './layout.ts';
+import type { Layout } from '../place/layout.ts';
 
 /** How many figured sheets lie whole, so that their motif shows; 0 where no motif is laid. */
 export function wholeMotifs({ repeat, wholeRuns }: Layout): number {

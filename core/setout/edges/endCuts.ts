@@ -1,8 +1,8 @@
-import type { MainEdges } from '../surface/sides.ts';
-import type { Axis } from './axisPlacement.ts';
+import type { MainEdges } from '../../surface/sides.ts';
+import type { Axis } from '../weigh/axisPlacement.ts';
 import { widthsOf, type EdgeSummary } from './edgeCuts.ts';
-import { isThin } from './scoreSetout.ts';
-import type { AxisChoice } from './setoutChoice.ts';
+import { isThin } from '../weigh/scoreSetout.ts';
+import type { AxisChoice } from '../weigh/setoutChoice.ts';
 
 /** The pieces along one end of the rows. */
 export interface EndPieces {

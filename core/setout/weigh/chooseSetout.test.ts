@@ -1,15 +1,15 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
-import { planSurface } from '../plan.ts';
-import { setoutsOf } from '../planning/drawSurface.ts';
-import type { SurfacePlan } from '../planning/planned.ts';
-import { jobOfOne } from '../trials/testJob.ts';
-import type { EdgeRole } from '../surface/edge.ts';
-import { forEachWhole, tileRing } from './layout.ts';
-import { endCuts } from './endCuts.ts';
+import { planSurface } from '../../plan.ts';
+import { setoutsOf } from '../../planning/drawSurface.ts';
+import type { SurfacePlan } from '../../planning/planned.ts';
+import { jobOfOne } from '../../trials/testJob.ts';
+import type { EdgeRole } from '../../surface/edge.ts';
+import { forEachWhole, tileRing } from '../place/layout.ts';
+import { endCuts } from '../edges/endCuts.ts';
 import { normaliseOffset } from './normaliseOffset.ts';
 import { FIXED_RULES, type FixedRule } from './setoutChoice.ts';
-import { boxOf } from '../geometry/ring.ts';
+import { boxOf } from '../../geometry/ring.ts';
 
 type Wanted = Parameters<typeof jobOfOne>[0];
 const planned = (over: Wanted): SurfacePlan => {

@@ -1,8 +1,8 @@
-import { cross, distance, dot, quarterTurn, subtract, unit, type Point } from '../geometry/point.ts';
-import { cellShift, type Repeat } from '../pattern/repeat.ts';
-import type { Edge } from '../surface/edge.ts';
-import type { Traced } from '../surface/traceSurface.ts';
-import type { Layout } from './layout.ts';
+import { cross, distance, dot, quarterTurn, subtract, unit, type Point } from '../../geometry/point.ts';
+import { cellShift, type Repeat } from '../../pattern/repeat.ts';
+import type { Edge } from '../../surface/edge.ts';
+import type { Traced } from '../../surface/traceSurface.ts';
+import type { Layout } from '../place/layout.ts';
 
 /** Where a line meets an edge. */
 export interface LineEnd {

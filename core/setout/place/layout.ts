@@ -1,6 +1,6 @@
-import { mapRing, type Polygon, type Ring } from '../geometry/ring.ts';
-import { motion, type Motion, type Point } from '../geometry/point.ts';
-import { cellShift, type Repeat } from '../pattern/repeat.ts';
+import { mapRing, type Polygon, type Ring } from '../../geometry/ring.ts';
+import { motion, type Motion, type Point } from '../../geometry/point.ts';
+import { cellShift, type Repeat } from '../../pattern/repeat.ts';
 
 /** Where the repeat is put: its origin on the surface and its turn about it. */
 export interface Placement {

@@ -1,7 +1,7 @@
-import { split } from '../geometry/clip.ts';
-import { add, motion, subtract, type Point } from '../geometry/point.ts';
-import { boxOf, isInside, type Polygon } from '../geometry/ring.ts';
-import { tileRing, type CutTile, type Layout } from './layout.ts';
+import { split } from '../../geometry/clip.ts';
+import { add, motion, subtract, type Point } from '../../geometry/point.ts';
+import { boxOf, isInside, type Polygon } from '../../geometry/ring.ts';
+import { tileRing, type CutTile, type Layout } from '../place/layout.ts';
 
 /** Reaches over any tile, mm. */
 const BEYOND_MM = 100_000;

@@ -1,8 +1,8 @@
 import { expect, test } from '@jest/globals';
-import { plan } from '../plan.ts';
-import { jobOfOne } from '../trials/testJob.ts';
-import type { SetoutChoice } from './setoutChoice.ts';
-import type { Fixture } from '../surface/fixture.ts';
+import { plan } from '../../plan.ts';
+import { jobOfOne } from '../../trials/testJob.ts';
+import type { SetoutChoice } from '../weigh/setoutChoice.ts';
+import type { Fixture } from '../../surface/fixture.ts';
 import { besideFixtures } from './besideFixtures.ts';
 
 const tray: Fixture = {

@@ -1,11 +1,11 @@
-import type { Box } from '../geometry/ring.ts';
-import type { Point } from '../geometry/point.ts';
-import { unitOf, type Repeat } from '../pattern/repeat.ts';
+import type { Box } from '../../geometry/ring.ts';
+import type { Point } from '../../geometry/point.ts';
+import { unitOf, type Repeat } from '../../pattern/repeat.ts';
 import { firstPieceSpan, settledOrigin, spanOf, type Axis } from './axisPlacement.ts';
-import { summariseEdges } from './edgeCuts.ts';
+import { summariseEdges } from '../edges/edgeCuts.ts';
 import type { Candidate, LaidSetout, SettledAxis } from './candidate.ts';
-import { endCuts, leavesSliver, type EndCuts } from './endCuts.ts';
-import type { OpenField } from './fields/placeFields.ts';
+import { endCuts, leavesSliver, type EndCuts } from '../edges/endCuts.ts';
+import type { OpenField } from '../fields/placeFields.ts';
 import { explainSetout, type Reason } from './explainSetout.ts';
 import { scoreSetout } from './scoreSetout.ts';
 import { BEST_SETOUT, FIXED_RULES, type AxisChoice, type FixedRule, type SetoutChoice } from './setoutChoice.ts';

@@ -1,9 +1,9 @@
-import { SMALLEST_PIECE_WIDTH_MM, WHOLE_SLACK_MM } from '../geometry/conventions.ts';
-import { split } from '../geometry/clip.ts';
-import { distanceToStretch } from '../geometry/distanceToStretch.ts';
-import { cross, subtract, unit, type Point } from '../geometry/point.ts';
-import { leftOfLine } from '../geometry/leftOfLine.ts';
-import { boxOf, isConvex, polygonArea, ringLength, stripWidth, type Polygon, type Ring } from '../geometry/ring.ts';
+import { SMALLEST_PIECE_WIDTH_MM, WHOLE_SLACK_MM } from '../../geometry/conventions.ts';
+import { split } from '../../geometry/clip.ts';
+import { distanceToStretch } from '../../geometry/distanceToStretch.ts';
+import { cross, subtract, unit, type Point } from '../../geometry/point.ts';
+import { leftOfLine } from '../../geometry/leftOfLine.ts';
+import { boxOf, isConvex, polygonArea, ringLength, stripWidth, type Polygon, type Ring } from '../../geometry/ring.ts';
 import type { RegionNear } from './regionNear.ts';
 import type { Segment } from './markCells.ts';
 

@@ -1,8 +1,8 @@
-import { VISIBILITY } from '../surface/edge.ts';
-import type { MainEdges } from '../surface/sides.ts';
-import type { Layout } from './layout.ts';
+import { VISIBILITY } from '../../surface/edge.ts';
+import type { MainEdges } from '../../surface/sides.ts';
+import type { Layout } from '../place/layout.ts';
 import { wholeMotifs } from './wholeMotifs.ts';
-import type { EdgeCut, EdgeSummary } from './edgeCuts.ts';
+import type { EdgeCut, EdgeSummary } from '../edges/edgeCuts.ts';
 
 /** Under this share of the piece a cut is a sliver (trade practice: under a third). */
 export const SLIVER_SHARE = 1 / 3;

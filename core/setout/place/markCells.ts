@@ -1,7 +1,7 @@
-import { TOLERANCE_MM } from '../geometry/conventions.ts';
-import { boxOf, type Box, type Polygon, type Ring } from '../geometry/ring.ts';
-import type { Point } from '../geometry/point.ts';
-import type { Repeat } from '../pattern/repeat.ts';
+import { TOLERANCE_MM } from '../../geometry/conventions.ts';
+import { boxOf, type Box, type Polygon, type Ring } from '../../geometry/ring.ts';
+import type { Point } from '../../geometry/point.ts';
+import type { Repeat } from '../../pattern/repeat.ts';
 
 /** One straight stretch of the region's boundary, the region on its left. */
 export interface Segment {

@@ -1,10 +1,10 @@
 import { expect, test } from '@jest/globals';
-import { PLAIN_LAYING } from '../job/startJob.ts';
-import { madeUpTiles } from '../madeUp/tiles.ts';
-import { layPattern, type Laying } from '../pattern/laying.ts';
-import { layingOfKind } from '../pattern/suitLaying.ts';
+import { PLAIN_LAYING } from '../../job/startJob.ts';
+import { madeUpTiles } from '../../madeUp/tiles.ts';
+import { layPattern, type Laying } from '../../pattern/laying.ts';
+import { layingOfKind } from '../../pattern/suitLaying.ts';
 import { productAt } from './field.ts';
-import type { Layout } from './layout.ts';
+import type { Layout } from '../place/layout.ts';
 
 const START: Laying = { ...PLAIN_LAYING, productId: 'quay-300', jointMm: 3, pattern: { kind: 'stack', lay: 'lying' } };
 const BOX = { minX: 0, minY: 0, maxX: 6000, maxY: 6000 };

@@ -1,7 +1,7 @@
-import { dot, quarterTurn, subtract, unit, distance, type Point } from '../geometry/point.ts';
-import { boxOf, type Polygon, type Ring } from '../geometry/ring.ts';
-import type { Edge, EdgeRole } from '../surface/edge.ts';
-import { tileRing, type CutTile, type Layout } from './layout.ts';
+import { dot, quarterTurn, subtract, unit, distance, type Point } from '../../geometry/point.ts';
+import { boxOf, type Polygon, type Ring } from '../../geometry/ring.ts';
+import type { Edge, EdgeRole } from '../../surface/edge.ts';
+import { tileRing, type CutTile, type Layout } from '../place/layout.ts';
 
 /** Clipping rounds to 0.1 micrometre; what lies this near a line, in mm, lies on it. */
 const ON_LINE_MM = 0.01;

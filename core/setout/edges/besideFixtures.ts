@@ -1,12 +1,12 @@
-import { distance, quarterTurn, subtract, unit, type Point } from '../geometry/point.ts';
-import { isInside } from '../geometry/ring.ts';
-import type { Repeat } from '../pattern/repeat.ts';
-import { coverHidesCut } from '../surface/fixture.ts';
-import type { Traced } from '../surface/traceSurface.ts';
-import { firstPieceSpan, spanOf, type Axis } from './axisPlacement.ts';
+import { distance, quarterTurn, subtract, unit, type Point } from '../../geometry/point.ts';
+import { isInside } from '../../geometry/ring.ts';
+import type { Repeat } from '../../pattern/repeat.ts';
+import { coverHidesCut } from '../../surface/fixture.ts';
+import type { Traced } from '../../surface/traceSurface.ts';
+import { firstPieceSpan, spanOf, type Axis } from '../weigh/axisPlacement.ts';
 import type { EdgeSummary } from './edgeCuts.ts';
 import { cutSizes } from './endCuts.ts';
-import { groundOf } from './fields/ground.ts';
+import { groundOf } from '../fields/ground.ts';
 
 /** One straight side of something that stands in the field, with the pieces that meet it. */
 export interface BesideFixture {

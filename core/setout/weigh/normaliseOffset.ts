@@ -1,6 +1,6 @@
-import type { Point } from '../geometry/point.ts';
-import { cellShift, type Repeat } from '../pattern/repeat.ts';
-import { latticeOf } from './markCells.ts';
+import type { Point } from '../../geometry/point.ts';
+import { cellShift, type Repeat } from '../../pattern/repeat.ts';
+import { latticeOf } from '../place/markCells.ts';
 
 /** The same setout with its offset brought into the first cell of the repeat, mm. */
 export function normaliseOffset(repeat: Repeat, offset: Point): Point {

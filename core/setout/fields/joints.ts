@@ -1,12 +1,12 @@
-import { difference, intersect } from '../geometry/clip.ts';
-import { WHOLE_SLACK_MM } from '../geometry/conventions.ts';
-import { distanceToStretch } from '../geometry/distanceToStretch.ts';
-import { grown } from '../geometry/grown.ts';
-import type { Point } from '../geometry/point.ts';
-import { boxOf, boxRing, isInside, polygonArea, type Box, type Polygon, type Ring } from '../geometry/ring.ts';
-import { cellShift, type Repeat } from '../pattern/repeat.ts';
+import { difference, intersect } from '../../geometry/clip.ts';
+import { WHOLE_SLACK_MM } from '../../geometry/conventions.ts';
+import { distanceToStretch } from '../../geometry/distanceToStretch.ts';
+import { grown } from '../../geometry/grown.ts';
+import type { Point } from '../../geometry/point.ts';
+import { boxOf, boxRing, isInside, polygonArea, type Box, type Polygon, type Ring } from '../../geometry/ring.ts';
+import { cellShift, type Repeat } from '../../pattern/repeat.ts';
 import type { Field } from './field.ts';
-import { forEachWhole, tileRing } from './layout.ts';
+import { forEachWhole, tileRing } from '../place/layout.ts';
 
 /** The joints of a surface as they come to lie. */
 export interface Joints {
