@@ -99,19 +99,19 @@ test('a border, a band and a rug; a rug that lies outside is refused beside its 
   await expect(page.getByLabel('to its near side').first()).toHaveValue('9 m');
   await fill(page, 'to its near side', '900');
   await fill(page, 'Width', '800');
-  const before = (await stored(page, 'oven-wall')).areas[0].from.map(({ mm }) => mm);
+  const before = (await stored(page, 'oven-wall')).insets[0].from.map(({ mm }) => mm);
   const board = await page.getByTestId('board').boundingBox();
   if (!board) throw new Error('there is no board on the page');
   await page.mouse.move(board.x + board.width * 0.5, board.y + board.height * 0.55);
   await page.mouse.down();
   await page.mouse.move(board.x + board.width * 0.5 + 30, board.y + board.height * 0.55, { steps: 5 });
   await page.mouse.up();
-  await expect.poll(async () => (await stored(page, 'oven-wall')).areas[0].from.map(({ mm }) => mm)).not.toEqual(before);
+  await expect.poll(async () => (await stored(page, 'oven-wall')).insets[0].from.map(({ mm }) => mm)).not.toEqual(before);
   await page.getByRole('button', { name: 'Its tile and pattern' }).click();
   await choose(page, 'Tile', 'Honey hexagon 200');
-  const { areas, bands } = await stored(page, 'oven-wall');
+  const { insets, bands } = await stored(page, 'oven-wall');
   expect(bands).toHaveLength(1);
-  expect(areas).toMatchObject([{ productId: 'honey-hex', pattern: { kind: 'hexagon' } }]);
+  expect(insets).toMatchObject([{ productId: 'honey-hex', pattern: { kind: 'hexagon' } }]);
 });
 
 test('stones of an ashlar are chosen on the drawing, split, locked and drawn again', async ({ page }) => {

@@ -7,7 +7,12 @@ const isData = (value: unknown): value is Data => typeof value === 'object' && v
 const listOf = (value: unknown): readonly unknown[] => (Array.isArray(value) ? value : []);
 
 /** Each brings a job file of its version one version forward; what it can't read it leaves for the check that follows. */
-export const MIGRATIONS: Readonly<Record<number, (job: Data) => Data>> = { 1: measureFromEdges, 2: nameFaces, 3: listPacks };
+export const MIGRATIONS: Readonly<Record<number, (job: Data) => Data>> = {
+  1: measureFromEdges,
+  2: nameFaces,
+  3: listPacks,
+  4: nameInsets,
+};
 
 /** Brings parsed JSON of an older job file to the version this code reads. */
 export function bringForward(job: Data): Data {
@@ -60,4 +65,14 @@ function listPacks(job: Data): Data {
     return [item, { ...rest, packs: [{ size: bagKg ?? cartridgeMl, price }] }];
   });
   return { ...job, prices: Object.fromEntries(listed) as unknown };
+}
+
+/** Version 4 called insets areas, a word that also means square metres. */
+function nameInsets(job: Data): Data {
+  const surface = (data: unknown): unknown => {
+    if (!isData(data) || !('areas' in data)) return data;
+    const { areas, ...rest } = data;
+    return { ...rest, insets: areas };
+  };
+  return { ...job, surfaces: listOf(job['surfaces']).map(surface) };
 }

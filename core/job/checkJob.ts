@@ -65,44 +65,46 @@ function checkSurface(job: Pick<Job, 'products'>, surface: Surface): Issue[] {
 
 /** Borders, bands and insets: their tiles are there and there is room for them. */
 function checkFields({ products }: Pick<Job, 'products'>, surface: Surface): Issue[] {
-  const { border, bands, areas } = surface;
-  if (border === null && bands.length + areas.length === 0) return [];
+  const { border, bands, insets } = surface;
+  if (border === null && bands.length + insets.length === 0) return [];
   const edging = (productId: string, path: Issue['path']): Issue[] => {
     const product = products.find(({ id }) => id === productId);
     if (!product) return [issue('surface/no-such-product', path, { productId })];
     return product.shape.kind === 'rectangle' ? [] : [issue('border/not-rectangular', path, { name: product.name })];
   };
-  const inset = areas.flatMap((area, k) => [
-    ...checkLaying(area, products).map((found) => ({ ...found, path: ['areas', k, ...found.path] })),
-    ...(area.border ? edging(area.border.productId, ['areas', k, 'border', 'productId']) : []),
+  const setIn = insets.flatMap((inset, k) => [
+    ...checkLaying(inset, products).map((found) => ({ ...found, path: ['insets', k, ...found.path] })),
+    ...(inset.border ? edging(inset.border.productId, ['insets', k, 'border', 'productId']) : []),
   ]);
   const tiles = [
     ...(border ? edging(border.productId, ['border', 'productId']) : []),
     ...bands.flatMap(({ productId }, k) => edging(productId, ['bands', k, 'productId'])),
-    ...inset,
+    ...setIn,
   ];
   return tiles.length > 0 ? tiles : checkRoom(surface, products);
 }
 
 /** Whether borders and insets find room on the surface, and insets keep clear of each other. */
 function checkRoom(surface: Surface, products: readonly Product[]): Issue[] {
-  const { region, ring, areas } = fieldsOf(surface);
-  const outside = surface.areas.flatMap(({ name, id }, k) =>
-    areas.some(({ area, region: own }) => area.id === id && own.length > 0) ? [] : [issue('area/outside', ['areas', k, 'from'], { name })],
+  const { region, ring, insets } = fieldsOf(surface);
+  const outside = surface.insets.flatMap(({ name, id }, k) =>
+    insets.some(({ inset, region: own }) => inset.id === id && own.length > 0)
+      ? []
+      : [issue('inset/outside', ['insets', k, 'from'], { name })],
   );
-  const overlaps = areas.flatMap((one, k) =>
-    areas
+  const overlaps = insets.flatMap((one, k) =>
+    insets
       .slice(0, k)
       .filter((other) => intersect([[one.ring]], [[other.ring]]).length > 0)
-      .map((other) => issue('area/overlap', ['areas', k, 'from'], { name: one.area.name, other: other.area.name })),
+      .map((other) => issue('inset/overlap', ['insets', k, 'from'], { name: one.inset.name, other: other.inset.name })),
   );
   const borders = [
     { border: surface.border, ring, jointMm: surface.jointMm, path: ['border'] },
-    ...areas.map((placed, k) => ({
-      border: placed.area.border,
+    ...insets.map((placed, k) => ({
+      border: placed.inset.border,
       ring: placed.ring,
-      jointMm: placed.area.jointMm,
-      path: ['areas', k, 'border'],
+      jointMm: placed.inset.jointMm,
+      path: ['insets', k, 'border'],
     })),
   ].flatMap(({ border, ring: around, jointMm, path }) =>
     border && !hasRoomForBorder(around, region, border, products, jointMm) ? [issue('border/no-room', path)] : [],
@@ -142,9 +144,9 @@ function checkTile(job: Pick<Job, 'products'>, surface: Surface): Issue[] {
 /** Counts what a surface and its insets would be made of, before any of it is worked out. */
 function checkCount({ products }: Pick<Job, 'products'>, surface: Surface): Issue[] {
   const own = { laying: surface, box: boxOf(outlineOf(surface.measured.shape).ring), path: [] as Issue['path'] };
-  const insets = surface.areas.map((area, k) => {
-    const { widthMm, heightMm } = fixtureSize(area.outline);
-    return { laying: area, box: { minX: 0, minY: 0, maxX: widthMm, maxY: heightMm }, path: ['areas', k] };
+  const insets = surface.insets.map((inset, k) => {
+    const { widthMm, heightMm } = fixtureSize(inset.outline);
+    return { laying: inset, box: { minX: 0, minY: 0, maxX: widthMm, maxY: heightMm }, path: ['insets', k] };
   });
   return [own, ...insets].flatMap(({ laying, box, path }) => {
     const { pieces, cutPieces } = estimatePieces(laying, products, box);

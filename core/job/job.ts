@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { bandSchema, borderSchema } from '../pattern/edging.ts';
 import { layingFields } from '../pattern/laying.ts';
-import { areaSchema } from '../setout/fields/area.ts';
+import { insetSchema } from '../setout/fields/inset.ts';
 import { setoutChoiceSchema } from '../setout/weigh/setoutChoice.ts';
 import { linkSchema } from '../surface/link.ts';
 import { PRACTICES } from '../surface/levels/flatness.ts';
@@ -12,7 +12,7 @@ import { consumptionSchema } from '../takeoff/consumption.ts';
 import { tapeSchema } from '../units/tape.ts';
 
 /** The version of the job file this code writes; files of a newer one are refused. */
-export const JOB_VERSION = 4;
+export const JOB_VERSION = 5;
 
 /** How many a job may hold of each. */
 export const MOST = { surfaces: 200, products: 500, links: 400 } as const;
@@ -36,7 +36,7 @@ export const surfaceSchema = z.strictObject({
   setout: setoutChoiceSchema,
   border: borderSchema.nullable().default(null).describe('Tiles that frame the surface; null for none'),
   bands: z.array(bandSchema).max(20).default([]),
-  areas: z.array(areaSchema).max(40).default([]).describe('Insets with a tiling of their own'),
+  insets: z.array(insetSchema).max(40).default([]).describe('Insets with a tiling of their own'),
   laid: z.boolean().default(false).describe('Whether the work on it is done'),
 });
 

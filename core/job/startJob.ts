@@ -51,7 +51,7 @@ export function startSurfaceOf(job: Job, id: string, name: string, kind: Surface
 export const PLAIN_LAYING = { parts: {}, turnDeg: 0, mirrored: false, colours: ONE_COLOUR, partColours: {} } as const;
 
 /** No border, band or inset; grout of a middling grey. */
-const NOTHING_SET_IN = { jointColour: '#8f969b', border: null, bands: [], areas: [], laid: false };
+const NOTHING_SET_IN = { jointColour: '#8f969b', border: null, bands: [], insets: [], laid: false };
 
 /** A shape with nothing on it yet. */
 export const startMeasured = (shape: Shape): Surface['measured'] => ({

@@ -8,7 +8,7 @@ import { turnRepeat } from './turnRepeat.ts';
 
 const idSchema = z.string().min(1).max(40);
 
-/** What is laid in a field and how: the fields of a schema that a surface and an area share. */
+/** What is laid in a field and how: the fields of a schema that a surface and an inset share. */
 export const layingFields = {
   productId: idSchema,
   parts: z.record(z.string().max(20), idSchema).default({}).describe('The tiles of the other parts of the pattern, such as the dot, by id'),

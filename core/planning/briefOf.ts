@@ -15,8 +15,8 @@ export function briefOf({ products, consumption, practice }: PlanRules, surface:
 }
 
 /** Every tile that a surface names, by id. */
-function tilesNamedBy({ bands, areas, ...surface }: Surface): ReadonlySet<string> {
-  const laid = [surface, ...areas];
+function tilesNamedBy({ bands, insets, ...surface }: Surface): ReadonlySet<string> {
+  const laid = [surface, ...insets];
   return new Set([
     ...laid.flatMap((own) => [
       own.productId,

@@ -9,7 +9,7 @@ import { boxOf, ringArea } from '../geometry/ring.ts';
 import { JOB_VERSION, type Job } from '../job/job.ts';
 import { measurementTitle } from '../messages/en/measurements.ts';
 import { repeatRoom } from '../job/repeatSurface.ts';
-import { startJob } from '../job/startJob.ts';
+import { PLAIN_LAYING, startJob } from '../job/startJob.ts';
 import { startSet } from '../job/startSet.ts';
 import { METRIC_TAPE } from '../units/tape.ts';
 import { lengthAt, measurementsOf, setLengthAt } from './measurements.ts';
@@ -134,14 +134,36 @@ test('the largest 3-4-5 triangle that fits, and what its third side says', () =>
   expect(readThirdSide(triangle, 4300, 5000)).toBeNull();
 });
 
-test('every older version of the job file has its migration, and a fixture lands where it was', () => {
+const RUG = {
+  id: 'rug',
+  name: 'Rug',
+  outline: { kind: 'rectangle', widthMm: 400, heightMm: 300 },
+  from: [
+    { edge: 'left', mm: 700 },
+    { edge: 'bottom', mm: 600 },
+  ],
+  border: null,
+  setout: { x: { rule: 'best' }, y: { rule: 'best' } },
+};
+
+test('every older version of the job file has its migration, and each does its part', () => {
   expect(Object.keys(MIGRATIONS).map(Number)).toEqual(Array.from({ length: JOB_VERSION - 1 }, (_, k) => k + 1));
   const job = jobWith({ kind: 'room', widthMm: 2640, depthMm: 1985, heightMm: 1200 });
   const old = JSON.parse(JSON.stringify({ ...job, version: 1, links: [], rooms: [], surfaces: [{ ...job.surfaces[0], roomId: null }] }));
   old.surfaces[0].measured.fixtures = [
     { id: 'p', name: 'Pipe', outline: { kind: 'round', diameterMm: 110 }, fromX: 'right', xMm: 420, fromY: 'top', yMm: 310 },
   ];
+  // Version 4 called insets areas, version 3 knew one pack of a material, version 2 directional tiles alone.
+  const { insets, ...first } = old.surfaces[0];
+  old.surfaces[0] = { ...first, areas: [{ ...RUG, ...PLAIN_LAYING, productId: job.products[0].id, jointMm: 3, pattern: first.pattern }] };
+  old.prices.grout = { bagKg: 5, price: 17 };
+  const { face, ...tile } = old.products[0];
+  old.products[0] = { ...tile, directional: true };
   const read = readJob(old);
+  expect([insets, face]).toEqual([[], 'plain']);
+  expect(read.ok && read.value.surfaces[0].insets.map(({ id, outline }) => [id, outline])).toEqual([[RUG.id, RUG.outline]]);
+  expect(read.ok && read.value.prices.grout.packs).toEqual([{ size: 5, price: 17 }]);
+  expect(read.ok && read.value.products[0].face).toBe('directional');
   expect(read.ok && read.value.surfaces[0].measured.fixtures[0].from).toEqual([
     { edge: 'right', mm: 420 },
     { edge: 'top', mm: 310 },

@@ -86,7 +86,7 @@ function randomExtras(next: Next, pick: <T>(items: readonly T[]) => T, [first, s
   if (next() < 0.75) return { border };
   return {
     border,
-    areas: [
+    insets: [
       {
         id: 'rug',
         name: 'Rug',

@@ -21,7 +21,7 @@ import { useMeasureOverlay } from './measure/useMeasureOverlay.ts';
 import { useSetoutMoves } from './setout/useSetoutMoves.ts';
 import SurfaceHead from './SurfaceHead.vue';
 import TilePanel from './tile/TilePanel.vue';
-import { useAreaMoves } from './tile/setIn/useAreaMoves.ts';
+import { useInsetMoves } from './tile/setIn/useInsetMoves.ts';
 import { useGiveNext } from './tile/colours/useGiveNext.ts';
 import { useBoardKeys, type BoardHandle } from './useBoardKeys.ts';
 import { useOpenJob } from './useOpenJob.ts';
@@ -41,9 +41,9 @@ const faces = computed(() => facesOf(jobs.job ?? { products: [] }, surface.value
 const tape = computed(() => (jobs.job && surface.value ? tapeOf(jobs.job, surface.value) : METRIC_TAPE));
 const moves = useSetoutMoves(surface, drawing, tape);
 const measureMoves = useMeasureMoves(surface, drawing, tape);
-const areaMoves = useAreaMoves(surface, tape);
+const insetMoves = useInsetMoves(surface, tape);
 /** What can be taken hold of on the drawing in this step. */
-const held = computed(() => ({ measure: measureMoves, tile: areaMoves, setout: null, cuts: null })[props.step]);
+const held = computed(() => ({ measure: measureMoves, tile: insetMoves, setout: null, cuts: null })[props.step]);
 const overlay = useMeasureOverlay(surface, drawing);
 const giveNext = useGiveNext(surface, drawing);
 const boardRef = useTemplateRef<BoardHandle>('boardRef');
@@ -60,7 +60,7 @@ const show = computed(() => {
 });
 const chosenPieces = computed(() => {
   if (props.step === 'tile' && board.tilePart === 'pattern' && board.chosenStones.length > 0) {
-    const field = drawing.value?.fields.findIndex(({ id }) => id === (board.chosenArea ?? 'main'));
+    const field = drawing.value?.fields.findIndex(({ id }) => id === (board.chosenInset ?? 'main'));
     return (cuts.value ?? []).filter((piece) => piece.field === field && board.chosenStones.includes(piece.address.piece));
   }
   if (props.step !== 'cuts' || !cuts.value || !plan.value) return [];
@@ -83,7 +83,7 @@ function tap(at: Point): void {
 }
 /** A tapped stone of an ashlar is chosen, a second one with it; a third takes their place. */
 function chooseStone(at: Point): void {
-  const field = drawing.value?.fields.find(({ id }) => id === (board.chosenArea ?? 'main'));
+  const field = drawing.value?.fields.find(({ id }) => id === (board.chosenInset ?? 'main'));
   const address =
     field?.layout.repeat.pieces[0].cutFrom || surface.value?.pattern.kind === 'ashlar' ? field && addressAt(field.layout, at) : null;
   const stone = address?.piece;
@@ -126,7 +126,7 @@ const move = (by: Point): void => moves.moveBy(by);
           This setout could not be computed. Undo the last change, or change a size; nothing is lost.
         </p>
         <PlanProgressBar
-          v-if="board.preview === null && board.measuredPreview === null && board.areasPreview === null"
+          v-if="board.preview === null && board.measuredPreview === null && board.insetsPreview === null"
           :progress="progress"
           :stopped="isStopped"
           @stop="stop"

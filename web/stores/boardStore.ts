@@ -33,16 +33,16 @@ export const useBoardStore = defineStore('board', () => {
   /** The measurements while a hand drags a corner or a fixture. */
   const measuredPreview = shallowRef<Surface['measured'] | null>(null);
   /** The insets while a hand drags one of them. */
-  const areasPreview = shallowRef<Surface['areas'] | null>(null);
+  const insetsPreview = shallowRef<Surface['insets'] | null>(null);
   /** What would be laid, while a hand rests on its picture: on the whole surface, or on an inset. */
-  const layingPreview = shallowRef<{ readonly areaId: string | null; readonly laying: Laying } | null>(null);
+  const layingPreview = shallowRef<{ readonly insetId: string | null; readonly laying: Laying } | null>(null);
   const measurePart = ref<MeasurePart>('shape');
   const tilePart = ref<TilePart>('tile');
   /** Whether the tile step shows the surface as it will look, instead of the working drawing. */
   const finished = ref(false);
   /** Stones of an ashlar that are being changed, by their place in its cell: one or two. */
   const chosenStones = ref<readonly number[]>([]);
-  const chosenArea = ref<string | null>(null);
+  const chosenInset = ref<string | null>(null);
   const chosenEdge = ref<string>('left');
   const chosenFixture = ref<string | null>(null);
   const chosenGroup = ref<string | null>(null);
@@ -54,11 +54,11 @@ export const useBoardStore = defineStore('board', () => {
   function clear(): void {
     preview.value = null;
     measuredPreview.value = null;
-    areasPreview.value = null;
+    insetsPreview.value = null;
     layingPreview.value = null;
     chosenEdge.value = 'left';
     chosenFixture.value = null;
-    chosenArea.value = null;
+    chosenInset.value = null;
     chosenStones.value = [];
     chosenGroup.value = null;
     chosenLabel.value = null;
@@ -68,13 +68,13 @@ export const useBoardStore = defineStore('board', () => {
   return {
     preview,
     measuredPreview,
-    areasPreview,
+    insetsPreview,
     layingPreview,
     measurePart,
     tilePart,
     finished,
     chosenStones,
-    chosenArea,
+    chosenInset,
     chosenEdge,
     chosenFixture,
     chosenGroup,

@@ -30,7 +30,7 @@ export function useSurfacePlan(surfaceId: Ref<string>) {
     const preview = {
       ...(board.preview ? { setout: board.preview } : {}),
       ...(board.measuredPreview ? { measured: board.measuredPreview } : {}),
-      ...(board.areasPreview ? { areas: board.areasPreview } : {}),
+      ...(board.insetsPreview ? { insets: board.insetsPreview } : {}),
     };
     const moving = Object.keys(preview).length > 0;
     return { job: moving ? withPreview(jobs.job, surface.value, preview) : jobs.job, surfaceId: surfaceId.value };
@@ -40,9 +40,9 @@ export function useSurfacePlan(surfaceId: Ref<string>) {
   const shown = computed<Wanted | null>(() => {
     const { layingPreview } = board;
     if (!wanted.value || !surface.value || !layingPreview) return wanted.value;
-    const { areaId, laying } = layingPreview;
-    const areas = surface.value.areas.map((area) => (area.id === areaId ? { ...area, ...laying } : area));
-    return { ...wanted.value, job: withPreview(wanted.value.job, surface.value, areaId === null ? laying : { areas }) };
+    const { insetId, laying } = layingPreview;
+    const insets = surface.value.insets.map((inset) => (inset.id === insetId ? { ...inset, ...laying } : inset));
+    return { ...wanted.value, job: withPreview(wanted.value.job, surface.value, insetId === null ? laying : { insets }) };
   });
 
   const drawn = useLatest<Wanted, Answer<Drawing>>(shown, async (input) => ({

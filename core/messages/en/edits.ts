@@ -17,7 +17,7 @@ const FIELD_NAMES: Readonly<Record<string, string>> = {
   roles: 'role of an edge',
   gapsMm: 'perimeter gaps',
   edgeGapsMm: 'gap at an edge',
-  areas: 'inset',
+  insets: 'inset',
   lengthMm: 'length',
   widthMm: 'width',
   heightMm: 'height',

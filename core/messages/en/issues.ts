@@ -120,8 +120,8 @@ export const ISSUE_WORDS = {
   'colours/other-size': ({ name, first }) => `"${name}" differs from "${first}" in size or outline, so they can't be mixed in one pattern.`,
   'border/no-room': () => 'The surface has sides too short for this border. Expected a narrower border, or one nearer the edge.',
   'border/not-rectangular': ({ name }) => `"${name}" is no rectangle; a border or band is laid from rectangular tiles.`,
-  'area/outside': ({ name }) => `The inset "${name}" lies outside the field. Measure it from the edges again.`,
-  'area/overlap': ({ name, other }) => `The insets "${name}" and "${other}" lie over each other. Move one, or make it smaller.`,
+  'inset/outside': ({ name }) => `The inset "${name}" lies outside the field. Measure it from the edges again.`,
+  'inset/overlap': ({ name, other }) => `The insets "${name}" and "${other}" lie over each other. Move one, or make it smaller.`,
   'tile/too-many-stones': ({ pieces, most }) =>
     `This makes about ${pieces} stones, each cut by itself. Expected at most ${most}: take a larger module.`,
   'tile/too-many-pieces': ({ name, pieces, most }) =>

@@ -4,7 +4,7 @@ import { mixOf, type LaidPattern } from '../../pattern/laying.ts';
 import type { Address, Layout } from '../place/layout.ts';
 
 /** What a field is within its surface. */
-export type FieldKind = 'main' | 'beyondBand' | 'band' | 'border' | 'area';
+export type FieldKind = 'main' | 'beyondBand' | 'band' | 'border' | 'inset';
 
 /** One stretch of tiling that is laid by one repeat: the whole surface, or a border, a band, an inset within it. */
 export interface Field {

@@ -9,7 +9,7 @@ import type { SurfacePlan } from '../../planning/planned.ts';
 import { PLAIN_LAYING } from '../../job/startJob.ts';
 import { madeUpTiles } from '../../madeUp/tiles.ts';
 import { jobOfOne } from '../../trials/testJob.ts';
-import type { Area } from './area.ts';
+import type { Inset } from './inset.ts';
 import { forEachWhole, tileRing } from '../place/layout.ts';
 
 const jobOf = (surface: Partial<Surface>, size: [number, number] = [3000, 2400]): Job => {
@@ -26,7 +26,7 @@ const piecesOf = ({ layout }: SurfacePlan['fields'][number]): Polygon[] => {
   forEachWhole(layout, (address) => whole.push([tileRing(layout, address)]));
   return [...whole, ...layout.cutTiles.flatMap(({ polygons }) => polygons)];
 };
-const rug: Area = {
+const rug: Inset = {
   ...PLAIN_LAYING,
   id: 'rug',
   name: 'Rug',
@@ -47,8 +47,8 @@ const BORDER = { productId: 'net-trim', run: 'along', corners: 'mitred', fromEdg
 function expectApart(plan: SurfacePlan): void {
   const fields = plan.fields.map(piecesOf);
   fields.forEach((own, k) => {
-    const area = polygonsArea(own);
-    expect(Math.abs(sharedArea(own, plan.traced.region) - area)).toBeLessThan(1 + area * 1e-6);
+    const laidMm2 = polygonsArea(own);
+    expect(Math.abs(sharedArea(own, plan.traced.region) - laidMm2)).toBeLessThan(1 + laidMm2 * 1e-6);
     for (const other of fields.slice(0, k)) expect(sharedArea(own, other)).toBeLessThan(1);
   });
 }
@@ -112,7 +112,7 @@ describe('a band', () => {
 
 describe('an inset', () => {
   test('has a tiling of its own, a joint away from the field on every side; both tiles are ordered', () => {
-    const plan = planned(jobOf({ areas: [rug] }));
+    const plan = planned(jobOf({ insets: [rug] }));
     expectApart(plan);
     const own = plan.fields.find(({ id }) => id === 'rug');
     expect(own && polygonsArea(piecesOf(own)) / (1300 * 900)).toBeGreaterThan(0.95);
@@ -125,13 +125,13 @@ describe('an inset', () => {
     );
   });
   test('may be round, and may have a border; out of the field or over another it is refused', () => {
-    expectApart(planned(jobOf({ areas: [{ ...rug, outline: { kind: 'round', diameterMm: 1000 } }] })));
-    const bordered = planned(jobOf({ areas: [{ ...rug, border: BORDER }] }));
+    expectApart(planned(jobOf({ insets: [{ ...rug, outline: { kind: 'round', diameterMm: 1000 } }] })));
+    const bordered = planned(jobOf({ insets: [{ ...rug, border: BORDER }] }));
     expectApart(bordered);
     expect(bordered.fields.filter(({ kind }) => kind === 'border')).toHaveLength(4);
-    const far = { ...rug, from: [{ edge: 'left', mm: 9000 }, rug.from[1]] } as Area;
-    expect(checkJob(jobOf({ areas: [far] })).map(({ code }) => code)).toEqual(['area/outside']);
-    expect(checkJob(jobOf({ areas: [rug, { ...rug, id: 'two', name: 'Two' }] })).map(({ code }) => code)).toEqual(['area/overlap']);
+    const far = { ...rug, from: [{ edge: 'left', mm: 9000 }, rug.from[1]] } as Inset;
+    expect(checkJob(jobOf({ insets: [far] })).map(({ code }) => code)).toEqual(['inset/outside']);
+    expect(checkJob(jobOf({ insets: [rug, { ...rug, id: 'two', name: 'Two' }] })).map(({ code }) => code)).toEqual(['inset/overlap']);
   });
 });
 

@@ -4,28 +4,28 @@ import type { Point } from '../../geometry/point.ts';
 import type { Polygon, Ring } from '../../geometry/ring.ts';
 import type { Border } from '../../pattern/edging.ts';
 import { traceSurface, type Traced } from '../../surface/traceSurface.ts';
-import type { Area } from './area.ts';
+import type { Inset } from './inset.ts';
 import { candidatePlacer, chooseSetout } from '../weigh/chooseSetout.ts';
 import type { Field } from './field.ts';
 import { groundOf, groundWithin } from './ground.ts';
 import { runSize } from './layBorder.ts';
 import { splitBorder } from './splitBorder.ts';
-import { openField, placeAreas, withoutAreas, type Chosen, type OpenField, type PlacedArea } from './placeFields.ts';
+import { openField, placeInsets, withoutInsets, type Chosen, type OpenField, type PlacedInset } from './placeFields.ts';
 
 /** What is chosen for a whole surface. */
 interface ChosenSurface extends Chosen {
   readonly measured: Measured;
-  readonly areas: readonly Area[];
+  readonly insets: readonly Inset[];
 }
 
 /** Where a surface's tiles may lie before anything is set in, and where its insets come to lie. */
-export function fieldsOf(surface: Pick<ChosenSurface, 'areas' | 'measured' | 'jointMm'>): {
+export function fieldsOf(surface: Pick<ChosenSurface, 'insets' | 'measured' | 'jointMm'>): {
   readonly region: readonly Polygon[];
   readonly ring: Ring;
-  readonly areas: readonly PlacedArea[];
+  readonly insets: readonly PlacedInset[];
 } {
   const { region, frame } = traceSurface(surface.measured);
-  return { region, ring: frame, areas: placeAreas(surface.areas, surface.measured, region, surface.jointMm) };
+  return { region, ring: frame, insets: placeInsets(surface.insets, surface.measured, region, surface.jointMm) };
 }
 
 const NOTHING_IN_IT = { beside: [], standing: [] } as const;
@@ -46,16 +46,16 @@ export function hasRoomForBorder(
 /** Opens the main field of a surface; its insets are set out each for itself. */
 export function openSurface(surface: ChosenSurface, traced: Traced, products: readonly Product[]): OpenField {
   const whole = groundOf(traced);
-  const areas = placeAreas(surface.areas, surface.measured, whole.region, surface.jointMm);
-  const ground = areas.length === 0 ? whole : { ...whole, region: withoutAreas(whole.region, areas) };
+  const insets = placeInsets(surface.insets, surface.measured, whole.region, surface.jointMm);
+  const ground = insets.length === 0 ? whole : { ...whole, region: withoutInsets(whole.region, insets) };
   const main = openField('main', 'main', traced.frame, ground, surface, products);
-  return { ...main, fixed: [...main.fixed, ...areas.flatMap((placed) => layArea(placed, whole.standing, products))] };
+  return { ...main, fixed: [...main.fixed, ...insets.flatMap((placed) => layInset(placed, whole.standing, products))] };
 }
 
 /** Sets an inset out within its own outline. */
-function layArea({ area, ring, region }: PlacedArea, standing: readonly Point[], products: readonly Product[]): Field[] {
-  const ground = groundWithin(ring, region, { beside: [], standing }, (k) => ({ id: `${area.id}-${k}`, role: 'wall' }));
-  const open = openField(area.id, 'area', ring, ground, { ...area, bands: [] }, products);
+function layInset({ inset, ring, region }: PlacedInset, standing: readonly Point[], products: readonly Product[]): Field[] {
+  const ground = groundWithin(ring, region, { beside: [], standing }, (k) => ({ id: `${inset.id}-${k}`, role: 'wall' }));
+  const open = openField(inset.id, 'inset', ring, ground, { ...inset, bands: [] }, products);
   const place = candidatePlacer(open);
-  return [...place.lay(chooseSetout(place, area.setout)).fields, ...open.fixed];
+  return [...place.lay(chooseSetout(place, inset.setout)).fields, ...open.fixed];
 }

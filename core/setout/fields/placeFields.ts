@@ -7,7 +7,7 @@ import { fixtureRing, lineOfEdge, placeFixture } from '../../surface/fixture.ts'
 import { outlineOf } from '../../surface/shapes/registry.ts';
 import type { Measured } from '../../surface/surface.ts';
 import type { Product } from '../../tile/product.ts';
-import type { Area } from './area.ts';
+import type { Inset } from './inset.ts';
 import type { Field } from './field.ts';
 import type { Placement } from '../place/layout.ts';
 import { placeRepeat } from '../place/placeRepeat.ts';
@@ -93,8 +93,8 @@ function flatBox(region: readonly Polygon[], { origin, turnDeg }: Placement): Bo
 }
 
 /** Where an inset lies, and the part of a region that it takes. */
-export interface PlacedArea {
-  readonly area: Area;
+export interface PlacedInset {
+  readonly inset: Inset;
   readonly ring: Ring;
   /** With the joint round it; where the tiles of the surface end. */
   readonly clearRing: Ring;
@@ -102,17 +102,17 @@ export interface PlacedArea {
 }
 
 /** Places insets from the edges they are measured from; one whose measures lead nowhere is left out. */
-export function placeAreas(areas: readonly Area[], measured: Measured, region: readonly Polygon[], jointMm: number): PlacedArea[] {
+export function placeInsets(insets: readonly Inset[], measured: Measured, region: readonly Polygon[], jointMm: number): PlacedInset[] {
   const { ring, edgeIds } = outlineOf(measured.shape);
-  return areas.flatMap((area): PlacedArea[] => {
-    const [a, b] = area.from.map(({ edge }) => lineOfEdge(ring, edgeIds, edge));
-    const place = a && b ? placeFixture(area, [a, b]) : null;
+  return insets.flatMap((inset): PlacedInset[] => {
+    const [a, b] = inset.from.map(({ edge }) => lineOfEdge(ring, edgeIds, edge));
+    const place = a && b ? placeFixture(inset, [a, b]) : null;
     if (!place) return [];
-    const outline = fixtureRing(area, place);
-    return [{ area, ring: outline, clearRing: fixtureRing(area, place, jointMm), region: intersect([[outline]], region) }];
+    const outline = fixtureRing(inset, place);
+    return [{ inset, ring: outline, clearRing: fixtureRing(inset, place, jointMm), region: intersect([[outline]], region) }];
   });
 }
 
 /** A region without the insets in it and the joint round each. */
-export const withoutAreas = (region: readonly Polygon[], areas: readonly PlacedArea[]): readonly Polygon[] =>
-  areas.reduce<readonly Polygon[]>((rest, { clearRing }) => difference(rest, [[clearRing]]), region);
+export const withoutInsets = (region: readonly Polygon[], insets: readonly PlacedInset[]): readonly Polygon[] =>
+  insets.reduce<readonly Polygon[]>((rest, { clearRing }) => difference(rest, [[clearRing]]), region);

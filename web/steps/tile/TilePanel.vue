@@ -17,14 +17,14 @@ const props = defineProps<{ job: Job; surface: Surface; tape: Tape; plan: Surfac
 const board = useBoardStore();
 const edited = useLaying(
   () => props.surface,
-  () => board.chosenArea,
+  () => board.chosenInset,
 );
 const { laying } = edited;
 /** No inset has this id: it is not one that a field can have. */
 const WHOLE = '*';
 const fields = computed(() => [
   { value: WHOLE, label: 'The whole surface' },
-  ...props.surface.areas.map(({ id, name }) => ({ value: id, label: name })),
+  ...props.surface.insets.map(({ id, name }) => ({ value: id, label: name })),
 ]);
 </script>
 
@@ -42,9 +42,9 @@ const fields = computed(() => [
   <ChoiceField
     v-if="fields.length > 1 && board.tilePart !== 'setIn'"
     label="For"
-    :value="board.chosenArea ?? WHOLE"
+    :value="board.chosenInset ?? WHOLE"
     :options="fields"
-    @choose="board.chosenArea = $event === WHOLE ? null : $event"
+    @choose="board.chosenInset = $event === WHOLE ? null : $event"
   />
   <TileForm v-if="board.tilePart === 'tile'" :job="job" :surface="surface" :tape="tape" :laying="laying" :edited="edited" />
   <PatternForm

@@ -13,9 +13,9 @@ export interface EditedLaying {
 }
 
 /** The laying of a whole surface, or of one of its insets. */
-export function useLaying(surface: () => Surface, areaId: () => string | null): EditedLaying {
-  const holderIn = (target: Surface, inset = areaId()): Surface | Surface['areas'][number] | null =>
-    inset === null ? target : (target.areas.find(({ id }) => id === inset) ?? null);
+export function useLaying(surface: () => Surface, insetId: () => string | null): EditedLaying {
+  const holderIn = (target: Surface, inset = insetId()): Surface | Surface['insets'][number] | null =>
+    inset === null ? target : (target.insets.find(({ id }) => id === inset) ?? null);
   const editOf = (surfaceId: () => string, inset: () => string | null): EditedLaying['put'] => {
     const edit = useEditSurface(surfaceId);
     return (label, next) =>
@@ -26,9 +26,9 @@ export function useLaying(surface: () => Surface, areaId: () => string | null): 
   };
   return {
     laying: computed(() => holderIn(surface()) ?? surface()),
-    put: editOf(() => surface().id, areaId),
+    put: editOf(() => surface().id, insetId),
     putHere: () => {
-      const [surfaceId, inset] = [surface().id, areaId()];
+      const [surfaceId, inset] = [surface().id, insetId()];
       return editOf(
         () => surfaceId,
         () => inset,

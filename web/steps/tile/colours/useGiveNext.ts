@@ -14,18 +14,18 @@ export function useGiveNext(surface: Ref<Surface | null>, drawing: Ref<Drawing |
   const edit = useEditSurface(() => surface.value?.id ?? '');
 
   /** The field that a position lies in: the surface's own or an inset's; borders and bands are of one tile. */
-  function fieldAt(at: Point): { field: Field; areaId: string | null } | null {
+  function fieldAt(at: Point): { field: Field; insetId: string | null } | null {
     if (!drawing.value || !isInside(at, drawing.value.traced.region)) return null;
-    const areas = surface.value?.areas.map(({ id }) => id) ?? [];
-    const mixed = drawing.value.fields.filter(({ kind }) => kind === 'main' || kind === 'area' || kind === 'beyondBand');
+    const insets = surface.value?.insets.map(({ id }) => id) ?? [];
+    const mixed = drawing.value.fields.filter(({ kind }) => kind === 'main' || kind === 'inset' || kind === 'beyondBand');
     const field = [...mixed].reverse().find((one) => addressAt(one.layout, at) !== null);
-    return field ? { field, areaId: areas.includes(field.id) ? field.id : null } : null;
+    return field ? { field, insetId: insets.includes(field.id) ? field.id : null } : null;
   }
 
   return (at) => {
     const found = fieldAt(at);
     if (!found) return;
-    const { field, areaId } = found;
+    const { field, insetId } = found;
     const address = addressAt(field.layout, at);
     if (!address) return;
     const { part } = field.layout.repeat.pieces[address.piece];
@@ -34,7 +34,7 @@ export function useGiveNext(surface: Ref<Surface | null>, drawing: Ref<Drawing |
     const count = mix.others.length + 1;
     const next = (colourAt(mix, field.layout.repeat, address, field.box) + 1) % count;
     edit('Tile of a piece', (target) => {
-      const holder = target.areas.find(({ id }) => id === areaId) ?? target;
+      const holder = target.insets.find(({ id }) => id === insetId) ?? target;
       const colours = part === null ? holder.colours : holder.partColours[part];
       colours.byHand[placeName(address)] = next;
     });

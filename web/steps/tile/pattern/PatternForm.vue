@@ -26,7 +26,7 @@ function rest(laying: Laying, event: PointerEvent): void {
   clearTimeout(resting);
   const { turnDeg, mirrored } = props.laying;
   resting = setTimeout(() => {
-    board.layingPreview = { areaId: board.chosenArea, laying: { ...laying, turnDeg, mirrored } };
+    board.layingPreview = { insetId: board.chosenInset, laying: { ...laying, turnDeg, mirrored } };
   }, REST_MS);
 }
 function leave(): void {

@@ -14,7 +14,7 @@ import { useBoardStore } from '../../../stores/boardStore.ts';
 import { nextId } from '../../newId.ts';
 import { useAttempt } from '../../useAttempt.ts';
 import { useEditSurface } from '../../useEditSurface.ts';
-import AreaEditor from './AreaEditor.vue';
+import InsetEditor from './InsetEditor.vue';
 import BandRow from './BandRow.vue';
 import BorderFields from './BorderFields.vue';
 
@@ -57,14 +57,14 @@ function addArea(): void {
   const lines = [first, second].map((edge) => lineOfEdge(ring, edgeIds, edge));
   const centre = [(limits.minX + limits.maxX) / 2, (limits.minY + limits.maxY) / 2] as const;
   const mm = lines[0] && lines[1] ? measuresAt({ outline }, [lines[0], lines[1]], centre).map(Math.round) : [0, 0];
-  const id = nextId('inset', props.surface.areas);
+  const id = nextId('inset', props.surface.insets);
   const { productId, parts, jointMm, pattern } = props.surface;
   attempt(
-    edit('Add an inset', ({ areas }) => {
-      areas.push({
+    edit('Add an inset', ({ insets }) => {
+      insets.push({
         ...JSON.parse(JSON.stringify({ ...PLAIN_LAYING, productId, parts, jointMm, pattern })),
         id,
-        name: `Inset ${areas.length + 1}`,
+        name: `Inset ${insets.length + 1}`,
         outline,
         from: [
           { edge: first, mm: mm[0] },
@@ -78,14 +78,14 @@ function addArea(): void {
   );
 }
 
-function layArea(id: string): void {
-  board.chosenArea = id;
+function layInset(id: string): void {
+  board.chosenInset = id;
   board.tilePart = 'tile';
 }
-function removeArea(id: string): void {
-  board.chosenArea = null;
+function removeInset(id: string): void {
+  board.chosenInset = null;
   edit('Remove an inset', (surface) => {
-    surface.areas = surface.areas.filter((area) => area.id !== id);
+    surface.insets = surface.insets.filter((inset) => inset.id !== id);
   });
 }
 </script>
@@ -114,20 +114,20 @@ function removeArea(id: string): void {
   </section>
   <section class="stack">
     <h3>Insets</h3>
-    <p v-if="surface.areas.length > 0" class="soft small">Drag an inset on the drawing, or type where it lies.</p>
-    <p v-if="surface.areas.length === 0" class="soft small">
+    <p v-if="surface.insets.length > 0" class="soft small">Drag an inset on the drawing, or type where it lies.</p>
+    <p v-if="surface.insets.length === 0" class="soft small">
       A rug, a panel, or another floor within this one, with its own tile, pattern and border.
     </p>
-    <AreaEditor
-      v-for="area in surface.areas"
-      :key="area.id"
+    <InsetEditor
+      v-for="inset in surface.insets"
+      :key="inset.id"
       :job="job"
       :surface="surface"
-      :area="area"
+      :inset="inset"
       :plan="plan"
       :tape="tape"
-      @lay="layArea(area.id)"
-      @remove="removeArea(area.id)"
+      @lay="layInset(inset.id)"
+      @remove="removeInset(inset.id)"
     />
     <div>
       <Button severity="secondary" outlined @click="addArea"><PhPlus :size="18" />Add an inset</Button>

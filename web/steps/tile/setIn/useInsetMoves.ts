@@ -11,10 +11,10 @@ import { useBoardStore } from '../../../stores/boardStore.ts';
 import { toTapeStep } from '../../tapeStep.ts';
 import { useEditSurface } from '../../useEditSurface.ts';
 
-type Areas = Surface['areas'];
+type Insets = Surface['insets'];
 
 /** Insets that can be dragged on the drawing while they are set in; one drag is one change. */
-export function useAreaMoves(surface: Ref<Surface | null>, tape: Ref<Tape>) {
+export function useInsetMoves(surface: Ref<Surface | null>, tape: Ref<Tape>) {
   const board = useBoardStore();
   const edit = useEditSurface(() => surface.value?.id ?? '');
   const round = (mm: number): number => toTapeStep(mm, tape.value);
@@ -22,10 +22,10 @@ export function useAreaMoves(surface: Ref<Surface | null>, tape: Ref<Tape>) {
 
   const grips = computed<readonly Grip[]>(() => {
     if (!surface.value || board.tilePart !== 'setIn') return [];
-    const areas = board.areasPreview ?? surface.value.areas;
-    return fieldsOf({ ...surface.value, areas }).areas.map(({ area, ring }) => {
+    const insets = board.insetsPreview ?? surface.value.insets;
+    return fieldsOf({ ...surface.value, insets }).insets.map(({ inset, ring }) => {
       const { minX, minY, maxX, maxY } = boxOf(ring);
-      return { id: area.id, ring, at: [(minX + maxX) / 2, (minY + maxY) / 2] };
+      return { id: inset.id, ring, at: [(minX + maxX) / 2, (minY + maxY) / 2] };
     });
   });
 
@@ -34,33 +34,33 @@ export function useAreaMoves(surface: Ref<Surface | null>, tape: Ref<Tape>) {
     const grip = grips.value.find((one) => one.id === id);
     if (!surface.value || !grip) return;
     heldAt = add(heldAt ?? grip.at, by);
-    const { measured, areas } = surface.value;
+    const { measured, insets } = surface.value;
     const { ring } = fieldsOf(surface.value);
-    const moved = isInside(heldAt, [[ring]]) ? movedTo(areas, measured.shape, id, heldAt) : null;
-    if (moved) board.areasPreview = moved;
+    const moved = isInside(heldAt, [[ring]]) ? movedTo(insets, measured.shape, id, heldAt) : null;
+    if (moved) board.insetsPreview = moved;
   }
 
-  function movedTo(areas: Areas, shape: Surface['measured']['shape'], id: string, to: Point): Areas | null {
+  function movedTo(insets: Insets, shape: Surface['measured']['shape'], id: string, to: Point): Insets | null {
     const { ring, edgeIds } = outlineOf(shape);
-    const target = areas.find((area) => area.id === id);
+    const target = insets.find((inset) => inset.id === id);
     const [first, second] = target?.from.map(({ edge }) => lineOfEdge(ring, edgeIds, edge)) ?? [];
     if (!target || !first || !second) return null;
     const mm = measuresAt(target, [first, second], to).map(round);
-    const from: Areas[number]['from'] = [
+    const from: Insets[number]['from'] = [
       { ...target.from[0], mm: mm[0] },
       { ...target.from[1], mm: mm[1] },
     ];
-    return areas.map((area) => (area.id === id ? { ...area, from } : area));
+    return insets.map((inset) => (inset.id === id ? { ...inset, from } : inset));
   }
 
   function drop(): void {
-    const moved = board.areasPreview;
+    const moved = board.insetsPreview;
     heldAt = null;
     if (moved)
       edit('Drag inset', (target) => {
-        target.areas = moved;
+        target.insets = moved;
       });
-    board.areasPreview = null;
+    board.insetsPreview = null;
   }
 
   return { grips, move, drop };

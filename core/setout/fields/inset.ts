@@ -5,7 +5,7 @@ import { measureSchema, outlineSchema } from '../../surface/fixture.ts';
 import { setoutChoiceSchema } from '../weigh/setoutChoice.ts';
 
 /** An inset with a tiling of its own, placed from two edges as it is measured: a rug, a panel, another floor. */
-export const areaSchema = z.strictObject({
+export const insetSchema = z.strictObject({
   id: z.string().min(1).max(40),
   name: z.string().trim().min(1).max(60),
   outline: outlineSchema,
@@ -16,4 +16,4 @@ export const areaSchema = z.strictObject({
 });
 
 /** An inset; see the schema. */
-export type Area = z.infer<typeof areaSchema>;
+export type Inset = z.infer<typeof insetSchema>;

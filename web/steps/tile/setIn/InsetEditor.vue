@@ -16,17 +16,17 @@ import { useAttempt } from '../../useAttempt.ts';
 import { useEditSurface } from '../../useEditSurface.ts';
 import BorderFields from './BorderFields.vue';
 
-type Area = Surface['areas'][number];
+type Inset = Surface['insets'][number];
 
-const props = defineProps<{ job: Job; surface: Surface; area: Area; plan: SurfacePlan | null; tape: Tape }>();
+const props = defineProps<{ job: Job; surface: Surface; inset: Inset; plan: SurfacePlan | null; tape: Tape }>();
 const emit = defineEmits<{ remove: []; lay: [] }>();
 const edit = useEditSurface(() => props.surface.id);
 const { trouble, attempt } = useAttempt(() => props.tape);
-const laid = computed(() => `${productName(props.job, props.area.productId)}, ${describePattern(props.area.pattern).toLowerCase()}`);
+const laid = computed(() => `${productName(props.job, props.inset.productId)}, ${describePattern(props.inset.pattern).toLowerCase()}`);
 
-const change = (label: string, recipe: (area: Area) => void) =>
-  edit(`${props.area.name} ${label}`, ({ areas }) => {
-    const target = areas.find(({ id }) => id === props.area.id);
+const change = (label: string, recipe: (inset: Inset) => void) =>
+  edit(`${props.inset.name} ${label}`, ({ insets }) => {
+    const target = insets.find(({ id }) => id === props.inset.id);
     if (target) recipe(target);
   });
 const setSide = (key: 'widthMm' | 'heightMm' | 'diameterMm') => (mm: number) =>
@@ -34,17 +34,17 @@ const setSide = (key: 'widthMm' | 'heightMm' | 'diameterMm') => (mm: number) =>
     (outline as Record<string, unknown>)[key] = mm;
   });
 function setOutline(kind: 'rectangle' | 'round'): void {
-  const { widthMm, heightMm } = fixtureSize(props.area.outline);
+  const { widthMm, heightMm } = fixtureSize(props.inset.outline);
   attempt(
-    change('outline', (area) => {
-      area.outline = kind === 'round' ? { kind, diameterMm: Math.min(widthMm, heightMm) } : { kind, widthMm, heightMm };
+    change('outline', (inset) => {
+      inset.outline = kind === 'round' ? { kind, diameterMm: Math.min(widthMm, heightMm) } : { kind, widthMm, heightMm };
     }),
   );
 }
 function rename(name: string): string | null {
   if (name === '') return 'Expected a name for the inset.';
-  change('name', (area) => {
-    area.name = name;
+  change('name', (inset) => {
+    inset.name = name;
   });
   return null;
 }
@@ -53,31 +53,31 @@ function rename(name: string): string | null {
 <template>
   <div class="stack inset">
     <FieldGrid>
-      <TextField label="Name" :value="area.name" :longest="60" :commit="rename" />
+      <TextField label="Name" :value="inset.name" :longest="60" :commit="rename" />
       <SwitchField
         label="Outline"
-        :value="area.outline.kind === 'round' ? 'round' : 'rectangle'"
+        :value="inset.outline.kind === 'round' ? 'round' : 'rectangle'"
         :options="[
           { value: 'rectangle', label: 'Rectangle' },
           { value: 'round', label: 'Round' },
         ]"
         @choose="setOutline"
       />
-      <template v-if="area.outline.kind === 'rectangle'">
-        <LengthField label="Width" :mm="area.outline.widthMm" :tape="tape" :commit="setSide('widthMm')" positive />
-        <LengthField label="Height" :mm="area.outline.heightMm" :tape="tape" :commit="setSide('heightMm')" positive />
+      <template v-if="inset.outline.kind === 'rectangle'">
+        <LengthField label="Width" :mm="inset.outline.widthMm" :tape="tape" :commit="setSide('widthMm')" positive />
+        <LengthField label="Height" :mm="inset.outline.heightMm" :tape="tape" :commit="setSide('heightMm')" positive />
       </template>
       <LengthField
-        v-if="area.outline.kind === 'round'"
+        v-if="inset.outline.kind === 'round'"
         label="Diameter"
-        :mm="area.outline.diameterMm"
+        :mm="inset.outline.diameterMm"
         :tape="tape"
         :commit="setSide('diameterMm')"
         positive
       />
     </FieldGrid>
     <PlacedFrom
-      :placed="area"
+      :placed="inset"
       :surface="surface"
       :plan="plan"
       :tape="tape"
@@ -89,9 +89,9 @@ function rename(name: string): string | null {
       "
     />
     <BorderFields
-      v-if="area.outline.kind !== 'round'"
+      v-if="inset.outline.kind !== 'round'"
       :job="job"
-      :border="area.border"
+      :border="inset.border"
       :tape="tape"
       :commit="
         (border) =>
