@@ -1,4 +1,4 @@
-// Browser tests use Debian's Chromium, and pdftotext to read the sheets; installs them where they are missing.
+// Browser tests use Debian's Chromium, and pdftotext to read the papers; installs them where they are missing.
 import { spawnSync } from 'node:child_process';
 import { existsSync } from 'node:fs';
 

@@ -172,10 +172,10 @@ test('exports agree with the plan', async () => {
   expect(order).toContain(`,${materials[0].quantity},piece,${materials[0].packs[0].count},`);
   const file = await ask('GET', '/jobs/wall/exports/job');
   expect(file.body).toEqual(current);
-  const sheet = await ask('GET', '/jobs/wall/exports/sheet?surface=s');
-  expect(sheet.raw.subarray(0, 5).toString()).toBe('%PDF-');
-  expect(sheet.headers['content-disposition']).toContain('.pdf');
-  expect((await ask('GET', '/jobs/wall/exports/sheet?surface=no')).body.code).toBe('surface/not-found');
+  const paper = await ask('GET', '/jobs/wall/exports/paper?surface=s');
+  expect(paper.raw.subarray(0, 5).toString()).toBe('%PDF-');
+  expect(paper.headers['content-disposition']).toContain('.pdf');
+  expect((await ask('GET', '/jobs/wall/exports/paper?surface=no')).body.code).toBe('surface/not-found');
   expect((await ask('GET', '/jobs/wall/exports/__proto__')).body.code).toBe('export/not-found');
 });
 

@@ -2,11 +2,11 @@ import { cutsCsv, orderCsv } from '@azulejo/core/formats/csv';
 import { writeJobFile } from '@azulejo/core/formats/jobFile';
 import { planJson } from '@azulejo/core/formats/planJson';
 import type { ExportKind } from './exportKind.ts';
-import { writeSheetPdf } from './sheetPdf.ts';
+import { writeCutPaper } from './cutPaper.ts';
 
 /** Every export. A new one is a file with its writer and a line here. */
 export const EXPORTS = {
-  sheet: { of: 'surface', label: 'Setout and cut sheet (PDF)', extension: 'pdf', mediaType: 'application/pdf', write: writeSheetPdf },
+  paper: { of: 'surface', label: 'Setout and cuts (PDF)', extension: 'pdf', mediaType: 'application/pdf', write: writeCutPaper },
   cuts: {
     of: 'surface',
     label: 'Cut list (CSV)',

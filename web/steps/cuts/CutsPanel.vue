@@ -38,8 +38,8 @@ watch(
 <template>
   <template v-if="plan">
     <div class="row no-print">
-      <Button as="a" :href="exportUrl(job.id, 'sheet', surface.id)" severity="secondary" outlined
-        ><PhFilePdf :size="19" />Setout and cut sheet</Button
+      <Button as="a" :href="exportUrl(job.id, 'paper', surface.id)" severity="secondary" outlined
+        ><PhFilePdf :size="19" />Setout and cuts on paper</Button
       >
       <Button as="a" :href="exportUrl(job.id, 'cuts', surface.id)" severity="secondary" outlined><PhFileCsv :size="19" />Cut list</Button>
     </div>

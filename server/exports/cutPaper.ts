@@ -12,7 +12,7 @@ import { actualSize } from '@azulejo/core/tile/product';
 import { formatLength, formatLengthWithUnit } from '@azulejo/core/units/formatLength';
 import type { SurfaceSource } from './exportKind.ts';
 import { fontRuns, registerFonts, type PdfFont } from './pdfFonts.ts';
-import { drawPieceOutline, drawSetout } from './sheetDrawing.ts';
+import { drawPieceOutline, drawSetout } from './paperDrawing.ts';
 
 const MARGIN = 34;
 const INK = '#111820';
@@ -29,8 +29,8 @@ const COLUMNS = [
   { title: 'Pieces', width: 236 },
 ] as const;
 
-/** The setout and cut sheet of one surface, A4 across: the scaled drawing, then the grouped cuts. */
-export function writeSheetPdf(source: SurfaceSource): Promise<Buffer> {
+/** The setout and cut paper of one surface, A4 across: the scaled drawing, then the grouped cuts. */
+export function writeCutPaper(source: SurfaceSource): Promise<Buffer> {
   const pdf = new PDFDocument({
     size: 'A4',
     layout: 'landscape',

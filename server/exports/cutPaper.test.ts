@@ -3,7 +3,7 @@ import { readFileSync } from 'node:fs';
 import { readJobFile } from '@azulejo/core/formats/jobFile';
 import { planSurface } from '@azulejo/core/plan';
 import { fontRuns } from './pdfFonts.ts';
-import { writeSheetPdf } from './sheetPdf.ts';
+import { writeCutPaper } from './cutPaper.ts';
 
 const read = readJobFile(readFileSync(new URL('../../demo/tidewater-bakehouse.json', import.meta.url), 'utf8'));
 if (!read.ok) throw new Error(JSON.stringify(read.issues));
@@ -25,7 +25,7 @@ test.each(['shop-floor', 'splashback', 'washroom-floor', 'shower-wall-3', 'niche
     const surface = job.surfaces.find((one) => one.id === id);
     if (!surface) throw new Error(id);
     const named = { ...surface, name: `Łaźnia, ściana ${surface.name}` };
-    const pdf = await writeSheetPdf({ job, surface: named, planned: planSurface(job, named) });
+    const pdf = await writeCutPaper({ job, surface: named, planned: planSurface(job, named) });
     const text = pdf.toString('latin1');
     expect(text.startsWith('%PDF-')).toBe(true);
     // A page that holds no more than its number is a page too many.

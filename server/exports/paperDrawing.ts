@@ -9,12 +9,12 @@ import { formatLength } from '@azulejo/core/units/formatLength';
 import type { SurfaceSource } from './exportKind.ts';
 import { LabelSpace, type LabelPlace } from './labelSpace.ts';
 
-/** Points on the sheet in one millimetre of paper. */
+/** Points in one millimetre of paper. */
 const POINTS_PER_MM = 72 / 25.4;
 
 const SCALES = [1, 2, 5, 7.5, 10, 12.5, 15, 20, 25, 30, 40, 50, 75, 100, 200, 500];
 
-/** Where on the sheet a drawing goes, points. */
+/** Where on the paper a drawing goes, points. */
 export interface Frame {
   readonly x: number;
   readonly y: number;
@@ -22,8 +22,8 @@ export interface Frame {
   readonly height: number;
 }
 
-/** From the surface, mm, to the sheet, points. */
-type OnSheet = (p: readonly [number, number]) => [number, number];
+/** From the surface, mm, to the paper, points. */
+type OnPaper = (p: readonly [number, number]) => [number, number];
 
 /** The largest scale, as 1 to so many, at which a box fits a frame. */
 export function scaleFor(box: Box, frame: Frame): number {
@@ -39,7 +39,7 @@ export function drawSetout(pdf: PDFKit.PDFDocument, { job, surface, planned }: S
   const k = POINTS_PER_MM / scale;
   const left = frame.x + (frame.width - (box.maxX - box.minX) * k) / 2;
   const top = frame.y + (frame.height - (box.maxY - box.minY) * k) / 2;
-  const at: OnSheet = ([x, y]) => [left + (x - box.minX) * k, top + (box.maxY - y) * k];
+  const at: OnPaper = ([x, y]) => [left + (x - box.minX) * k, top + (box.maxY - y) * k];
   const trace = (ring: Ring): PDFKit.PDFDocument => pdf.polygon(...ring.map(at));
 
   pdf.lineWidth(0.35).strokeColor('#5c6670');
@@ -63,7 +63,7 @@ export function drawSetout(pdf: PDFKit.PDFDocument, { job, surface, planned }: S
   return scale;
 }
 
-function drawLines(pdf: PDFKit.PDFDocument, planned: SurfaceSource['planned'], at: OnSheet): void {
+function drawLines(pdf: PDFKit.PDFDocument, planned: SurfaceSource['planned'], at: OnPaper): void {
   pdf.lineWidth(1.3).strokeColor('#b8402b').dash(6, { space: 3 });
   const struck = [
     ...planned.lines.map(({ axis, atMm, spanMm }) => spanMm.map((end): Point => (axis === 'x' ? [atMm, end] : [end, atMm]))),
@@ -80,7 +80,7 @@ function drawLines(pdf: PDFKit.PDFDocument, planned: SurfaceSource['planned'], a
 }
 
 /** Dimensions first, then what stands in the field, then the pieces: what finds no room is left to the list of cuts. */
-function writeLabels(space: LabelSpace, { job, surface, planned }: SurfaceSource, at: OnSheet, k: number): void {
+function writeLabels(space: LabelSpace, { job, surface, planned }: SurfaceSource, at: OnPaper, k: number): void {
   const tape = tapeOf(job, surface);
   for (const { at: place, outward, mm } of edgeDimensions(planned)) {
     const [x, y] = at(place);
