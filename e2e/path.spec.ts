@@ -135,8 +135,8 @@ async function compareFigures(page: Page): Promise<void> {
   expect(plan.money.total.toFixed(2)).toBe(total);
   expect((await load('order')).toString()).toContain(`Pier tile,${plan.materials[0].quantity},piece`);
 
-  const sheet = join(server.folder, 'sheet.pdf');
-  writeFileSync(sheet, await load(`sheet?surface=${plan.surfaces[0].id}`));
+  const sheet = join(server.folder, 'paper.pdf');
+  writeFileSync(sheet, await load(`paper?surface=${plan.surfaces[0].id}`));
   const text = execFileSync('pdftotext', ['-layout', sheet, '-'], { encoding: 'utf8' });
   const { whole, cut, opened } = plan.surfaces[0].totals;
   expect(text.replace(/\s+/g, ' ')).toContain(`${whole} whole, ${cut} cut, ${opened} tiles opened`);
