@@ -110,7 +110,7 @@ test('a body that is sent by half does not keep the server from ending within it
 
 test('exports come one after the other from a thread of their own, and saves go on meanwhile', async () => {
   const server = await serving();
-  const kinds = ['job', 'order', 'cuts?surface=s', 'plan', 'sheet?surface=s'];
+  const kinds = ['job', 'order', 'cuts?surface=s', 'plan', 'paper?surface=s'];
   const exports = Promise.all(kinds.map(async (kind) => (await fetch(`${server.address}/api/jobs/job/exports/${kind}`)).status));
   expect((await rename(server, 1, 'Saved meanwhile')).status).toBe(200);
   expect(await exports).toEqual(kinds.map(() => 200));
