@@ -8,7 +8,6 @@ import type { CutPiece } from '@azulejo/core/cuts/cutPiece';
 import { isInside } from '@azulejo/core/geometry/ring';
 import type { Point } from '@azulejo/core/geometry/point';
 import type { Drawing } from '@azulejo/core/planning/planned';
-import type { Tape } from '@azulejo/core/units/tape';
 import { useTheme } from '../theme/useTheme.ts';
 import { DARK_DRAWING, LIGHT_DRAWING } from '../theme/drawingPalette.ts';
 import { gripAt, type Grip } from './grip.ts';
@@ -20,12 +19,12 @@ import { usePointers } from './usePointers.ts';
 import { useTileSlide } from './useTileSlide.ts';
 import { RIM_PX, useStage } from './useStage.ts';
 import { fitView, toSurface, zoomView, type View } from './view.ts';
+import { useTape } from '../fields/useTape.ts';
 
 const props = defineProps<{
   drawing: Drawing | null;
   cuts: readonly CutPiece[] | null;
   faces: Faces;
-  tape: Tape;
   show: BoardContent['show'];
   chosenPieces: readonly CutPiece[];
   chosenEdge: string | null;
@@ -38,6 +37,7 @@ const props = defineProps<{
   grips?: readonly Grip[];
   label: string;
 }>();
+const tape = useTape();
 const emit = defineEmits<{
   move: [byMm: Point];
   drop: [];
@@ -90,7 +90,7 @@ const content = computed<BoardContent | null>(() =>
         drawing: props.drawing,
         cuts: props.cuts,
         faces: props.faces,
-        tape: props.tape,
+        tape: tape.value,
         show: props.show,
         chosenPieces: props.chosenPieces,
         chosenEdge: props.chosenEdge,

@@ -15,6 +15,7 @@ const valueOf = (event: Event): string => (event.target as HTMLInputElement).val
       <button
         v-for="swatch in swatches"
         :key="swatch.value"
+        class="plain"
         type="button"
         :aria-label="swatch.label"
         :title="swatch.label"
@@ -43,22 +44,15 @@ input {
   cursor: pointer;
 }
 button {
-  all: unset;
-  box-sizing: border-box;
   width: 2rem;
   height: 2rem;
   border-radius: 3px;
-  cursor: pointer;
   box-shadow: inset 0 0 0 1px #0004;
 }
 button[aria-pressed='true'] {
   box-shadow:
     inset 0 0 0 2px var(--panel),
     0 0 0 3px var(--cobalt);
-}
-button:focus-visible {
-  outline: 3px solid var(--cobalt);
-  outline-offset: 2px;
 }
 @media (pointer: coarse) {
   input,

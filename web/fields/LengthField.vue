@@ -3,15 +3,15 @@ import { computed } from 'vue';
 import { accepted, issue, refused, type Issue, type Result } from '@azulejo/core/result';
 import { formatTypedLength } from '@azulejo/core/units/formatLength';
 import { parseLength } from '@azulejo/core/units/parseLength';
-import { MM_PER_INCH, type Tape } from '@azulejo/core/units/tape';
+import { MM_PER_INCH } from '@azulejo/core/units/tape';
 import FieldFrame from './FieldFrame.vue';
 import FigureInput from './FigureInput.vue';
 import { useFigure } from './useFigure.ts';
+import { useTape } from './useTape.ts';
 
 const props = defineProps<{
   label: string;
   mm: number | null;
-  tape: Tape;
   /** Takes the length, or says why not; then the text stays with the reason beside it. */
   commit: (mm: number) => readonly Issue[];
   hideLabel?: boolean;
@@ -22,20 +22,21 @@ const props = defineProps<{
   /** What is measured here, for a distance meter: a key of the measured part. */
   measures?: string;
 }>();
+const tape = useTape();
 
 const { id, text, trouble, take, commitValue } = useFigure({
-  shown: () => (props.mm === null ? '' : (props.mm < 0 ? '−' : '') + formatTypedLength(Math.abs(props.mm), props.tape)),
+  shown: () => (props.mm === null ? '' : (props.mm < 0 ? '−' : '') + formatTypedLength(Math.abs(props.mm), tape.value)),
   read: readText,
   commit: (mm) => props.commit(mm),
-  tape: () => props.tape,
+  tape: () => tape.value,
 });
 
 /** What a figure without a unit is in. */
-const unit = computed(() => (/mm/.test(text.value) ? undefined : props.tape.system === 'metric' ? 'mm' : 'in'));
+const unit = computed(() => (/mm/.test(text.value) ? undefined : tape.value.system === 'metric' ? 'mm' : 'in'));
 
 function readText(typed: string): Result<number> {
   const [, sign, rest] = /^\s*([-−]?)(.*)$/s.exec(typed) ?? ['', '', typed];
-  const read = parseLength(props.signed ? rest : typed, props.tape);
+  const read = parseLength(props.signed ? rest : typed, tape.value);
   if (!read.ok) return read;
   if (props.positive && read.value <= 0) return refused(issue('length/too-small'));
   return props.signed && sign ? accepted(-read.value) : read;
@@ -45,7 +46,7 @@ function readText(typed: string): Result<number> {
 function stepBy(direction: 1 | -1, event: KeyboardEvent): void {
   if (props.mm === null) return;
   event.preventDefault();
-  const step = props.tape.system === 'metric' ? 1 : MM_PER_INCH / props.tape.fraction;
+  const step = tape.value.system === 'metric' ? 1 : MM_PER_INCH / tape.value.fraction;
   const next = props.mm + direction * step * (event.shiftKey ? 10 : 1);
   if (next > 0 || (!props.positive && next >= 0)) commitValue(next);
 }

@@ -6,7 +6,7 @@ const open = defineModel<Name>({ required: true });
 
 <template>
   <nav class="parts" :aria-label="label" :style="{ gridTemplateColumns: `repeat(${parts.length}, auto)` }">
-    <button v-for="part in parts" :key="part.name" type="button" :aria-pressed="open === part.name" @click="open = part.name">
+    <button v-for="part in parts" :key="part.name" class="plain" type="button" :aria-pressed="open === part.name" @click="open = part.name">
       {{ part.label }}
     </button>
   </nav>
@@ -19,9 +19,6 @@ const open = defineModel<Name>({ required: true });
   border-bottom: 2px solid var(--line);
 }
 .parts button {
-  all: unset;
-  box-sizing: border-box;
-  cursor: pointer;
   text-align: center;
   padding: 0.55rem 0.2rem;
   font-weight: 600;
@@ -33,9 +30,6 @@ const open = defineModel<Name>({ required: true });
 .parts button[aria-pressed='true'] {
   color: var(--ink);
   border-bottom-color: var(--chalk);
-}
-.parts button:focus-visible {
-  outline: 3px solid var(--cobalt);
 }
 @media (pointer: coarse) {
   .parts button {

@@ -25,7 +25,7 @@ const words = computed(
     <PhCheck v-if="jobs.saveState === 'saved'" :size="16" weight="bold" />
     <PhCircleNotch v-else-if="jobs.saveState === 'saving'" :size="16" />
     <PhWarning v-else :size="16" weight="bold" />
-    <button v-if="jobs.parked.length > 0" type="button" class="look" @click="isOpen = true">{{ parked }}</button>
+    <button v-if="jobs.parked.length > 0" type="button" class="plain look" @click="isOpen = true">{{ parked }}</button>
     <template v-else>{{ words }}</template>
   </span>
   <ParkedDialog :visible="isOpen && jobs.parked.length > 0" @close="isOpen = false" />
@@ -49,17 +49,11 @@ const words = computed(
   font-weight: 600;
 }
 .look {
-  all: unset;
-  cursor: pointer;
   text-decoration: underline;
   color: var(--bad);
   font-weight: 600;
   min-height: 44px;
   display: inline-flex;
   align-items: center;
-}
-.look:focus-visible {
-  outline: 2px solid var(--cobalt);
-  outline-offset: 2px;
 }
 </style>

@@ -8,6 +8,7 @@ import { facesOf } from '../board/faces.ts';
 import SetoutBoard from '../board/SetoutBoard.vue';
 import type { SurfaceStep } from './surfaceSteps.ts';
 import StepTape from '../shell/StepTape.vue';
+import { provideTape } from '../fields/useTape.ts';
 import { useBoardStore } from '../stores/boardStore.ts';
 import { useSurfacePlan } from '../workers/useSurfacePlan.ts';
 import CutsPanel from './cuts/CutsPanel.vue';
@@ -39,6 +40,7 @@ watch(
 const product = computed(() => (jobs.job && surface.value ? productOf(jobs.job, surface.value) : null));
 const faces = computed(() => facesOf(jobs.job ?? { products: [] }, surface.value ?? { jointColour: '#888888' }));
 const tape = computed(() => (jobs.job && surface.value ? tapeOf(jobs.job, surface.value) : METRIC_TAPE));
+provideTape(() => tape.value);
 const moves = useSetoutMoves(surface, drawing, tape);
 const measureMoves = useMeasureMoves(surface, drawing, tape);
 const insetMoves = useInsetMoves(surface, tape);
@@ -104,7 +106,6 @@ const move = (by: Point): void => moves.moveBy(by);
         :drawing="drawing"
         :cuts="cuts"
         :faces="faces"
-        :tape="tape"
         :show="show"
         :chosen-pieces="chosenPieces"
         :sheet-parts="sheetParts"
@@ -135,10 +136,10 @@ const move = (by: Point): void => moves.moveBy(by);
       </SetoutBoard>
       <main class="panel" :aria-label="`${surface.name}: ${step}`">
         <SurfaceHead :job="jobs.job" :surface="surface" :step="step" :plan="plan" />
-        <MeasurePanel v-if="step === 'measure'" :job="jobs.job" :product="product" :surface="surface" :tape="tape" :plan="plan" />
-        <TilePanel v-else-if="step === 'tile'" :job="jobs.job" :surface="surface" :tape="tape" :plan="plan" />
-        <SetoutPanel v-else-if="step === 'setout'" :surface="surface" :tape="tape" :plan="plan" :moves="moves" />
-        <CutsPanel v-else :job="jobs.job" :surface="surface" :tape="tape" :plan="plan" />
+        <MeasurePanel v-if="step === 'measure'" :job="jobs.job" :product="product" :surface="surface" :plan="plan" />
+        <TilePanel v-else-if="step === 'tile'" :job="jobs.job" :surface="surface" :plan="plan" />
+        <SetoutPanel v-else-if="step === 'setout'" :surface="surface" :plan="plan" :moves="moves" />
+        <CutsPanel v-else :job="jobs.job" :surface="surface" :plan="plan" />
         <FindingList v-if="step !== 'cuts'" :job="jobs.job" :surface="surface" :plan="plan" />
       </main>
     </div>

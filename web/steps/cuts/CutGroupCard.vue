@@ -5,23 +5,24 @@ import type { OffCutPlan } from '@azulejo/core/cuts/offCutPlan';
 import { describeMark } from '@azulejo/core/messages/en/marks';
 import { kindName } from '@azulejo/core/messages/en/names';
 import { formatLength, formatLengthWithUnit } from '@azulejo/core/units/formatLength';
-import type { Tape } from '@azulejo/core/units/tape';
 import PieceOutline from './PieceOutline.vue';
+import { useTape } from '../../fields/useTape.ts';
 
-const props = defineProps<{ group: CutGroup; tape: Tape; offCuts: OffCutPlan; chosen: boolean; chosenLabel: string | null }>();
+const props = defineProps<{ group: CutGroup; offCuts: OffCutPlan; chosen: boolean; chosenLabel: string | null }>();
+const tape = useTape();
 const emit = defineEmits<{ choose: []; choosePiece: [label: string] }>();
 
 const size = computed(() => {
   const { widthMm, heightMm } = props.group.first.sizeMm;
-  return `${formatLength(widthMm, props.tape)} x ${formatLengthWithUnit(heightMm, props.tape)}`;
+  return `${formatLength(widthMm, tape.value)} x ${formatLengthWithUnit(heightMm, tape.value)}`;
 });
-const marks = computed(() => props.group.first.marks.map((mark) => describeMark(mark, props.tape)));
+const marks = computed(() => props.group.first.marks.map((mark) => describeMark(mark, tape.value)));
 const source = computed(() => (props.chosenLabel ? (props.offCuts.sources.get(props.chosenLabel) ?? null) : null));
 </script>
 
 <template>
   <li class="group" :class="{ chosen }">
-    <button type="button" class="summary" :aria-expanded="chosen" @click="emit('choose')">
+    <button type="button" class="plain summary" :aria-expanded="chosen" @click="emit('choose')">
       <PieceOutline :piece="group.first" class="outline" />
       <span class="words">
         <span class="off"
@@ -38,6 +39,7 @@ const source = computed(() => (props.chosenLabel ? (props.offCuts.sources.get(pr
       <button
         v-for="piece in group.pieces"
         :key="piece.label"
+        class="plain"
         type="button"
         :class="{ on: piece.label === chosenLabel }"
         :aria-pressed="piece.label === chosenLabel"
@@ -61,14 +63,11 @@ const source = computed(() => (props.chosenLabel ? (props.offCuts.sources.get(pr
   background: var(--cobalt-soft);
 }
 .summary {
-  all: unset;
-  box-sizing: border-box;
   width: 100%;
   display: grid;
   grid-template-columns: 64px 1fr;
   gap: 0.9rem;
   padding: 0.7rem 0.4rem;
-  cursor: pointer;
   align-items: center;
 }
 .summary:hover {
@@ -112,8 +111,6 @@ const source = computed(() => (props.chosenLabel ? (props.offCuts.sources.get(pr
   padding: 0 0.4rem 0.8rem;
 }
 .pieces button {
-  all: unset;
-  cursor: pointer;
   font: 600 1rem var(--figure);
   padding: 0.25rem 0.55rem;
   border-radius: 3px;

@@ -6,13 +6,12 @@ import { PhFileCsv, PhFilePdf } from '@phosphor-icons/vue';
 import type { Job, Surface } from '@azulejo/core/job/job';
 import { SAFETY } from '@azulejo/core/messages/en/safety';
 import type { SurfacePlan } from '@azulejo/core/planning/planned';
-import type { Tape } from '@azulejo/core/units/tape';
 import { exportUrl } from '../../api/client.ts';
 import { useBoardStore } from '../../stores/boardStore.ts';
 import CutGroupCard from './CutGroupCard.vue';
 import SheetParts from './SheetParts.vue';
 
-const props = defineProps<{ job: Job; surface: Surface; tape: Tape; plan: SurfacePlan | null }>();
+const props = defineProps<{ job: Job; surface: Surface; plan: SurfacePlan | null }>();
 const board = useBoardStore();
 const dropped = computed(() => polygonsArea(props.plan?.fields.flatMap(({ layout }) => layout.dropped) ?? []));
 const minutes = computed(() => props.plan?.cuts.reduce((sum, cut) => sum + cut.minutes, 0) ?? 0);
@@ -58,7 +57,6 @@ watch(
           :id="group.id"
           :key="group.id"
           :group="group"
-          :tape="tape"
           :off-cuts="plan.offCuts"
           :chosen="board.chosenGroup === group.id"
           :chosen-label="board.chosenLabel"

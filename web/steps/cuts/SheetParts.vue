@@ -22,6 +22,7 @@ defineProps<{ plan: SheetPlan; job: Job }>();
     <ol v-if="plan.parts.length > 0">
       <li v-for="part in plan.parts" :key="part.label">
         <button
+          class="plain"
           type="button"
           :aria-pressed="board.chosenSheet === part.label"
           @click="board.chosenSheet = board.chosenSheet === part.label ? null : part.label"
@@ -44,10 +45,7 @@ ol {
   padding: 0;
 }
 button {
-  all: unset;
-  box-sizing: border-box;
   width: 100%;
-  cursor: pointer;
   min-height: 44px;
   align-items: center;
   display: grid;
@@ -57,8 +55,5 @@ button {
 }
 button[aria-pressed='true'] {
   background: var(--cobalt-soft);
-}
-button:focus-visible {
-  outline: 3px solid var(--cobalt);
 }
 </style>

@@ -10,6 +10,7 @@ import type { Tape } from '@azulejo/core/units/tape';
 import TextField from '../../fields/TextField.vue';
 import SwitchField from '../../fields/SwitchField.vue';
 import { useJobStore } from '../../stores/jobStore.ts';
+import TroubleNote from '../../fields/TroubleNote.vue';
 
 defineProps<{ job: Job }>();
 const emit = defineEmits<{ close: [] }>();
@@ -110,7 +111,7 @@ const setText =
         @choose="setPractice"
       />
       <p class="soft small">Typical limits; the standard in force where the job is decides.</p>
-      <p v-if="trouble" class="why" role="alert">{{ trouble }}</p>
+      <TroubleNote :why="trouble" />
     </div>
     <template #footer><Button label="Done" @click="emit('close')" /></template>
   </Dialog>

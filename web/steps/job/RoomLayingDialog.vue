@@ -11,24 +11,28 @@ import { layingOfTile } from '@azulejo/core/pattern/suitLaying';
 import { EDGE_ROLES, type EdgeRole, type Gaps } from '@azulejo/core/surface/edge';
 import { outlineOf } from '@azulejo/core/surface/shapes/registry';
 import { SURFACE_KINDS } from '@azulejo/core/surface/surface';
+import type { Tape } from '@azulejo/core/units/tape';
 import ChoiceField from '../../fields/ChoiceField.vue';
 import ColourField from '../../fields/ColourField.vue';
 import FieldGrid from '../../fields/FieldGrid.vue';
 import { useFieldTroubles } from '../../fields/fieldTroubles.ts';
 import LengthField from '../../fields/LengthField.vue';
+import { provideTape } from '../../fields/useTape.ts';
 import { useJobStore } from '../../stores/jobStore.ts';
 import PatternChoice from '../tile/pattern/PatternChoice.vue';
 import ProductPicker from '../tile/ProductPicker.vue';
 import { GROUTS } from '../tile/grouts.ts';
 import { useAttempt } from '../useAttempt.ts';
 import { KIND_LABELS } from './surfaceKinds.ts';
+import TroubleNote from '../../fields/TroubleNote.vue';
 
 /** Tile, pattern, joint, gaps and edges for all surfaces of a room in one go. */
 const props = defineProps<{ job: Job; room: Job['rooms'][number] }>();
 const emit = defineEmits<{ close: [] }>();
 const jobs = useJobStore();
-const tape = computed(() => props.job.tape);
-const { trouble, attempt } = useAttempt(() => tape.value);
+const tape = (): Tape => props.job.tape;
+provideTape(tape);
+const { trouble, attempt } = useAttempt(tape);
 const hasTroubles = useFieldTroubles();
 
 const faces = computed(() => props.job.surfaces.filter(({ roomId }) => roomId === props.room.id));
@@ -138,15 +142,14 @@ function lay(): void {
             :key="role"
             :label="`Gap: ${roleName(role)}`"
             :mm="commonGap(role)"
-            :tape="tape"
             :commit="setGap(role)"
           />
         </FieldGrid>
       </div>
       <div class="stack">
-        <ProductPicker label="Tile" :products="job.products" :chosen="laying.productId" :tape="tape" @choose="chooseTile" />
+        <ProductPicker label="Tile" :products="job.products" :chosen="laying.productId" @choose="chooseTile" />
         <FieldGrid>
-          <LengthField label="Joint" :mm="laying.jointMm" :tape="tape" :commit="setJoint" large />
+          <LengthField label="Joint" :mm="laying.jointMm" :commit="setJoint" large />
           <ColourField label="Grout" :value="jointColour" :swatches="GROUTS" @choose="jointColour = $event" />
         </FieldGrid>
         <PatternChoice
@@ -159,7 +162,7 @@ function lay(): void {
       </div>
     </div>
     <template #footer>
-      <p v-if="trouble" class="why grow" role="alert">{{ trouble }}</p>
+      <TroubleNote :why="trouble" class="grow" />
       <Button label="Not now" severity="secondary" text @click="emit('close')" />
       <Button
         :label="chosen.length === 1 ? 'Lay one surface' : `Lay ${chosen.length} surfaces`"

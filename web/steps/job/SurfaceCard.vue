@@ -54,7 +54,7 @@ const size = computed(() => {
       </div>
       <p class="soft small">{{ KIND_LABELS[surface.kind] }}, {{ size }}</p>
       <p v-if="!small" class="small">{{ product.name }}. {{ describePattern(surface.pattern) }}</p>
-      <button type="button" class="laid" :aria-pressed="surface.laid" @click="emit('laid', !surface.laid)">
+      <button type="button" class="plain laid" :aria-pressed="surface.laid" @click="emit('laid', !surface.laid)">
         <component :is="surface.laid ? PhCheckCircle : PhCircle" :size="20" :weight="surface.laid ? 'fill' : 'regular'" />Laid
       </button>
       <p v-if="plan" class="count">
@@ -112,8 +112,6 @@ li.card.small {
   text-decoration: underline;
 }
 .laid {
-  all: unset;
-  cursor: pointer;
   display: inline-flex;
   gap: 0.4rem;
   align-items: center;
@@ -125,10 +123,6 @@ li.card.small {
 .laid[aria-pressed='true'] {
   color: var(--cobalt);
   font-weight: 600;
-}
-.laid:focus-visible {
-  outline: 3px solid var(--cobalt);
-  outline-offset: 2px;
 }
 .count {
   color: var(--ink-soft);

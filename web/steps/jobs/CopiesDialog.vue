@@ -4,6 +4,7 @@ import Dialog from 'primevue/dialog';
 import { onMounted, ref } from 'vue';
 import { useRouter } from 'vue-router';
 import { api, ServerError, type Copy } from '../../api/client.ts';
+import TroubleNote from '../../fields/TroubleNote.vue';
 
 /** The daily copies of all jobs, to bring one back from. */
 const emit = defineEmits<{ close: [] }>();
@@ -42,7 +43,7 @@ const dayName = (day: string): string =>
       Every job is copied when the server starts and every hour it changed; two weeks are kept. Bringing one back never overwrites: where
       the job is still there, the copy becomes a job beside it.
     </p>
-    <p v-if="trouble" class="why" role="alert">{{ trouble }}</p>
+    <TroubleNote :why="trouble" />
     <p v-if="copies?.length === 0" class="soft">There are no copies yet.</p>
     <section v-for="copy in copies ?? []" :key="copy.day">
       <h3>{{ dayName(copy.day) }}</h3>

@@ -4,6 +4,7 @@ import Dialog from 'primevue/dialog';
 import { ref } from 'vue';
 import { api, exportUrl, ServerError, type JobEntry } from '../../api/client.ts';
 import { useJobStore } from '../../stores/jobStore.ts';
+import TroubleNote from '../../fields/TroubleNote.vue';
 
 const props = defineProps<{ job: JobEntry }>();
 const emit = defineEmits<{ close: [] }>();
@@ -27,7 +28,7 @@ async function remove(): Promise<void> {
       Its surfaces, cuts and history go with it. The daily copies keep it as it was at the last copy, for two weeks.
       <a :href="exportUrl(job.id, 'job')">Save its job file first</a> to be able to read it back.
     </p>
-    <p v-if="trouble" class="why" role="alert">{{ trouble }}</p>
+    <TroubleNote :why="trouble" />
     <template #footer>
       <Button label="Keep it" severity="secondary" text @click="emit('close')" />
       <Button label="Delete" severity="danger" @click="remove" />

@@ -12,8 +12,10 @@ import { useFieldTroubles } from '../../fields/fieldTroubles.ts';
 import FieldGrid from '../../fields/FieldGrid.vue';
 import LengthField from '../../fields/LengthField.vue';
 import SwitchField from '../../fields/SwitchField.vue';
+import { provideTape } from '../../fields/useTape.ts';
 import { KIND_LABELS } from '../job/surfaceKinds.ts';
 import { newId } from '../newId.ts';
+import TroubleNote from '../../fields/TroubleNote.vue';
 
 /** The list without jobs: two lengths make the first one, with its setout on screen. */
 const emit = defineEmits<{ showDemo: [] }>();
@@ -26,6 +28,7 @@ const trouble = ref<string | null>(null);
 const starting = ref(false);
 const hasTroubles = useFieldTroubles();
 const tape = computed(() => (system.value === 'metric' ? METRIC_TAPE : IMPERIAL_TAPE));
+provideTape(() => tape.value);
 /** Named here, so that a second press starts the same job. */
 const jobId = crypto.randomUUID();
 
@@ -73,10 +76,10 @@ async function setOut(): Promise<void> {
         @choose="system = $event"
       />
       <FieldGrid>
-        <LengthField label="Left to right" :mm="widthMm" :tape="tape" :commit="(mm) => ((widthMm = mm), [])" positive large />
-        <LengthField label="Bottom to top" :mm="heightMm" :tape="tape" :commit="(mm) => ((heightMm = mm), [])" positive large />
+        <LengthField label="Left to right" :mm="widthMm" :commit="(mm) => ((widthMm = mm), [])" positive large />
+        <LengthField label="Bottom to top" :mm="heightMm" :commit="(mm) => ((heightMm = mm), [])" positive large />
       </FieldGrid>
-      <p v-if="trouble" class="why" role="alert">{{ trouble }}</p>
+      <TroubleNote :why="trouble" />
       <div class="row">
         <Button label="Set it out" type="submit" /><Button
           label="Bring three jobs to look at"

@@ -6,6 +6,7 @@ import { useRouter } from 'vue-router';
 import { api, ServerError } from '../../api/client.ts';
 import TextField from '../../fields/TextField.vue';
 import SwitchField from '../../fields/SwitchField.vue';
+import TroubleNote from '../../fields/TroubleNote.vue';
 
 const emit = defineEmits<{ close: [] }>();
 const router = useRouter();
@@ -44,7 +45,7 @@ async function start(): Promise<void> {
         ]"
         @choose="system = $event"
       />
-      <p v-if="trouble" class="why" role="alert">{{ trouble }}</p>
+      <TroubleNote :why="trouble" />
       <button type="submit" class="unseen" tabindex="-1" aria-hidden="true">Start</button>
     </form>
     <template #footer>

@@ -4,12 +4,11 @@ import { computed } from 'vue';
 import type { Surface } from '@azulejo/core/job/job';
 import { measurementTitle } from '@azulejo/core/messages/en/measurements';
 import { measurementsOf, setLengthAt } from '@azulejo/core/surface/measurements';
-import type { Tape } from '@azulejo/core/units/tape';
 import LengthField from '../../fields/LengthField.vue';
 import { useEditSurface } from '../useEditSurface.ts';
 
 /** What is still to be measured since the surface was copied, and nothing else. */
-const props = defineProps<{ surface: Surface; tape: Tape }>();
+const props = defineProps<{ surface: Surface }>();
 const edit = useEditSurface(() => props.surface.id);
 const open = computed(() => {
   const again = new Set(props.surface.measured.again);
@@ -33,7 +32,6 @@ function same(keys: readonly string[]): void {
       <LengthField
         :label="measurementTitle(measurement, surface.measured)"
         :mm="measurement.mm"
-        :tape="tape"
         :commit="set(measurement.key)"
         :measures="measurement.key"
       />

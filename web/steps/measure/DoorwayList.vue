@@ -9,13 +9,15 @@ import { edgeName } from '@azulejo/core/messages/en/names';
 import { outlineOf } from '@azulejo/core/surface/shapes/registry';
 import { sideOf } from '@azulejo/core/surface/sides';
 import type { Doorway } from '@azulejo/core/surface/doorway';
-import type { Tape } from '@azulejo/core/units/tape';
 import ChoiceField from '../../fields/ChoiceField.vue';
 import LengthField from '../../fields/LengthField.vue';
 import { nextId } from '../newId.ts';
 import { useEditSurface } from '../useEditSurface.ts';
+import { useTape } from '../../fields/useTape.ts';
+import TroubleNote from '../../fields/TroubleNote.vue';
 
-const props = defineProps<{ surface: Surface; tape: Tape }>();
+const props = defineProps<{ surface: Surface }>();
+const tape = useTape();
 const edit = useEditSurface(() => props.surface.id);
 const trouble = ref<string | null>(null);
 /** Straight edges can be opened; each with the end it starts at, walking counter-clockwise. */
@@ -34,7 +36,7 @@ function attempt(label: string, recipe: (doorways: Doorway[]) => void) {
   const issues = edit(label, ({ measured }) => {
     recipe(measured.doorways);
   });
-  trouble.value = issues[0] ? describeIssue(issues[0], props.tape) : null;
+  trouble.value = issues[0] ? describeIssue(issues[0], tape.value) : null;
   return issues;
 }
 const add = (): void => {
@@ -79,15 +81,14 @@ const setLength = (index: number, key: 'fromStartMm' | 'widthMm' | 'depthMm') =>
       <LengthField
         :label="`From the ${startOf(doorway.edge)}`"
         :mm="doorway.fromStartMm"
-        :tape="tape"
         :commit="setLength(k, 'fromStartMm')"
         :measures="`doorways.${k}.fromStartMm`"
       />
-      <LengthField label="Clear width" :mm="doorway.widthMm" :tape="tape" :commit="setLength(k, 'widthMm')" positive />
-      <LengthField label="Tiled into the wall" :mm="doorway.depthMm" :tape="tape" :commit="setLength(k, 'depthMm')" positive />
+      <LengthField label="Clear width" :mm="doorway.widthMm" :commit="setLength(k, 'widthMm')" positive />
+      <LengthField label="Tiled into the wall" :mm="doorway.depthMm" :commit="setLength(k, 'depthMm')" positive />
       <Button severity="danger" text class="remove" @click="remove(k)"><PhTrash :size="18" />Remove this doorway</Button>
     </div>
-    <p v-if="trouble" class="why" role="alert">{{ trouble }}</p>
+    <TroubleNote :why="trouble" />
     <div>
       <Button severity="secondary" outlined @click="add"><PhPlus :size="18" />Doorway</Button>
     </div>

@@ -6,7 +6,6 @@ import type { Surface } from '@azulejo/core/job/job';
 import { roleName } from '@azulejo/core/messages/en/names';
 import type { SurfacePlan } from '@azulejo/core/planning/planned';
 import { EDGE_ROLES, type EdgeRole } from '@azulejo/core/surface/edge';
-import type { Tape } from '@azulejo/core/units/tape';
 import ChoiceField from '../../fields/ChoiceField.vue';
 import FieldGrid from '../../fields/FieldGrid.vue';
 import LengthField from '../../fields/LengthField.vue';
@@ -14,7 +13,7 @@ import { useBoardStore } from '../../stores/boardStore.ts';
 import { edgeTitle } from '../edgeTitle.ts';
 import { useEditSurface } from '../useEditSurface.ts';
 
-const props = defineProps<{ surface: Surface; tape: Tape; plan: SurfacePlan | null }>();
+const props = defineProps<{ surface: Surface; plan: SurfacePlan | null }>();
 const board = useBoardStore();
 const edit = useEditSurface(() => props.surface.id);
 
@@ -71,7 +70,7 @@ const dropOwnGap = (id: string): void => {
       @pointerdown="board.chosenEdge = edge.id"
     >
       <ChoiceField :label="edge.name" :value="edge.role" :options="roles" @choose="setRole(edge.id, $event)" />
-      <LengthField :label="`Gap, ${edge.name}`" :mm="edge.gapMm" :tape="tape" :commit="setOwnGap(edge.id)" />
+      <LengthField :label="`Gap, ${edge.name}`" :mm="edge.gapMm" :commit="setOwnGap(edge.id)" />
       <Button v-if="edge.own" text severity="secondary" :aria-label="`Gap of ${edge.name} by its role again`" @click="dropOwnGap(edge.id)"
         ><PhArrowCounterClockwise :size="18"
       /></Button>
@@ -83,7 +82,6 @@ const dropOwnGap = (id: string): void => {
         :key="role"
         :label="roleName(role)"
         :mm="surface.measured.gapsMm[role]"
-        :tape="tape"
         :commit="setGap(role)"
       />
     </FieldGrid>

@@ -6,7 +6,7 @@ import type { Surface } from '@azulejo/core/job/job';
 import type { SurfacePlan } from '@azulejo/core/planning/planned';
 import { issue, type Issue } from '@azulejo/core/result';
 import { fixtureSize, type Fixture } from '@azulejo/core/surface/fixture';
-import { MM_PER_INCH, type Tape } from '@azulejo/core/units/tape';
+import { MM_PER_INCH } from '@azulejo/core/units/tape';
 import ChoiceField from '../../fields/ChoiceField.vue';
 import FieldGrid from '../../fields/FieldGrid.vue';
 import { useFieldTroubles } from '../../fields/fieldTroubles.ts';
@@ -16,11 +16,14 @@ import { edgeTitle } from '../edgeTitle.ts';
 import { useAttempt } from '../useAttempt.ts';
 import { useEditSurface } from '../useEditSurface.ts';
 import { copyFixture } from './copyFixture.ts';
+import { useTape } from '../../fields/useTape.ts';
+import TroubleNote from '../../fields/TroubleNote.vue';
 
 /** More of a fixture in a row with it: five sockets over a worktop, hooks along a wall. */
-const props = defineProps<{ fixture: Fixture; surface: Surface; plan: SurfacePlan | null; tape: Tape }>();
+const props = defineProps<{ fixture: Fixture; surface: Surface; plan: SurfacePlan | null }>();
+const tape = useTape();
 const edit = useEditSurface(() => props.surface.id);
-const { trouble, attempt } = useAttempt(() => props.tape);
+const { trouble, attempt } = useAttempt(() => tape.value);
 const hasTroubles = useFieldTroubles();
 const open = ref(false);
 const count = ref(1);
@@ -29,7 +32,7 @@ const everyMm = ref(startEvery());
 /** Twice its size, in round figures of the tape, mm: none lies on the next and a hand fits between. */
 function startEvery(): number {
   const { widthMm, heightMm } = fixtureSize(props.fixture.outline);
-  const step = props.tape.system === 'metric' ? 10 : MM_PER_INCH;
+  const step = tape.value.system === 'metric' ? 10 : MM_PER_INCH;
   return Math.ceil((2 * Math.max(widthMm, heightMm)) / step) * step;
 }
 const ways = computed(() =>
@@ -68,10 +71,10 @@ function copy(): void {
   <div v-else class="copies stack">
     <FieldGrid three>
       <NumberField label="Copies" :value="count" :commit="setCount" />
-      <LengthField label="Spacing" :mm="everyMm" :tape="tape" :commit="setEvery" signed />
+      <LengthField label="Spacing" :mm="everyMm" :commit="setEvery" signed />
       <ChoiceField label="Further from" :value="furtherFrom" :options="ways" @choose="furtherFrom = $event" />
     </FieldGrid>
-    <p v-if="trouble" class="why" role="alert">{{ trouble }}</p>
+    <TroubleNote :why="trouble" />
     <div class="row">
       <Button severity="secondary" outlined @click="copy">{{ count === 1 ? 'Make one copy' : `Make ${count} copies` }}</Button>
       <Button severity="secondary" text label="Not now" @click="open = false" />

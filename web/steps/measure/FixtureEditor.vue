@@ -9,7 +9,7 @@ import { fixtureSize, type Fixture } from '@azulejo/core/surface/fixture';
 import { SHAPES, type ShapeId } from '@azulejo/core/surface/shapes/registry';
 import { reshape } from '@azulejo/core/surface/shapes/reshape';
 import { formatLength, formatLengthWithUnit } from '@azulejo/core/units/formatLength';
-import { MM_PER_INCH, type Tape } from '@azulejo/core/units/tape';
+import { MM_PER_INCH } from '@azulejo/core/units/tape';
 import ChoiceField from '../../fields/ChoiceField.vue';
 import FieldGrid from '../../fields/FieldGrid.vue';
 import LengthField from '../../fields/LengthField.vue';
@@ -22,19 +22,23 @@ import ShapeFields from './shape/ShapeFields.vue';
 import WallsForm from './shape/WallsForm.vue';
 import { useAttempt } from '../useAttempt.ts';
 import { useEditSurface } from '../useEditSurface.ts';
+import { useTape } from '../../fields/useTape.ts';
+import TroubleNote from '../../fields/TroubleNote.vue';
+import YesNoField from '../../fields/YesNoField.vue';
 
-const props = defineProps<{ fixture: Fixture; index: number; surface: Surface; plan: SurfacePlan | null; tape: Tape; open: boolean }>();
+const props = defineProps<{ fixture: Fixture; index: number; surface: Surface; plan: SurfacePlan | null; open: boolean }>();
+const tape = useTape();
 const emit = defineEmits<{ toggle: []; remove: [] }>();
 const edit = useEditSurface(() => props.surface.id);
 const size = computed(() => {
   const { outline } = props.fixture;
   const { widthMm, heightMm } = fixtureSize(outline);
   return outline.kind === 'round'
-    ? `⌀ ${formatLengthWithUnit(widthMm, props.tape)}`
-    : `${formatLength(widthMm, props.tape)} x ${formatLengthWithUnit(heightMm, props.tape)}`;
+    ? `⌀ ${formatLengthWithUnit(widthMm, tape.value)}`
+    : `${formatLength(widthMm, tape.value)} x ${formatLengthWithUnit(heightMm, tape.value)}`;
 });
 
-const { trouble, attempt } = useAttempt(() => props.tape);
+const { trouble, attempt } = useAttempt(() => tape.value);
 const change = (label: string, recipe: (fixture: Fixture) => void) =>
   edit(`${props.fixture.name} ${label}`, ({ measured }) => {
     recipe(measured.fixtures[props.index]);
@@ -55,7 +59,7 @@ const setCover = (key: 'widthMm' | 'heightMm') => (mm: number) =>
 /** A plate that reaches over the cut by a finger's width all round. */
 function coverOf({ outline }: Fixture): NonNullable<Fixture['cover']> {
   const { widthMm, heightMm } = fixtureSize(outline);
-  const wider = props.tape.system === 'metric' ? 20 : 0.75 * MM_PER_INCH;
+  const wider = tape.value.system === 'metric' ? 20 : 0.75 * MM_PER_INCH;
   return { widthMm: widthMm + wider, heightMm: heightMm + wider };
 }
 
@@ -93,7 +97,7 @@ function setOutline(kind: string): void {
 
 <template>
   <div class="fixture">
-    <button type="button" class="summary" :aria-expanded="open" @click="emit('toggle')">
+    <button type="button" class="plain summary" :aria-expanded="open" @click="emit('toggle')">
       <PhCaretDown v-if="open" :size="16" /><PhCaretRight v-else :size="16" />
       <FixtureSymbol :kind="fixture.kind" />
       <span class="grow"
@@ -105,30 +109,27 @@ function setOutline(kind: string): void {
         <TextField label="Name" :value="fixture.name" :longest="60" :commit="rename" />
         <ChoiceField label="Outline" :value="outlineKind" :options="OUTLINES" @choose="setOutline" />
         <template v-if="fixture.outline.kind === 'rectangle'">
-          <LengthField label="Width" :mm="fixture.outline.widthMm" :tape="tape" :commit="setSize('widthMm')" positive />
-          <LengthField label="Height" :mm="fixture.outline.heightMm" :tape="tape" :commit="setSize('heightMm')" positive />
+          <LengthField label="Width" :mm="fixture.outline.widthMm" :commit="setSize('widthMm')" positive />
+          <LengthField label="Height" :mm="fixture.outline.heightMm" :commit="setSize('heightMm')" positive />
         </template>
         <LengthField
           v-if="fixture.outline.kind === 'round'"
           label="Outer diameter"
           :mm="fixture.outline.diameterMm"
-          :tape="tape"
           :commit="setSize('diameterMm')"
           positive
         />
-        <LengthField label="Clearance round it" :mm="fixture.clearanceMm" :tape="tape" :commit="setClearance" />
+        <LengthField label="Clearance round it" :mm="fixture.clearanceMm" :commit="setClearance" />
       </FieldGrid>
       <template v-if="fixture.outline.kind === 'shape'">
         <WallsForm
           v-if="fixture.outline.shape.kind === 'walls'"
           :shape="fixture.outline.shape"
-          :tape="tape"
           :commit="(shape) => change('outline', (f) => (f.outline = { kind: 'shape', shape }))"
         />
         <ShapeFields
           v-else
           :shape="fixture.outline.shape"
-          :tape="tape"
           :commit="(shape) => change('outline', (f) => (f.outline = { kind: 'shape', shape }))"
         />
       </template>
@@ -136,13 +137,12 @@ function setOutline(kind: string): void {
         :placed="fixture"
         :surface="surface"
         :plan="plan"
-        :tape="tape"
         :commit="(from) => change('place', (f) => (f.from = from))"
         :measures="`fixtures.${index}.from`"
       />
       <FieldGrid v-if="fixture.cover">
-        <LengthField label="Cover, width" :mm="fixture.cover.widthMm" :tape="tape" :commit="setCover('widthMm')" positive />
-        <LengthField label="Cover, height" :mm="fixture.cover.heightMm" :tape="tape" :commit="setCover('heightMm')" positive />
+        <LengthField label="Cover, width" :mm="fixture.cover.widthMm" :commit="setCover('widthMm')" positive />
+        <LengthField label="Cover, height" :mm="fixture.cover.heightMm" :commit="setCover('heightMm')" positive />
       </FieldGrid>
       <FieldGrid>
         <SwitchField
@@ -154,18 +154,14 @@ function setOutline(kind: string): void {
           ]"
           @choose="(value) => attempt(change('tiled under', (f) => (f.tiledUnder = value === 'tiled')))"
         />
-        <SwitchField
+        <YesNoField
           label="A cover hides the cut"
-          :value="fixture.cover ? 'yes' : 'no'"
-          :options="[
-            { value: 'no', label: 'No' },
-            { value: 'yes', label: 'Yes' },
-          ]"
-          @choose="(value) => change('cover', (f) => (f.cover = value === 'yes' ? coverOf(fixture) : null))"
+          :value="fixture.cover !== null"
+          @choose="(covered) => change('cover', (f) => (f.cover = covered ? coverOf(fixture) : null))"
         />
       </FieldGrid>
-      <p v-if="trouble" class="why" role="alert">{{ trouble }}</p>
-      <FixtureCopies :fixture="fixture" :surface="surface" :plan="plan" :tape="tape" />
+      <TroubleNote :why="trouble" />
+      <FixtureCopies :fixture="fixture" :surface="surface" :plan="plan" />
       <Button severity="danger" text class="remove" @click="emit('remove')"><PhTrash :size="18" />Remove {{ fixture.name }}</Button>
     </div>
   </div>
@@ -176,18 +172,12 @@ function setOutline(kind: string): void {
   border-top: 1px solid var(--line);
 }
 .summary {
-  all: unset;
-  box-sizing: border-box;
   width: 100%;
   display: flex;
   gap: 0.5rem;
   align-items: center;
   padding: 0.55rem 0.2rem;
   min-height: 44px;
-  cursor: pointer;
-}
-.summary:focus-visible {
-  outline: 3px solid var(--cobalt);
 }
 .inside {
   padding: 0.2rem 0 1rem 1.5rem;

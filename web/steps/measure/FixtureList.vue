@@ -6,7 +6,6 @@ import { FIXTURE_NAMES } from '@azulejo/core/messages/en/shapes';
 import { SAFETY } from '@azulejo/core/messages/en/safety';
 import type { SurfacePlan } from '@azulejo/core/planning/planned';
 import { FIXTURE_CATALOGUE, FIXTURE_KINDS, type FixtureKind } from '@azulejo/core/surface/fixtureCatalogue';
-import type { Tape } from '@azulejo/core/units/tape';
 import { useBoardStore } from '../../stores/boardStore.ts';
 import { nextId } from '../newId.ts';
 import { useAttempt } from '../useAttempt.ts';
@@ -14,11 +13,14 @@ import { useEditSurface } from '../useEditSurface.ts';
 import { startFixture } from './startFixture.ts';
 import FixtureEditor from './FixtureEditor.vue';
 import FixtureSymbol from './FixtureSymbol.vue';
+import { useTape } from '../../fields/useTape.ts';
+import TroubleNote from '../../fields/TroubleNote.vue';
 
-const props = defineProps<{ surface: Surface; tape: Tape; plan: SurfacePlan | null }>();
+const props = defineProps<{ surface: Surface; plan: SurfacePlan | null }>();
+const tape = useTape();
 const board = useBoardStore();
 const edit = useEditSurface(() => props.surface.id);
-const { trouble, attempt } = useAttempt(() => props.tape);
+const { trouble, attempt } = useAttempt(() => tape.value);
 const picking = ref(false);
 /** Those that are met on this kind of surface. */
 const kinds = computed(() => FIXTURE_KINDS.filter((kind) => FIXTURE_CATALOGUE[kind].on.includes(props.surface.kind)));
@@ -51,7 +53,6 @@ function remove(id: string): void {
       :index="k"
       :surface="surface"
       :plan="plan"
-      :tape="tape"
       :open="board.chosenFixture === fixture.id"
       @toggle="board.chosenFixture = board.chosenFixture === fixture.id ? null : fixture.id"
       @remove="remove(fixture.id)"
@@ -59,12 +60,12 @@ function remove(id: string): void {
     <p v-if="surface.measured.fixtures.length === 0" class="soft small">
       Whatever the tiles have to go round, or run under. Drag it on the drawing, or type where it is.
     </p>
-    <p v-if="trouble" class="why" role="alert">{{ trouble }}</p>
+    <TroubleNote :why="trouble" />
     <div>
       <Button :aria-expanded="picking" severity="secondary" outlined @click="picking = !picking">Add a fixture</Button>
     </div>
     <div v-if="picking" class="catalogue" role="group" aria-label="Kinds of fixture">
-      <button v-for="kind in kinds" :key="kind" type="button" @click="add(kind)">
+      <button v-for="kind in kinds" :key="kind" class="plain" type="button" @click="add(kind)">
         <FixtureSymbol :kind="kind" :size="30" />{{ FIXTURE_NAMES[kind] }}
       </button>
     </div>
@@ -79,9 +80,6 @@ function remove(id: string): void {
   gap: 0.4rem;
 }
 .catalogue button {
-  all: unset;
-  box-sizing: border-box;
-  cursor: pointer;
   display: grid;
   justify-items: center;
   gap: 0.3rem;
@@ -94,8 +92,5 @@ function remove(id: string): void {
 }
 .catalogue button:hover {
   background: var(--cobalt-soft);
-}
-.catalogue button:focus-visible {
-  outline: 3px solid var(--cobalt);
 }
 </style>

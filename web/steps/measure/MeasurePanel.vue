@@ -2,7 +2,7 @@
 import type { Job, Surface } from '@azulejo/core/job/job';
 import type { SurfacePlan } from '@azulejo/core/planning/planned';
 import type { Product } from '@azulejo/core/tile/product';
-import { IMPERIAL_TAPE, METRIC_TAPE, type Tape } from '@azulejo/core/units/tape';
+import { IMPERIAL_TAPE, METRIC_TAPE } from '@azulejo/core/units/tape';
 import PartTabs from '../../fields/PartTabs.vue';
 import SwitchField from '../../fields/SwitchField.vue';
 import { MEASURE_PARTS, useBoardStore } from '../../stores/boardStore.ts';
@@ -17,7 +17,7 @@ import MeterBar from './meter/MeterBar.vue';
 import ShapePanel from './shape/ShapePanel.vue';
 import SurfaceBasics from './SurfaceBasics.vue';
 
-const props = defineProps<{ job: Job; surface: Surface; product: Product; tape: Tape; plan: SurfacePlan | null }>();
+const props = defineProps<{ job: Job; surface: Surface; product: Product; plan: SurfacePlan | null }>();
 const board = useBoardStore();
 const edit = useEditSurface(() => props.surface.id);
 
@@ -30,17 +30,17 @@ const setSystem = (system: string): void => {
 
 <template>
   <PartTabs v-model="board.measurePart" :parts="MEASURE_PARTS" label="Parts of the measurement" />
-  <MeterBar :surface="surface" :tape="tape" />
-  <AgainList :surface="surface" :tape="tape" />
-  <ShapePanel v-if="board.measurePart === 'shape'" :surface="surface" :tape="tape" />
-  <EdgePanel v-else-if="board.measurePart === 'edges'" :surface="surface" :tape="tape" :plan="plan" />
+  <MeterBar :surface="surface" />
+  <AgainList :surface="surface" />
+  <ShapePanel v-if="board.measurePart === 'shape'" :surface="surface" />
+  <EdgePanel v-else-if="board.measurePart === 'edges'" :surface="surface" :plan="plan" />
   <template v-else-if="board.measurePart === 'fixtures'">
-    <FixtureList :surface="surface" :tape="tape" :plan="plan" />
-    <DoorwayList :surface="surface" :tape="tape" />
+    <FixtureList :surface="surface" :plan="plan" />
+    <DoorwayList :surface="surface" />
   </template>
-  <LevelsPanel v-else-if="board.measurePart === 'levels'" :surface="surface" :product="product" :tape="tape" :plan="plan" />
+  <LevelsPanel v-else-if="board.measurePart === 'levels'" :surface="surface" :product="product" :plan="plan" />
   <template v-else>
-    <AroundPanel :job="job" :surface="surface" :tape="tape" />
+    <AroundPanel :job="job" :surface="surface" />
     <SurfaceBasics :job="job" :surface="surface" />
     <SwitchField
       label="Tape"

@@ -5,24 +5,25 @@ import type { Issue } from '@azulejo/core/result';
 import { lineOfEdge, measuresAt, placeFixture, type Fixture } from '@azulejo/core/surface/fixture';
 import { outlineOf } from '@azulejo/core/surface/shapes/registry';
 import type { SurfacePlan } from '@azulejo/core/planning/planned';
-import type { Tape } from '@azulejo/core/units/tape';
 import ChoiceField from '../../fields/ChoiceField.vue';
 import FieldGrid from '../../fields/FieldGrid.vue';
 import LengthField from '../../fields/LengthField.vue';
 import { edgeTitle } from '../edgeTitle.ts';
 import { useAttempt } from '../useAttempt.ts';
+import { useTape } from '../../fields/useTape.ts';
+import TroubleNote from '../../fields/TroubleNote.vue';
 
 /** Where something lies, measured from two edges. */
 const props = defineProps<{
   placed: Pick<Fixture, 'outline' | 'from'>;
   surface: Surface;
   plan: SurfacePlan | null;
-  tape: Tape;
   commit: (from: Fixture['from']) => readonly Issue[];
   /** The key of its measures among those of the surface, for a distance meter. */
   measures?: string;
 }>();
-const { trouble, attempt } = useAttempt(() => props.tape);
+const tape = useTape();
+const { trouble, attempt } = useAttempt(() => tape.value);
 const toNear = computed(() => (props.placed.outline.kind === 'round' ? 'to its centre' : 'to its near side'));
 const edges = computed(() => {
   const ids = [...new Set(outlineOf(props.surface.measured.shape).edgeIds)];
@@ -58,8 +59,8 @@ function setEdge(k: 0 | 1, edge: string): void {
         :options="edges"
         @choose="setEdge(k, $event)"
       />
-      <LengthField :label="toNear" :mm="placed.from[k].mm" :tape="tape" :commit="setMm(k)" :measures="measures && `${measures}.${k}.mm`" />
+      <LengthField :label="toNear" :mm="placed.from[k].mm" :commit="setMm(k)" :measures="measures && `${measures}.${k}.mm`" />
     </template>
   </FieldGrid>
-  <p v-if="trouble" class="why" role="alert">{{ trouble }}</p>
+  <TroubleNote :why="trouble" />
 </template>

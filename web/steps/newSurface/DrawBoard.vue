@@ -11,10 +11,12 @@ import { checkMeasured } from '@azulejo/core/surface/checkMeasured';
 import { wallsThrough } from '@azulejo/core/surface/shapes/asWalls';
 import type { Shape } from '@azulejo/core/surface/shapes/registry';
 import { formatLengthWithUnit } from '@azulejo/core/units/formatLength';
-import { MM_PER_INCH, type Tape } from '@azulejo/core/units/tape';
+import { MM_PER_INCH } from '@azulejo/core/units/tape';
+import { useTape } from '../../fields/useTape.ts';
+import TroubleNote from '../../fields/TroubleNote.vue';
 
 /** Corners drawn with a finger or a mouse on squared paper; lengths are typed over afterwards. */
-const props = defineProps<{ tape: Tape }>();
+const tape = useTape();
 const emit = defineEmits<{ shape: [shape: Shape | null] }>();
 const paper = useTemplateRef<SVGSVGElement>('paper');
 const size = useElementSize(paper);
@@ -27,13 +29,13 @@ const trouble = ref<string | null>(null);
 const WIDE_MM = 7000;
 const HIGH_MM = 5000;
 const REACH_MM = 260;
-const stepMm = computed(() => (props.tape.system === 'metric' ? 50 : 2 * MM_PER_INCH));
-const square = computed(() => (props.tape.system === 'metric' ? 500 : 24 * MM_PER_INCH));
+const stepMm = computed(() => (tape.value.system === 'metric' ? 50 : 2 * MM_PER_INCH));
+const square = computed(() => (tape.value.system === 'metric' ? 500 : 24 * MM_PER_INCH));
 
 /** Figures and corners are as large on a phone as on a desk, mm of paper. */
 const mmPerPx = computed(() => Math.max(WIDE_MM / Math.max(1, size.width.value), HIGH_MM / Math.max(1, size.height.value)));
 
-const show = (mm: number): string => formatLengthWithUnit(mm, props.tape);
+const show = (mm: number): string => formatLengthWithUnit(mm, tape.value);
 const path = computed(() => {
   const all = closed.value || !hover.value ? points.value : [...points.value, hover.value];
   return all.length === 0 ? '' : `M${all.map(([x, y]) => `${x} ${HIGH_MM - y}`).join('L')}${closed.value ? 'Z' : ''}`;
@@ -67,7 +69,7 @@ function close(): void {
     ring.map((_, k) => ({ id: `w${k + 1}`, name: '', curve: null })),
   );
   const [issue] = checkMeasured(startMeasured(shape));
-  trouble.value = issue ? describeIssue(issue, props.tape) : null;
+  trouble.value = issue ? describeIssue(issue, tape.value) : null;
   if (issue) return;
   closed.value = true;
   hover.value = null;
@@ -109,7 +111,7 @@ function back(): void {
       </text>
     </svg>
     <div class="tools">
-      <p v-if="trouble" class="why" role="alert">{{ trouble }}</p>
+      <TroubleNote v-if="trouble" :why="trouble" />
       <p v-else class="soft small">
         {{
           closed

@@ -11,9 +11,11 @@ import { outlineOf, type Shape } from '@azulejo/core/surface/shapes/registry';
 import { facesOfSet, SETS, type SetForm } from '@azulejo/core/surface/sets/registry';
 import { SET_NAMES, setFaceName } from '@azulejo/core/messages/en/sets';
 import { SURFACE_KINDS } from '@azulejo/core/surface/surface';
+import { METRIC_TAPE } from '@azulejo/core/units/tape';
 import { useFieldTroubles } from '../../fields/fieldTroubles.ts';
 import SwitchField from '../../fields/SwitchField.vue';
 import TextField from '../../fields/TextField.vue';
+import { provideTape } from '../../fields/useTape.ts';
 import { KIND_LABELS } from '../job/surfaceKinds.ts';
 import LoadingState from '../LoadingState.vue';
 import { newId } from '../newId.ts';
@@ -26,6 +28,7 @@ import SetFields from './SetFields.vue';
 import type { SurfaceToBe } from './surfaceToBe.ts';
 import SurfaceToBePicture from './SurfaceToBePicture.vue';
 import type { Walked } from './walk.ts';
+import TroubleNote from '../../fields/TroubleNote.vue';
 
 const props = defineProps<{ jobId: string }>();
 const { jobs, trouble: openTrouble } = useOpenJob(toRef(props, 'jobId'));
@@ -59,7 +62,7 @@ const suggested = computed(() => {
   const count = jobs.job?.surfaces.filter((surface) => surface.kind === kind.value).length ?? 0;
   return `${KIND_LABELS[kind.value]} ${count + 1}`;
 });
-const tape = computed(() => jobs.job?.tape);
+provideTape(() => jobs.job?.tape ?? METRIC_TAPE);
 
 /** What is entered so far, drawn as it grows. */
 const rings = computed<readonly PicturedRing[]>(() => {
@@ -133,12 +136,12 @@ function addSet(): string | null {
 </script>
 
 <template>
-  <LoadingState v-if="!jobs.job || !tape" :trouble="openTrouble" />
+  <LoadingState v-if="!jobs.job" :trouble="openTrouble" />
   <div v-else class="new">
     <div class="drawing">
-      <DrawBoard v-if="way === 'draw'" :tape="tape" @shape="shape = $event" />
+      <DrawBoard v-if="way === 'draw'" @shape="shape = $event" />
       <SurfaceToBePicture v-else-if="rings.length === 0 && way === 'one'" :to-be="toBe" />
-      <OutlinePicture v-else :rings="rings" :tape="tape" />
+      <OutlinePicture v-else :rings="rings" />
     </div>
     <main class="panel">
       <h1>New surface</h1>
@@ -151,12 +154,12 @@ function addSet(): string | null {
           :options="SURFACE_KINDS.map((value) => ({ value, label: KIND_LABELS[value] }))"
           @choose="kind = $event"
         />
-        <OneSurfaceForm v-if="way === 'one'" :tape="tape" @shape="shape = $event" @walk="walked = $event" @to-be="toBe = $event" />
-        <SetFields v-else-if="way === 'set'" v-model="set" :tape="tape" />
+        <OneSurfaceForm v-if="way === 'one'" @shape="shape = $event" @walk="walked = $event" @to-be="toBe = $event" />
+        <SetFields v-else-if="way === 'set'" v-model="set" />
         <p v-else-if="way === 'draw'" class="soft">Draw the corners on the squared paper; their real lengths are typed over in Measure.</p>
-        <OutlineImport v-else :tape="tape" @shape="shape = $event" />
+        <OutlineImport v-else @shape="shape = $event" />
         <TextField label="Name" :value="name" :longest="60" :placeholder="suggested" :commit="(text) => ((name = text), null)" />
-        <p v-if="trouble" class="why" role="alert">{{ trouble }}</p>
+        <TroubleNote :why="trouble" />
         <div class="row ends">
           <Button as="router-link" :to="{ name: 'job', params: { jobId } }" label="Not now" severity="secondary" text />
           <Button :label="way === 'set' ? 'Add them all' : 'Set it out'" type="button" @click="add" />

@@ -3,7 +3,6 @@ import { computed, ref, watch, watchEffect } from 'vue';
 import { SHAPE_FIELDS, SHAPE_NAMES } from '@azulejo/core/messages/en/shapes';
 import { checkShape, SHAPES, type Shape, type ShapeId } from '@azulejo/core/surface/shapes/registry';
 import type { Issue } from '@azulejo/core/result';
-import type { Tape } from '@azulejo/core/units/tape';
 import ChoiceField from '../../fields/ChoiceField.vue';
 import FieldGrid from '../../fields/FieldGrid.vue';
 import LengthField from '../../fields/LengthField.vue';
@@ -14,7 +13,6 @@ import type { SurfaceToBe } from './surfaceToBe.ts';
 import type { Walked } from './walk.ts';
 
 /** One surface by a quick form, or wall by wall; emits its shape once every length is there. */
-defineProps<{ tape: Tape }>();
 const emit = defineEmits<{ shape: [shape: Shape | null]; walk: [walked: Walked | null]; toBe: [toBe: SurfaceToBe | null] }>();
 const kind = ref<ShapeId>('rectangle');
 const lengths = ref<Record<string, number>>({});
@@ -84,14 +82,13 @@ function choose(next: ShapeId): void {
   <PictureChoice v-slot="{ value }" label="Shape" :value="kind" :options="kinds" @choose="choose">
     <ShapeGlyph :kind="value" />
   </PictureChoice>
-  <WallWalk v-if="kind === 'walls'" :tape="tape" @shape="emit('shape', $event)" @walk="emit('walk', $event)" />
+  <WallWalk v-if="kind === 'walls'" @shape="emit('shape', $event)" @walk="emit('walk', $event)" />
   <FieldGrid v-else>
     <LengthField
       v-for="[field, label] in fields"
       :key="`${kind} ${field}`"
       :label="label"
       :mm="lengths[field] ?? (field === 'cornerCutMm' ? 0 : null)"
-      :tape="tape"
       :commit="setField(field)"
       :positive="field !== 'cornerCutMm'"
       large

@@ -10,13 +10,14 @@ import { checkMeasured } from '@azulejo/core/surface/checkMeasured';
 import { MOST_WALLS } from '@azulejo/core/surface/shapes/walls';
 import type { Shape } from '@azulejo/core/surface/shapes/registry';
 import { formatLength, formatLengthWithUnit } from '@azulejo/core/units/formatLength';
-import type { Tape } from '@azulejo/core/units/tape';
 import ChoiceField from '../../fields/ChoiceField.vue';
 import FieldGrid from '../../fields/FieldGrid.vue';
 import LengthField from '../../fields/LengthField.vue';
+import { useTape } from '../../fields/useTape.ts';
+import TroubleNote from '../../fields/TroubleNote.vue';
 
 /** An outline out of a DXF or SVG drawing. */
-const props = defineProps<{ tape: Tape }>();
+const tape = useTape();
 const emit = defineEmits<{ shape: [shape: Shape | null] }>();
 const file = shallowRef<OutlineFile | null>(null);
 const unit = ref<DrawingUnit | ''>('');
@@ -40,7 +41,7 @@ const outlines = computed(() =>
   (joined.value?.outlines ?? []).map((path, value) => {
     const box = boxOf(pathPoints(path));
     const [wide, high] = [box.maxX - box.minX, box.maxY - box.minY].map((size) => size * (mmPerUnit.value ?? 1));
-    return { value, label: `${formatLength(wide, props.tape)} x ${formatLengthWithUnit(high, props.tape)} (${path.layer})` };
+    return { value, label: `${formatLength(wide, tape.value)} x ${formatLengthWithUnit(high, tape.value)} (${path.layer})` };
   }),
 );
 /** The chosen outline as walls, or why it can't be a surface. */
@@ -53,7 +54,7 @@ const outcome = computed<{ shape: Shape | null; why: string | null }>(() => {
   if (walls > MOST_WALLS)
     return { shape: null, why: describeIssue({ code: 'outline/too-many-walls', figures: { walls, most: MOST_WALLS } }) };
   const [issue] = checkMeasured(startMeasured(shape));
-  return issue ? { shape: null, why: describeIssue(issue, props.tape) } : { shape, why: null };
+  return issue ? { shape: null, why: describeIssue(issue, tape.value) } : { shape, why: null };
 });
 watch(outcome, ({ shape }) => emit('shape', shape));
 watch([layer, file], () => (which.value = 0));
@@ -72,7 +73,7 @@ async function take(event: Event): Promise<void> {
     return;
   }
   const read = readOutline(text);
-  troubles.value = read.ok ? [] : read.issues.slice(0, 5).map((found) => describeIssue(found, props.tape));
+  troubles.value = read.ok ? [] : read.issues.slice(0, 5).map((found) => describeIssue(found, tape.value));
   file.value = read.ok ? read.value : null;
 }
 const setTolerance = (mm: number): [] => {
@@ -102,7 +103,7 @@ const setTolerance = (mm: number): [] => {
         @choose="unit = $event as DrawingUnit | ''"
       />
       <ChoiceField label="Layer or path" :value="layer" :options="layers" @choose="layer = $event" />
-      <LengthField label="Close gaps up to" :mm="toleranceMm" :tape="tape" :commit="setTolerance" />
+      <LengthField label="Close gaps up to" :mm="toleranceMm" :commit="setTolerance" />
       <ChoiceField v-if="outlines.length > 1" label="Outline" :value="which" :options="outlines" @choose="which = $event" />
     </FieldGrid>
     <p v-if="joined && joined.outlines.length > 0" class="soft small" data-testid="import-report">
@@ -114,7 +115,7 @@ const setTolerance = (mm: number): [] => {
           : 'No gap had to be closed.'
       }}
     </p>
-    <p v-if="outcome.why" class="why" role="alert">{{ outcome.why }}</p>
+    <TroubleNote :why="outcome.why" />
   </template>
 </template>
 

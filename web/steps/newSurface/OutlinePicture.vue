@@ -17,10 +17,11 @@ import { labelPoint } from '@azulejo/core/geometry/labelPoint';
 import { boxOf } from '@azulejo/core/geometry/ring';
 import { distance, type Point } from '@azulejo/core/geometry/point';
 import { formatLength } from '@azulejo/core/units/formatLength';
-import type { Tape } from '@azulejo/core/units/tape';
+import { useTape } from '../../fields/useTape.ts';
 
 /** Outlines at scale, each straight edge with its length. */
-const props = defineProps<{ rings: readonly PicturedRing[]; tape: Tape }>();
+const props = defineProps<{ rings: readonly PicturedRing[] }>();
+const tape = useTape();
 
 const host = ref<HTMLDivElement | null>(null);
 const size = useElementSize(host);
@@ -59,7 +60,7 @@ function lengthsOf(ring: PictureRing, edgeIds: readonly string[], closed: boolea
     const mm = distance(from, to);
     if (mm < 4 * unit) return [];
     const [nx, ny] = [(to[1] - from[1]) / mm, -(to[0] - from[0]) / mm];
-    const text = formatLength(mm, props.tape);
+    const text = formatLength(mm, tape.value);
     const out = unit * (3.5 + Math.abs(nx) * text.length * 0.9);
     return [{ text, x: (from[0] + to[0]) / 2 + nx * out, y: (from[1] + to[1]) / 2 + ny * out }];
   });

@@ -3,13 +3,11 @@ import Button from 'primevue/button';
 import { PhCopy, PhTrash } from '@phosphor-icons/vue';
 import { SET_NAMES } from '@azulejo/core/messages/en/sets';
 import { SETS, type SetForm, type SetId } from '@azulejo/core/surface/sets/registry';
-import type { Tape } from '@azulejo/core/units/tape';
 import FieldGrid from '../../fields/FieldGrid.vue';
 import LengthField from '../../fields/LengthField.vue';
 import SwitchField from '../../fields/SwitchField.vue';
 
 /** The figures of surfaces that are measured together. */
-defineProps<{ tape: Tape }>();
 const form = defineModel<SetForm>({ required: true });
 const kinds = (Object.keys(SETS) as SetId[]).map((value) => ({ value, label: SET_NAMES[value] }));
 
@@ -106,7 +104,6 @@ function dropRow(k: number): void {
           :key="field"
           :label="`${label}, ${k + 1}`"
           :mm="row[field]"
-          :tape="tape"
           :commit="setRow(k, field)"
           positive
         />
@@ -125,7 +122,6 @@ function dropRow(k: number): void {
       :key="`${form.kind} ${field}`"
       :label="label"
       :mm="valueOf(field)"
-      :tape="tape"
       :commit="setPlain(field)"
       positive
     />

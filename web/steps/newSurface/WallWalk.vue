@@ -9,13 +9,14 @@ import { checkMeasured } from '@azulejo/core/surface/checkMeasured';
 import { startMeasured } from '@azulejo/core/job/startJob';
 import type { Shape } from '@azulejo/core/surface/shapes/registry';
 import { formatLengthWithUnit } from '@azulejo/core/units/formatLength';
-import type { Tape } from '@azulejo/core/units/tape';
 import AngleField from '../../fields/AngleField.vue';
 import LengthField from '../../fields/LengthField.vue';
 import { closedStraight, closedWalk, closingWall, walkTo, wallsRead, type Walked, type WalkedWall } from './walk.ts';
+import { useTape } from '../../fields/useTape.ts';
+import TroubleNote from '../../fields/TroubleNote.vue';
 
 /** Goes round a surface one wall at a time: a length, then the turn to the next; the drawing grows. */
-const props = defineProps<{ tape: Tape }>();
+const tape = useTape();
 const emit = defineEmits<{ shape: [shape: Shape | null]; walk: [walked: Walked | null] }>();
 const walls = ref<WalkedWall[]>([]);
 const lengthMm = ref<number | null>(null);
@@ -30,8 +31,8 @@ const back = computed(() => closedWalk(read.value));
 const closing = computed(() => (back.value ? null : closingWall(read.value)));
 const closed = computed(() => back.value?.shape ?? (straight.value ? closedStraight(read.value) : null));
 const fault = computed(() => (closed.value ? checkMeasured(startMeasured(closed.value))[0] : undefined));
-const trouble = computed(() => untold.value ?? (fault.value ? describeIssue(fault.value, props.tape) : null));
-const show = (mm: number): string => formatLengthWithUnit(mm, props.tape);
+const trouble = computed(() => untold.value ?? (fault.value ? describeIssue(fault.value, tape.value) : null));
+const show = (mm: number): string => formatLengthWithUnit(mm, tape.value);
 /** What the closed walk is, in words. */
 const told = computed(() => {
   if (!closed.value || fault.value) return null;
@@ -66,7 +67,7 @@ function goBack(): void {
 <template>
   <div ref="here" class="walk stack">
     <p class="soft small">Start with your back to a corner and the wall at your right hand. Go round; the surface stays on your left.</p>
-    <LengthField :key="walls.length" :label="`Wall from ${from}`" :mm="lengthMm" :tape="tape" :commit="setLength" positive large />
+    <LengthField :key="walls.length" :label="`Wall from ${from}`" :mm="lengthMm" :commit="setLength" positive large />
     <div class="turns">
       <Button severity="secondary" class="turn" @click="turn(90)"><PhArrowBendUpLeft :size="26" />Square left</Button>
       <Button severity="secondary" class="turn" @click="turn(-90)"><PhArrowBendUpRight :size="26" />Square right</Button>
@@ -75,7 +76,7 @@ function goBack(): void {
         <Button severity="secondary" :aria-label="`Turn ${otherTurn}°`" @click="turn(otherTurn)">Turn</Button>
       </div>
     </div>
-    <p v-if="trouble" class="why" role="alert">{{ trouble }}</p>
+    <TroubleNote :why="trouble" />
     <div class="row">
       <Button v-if="walls.length > 0" severity="secondary" text @click="goBack"><PhArrowUUpLeft :size="18" />Back one wall</Button>
     </div>

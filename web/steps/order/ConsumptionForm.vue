@@ -2,6 +2,7 @@
 import { computed } from 'vue';
 import type { Job } from '@azulejo/core/job/job';
 import { NOTCHES, type Notch } from '@azulejo/core/takeoff/consumption';
+import { provideTape } from '../../fields/useTape.ts';
 import { METRIC_TAPE } from '@azulejo/core/units/tape';
 import LengthField from '../../fields/LengthField.vue';
 import NumberField from '../../fields/NumberField.vue';
@@ -10,6 +11,8 @@ import SwitchField from '../../fields/SwitchField.vue';
 import { useJobStore } from '../../stores/jobStore.ts';
 
 const props = defineProps<{ job: Job }>();
+// Blades are sold by the millimetre everywhere.
+provideTape(() => METRIC_TAPE);
 const jobs = useJobStore();
 const use = computed(() => props.job.consumption);
 const notches = [{ value: 0, label: 'By tile' }, ...NOTCHES.map((mm) => ({ value: mm, label: `${mm}` }))];
@@ -71,7 +74,7 @@ const setNotch = (mm: number) => setUse('Trowel notch', { trowelNotchMm: mm === 
       @choose="setUse('Off-cuts', { offCutsKept: $event === 'kept' })"
     />
     <div class="two">
-      <LengthField label="Saw kerf" :mm="use.kerfMm" :tape="METRIC_TAPE" :commit="setKerf" />
+      <LengthField label="Saw kerf" :mm="use.kerfMm" :commit="setKerf" />
       <NumberField
         v-for="figure in cutting"
         :key="figure.label"

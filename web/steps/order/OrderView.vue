@@ -66,6 +66,7 @@ function toggle(key: string): void {
               <tr>
                 <th scope="row">
                   <button
+                    class="plain"
                     type="button"
                     :aria-expanded="open.has(line.key)"
                     :aria-label="`${line.name}: how it was computed`"
@@ -155,16 +156,11 @@ tbody th {
   padding-left: 0.4rem;
 }
 tbody button {
-  all: unset;
-  cursor: pointer;
   display: flex;
   gap: 0.45rem;
   align-items: center;
   padding: 0.2rem 0.5rem;
   border-radius: 3px;
-}
-tbody button:focus-visible {
-  outline: 3px solid var(--cobalt);
 }
 .how td {
   padding: 0 0.9rem 0.9rem 2.4rem;

@@ -4,12 +4,13 @@ import { describeEnds, ruleName } from '@azulejo/core/messages/en/reasons';
 import type { Surface } from '@azulejo/core/job/job';
 import type { SurfacePlan } from '@azulejo/core/planning/planned';
 import { firstPieceSpan, spanOf, type Axis } from '@azulejo/core/setout/weigh/axisPlacement';
-import type { Tape } from '@azulejo/core/units/tape';
 import LengthField from '../../fields/LengthField.vue';
 import { useJobStore } from '../../stores/jobStore.ts';
 import type { SetoutMoves } from './useSetoutMoves.ts';
+import { useTape } from '../../fields/useTape.ts';
 
-const props = defineProps<{ axis: Axis; surface: Surface; plan: SurfacePlan; tape: Tape; moves: SetoutMoves }>();
+const props = defineProps<{ axis: Axis; surface: Surface; plan: SurfacePlan; moves: SetoutMoves }>();
+const tape = useTape();
 const jobs = useJobStore();
 const id = useId();
 
@@ -19,7 +20,7 @@ const rows = computed(() =>
     rule,
     sliver,
     name: ruleName(rule, props.axis),
-    ends: describeEnds(ends, props.axis, props.tape),
+    ends: describeEnds(ends, props.axis, tape.value),
     proposed: props.plan.advice.proposed[props.axis].rule === rule,
     inForce: props.plan.choice[props.axis].rule === rule,
   })),
@@ -64,7 +65,6 @@ function placeByHand(mm: number) {
       v-if="chosen === 'free'"
       :label="axis === 'x' ? 'Full piece starts this far from the left limit' : 'Full piece starts this far from the bottom limit'"
       :mm="offsetMm"
-      :tape="tape"
       :commit="placeByHand"
     />
   </fieldset>

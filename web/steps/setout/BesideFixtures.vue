@@ -5,11 +5,12 @@ import type { Surface } from '@azulejo/core/job/job';
 import { describePieces } from '@azulejo/core/messages/en/reasons';
 import type { SurfacePlan } from '@azulejo/core/planning/planned';
 import { besideFixtures, type BesideFixture } from '@azulejo/core/setout/edges/besideFixtures';
-import type { Tape } from '@azulejo/core/units/tape';
 import type { SetoutMoves } from './useSetoutMoves.ts';
+import { useTape } from '../../fields/useTape.ts';
 
 /** The pieces along each side of a tray, a cabinet, a window; and a full piece off any of them. */
-const props = defineProps<{ surface: Surface; plan: SurfacePlan; tape: Tape; moves: SetoutMoves }>();
+const props = defineProps<{ surface: Surface; plan: SurfacePlan; moves: SetoutMoves }>();
+const tape = useTape();
 
 const fixtures = computed(() => {
   const { traced, beside, layout } = props.plan;

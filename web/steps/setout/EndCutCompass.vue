@@ -3,11 +3,12 @@ import { computed } from 'vue';
 import { roleName } from '@azulejo/core/messages/en/names';
 import type { SurfacePlan } from '@azulejo/core/planning/planned';
 import { formatLength, formatLengthWithUnit } from '@azulejo/core/units/formatLength';
-import type { Tape } from '@azulejo/core/units/tape';
 import { edgeTitle } from '../edgeTitle.ts';
 import { WALKED_SIDES } from './edgeDirections.ts';
+import { useTape } from '../../fields/useTape.ts';
 
-const props = defineProps<{ plan: SurfacePlan; tape: Tape; chosen: string }>();
+const props = defineProps<{ plan: SurfacePlan; chosen: string }>();
+const tape = useTape();
 const emit = defineEmits<{ choose: [id: string] }>();
 
 const sides = computed(() =>
@@ -18,13 +19,13 @@ const sides = computed(() =>
     const name = edgeTitle(props.plan, id);
     const { smallestCutMm: small, largestCutMm: large } = edge;
     if (small === null || large === null) return [{ id, side, name, figure: 'full', role: roleName(edge.role), narrow: false }];
-    const figures = [...new Set([formatLength(large, props.tape), formatLength(small, props.tape)])];
+    const figures = [...new Set([formatLength(large, tape.value), formatLength(small, tape.value)])];
     return [
       {
         id,
         side,
         name,
-        figure: figures.length === 1 ? formatLengthWithUnit(small, props.tape) : figures.join(' / '),
+        figure: figures.length === 1 ? formatLengthWithUnit(small, tape.value) : figures.join(' / '),
         role: roleName(edge.role),
         narrow: figures.join().length > 9,
       },
@@ -38,6 +39,7 @@ const sides = computed(() =>
     <button
       v-for="side in sides"
       :key="side.id"
+      class="plain"
       type="button"
       :class="[side.side, { on: side.id === chosen }]"
       :aria-pressed="side.id === chosen"
@@ -59,9 +61,6 @@ const sides = computed(() =>
   align-items: center;
 }
 button {
-  all: unset;
-  box-sizing: border-box;
-  cursor: pointer;
   display: grid;
   justify-items: center;
   padding: 0.25rem 0.4rem;

@@ -5,30 +5,31 @@ import type { Surface } from '@azulejo/core/job/job';
 import { describeLine, describeSlant } from '@azulejo/core/messages/en/lines';
 import { describeReason } from '@azulejo/core/messages/en/reasons';
 import type { SurfacePlan } from '@azulejo/core/planning/planned';
-import type { Tape } from '@azulejo/core/units/tape';
 import { useBoardStore } from '../../stores/boardStore.ts';
 import { edgeTitle } from '../edgeTitle.ts';
 import AxisOptions from './AxisOptions.vue';
 import BesideFixtures from './BesideFixtures.vue';
 import EndCutCompass from './EndCutCompass.vue';
 import type { SetoutMoves } from './useSetoutMoves.ts';
+import { useTape } from '../../fields/useTape.ts';
 
-const props = defineProps<{ surface: Surface; tape: Tape; plan: SurfacePlan | null; moves: SetoutMoves }>();
+const props = defineProps<{ surface: Surface; plan: SurfacePlan | null; moves: SetoutMoves }>();
+const tape = useTape();
 const board = useBoardStore();
 const nameOf = (edge: string): string => (props.plan ? edgeTitle(props.plan, edge) : edge);
 const isBest = computed(() => props.surface.setout.x.rule === 'best' && props.surface.setout.y.rule === 'best');
-const reasons = computed(() => props.plan?.advice.reasons.map((reason) => describeReason(reason, props.tape)) ?? []);
+const reasons = computed(() => props.plan?.advice.reasons.map((reason) => describeReason(reason, tape.value)) ?? []);
 </script>
 
 <template>
   <template v-if="plan">
-    <EndCutCompass :plan="plan" :tape="tape" :chosen="board.chosenEdge" @choose="board.chosenEdge = $event" />
+    <EndCutCompass :plan="plan" :chosen="board.chosenEdge" @choose="board.chosenEdge = $event" />
     <section class="reasons" aria-live="polite">
       <p v-for="reason in reasons" :key="reason">{{ reason }}</p>
     </section>
     <Button v-if="!isBest" label="Take the best both ways (B)" severity="secondary" outlined @click="moves.best" />
-    <AxisOptions v-for="axis in ['x', 'y'] as const" :key="axis" :axis="axis" :surface="surface" :plan="plan" :tape="tape" :moves="moves" />
-    <BesideFixtures :surface="surface" :plan="plan" :tape="tape" :moves="moves" />
+    <AxisOptions v-for="axis in ['x', 'y'] as const" :key="axis" :axis="axis" :surface="surface" :plan="plan" :moves="moves" />
+    <BesideFixtures :surface="surface" :plan="plan" :moves="moves" />
     <section class="stack">
       <h2>Lines to strike</h2>
       <ul class="lines">

@@ -4,10 +4,11 @@ import { computed, useId } from 'vue';
 import { actualSize, type Product } from '@azulejo/core/tile/product';
 import { SHAPE_NAMES } from '@azulejo/core/messages/en/patterns';
 import { formatLength, formatLengthWithUnit } from '@azulejo/core/units/formatLength';
-import type { Tape } from '@azulejo/core/units/tape';
 import TileSwatch from './TileSwatch.vue';
+import { useTape } from '../../fields/useTape.ts';
 
-const props = defineProps<{ label: string; products: readonly Product[]; chosen: string; tape: Tape }>();
+const props = defineProps<{ label: string; products: readonly Product[]; chosen: string }>();
+const tape = useTape();
 const emit = defineEmits<{ choose: [id: string] }>();
 const id = useId();
 const current = computed(() => props.products.find((product) => product.id === props.chosen));
@@ -16,7 +17,7 @@ function sizeOf(product: Product): string {
   const { widthMm, heightMm } = actualSize(product);
   const { kind } = product.shape;
   const shape = kind === 'rectangle' ? '' : `${SHAPE_NAMES[kind].toLowerCase()} `;
-  return `${shape}${formatLength(widthMm, props.tape)} x ${formatLengthWithUnit(heightMm, props.tape)}`;
+  return `${shape}${formatLength(widthMm, tape.value)} x ${formatLengthWithUnit(heightMm, tape.value)}`;
 }
 </script>
 

@@ -10,7 +10,6 @@ import { innerJointOf, partsOf } from '@azulejo/core/pattern/registry';
 import { layingOfTile } from '@azulejo/core/pattern/suitLaying';
 import { actualSize, hasWayUp, type Product } from '@azulejo/core/tile/product';
 import { formatLength, formatLengthWithUnit } from '@azulejo/core/units/formatLength';
-import type { Tape } from '@azulejo/core/units/tape';
 import ColourField from '../../fields/ColourField.vue';
 import FieldGrid from '../../fields/FieldGrid.vue';
 import LengthField from '../../fields/LengthField.vue';
@@ -21,10 +20,13 @@ import ProductDialog from './product/ProductDialog.vue';
 import ProductListDialog from './list/ProductListDialog.vue';
 import ProductPicker from './ProductPicker.vue';
 import type { EditedLaying } from './useLaying.ts';
+import { useTape } from '../../fields/useTape.ts';
+import TroubleNote from '../../fields/TroubleNote.vue';
 
-const props = defineProps<{ job: Job; surface: Surface; tape: Tape; laying: Laying; edited: EditedLaying }>();
+const props = defineProps<{ job: Job; surface: Surface; laying: Laying; edited: EditedLaying }>();
+const tape = useTape();
 const edit = useEditSurface(() => props.surface.id);
-const { trouble, attempt } = useAttempt(() => props.tape);
+const { trouble, attempt } = useAttempt(() => tape.value);
 const editing = ref<Product | 'new' | null>(null);
 const listing = ref(false);
 const product = computed(() => props.job.products.find(({ id }) => id === props.laying.productId) ?? null);
@@ -62,7 +64,7 @@ const parts = computed(() =>
   Object.entries(partsOf(props.laying.pattern, moduleOf({ ...props.laying, parts: {} }, props.job.products))).map(([part, ideal]) => ({
     part,
     label: `${partName(part)} of the ${PATTERN_NAMES[props.laying.pattern.kind].toLowerCase()}`,
-    ideal: `${formatLength(ideal.widthMm, props.tape)} x ${formatLengthWithUnit(ideal.heightMm, props.tape)}`,
+    ideal: `${formatLength(ideal.widthMm, tape.value)} x ${formatLengthWithUnit(ideal.heightMm, tape.value)}`,
     chosen: props.laying.parts[part] ?? '',
   })),
 );
@@ -88,11 +90,11 @@ const setJointColour = (colour: string): void => {
 
 <template>
   <section class="stack">
-    <ProductPicker label="Tile" :products="job.products" :chosen="laying.productId" :tape="tape" @choose="choose" />
+    <ProductPicker label="Tile" :products="job.products" :chosen="laying.productId" @choose="choose" />
     <p v-if="product && hasWayUp(product)" class="small soft">
       {{ product.backArrow ? 'All arrows on the backs point one way' : 'The face has a way up' }}; the arrows on the drawing show it.
     </p>
-    <p v-if="trouble" class="why" role="alert">{{ trouble }}</p>
+    <TroubleNote :why="trouble" />
     <div class="row">
       <Button severity="secondary" outlined @click="editing = product"><PhPencilSimple :size="18" />Sizes and price</Button>
       <Button severity="secondary" outlined @click="editing = 'new'"><PhPlus :size="18" />Own tile</Button>
@@ -100,13 +102,7 @@ const setJointColour = (colour: string): void => {
     </div>
   </section>
   <section v-for="part in parts" :key="part.part" class="stack">
-    <ProductPicker
-      :label="part.label"
-      :products="byNearness(part.part)"
-      :chosen="part.chosen"
-      :tape="tape"
-      @choose="choosePart(part.part, $event)"
-    />
+    <ProductPicker :label="part.label" :products="byNearness(part.part)" :chosen="part.chosen" @choose="choosePart(part.part, $event)" />
     <p class="small soft">
       {{ part.ideal }} keeps every joint alike<template v-if="innerMm !== null"
         >; with this one its joint is <b class="figure">{{ formatLengthWithUnit(innerMm, tape) }}</b></template
@@ -114,7 +110,7 @@ const setJointColour = (colour: string): void => {
     </p>
   </section>
   <FieldGrid>
-    <LengthField label="Joint" :mm="laying.jointMm" :tape="tape" :commit="setJoint" large />
+    <LengthField label="Joint" :mm="laying.jointMm" :commit="setJoint" large />
     <ColourField label="Grout" :value="surface.jointColour" :swatches="GROUTS" @choose="setJointColour" />
   </FieldGrid>
   <ProductDialog
@@ -122,14 +118,12 @@ const setJointColour = (colour: string): void => {
     :product="editing === 'new' ? null : editing"
     :surface="surface"
     :job="job"
-    :tape="tape"
     @close="editing = null"
     @added="layAdded"
   />
   <ProductListDialog
     v-if="listing"
     :job="job"
-    :tape="tape"
     :chosen="laying.productId"
     @close="listing = false"
     @choose="

@@ -2,7 +2,6 @@
 import { computed } from 'vue';
 import type { Job, Surface } from '@azulejo/core/job/job';
 import type { SurfacePlan } from '@azulejo/core/planning/planned';
-import type { Tape } from '@azulejo/core/units/tape';
 import ChoiceField from '../../fields/ChoiceField.vue';
 import PartTabs from '../../fields/PartTabs.vue';
 import SwitchField from '../../fields/SwitchField.vue';
@@ -13,7 +12,7 @@ import SetInForm from './setIn/SetInForm.vue';
 import TileForm from './TileForm.vue';
 import { useLaying } from './useLaying.ts';
 
-const props = defineProps<{ job: Job; surface: Surface; tape: Tape; plan: SurfacePlan | null }>();
+const props = defineProps<{ job: Job; surface: Surface; plan: SurfacePlan | null }>();
 const board = useBoardStore();
 const edited = useLaying(
   () => props.surface,
@@ -46,16 +45,8 @@ const fields = computed(() => [
     :options="fields"
     @choose="board.chosenInset = $event === WHOLE ? null : $event"
   />
-  <TileForm v-if="board.tilePart === 'tile'" :job="job" :surface="surface" :tape="tape" :laying="laying" :edited="edited" />
-  <PatternForm
-    v-else-if="board.tilePart === 'pattern'"
-    :job="job"
-    :surface="surface"
-    :tape="tape"
-    :plan="plan"
-    :laying="laying"
-    :edited="edited"
-  />
-  <ColoursForm v-else-if="board.tilePart === 'colours'" :job="job" :surface="surface" :tape="tape" :laying="laying" :edited="edited" />
-  <SetInForm v-else :job="job" :surface="surface" :tape="tape" :plan="plan" />
+  <TileForm v-if="board.tilePart === 'tile'" :job="job" :surface="surface" :laying="laying" :edited="edited" />
+  <PatternForm v-else-if="board.tilePart === 'pattern'" :job="job" :surface="surface" :plan="plan" :laying="laying" :edited="edited" />
+  <ColoursForm v-else-if="board.tilePart === 'colours'" :job="job" :surface="surface" :laying="laying" :edited="edited" />
+  <SetInForm v-else :job="job" :surface="surface" :plan="plan" />
 </template>

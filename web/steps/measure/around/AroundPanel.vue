@@ -7,17 +7,19 @@ import { edgeName } from '@azulejo/core/messages/en/names';
 import { edgeLength, MEETINGS, type Link } from '@azulejo/core/surface/link';
 import { outlineOf } from '@azulejo/core/surface/shapes/registry';
 import { formatLength } from '@azulejo/core/units/formatLength';
-import type { Tape } from '@azulejo/core/units/tape';
 import ChoiceField from '../../../fields/ChoiceField.vue';
 import FieldGrid from '../../../fields/FieldGrid.vue';
 import { useJobStore } from '../../../stores/jobStore.ts';
 import { newId } from '../../newId.ts';
 import { useAttempt } from '../../useAttempt.ts';
 import UnfoldedView from './UnfoldedView.vue';
+import { useTape } from '../../../fields/useTape.ts';
+import TroubleNote from '../../../fields/TroubleNote.vue';
 
-const props = defineProps<{ job: Job; surface: Surface; tape: Tape }>();
+const props = defineProps<{ job: Job; surface: Surface }>();
+const tape = useTape();
 const jobs = useJobStore();
-const { trouble, attempt } = useAttempt(() => props.tape);
+const { trouble, attempt } = useAttempt(() => tape.value);
 const MEETING_NAMES: Readonly<Record<Link['meets'], string>> = { inside: 'Inside corner', outside: 'Outside corner', flat: 'In one plane' };
 const meetings = MEETINGS.map((value) => ({ value, label: MEETING_NAMES[value] }));
 
@@ -29,7 +31,7 @@ function edgeLabel(surfaceId: string, edge: string): string {
 }
 const lengthOf = (end: Link['a']): string => {
   const shape = shapeOf(end.surface);
-  return formatLength((shape && edgeLength(shape, end.edge)) ?? 0, props.tape);
+  return formatLength((shape && edgeLength(shape, end.edge)) ?? 0, tape.value);
 };
 const here = computed(() =>
   props.job.links
@@ -87,7 +89,7 @@ function setMeeting(id: string, value: Link['meets']): void {
 <template>
   <section class="stack">
     <h3>What it meets</h3>
-    <UnfoldedView v-if="here.length > 0" :job="job" :surface="surface" :tape="tape" />
+    <UnfoldedView v-if="here.length > 0" :job="job" :surface="surface" />
     <p v-else class="soft small">Nothing yet. Tell which surface goes on from which edge, and courses can be carried round the corner.</p>
     <div v-for="{ link, mine, theirs } in here" :key="link.id" class="link">
       <p>
@@ -114,7 +116,7 @@ function setMeeting(id: string, value: Link['meets']): void {
         <ChoiceField label="at its edge" :value="chosen.theirs" :options="edgesOf(chosen.surface)" @choose="theirEdge = $event" />
         <ChoiceField label="as an" :value="meets" :options="meetings" @choose="meets = $event" />
       </FieldGrid>
-      <p v-if="trouble" class="why" role="alert">{{ trouble }}</p>
+      <TroubleNote :why="trouble" />
       <div><Button severity="secondary" outlined @click="add">They meet</Button></div>
     </template>
   </section>

@@ -6,10 +6,9 @@ import { labelPoint } from '@azulejo/core/geometry/labelPoint';
 import { boxOf } from '@azulejo/core/geometry/ring';
 import type { Point } from '@azulejo/core/geometry/point';
 import { unfold } from '@azulejo/core/surface/unfold';
-import type { Tape } from '@azulejo/core/units/tape';
 
 /** The surfaces that meet, laid flat edge on edge; each opens when it is pressed. */
-const props = defineProps<{ job: Job; surface: Surface; tape: Tape }>();
+const props = defineProps<{ job: Job; surface: Surface }>();
 const router = useRouter();
 
 const drawn = computed(() => {

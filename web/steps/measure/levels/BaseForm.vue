@@ -7,16 +7,18 @@ import { describeBase } from '@azulejo/core/messages/en/levels';
 import { baseFigures, type BaseLine } from '@azulejo/core/surface/baseLine';
 import { traceSurface } from '@azulejo/core/surface/traceSurface';
 import { edgeLength } from '@azulejo/core/surface/link';
-import type { Tape } from '@azulejo/core/units/tape';
 import LengthField from '../../../fields/LengthField.vue';
 import { useAttempt } from '../../useAttempt.ts';
 import { useEditSurface } from '../../useEditSurface.ts';
+import { useTape } from '../../../fields/useTape.ts';
+import TroubleNote from '../../../fields/TroubleNote.vue';
 
-const props = defineProps<{ surface: Surface; tape: Tape }>();
+const props = defineProps<{ surface: Surface }>();
+const tape = useTape();
 const edit = useEditSurface(() => props.surface.id);
 const base = computed(() => props.surface.measured.base);
 const figures = computed(() => (base.value ? baseFigures(base.value) : null));
-const { trouble, attempt } = useAttempt(() => props.tape);
+const { trouble, attempt } = useAttempt(() => tape.value);
 
 function set(label: string, next: BaseLine | null): void {
   const issues = edit(label, ({ measured }) => {
@@ -54,11 +56,10 @@ function remove(k: number): void {
     <template v-if="base && figures">
       <p data-testid="base-figures">{{ describeBase(figures, base, tape) }}</p>
       <div v-for="(reading, k) in base.readings" :key="k" class="reading">
-        <LengthField :label="`Along, ${k + 1}`" :mm="reading.alongMm" :tape="tape" :commit="setReading(k, 'alongMm')" />
+        <LengthField :label="`Along, ${k + 1}`" :mm="reading.alongMm" :commit="setReading(k, 'alongMm')" />
         <LengthField
           :label="`Down to the base, ${k + 1}`"
           :mm="reading.downMm"
-          :tape="tape"
           :commit="setReading(k, 'downMm')"
           :measures="`base.readings.${k}.downMm`"
         />
@@ -76,7 +77,7 @@ function remove(k: number): void {
       <p class="soft small">Is what the wall stands on level? Read down to it from a level line; the bottom row is cut to what you find.</p>
       <div><Button severity="secondary" outlined @click="start">Read the base</Button></div>
     </template>
-    <p v-if="trouble" class="why" role="alert">{{ trouble }}</p>
+    <TroubleNote :why="trouble" />
   </section>
 </template>
 

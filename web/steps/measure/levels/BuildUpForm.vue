@@ -6,21 +6,22 @@ import type { Surface } from '@azulejo/core/job/job';
 import { describeBuildUp } from '@azulejo/core/messages/en/levels';
 import { buildUpFigures, type BuildUp } from '@azulejo/core/surface/buildUp';
 import type { Product } from '@azulejo/core/tile/product';
-import type { Tape } from '@azulejo/core/units/tape';
 import ChoiceField from '../../../fields/ChoiceField.vue';
 import FieldGrid from '../../../fields/FieldGrid.vue';
 import LengthField from '../../../fields/LengthField.vue';
 import TextField from '../../../fields/TextField.vue';
 import { nextId } from '../../newId.ts';
 import { useEditSurface } from '../../useEditSurface.ts';
+import { useTape } from '../../../fields/useTape.ts';
 
-const props = defineProps<{ surface: Surface; product: Product; tape: Tape }>();
+const props = defineProps<{ surface: Surface; product: Product }>();
+const tape = useTape();
 const edit = useEditSurface(() => props.surface.id);
 const buildUp = computed(() => props.surface.measured.buildUp);
 const layerName = computed(() => buildUp.value?.layers.find(({ id }) => id === buildUp.value?.adjust)?.name ?? null);
 const words = computed(() =>
   buildUp.value
-    ? describeBuildUp(buildUpFigures(buildUp.value, props.product.thicknessMm), buildUp.value.neighbour, layerName.value, props.tape)
+    ? describeBuildUp(buildUpFigures(buildUp.value, props.product.thicknessMm), buildUp.value.neighbour, layerName.value, tape.value)
     : [],
 );
 const adjustable = computed(() => [
@@ -82,7 +83,7 @@ const setNeighbour = (mm: number) =>
       </div>
       <div v-for="(layer, k) in buildUp.layers" :key="layer.id" class="layer">
         <TextField :label="`Layer ${k + 1}`" :value="layer.name" :longest="60" :commit="(name) => rename(k, name)" />
-        <LengthField :label="`Thickness ${k + 1}`" :mm="layer.thicknessMm" :tape="tape" :commit="setThickness(k)" />
+        <LengthField :label="`Thickness ${k + 1}`" :mm="layer.thicknessMm" :commit="setThickness(k)" />
         <Button text severity="secondary" :aria-label="`Remove ${layer.name}`" @click="removeLayer(k)"><PhTrash :size="18" /></Button>
       </div>
       <div>
@@ -96,7 +97,7 @@ const setNeighbour = (mm: number) =>
           placeholder="the hall floor"
           :commit="(text) => (change('Neighbour', (draft) => (draft.neighbour = text)), null)"
         />
-        <LengthField label="which is at" :mm="buildUp.neighbourMm" :tape="tape" :commit="setNeighbour" signed />
+        <LengthField label="which is at" :mm="buildUp.neighbourMm" :commit="setNeighbour" signed />
         <ChoiceField
           label="To be made flush with"
           :value="buildUp.adjust ?? ''"

@@ -11,7 +11,6 @@ import { outlineOf } from '@azulejo/core/surface/shapes/registry';
 import type { Levels } from '@azulejo/core/surface/levels/levels';
 import type { Product } from '@azulejo/core/tile/product';
 import { formatLength } from '@azulejo/core/units/formatLength';
-import type { Tape } from '@azulejo/core/units/tape';
 import LengthField from '../../../fields/LengthField.vue';
 import SwitchField from '../../../fields/SwitchField.vue';
 import TextField from '../../../fields/TextField.vue';
@@ -20,12 +19,14 @@ import { nextId } from '../../newId.ts';
 import { useEditSurface } from '../../useEditSurface.ts';
 import BaseForm from './BaseForm.vue';
 import BuildUpForm from './BuildUpForm.vue';
+import { useTape } from '../../../fields/useTape.ts';
 
-const props = defineProps<{ surface: Surface; product: Product; tape: Tape; plan: SurfacePlan | null }>();
+const props = defineProps<{ surface: Surface; product: Product; plan: SurfacePlan | null }>();
+const tape = useTape();
 const edit = useEditSurface(() => props.surface.id);
 const levels = computed(() => props.surface.measured.levels);
 const figures = computed(() => props.plan?.levels ?? null);
-const show = (mm: number): string => formatLength(mm, props.tape);
+const show = (mm: number): string => formatLength(mm, tape.value);
 
 function change(label: string, recipe: (levels: Levels) => void) {
   return edit(label, ({ measured }) => {
@@ -95,7 +96,7 @@ const padOf = (id: string): number | null => figures.value?.pads.find((pad) => p
           placeholder="one metre line"
           :commit="(text) => (change('Datum', (draft) => (draft.datum = text)), null)"
         />
-        <LengthField label="Least thickness" :mm="levels.leastMm" :tape="tape" :commit="setLeast" positive />
+        <LengthField label="Least thickness" :mm="levels.leastMm" :commit="setLeast" positive />
       </FieldGrid>
       <SwitchField
         label="Made level with"
@@ -116,26 +117,11 @@ const padOf = (id: string): number | null => figures.value?.pads.find((pad) => p
             :label="`Down, ${reading.id}`"
             hide-label
             :mm="reading.downMm"
-            :tape="tape"
             :commit="setReading(k, 'downMm')"
             :measures="`levels.readings.${k}.downMm`"
           />
-          <LengthField
-            :label="`From left, ${reading.id}`"
-            hide-label
-            :mm="reading.xMm"
-            :tape="tape"
-            :commit="setReading(k, 'xMm')"
-            signed
-          />
-          <LengthField
-            :label="`From bottom, ${reading.id}`"
-            hide-label
-            :mm="reading.yMm"
-            :tape="tape"
-            :commit="setReading(k, 'yMm')"
-            signed
-          />
+          <LengthField :label="`From left, ${reading.id}`" hide-label :mm="reading.xMm" :commit="setReading(k, 'xMm')" signed />
+          <LengthField :label="`From bottom, ${reading.id}`" hide-label :mm="reading.yMm" :commit="setReading(k, 'yMm')" signed />
           <span class="figure pad" :title="'Pad height'">{{ padOf(reading.id) === null ? '' : show(padOf(reading.id) ?? 0) }}</span>
           <Button text severity="secondary" :aria-label="`Remove reading ${reading.id}`" @click="remove(k)"><PhTrash :size="18" /></Button>
         </div>
@@ -146,8 +132,8 @@ const padOf = (id: string): number | null => figures.value?.pads.find((pad) => p
     </template>
   </section>
   <p v-if="figures" class="caution">{{ SAFETY.levelling }}</p>
-  <BaseForm v-if="surface.kind === 'wall'" :surface="surface" :tape="tape" />
-  <BuildUpForm :surface="surface" :product="product" :tape="tape" />
+  <BaseForm v-if="surface.kind === 'wall'" :surface="surface" />
+  <BuildUpForm :surface="surface" :product="product" />
 </template>
 
 <style scoped>

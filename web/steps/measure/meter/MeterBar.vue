@@ -5,13 +5,14 @@ import { onBeforeUnmount, ref, shallowRef } from 'vue';
 import { PhRuler } from '@phosphor-icons/vue';
 import type { Surface } from '@azulejo/core/job/job';
 import { formatLength } from '@azulejo/core/units/formatLength';
-import type { Tape } from '@azulejo/core/units/tape';
 import { makeSimulatedMeter, type SimulatedMeter } from '../../../instruments/simulatedMeter.ts';
 import { trueLength } from '../../../instruments/simulatedSite.ts';
 import { isTyping } from '../../../shell/isTyping.ts';
+import { useTape } from '../../../fields/useTape.ts';
 
 /** A distance meter writes into the field that has the focus, and the next field takes it. */
-const props = defineProps<{ surface: Surface; tape: Tape }>();
+const props = defineProps<{ surface: Surface }>();
+const tape = useTape();
 const meter = shallowRef<SimulatedMeter | null>(null);
 const target = shallowRef<HTMLInputElement | null>(null);
 const lastMm = ref<number | null>(null);
@@ -27,7 +28,7 @@ function take(mm: number): void {
   const field = target.value?.isConnected ? target.value : fields()[0];
   if (!field) return;
   const at = fields().indexOf(field);
-  field.value = formatLength(mm, props.tape);
+  field.value = formatLength(mm, tape.value);
   field.dispatchEvent(new Event('input', { bubbles: true }));
   field.dispatchEvent(new Event('change', { bubbles: true }));
   requestAnimationFrame(() => {

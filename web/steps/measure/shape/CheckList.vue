@@ -8,18 +8,18 @@ import { reconcileWalls } from '@azulejo/core/surface/reconcile/reconcileWalls';
 import { checkTitle, cornerLetter } from '@azulejo/core/surface/reconcile/wallTitle';
 import type { Check, WallsShape } from '@azulejo/core/surface/shapes/walls';
 import { formatLength } from '@azulejo/core/units/formatLength';
-import type { Tape } from '@azulejo/core/units/tape';
 import ChoiceField from '../../../fields/ChoiceField.vue';
 import LengthField from '../../../fields/LengthField.vue';
 import SwitchField from '../../../fields/SwitchField.vue';
 import { nextId } from '../../newId.ts';
+import { useTape } from '../../../fields/useTape.ts';
 
 const props = defineProps<{
   shape: WallsShape;
-  tape: Tape;
   suspects: ReadonlySet<string>;
   commit: (shape: WallsShape, label: string) => readonly Issue[];
 }>();
+const tape = useTape();
 
 const corners = computed(() => props.shape.walls.map(({ id }, k) => ({ value: id, label: cornerLetter(k) })));
 const [first, second] = nextDiagonal(props.shape);
@@ -31,7 +31,7 @@ const cornerAt = (id: string): number => props.shape.walls.findIndex((wall) => w
 
 function residualOf(id: string): string {
   const mm = readings.value.get(id)?.residualMm ?? 0;
-  return Math.abs(mm) < 0.25 ? '' : `${mm > 0 ? '+' : '−'}${formatLength(Math.abs(mm), props.tape)}`;
+  return Math.abs(mm) < 0.25 ? '' : `${mm > 0 ? '+' : '−'}${formatLength(Math.abs(mm), tape.value)}`;
 }
 const change = (k: number, over: Partial<Check>) =>
   props.commit({ ...props.shape, checks: props.shape.checks.map((check, m) => (m === k ? { ...check, ...over } : check)) }, 'Diagonal');
@@ -54,7 +54,6 @@ function add(mm: number): readonly Issue[] {
       <LengthField
         :label="checkTitle(shape, check.from, check.to)"
         :mm="check.mm"
-        :tape="tape"
         :commit="(mm) => change(k, { mm })"
         :measures="`shape.checks.${k}.mm`"
         positive
@@ -76,15 +75,7 @@ function add(mm: number): readonly Issue[] {
     <div class="new">
       <ChoiceField label="From corner" :value="idAt(from)" :options="corners" @choose="from = cornerAt($event)" />
       <ChoiceField label="to corner" :value="idAt(to)" :options="corners" @choose="to = cornerAt($event)" />
-      <LengthField
-        :key="shape.checks.length"
-        label="New diagonal"
-        :mm="null"
-        :tape="tape"
-        :commit="add"
-        :measures="`between.${from}.${to}`"
-        positive
-      />
+      <LengthField :key="shape.checks.length" label="New diagonal" :mm="null" :commit="add" :measures="`between.${from}.${to}`" positive />
       <PhPlus :size="18" class="plus" aria-hidden="true" />
     </div>
   </section>

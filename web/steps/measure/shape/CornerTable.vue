@@ -5,9 +5,10 @@ import { cornersOf } from '@azulejo/core/surface/reconcile/reconcileWalls';
 import { cornerLetter, wallTitle } from '@azulejo/core/surface/reconcile/wallTitle';
 import type { WallsShape } from '@azulejo/core/surface/shapes/walls';
 import { formatLength, formatLengthWithUnit } from '@azulejo/core/units/formatLength';
-import type { Tape } from '@azulejo/core/units/tape';
+import { useTape } from '../../../fields/useTape.ts';
 
-const props = defineProps<{ shape: WallsShape; tape: Tape }>();
+const props = defineProps<{ shape: WallsShape }>();
+const tape = useTape();
 const corners = computed(() => cornersOf(props.shape));
 const angles = computed(() =>
   cornerFigures(corners.value).map(({ angleDeg, outOfSquareMmPerM }, k) => ({
@@ -18,15 +19,15 @@ const angles = computed(() =>
         ? ''
         : outOfSquareMmPerM < 0.25
           ? 'square'
-          : `${formatLengthWithUnit(outOfSquareMmPerM, props.tape)} in a metre`,
+          : `${formatLengthWithUnit(outOfSquareMmPerM, tape.value)} in a metre`,
   })),
 );
 const parallels = computed(() =>
   parallelFigures(corners.value).map(({ first, second, apartMm, differenceMm }) => {
     const [a, b] = [first, second].map((k) => wallTitle(props.shape, props.shape.walls[k].id));
-    const [near, far] = apartMm.map((mm) => formatLength(mm, props.tape));
+    const [near, far] = apartMm.map((mm) => formatLength(mm, tape.value));
     const even = Math.abs(differenceMm) < 0.5;
-    return `${a} and ${b}: ${even ? `${near} apart all along` : `${near} and ${far} apart, ${formatLengthWithUnit(Math.abs(differenceMm), props.tape)} out of parallel`}.`;
+    return `${a} and ${b}: ${even ? `${near} apart all along` : `${near} and ${far} apart, ${formatLengthWithUnit(Math.abs(differenceMm), tape.value)} out of parallel`}.`;
   }),
 );
 </script>

@@ -8,14 +8,16 @@ import { fitOffsets } from '@azulejo/core/surface/fitOffsets';
 import type { Wall } from '@azulejo/core/surface/shapes/walls';
 import { useAttempt } from '../../useAttempt.ts';
 import { formatLengthWithUnit } from '@azulejo/core/units/formatLength';
-import type { Tape } from '@azulejo/core/units/tape';
 import ChoiceField from '../../../fields/ChoiceField.vue';
 import FieldGrid from '../../../fields/FieldGrid.vue';
 import LengthField from '../../../fields/LengthField.vue';
 import SwitchField from '../../../fields/SwitchField.vue';
+import { useTape } from '../../../fields/useTape.ts';
+import TroubleNote from '../../../fields/TroubleNote.vue';
 
-const props = defineProps<{ wall: Wall; tape: Tape; commit: (curve: Curve | null) => readonly Issue[] }>();
-const { trouble, attempt } = useAttempt(() => props.tape);
+const props = defineProps<{ wall: Wall; commit: (curve: Curve | null) => readonly Issue[] }>();
+const tape = useTape();
+const { trouble, attempt } = useAttempt(() => tape.value);
 const KINDS = [
   { value: 'straight', label: 'Straight' },
   { value: 'radius', label: 'Arc, by its radius' },
@@ -59,14 +61,13 @@ function dropOffset(k: number): void {
 
 <template>
   <ChoiceField label="Runs" :value="kind" :options="KINDS" @choose="choose" />
-  <p v-if="trouble" class="why" role="alert">{{ trouble }}</p>
+  <TroubleNote :why="trouble" />
   <template v-if="wall.curve && wall.curve.by !== 'offsets'">
     <FieldGrid>
       <LengthField
         v-if="wall.curve.by === 'radius'"
         label="Radius"
         :mm="wall.curve.radiusMm"
-        :tape="tape"
         :commit="(radiusMm) => (wall.curve?.by === 'radius' ? commit({ ...wall.curve, radiusMm }) : [])"
         positive
       />
@@ -74,7 +75,6 @@ function dropOffset(k: number): void {
         v-else
         label="Rise off the straight line"
         :mm="wall.curve.riseMm"
-        :tape="tape"
         :commit="(riseMm) => (wall.curve?.by === 'rise' ? commit({ ...wall.curve, riseMm }) : [])"
         positive
       />
@@ -95,8 +95,8 @@ function dropOffset(k: number): void {
   </template>
   <template v-if="wall.curve?.by === 'offsets' && fitted">
     <div v-for="(offset, k) in wall.curve.offsets" :key="k" class="offset">
-      <LengthField :label="`Along, ${k + 1}`" :mm="offset.alongMm" :tape="tape" :commit="setOffset(k, 'alongMm')" positive />
-      <LengthField :label="`Out, ${k + 1}`" :mm="offset.outMm" :tape="tape" :commit="setOffset(k, 'outMm')" signed />
+      <LengthField :label="`Along, ${k + 1}`" :mm="offset.alongMm" :commit="setOffset(k, 'alongMm')" positive />
+      <LengthField :label="`Out, ${k + 1}`" :mm="offset.outMm" :commit="setOffset(k, 'outMm')" signed />
       <Button text severity="secondary" :aria-label="`Remove offset ${k + 1}`" @click="dropOffset(k)"><PhTrash :size="18" /></Button>
     </div>
     <p class="soft small">

@@ -4,9 +4,10 @@ import { PhCheckCircle, PhInfo, PhWarning } from '@phosphor-icons/vue';
 import { describeJudgement } from '@azulejo/core/messages/en/judgement';
 import { judgeReadings } from '@azulejo/core/surface/reconcile/judgeReadings';
 import type { WallsShape } from '@azulejo/core/surface/shapes/walls';
-import type { Tape } from '@azulejo/core/units/tape';
+import { useTape } from '../../../fields/useTape.ts';
 
-const props = defineProps<{ shape: WallsShape; tape: Tape }>();
+const props = defineProps<{ shape: WallsShape }>();
+const tape = useTape();
 const judgement = computed(() => judgeReadings(props.shape));
 </script>
 

@@ -3,7 +3,6 @@ import { computed } from 'vue';
 import { SHAPE_FIELDS } from '@azulejo/core/messages/en/shapes';
 import type { Issue } from '@azulejo/core/result';
 import type { Shape } from '@azulejo/core/surface/shapes/registry';
-import type { Tape } from '@azulejo/core/units/tape';
 import FieldGrid from '../../../fields/FieldGrid.vue';
 import LengthField from '../../../fields/LengthField.vue';
 import ChoiceField from '../../../fields/ChoiceField.vue';
@@ -12,7 +11,7 @@ import SwitchField from '../../../fields/SwitchField.vue';
 type Plain = Exclude<Shape, { kind: 'walls' }>;
 
 /** The figures of a shape with a quick form; every change is a whole shape. */
-const props = defineProps<{ shape: Plain; tape: Tape; commit: (shape: Shape, label: string) => readonly Issue[]; large?: boolean }>();
+const props = defineProps<{ shape: Plain; commit: (shape: Shape, label: string) => readonly Issue[]; large?: boolean }>();
 const fields = computed(() => SHAPE_FIELDS[props.shape.kind]);
 const MAY_BE_ZERO = new Set(['cornerCutMm']);
 const valueOf = (field: string): number => (props.shape as unknown as Record<string, number>)[field] ?? 0;
@@ -32,7 +31,6 @@ const MISSING = [
       :key="field"
       :label="label"
       :mm="valueOf(field)"
-      :tape="tape"
       :commit="setField(field, label)"
       :positive="!MAY_BE_ZERO.has(field)"
       :measures="`shape.${field}`"

@@ -6,7 +6,6 @@ import type { Surface } from '@azulejo/core/job/job';
 import { asWalls } from '@azulejo/core/surface/shapes/asWalls';
 import { reshape } from '@azulejo/core/surface/shapes/reshape';
 import { SHAPES, type Shape, type ShapeId } from '@azulejo/core/surface/shapes/registry';
-import type { Tape } from '@azulejo/core/units/tape';
 import { computed } from 'vue';
 import ChoiceField from '../../../fields/ChoiceField.vue';
 import { useAttempt } from '../../useAttempt.ts';
@@ -14,10 +13,13 @@ import { useEditSurface } from '../../useEditSurface.ts';
 import ShapeFields from './ShapeFields.vue';
 import SquareHelper from './SquareHelper.vue';
 import WallsForm from './WallsForm.vue';
+import { useTape } from '../../../fields/useTape.ts';
+import TroubleNote from '../../../fields/TroubleNote.vue';
 
-const props = defineProps<{ surface: Surface; tape: Tape }>();
+const props = defineProps<{ surface: Surface }>();
+const tape = useTape();
 const edit = useEditSurface(() => props.surface.id);
-const { trouble, attempt } = useAttempt(() => props.tape);
+const { trouble, attempt } = useAttempt(() => tape.value);
 const kinds = (Object.keys(SHAPES) as ShapeId[]).map((value) => ({ value, label: SHAPE_NAMES[value] }));
 const shape = computed(() => props.surface.measured.shape);
 
@@ -36,17 +38,17 @@ function choose(kind: ShapeId): void {
 <template>
   <div class="stack">
     <ChoiceField label="Shape" :value="shape.kind" :options="kinds" @choose="choose" />
-    <p v-if="trouble" class="why" role="alert">{{ trouble }}</p>
+    <TroubleNote :why="trouble" />
     <template v-if="shape.kind === 'walls'">
-      <WallsForm :shape="shape" :tape="tape" :commit="commit" />
+      <WallsForm :shape="shape" :commit="commit" />
       <p v-if="shape.checks.length === 0" class="soft small">Corners can be dragged on the drawing; every length can be typed over.</p>
     </template>
     <template v-else>
-      <ShapeFields :shape="shape" :tape="tape" :commit="commit" large />
+      <ShapeFields :shape="shape" :commit="commit" large />
       <Button severity="secondary" outlined @click="commit(asWalls(shape), 'Measure wall by wall')"
         ><PhPencilSimpleLine :size="18" />Measure it wall by wall: out of square, curves, diagonals</Button
       >
-      <SquareHelper v-if="shape.kind === 'rectangle'" :first-mm="shape.widthMm" :second-mm="shape.heightMm" :tape="tape" />
+      <SquareHelper v-if="shape.kind === 'rectangle'" :first-mm="shape.widthMm" :second-mm="shape.heightMm" />
     </template>
   </div>
 </template>

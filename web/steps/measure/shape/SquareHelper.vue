@@ -2,19 +2,21 @@
 import { computed, ref } from 'vue';
 import { largestTriangle, readThirdSide } from '@azulejo/core/surface/squareTriangle';
 import { formatLength, formatLengthWithUnit } from '@azulejo/core/units/formatLength';
-import { MM_PER_INCH, type Tape } from '@azulejo/core/units/tape';
+import { MM_PER_INCH } from '@azulejo/core/units/tape';
 import LengthField from '../../../fields/LengthField.vue';
+import { useTape } from '../../../fields/useTape.ts';
 
 /** The 3-4-5 triangle for a corner between two walls. */
-const props = defineProps<{ firstMm: number; secondMm: number; tape: Tape }>();
+const props = defineProps<{ firstMm: number; secondMm: number }>();
+const tape = useTape();
 /** No room was ever built so far off square by its corner: the marks were mixed up, degrees. */
 const FAR_OFF_DEG = 20;
 const acrossMm = ref<number | null>(null);
-const triangle = computed(() => largestTriangle(props.firstMm, props.secondMm, props.tape.system === 'metric' ? 100 : 6 * MM_PER_INCH));
+const triangle = computed(() => largestTriangle(props.firstMm, props.secondMm, tape.value.system === 'metric' ? 100 : 6 * MM_PER_INCH));
 const reading = computed(() =>
   triangle.value && acrossMm.value !== null ? readThirdSide(triangle.value, acrossMm.value, props.secondMm) : null,
 );
-const show = (mm: number): string => formatLength(mm, props.tape);
+const show = (mm: number): string => formatLength(mm, tape.value);
 const setAcross = (mm: number) => {
   const { value } = triangle;
   if (value && !readThirdSide(value, mm, props.secondMm)) {
@@ -45,7 +47,7 @@ const setAcross = (mm: number) => {
         <b class="figure">{{ show(triangle.secondMm) }}</b> along the second. Square, the marks are
         <b class="figure">{{ show(triangle.acrossMm) }}</b> apart.
       </p>
-      <LengthField label="They are apart" :mm="acrossMm" :tape="tape" :commit="setAcross" positive />
+      <LengthField label="They are apart" :mm="acrossMm" :commit="setAcross" positive />
       <p v-if="reading" data-testid="square-reading">
         {{ reading.angleDeg.toFixed(2) }}°: over its {{ formatLengthWithUnit(secondMm, tape) }} the second wall runs
         <b class="figure">{{ formatLengthWithUnit(Math.abs(reading.runOffMm), tape) }}</b>

@@ -7,30 +7,30 @@ import type { ReconciledReading } from '@azulejo/core/surface/reconcile/reconcil
 import { wallTitle } from '@azulejo/core/surface/reconcile/wallTitle';
 import type { Wall, WallsShape } from '@azulejo/core/surface/shapes/walls';
 import { formatLength } from '@azulejo/core/units/formatLength';
-import type { Tape } from '@azulejo/core/units/tape';
 import AngleField from '../../../fields/AngleField.vue';
 import FieldGrid from '../../../fields/FieldGrid.vue';
 import LengthField from '../../../fields/LengthField.vue';
 import SwitchField from '../../../fields/SwitchField.vue';
 import TextField from '../../../fields/TextField.vue';
 import CurveFields from './CurveFields.vue';
+import { useTape } from '../../../fields/useTape.ts';
 
 const props = defineProps<{
   shape: WallsShape;
   index: number;
-  tape: Tape;
   open: boolean;
   reading: ReconciledReading | null;
   suspect: boolean;
   commit: (shape: WallsShape, label: string) => readonly Issue[];
 }>();
+const tape = useTape();
 const emit = defineEmits<{ toggle: []; split: []; join: [] }>();
 const wall = computed(() => props.shape.walls[props.index]);
 const title = computed(() => wallTitle(props.shape, wall.value.id));
 const residual = computed(() => {
   if (!props.reading || Math.abs(props.reading.residualMm) < 0.25) return null;
   const mm = props.reading.residualMm;
-  return `${mm > 0 ? '+' : '−'}${formatLength(Math.abs(mm), props.tape)}`;
+  return `${mm > 0 ? '+' : '−'}${formatLength(Math.abs(mm), tape.value)}`;
 });
 
 const change = (label: string, over: Partial<Wall>): readonly Issue[] =>
@@ -52,7 +52,6 @@ function rename(name: string): string | null {
       <LengthField
         :label="title"
         :mm="wall.lengthMm"
-        :tape="tape"
         :commit="setLength"
         :measures="`shape.walls.${index}.lengthMm`"
         positive
@@ -83,7 +82,7 @@ function rename(name: string): string | null {
           @choose="change('Turn measured', { turnMeasured: $event === 'measured' })"
         />
       </FieldGrid>
-      <CurveFields :wall="wall" :tape="tape" :commit="(curve) => change(`Curve of ${title}`, { curve })" />
+      <CurveFields :wall="wall" :commit="(curve) => change(`Curve of ${title}`, { curve })" />
       <div class="row">
         <Button severity="secondary" outlined size="small" @click="emit('split')">Corner in the middle</Button>
         <Button v-if="shape.walls.length > 3" severity="danger" text size="small" @click="emit('join')">Remove its first corner</Button>

@@ -8,7 +8,6 @@ import { reconcileWalls } from '@azulejo/core/surface/reconcile/reconcileWalls';
 import { addCorner, removeCorner } from '@azulejo/core/surface/shapes/asWalls';
 import type { WallsShape } from '@azulejo/core/surface/shapes/walls';
 import { formatLengthWithUnit } from '@azulejo/core/units/formatLength';
-import type { Tape } from '@azulejo/core/units/tape';
 import SwitchField from '../../../fields/SwitchField.vue';
 import { nextId } from '../../newId.ts';
 import { useAttempt } from '../../useAttempt.ts';
@@ -17,10 +16,13 @@ import CornerTable from './CornerTable.vue';
 import JudgementNote from './JudgementNote.vue';
 import SquareHelper from './SquareHelper.vue';
 import WallRow from './WallRow.vue';
+import { useTape } from '../../../fields/useTape.ts';
+import TroubleNote from '../../../fields/TroubleNote.vue';
 
-const props = defineProps<{ shape: WallsShape; tape: Tape; commit: (shape: WallsShape, label: string) => readonly Issue[] }>();
+const props = defineProps<{ shape: WallsShape; commit: (shape: WallsShape, label: string) => readonly Issue[] }>();
+const tape = useTape();
 const open = ref<string | null>(null);
-const { trouble, attempt: told } = useAttempt(() => props.tape);
+const { trouble, attempt: told } = useAttempt(() => tape.value);
 /** A change that would leave the walls open, kept until the person says what to do with the opening. */
 const offered = ref<{ shape: WallsShape; label: string; openMm: number } | null>(null);
 
@@ -43,7 +45,7 @@ const join = (k: number): void => told(attempt(removeCorner(props.shape, k), 'Re
 </script>
 
 <template>
-  <JudgementNote :shape="shape" :tape="tape" />
+  <JudgementNote :shape="shape" />
   <section>
     <p v-if="checked" class="soft small off">off by</p>
     <WallRow
@@ -51,7 +53,6 @@ const join = (k: number): void => told(attempt(removeCorner(props.shape, k), 'Re
       :key="wall.id"
       :shape="shape"
       :index="k"
-      :tape="tape"
       :open="open === wall.id"
       :reading="checked ? (readings.get(wall.id) ?? null) : null"
       :suspect="suspects.has(wall.id)"
@@ -61,7 +62,7 @@ const join = (k: number): void => told(attempt(removeCorner(props.shape, k), 'Re
       @join="join(k)"
     />
   </section>
-  <p v-if="trouble" class="why" role="alert">{{ trouble }}</p>
+  <TroubleNote :why="trouble" />
   <div v-if="offered" class="offer" role="status">
     <p>
       With that length the walls stay <b class="figure">{{ formatLengthWithUnit(offered.openMm, tape) }}</b> open.
@@ -81,9 +82,9 @@ const join = (k: number): void => told(attempt(removeCorner(props.shape, k), 'Re
   <p v-if="shape.spread && shape.checks.length === 0" class="soft small">
     {{ formatLengthWithUnit(openMm, tape) }} are spread; angles give way, lengths stay.
   </p>
-  <CheckList :shape="shape" :tape="tape" :suspects="suspects" :commit="attempt" />
-  <CornerTable :shape="shape" :tape="tape" />
-  <SquareHelper :first-mm="shape.walls[0].lengthMm" :second-mm="shape.walls[1].lengthMm" :tape="tape" />
+  <CheckList :shape="shape" :suspects="suspects" :commit="attempt" />
+  <CornerTable :shape="shape" />
+  <SquareHelper :first-mm="shape.walls[0].lengthMm" :second-mm="shape.walls[1].lengthMm" />
 </template>
 
 <style scoped>

@@ -8,7 +8,6 @@ import { ONE_COLOUR, type Colours } from '@azulejo/core/pattern/colours';
 import { partName } from '@azulejo/core/messages/en/patterns';
 import { mixOf, moduleOf, type Laying } from '@azulejo/core/pattern/laying';
 import { partsOf } from '@azulejo/core/pattern/registry';
-import type { Tape } from '@azulejo/core/units/tape';
 import AngleField from '../../../fields/AngleField.vue';
 import ChoiceField from '../../../fields/ChoiceField.vue';
 import FieldGrid from '../../../fields/FieldGrid.vue';
@@ -17,9 +16,12 @@ import SwitchField from '../../../fields/SwitchField.vue';
 import { useAttempt } from '../../useAttempt.ts';
 import TileSwatch from '../TileSwatch.vue';
 import type { EditedLaying } from '../useLaying.ts';
+import { useTape } from '../../../fields/useTape.ts';
+import TroubleNote from '../../../fields/TroubleNote.vue';
 
-const props = defineProps<{ job: Job; surface: Surface; tape: Tape; laying: Laying; edited: EditedLaying }>();
-const { trouble, attempt } = useAttempt(() => props.tape);
+const props = defineProps<{ job: Job; surface: Surface; laying: Laying; edited: EditedLaying }>();
+const tape = useTape();
+const { trouble, attempt } = useAttempt(() => tape.value);
 /** The part of the pattern whose tiles are mixed here; null for the main one. */
 const chosenPart = ref<string | null>(null);
 const partNames = computed(() => Object.keys(partsOf(props.laying.pattern, moduleOf({ ...props.laying, parts: {} }, props.job.products))));
@@ -159,7 +161,7 @@ const setCount = (k: number) => (count: number) => {
         ><PhEraser :size="18" />{{ byHand === 1 ? 'Take back the one piece' : `Take back ${byHand} pieces` }} given by hand</Button
       >
     </template>
-    <p v-if="trouble" class="why" role="alert">{{ trouble }}</p>
+    <TroubleNote :why="trouble" />
   </section>
 </template>
 

@@ -10,15 +10,16 @@ import { describeIssue } from '@azulejo/core/messages/en/issues';
 import { SHAPE_NAMES } from '@azulejo/core/messages/en/patterns';
 import { actualSize, type Product } from '@azulejo/core/tile/product';
 import { formatLength, formatLengthWithUnit } from '@azulejo/core/units/formatLength';
-import type { Tape } from '@azulejo/core/units/tape';
 import { useJobStore } from '../../../stores/jobStore.ts';
 import { simulatedSupplier } from '../../../supplier/simulatedSupplier.ts';
 import type { Offer } from '../../../supplier/supplier.ts';
 import { newId } from '../../newId.ts';
 import TileSwatch from '../TileSwatch.vue';
 import { usersOf } from './usersOf.ts';
+import { useTape } from '../../../fields/useTape.ts';
 
-const props = defineProps<{ job: Job; tape: Tape; chosen: string }>();
+const props = defineProps<{ job: Job; chosen: string }>();
+const tape = useTape();
 const emit = defineEmits<{ close: []; choose: [id: string]; edit: [product: Product] }>();
 const jobs = useJobStore();
 const wanted = ref('');
@@ -35,7 +36,7 @@ const found = computed(() => {
 });
 const sizeOf = (product: Product): string => {
   const { widthMm, heightMm } = actualSize(product);
-  return `${formatLength(widthMm, props.tape)} x ${formatLengthWithUnit(heightMm, props.tape)}`;
+  return `${formatLength(widthMm, tape.value)} x ${formatLengthWithUnit(heightMm, tape.value)}`;
 };
 
 function remove(product: Product): void {
@@ -111,7 +112,7 @@ function keepRows(): void {
   });
   table.value = null;
   told.value = issues[0]
-    ? describeIssue(issues[0], props.tape)
+    ? describeIssue(issues[0], tape.value)
     : `${rows.length === 1 ? 'One tile' : `${rows.length} tiles`} read from the table.`;
 }
 const placeOf = (path: readonly (string | number)[]): string =>
@@ -149,7 +150,7 @@ const placeOf = (path: readonly (string | number)[]): string =>
       </section>
       <ul class="products">
         <li v-for="product in found" :key="product.id" :class="{ on: product.id === chosen }">
-          <button type="button" class="pick" @click="emit('choose', product.id)">
+          <button type="button" class="plain pick" @click="emit('choose', product.id)">
             <TileSwatch :product="product" />
             <span class="words">
               <b>{{ product.name }}</b>
@@ -215,17 +216,12 @@ const placeOf = (path: readonly (string | number)[]): string =>
   background: var(--cobalt-soft);
 }
 .pick {
-  all: unset;
   flex: 1;
   display: flex;
   gap: 0.8rem;
   align-items: center;
   padding: 0.5rem 0.4rem;
-  cursor: pointer;
   min-height: 44px;
-}
-.pick:focus-visible {
-  outline: 3px solid var(--cobalt);
 }
 .words {
   display: grid;

@@ -10,13 +10,14 @@ import { moduleOf, type Laying } from '@azulejo/core/pattern/laying';
 import type { Issue } from '@azulejo/core/result';
 import type { Product } from '@azulejo/core/tile/product';
 import { formatLengthWithUnit } from '@azulejo/core/units/formatLength';
-import type { Tape } from '@azulejo/core/units/tape';
 import FieldGrid from '../../../fields/FieldGrid.vue';
 import LengthField from '../../../fields/LengthField.vue';
 import NumberField from '../../../fields/NumberField.vue';
 import { useBoardStore } from '../../../stores/boardStore.ts';
 import { planner } from '../../../workers/planner.ts';
 import { useAttempt } from '../../useAttempt.ts';
+import { useTape } from '../../../fields/useTape.ts';
+import TroubleNote from '../../../fields/TroubleNote.vue';
 
 const props = defineProps<{
   pattern: Ashlar;
@@ -24,14 +25,14 @@ const props = defineProps<{
   products: readonly Product[];
   /** Kerf of the job's saw: what is drawn or set from now on is cut with it, mm. */
   kerfMm: number;
-  tape: Tape;
   tiles: number | null;
   put: (next: Ashlar) => readonly Issue[];
   /** For what takes its time: lays on what is edited now, wherever the person goes meanwhile. */
   putHere: () => (next: Ashlar) => readonly Issue[];
 }>();
+const tape = useTape();
 const board = useBoardStore();
-const { trouble, attempt } = useAttempt(() => props.tape);
+const { trouble, attempt } = useAttempt(() => tape.value);
 const module = computed(() => moduleOf(props.laying, props.products));
 const stones = computed<readonly Stone[]>(() => props.pattern.stones ?? stonesOf(props.pattern, module.value));
 const chosen = computed(() => board.chosenStones.filter((k) => k < stones.value.length));
@@ -97,7 +98,6 @@ const redraw = (next: Partial<Ashlar>) => (void draw(next), []);
     <LengthField
       label="Module, joint included"
       :mm="pattern.moduleMm"
-      :tape="tape"
       :commit="(moduleMm) => put({ ...pattern, moduleMm, stones: pattern.stones })"
       positive
     />
@@ -141,7 +141,7 @@ const redraw = (next: Partial<Ashlar>) => (void draw(next), []);
       ><PhLockOpen v-if="isLocked" :size="18" /><PhLock v-else :size="18" />{{ isLocked ? 'Unlock' : 'Lock' }}</Button
     >
   </div>
-  <p v-if="trouble" class="why" role="alert">{{ trouble }}</p>
+  <TroubleNote :why="trouble" />
 </template>
 
 <style scoped>

@@ -8,25 +8,26 @@ import { innerJointOf, type Pattern } from '@azulejo/core/pattern/registry';
 import type { Issue } from '@azulejo/core/result';
 import type { Product } from '@azulejo/core/tile/product';
 import { formatLengthWithUnit } from '@azulejo/core/units/formatLength';
-import type { Tape } from '@azulejo/core/units/tape';
 import FieldGrid from '../../../fields/FieldGrid.vue';
 import NumberField from '../../../fields/NumberField.vue';
 import SwitchField from '../../../fields/SwitchField.vue';
 import AshlarFields from './AshlarFields.vue';
 import { useAttempt } from '../../useAttempt.ts';
+import { useTape } from '../../../fields/useTape.ts';
+import TroubleNote from '../../../fields/TroubleNote.vue';
 
 const props = defineProps<{
   pattern: Pattern;
   laying: Laying;
   products: readonly Product[];
   kerfMm: number;
-  tape: Tape;
   /** Tiles that the surface takes as it is planned now; null while that is worked out. */
   tiles: number | null;
   put: (next: Pattern) => readonly Issue[];
   putHere: () => (next: Pattern) => readonly Issue[];
 }>();
-const { trouble, attempt } = useAttempt(() => props.tape);
+const tape = useTape();
+const { trouble, attempt } = useAttempt(() => tape.value);
 const choose = (next: Pattern): void => attempt(props.put(next));
 const innerMm = computed(() => innerJointOf(props.pattern, moduleOf(props.laying, props.products)));
 
@@ -129,12 +130,11 @@ const setShare = (offset: number) => (props.pattern.kind === 'runningBond' ? pro
     :laying="laying"
     :products="products"
     :kerf-mm="kerfMm"
-    :tape="tape"
     :tiles="tiles"
     :put="put"
     :put-here="putHere"
   />
-  <p v-if="trouble" class="why" role="alert">{{ trouble }}</p>
+  <TroubleNote :why="trouble" />
 </template>
 
 <style scoped>

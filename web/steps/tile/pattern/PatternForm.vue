@@ -5,17 +5,19 @@ import { PATTERN_SUITS } from '@azulejo/core/messages/en/patterns';
 import type { Laying } from '@azulejo/core/pattern/laying';
 import type { Pattern } from '@azulejo/core/pattern/registry';
 import type { SurfacePlan } from '@azulejo/core/planning/planned';
-import type { Tape } from '@azulejo/core/units/tape';
 import { useBoardStore } from '../../../stores/boardStore.ts';
 import { useAttempt } from '../../useAttempt.ts';
 import PatternChoice from './PatternChoice.vue';
 import PatternFields from './PatternFields.vue';
 import TurnFields from './TurnFields.vue';
 import type { EditedLaying } from '../useLaying.ts';
+import { useTape } from '../../../fields/useTape.ts';
+import TroubleNote from '../../../fields/TroubleNote.vue';
 
-const props = defineProps<{ job: Job; surface: Surface; tape: Tape; laying: Laying; plan: SurfacePlan | null; edited: EditedLaying }>();
+const props = defineProps<{ job: Job; surface: Surface; laying: Laying; plan: SurfacePlan | null; edited: EditedLaying }>();
+const tape = useTape();
 const board = useBoardStore();
-const { trouble, attempt } = useAttempt(() => props.tape);
+const { trouble, attempt } = useAttempt(() => tape.value);
 const pattern = computed(() => props.laying.pattern);
 
 /** A hand that rests on a picture for this long sees it on the drawing, ms. */
@@ -60,18 +62,17 @@ const putHere = () => {
       @rest="rest"
       @leave="leave"
     />
-    <p v-if="trouble" class="why" role="alert">{{ trouble }}</p>
+    <TroubleNote :why="trouble" />
     <PatternFields
       :pattern="pattern"
       :laying="laying"
       :products="job.products"
       :kerf-mm="job.consumption.kerfMm"
-      :tape="tape"
       :tiles="plan?.totals.opened ?? null"
       :put="put"
       :put-here="putHere"
     />
     <p class="soft small">{{ PATTERN_SUITS[pattern.kind] }}</p>
-    <TurnFields :laying="laying" :edited="edited" :tape="tape" />
+    <TurnFields :laying="laying" :edited="edited" />
   </section>
 </template>

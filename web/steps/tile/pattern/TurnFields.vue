@@ -1,15 +1,17 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import { canMirror, type Laying } from '@azulejo/core/pattern/laying';
-import type { Tape } from '@azulejo/core/units/tape';
 import AngleField from '../../../fields/AngleField.vue';
 import FieldGrid from '../../../fields/FieldGrid.vue';
 import SwitchField from '../../../fields/SwitchField.vue';
 import { useAttempt } from '../../useAttempt.ts';
 import type { EditedLaying } from '../useLaying.ts';
+import { useTape } from '../../../fields/useTape.ts';
+import TroubleNote from '../../../fields/TroubleNote.vue';
 
-const props = defineProps<{ laying: Laying; edited: EditedLaying; tape: Tape }>();
-const { trouble, attempt } = useAttempt(() => props.tape);
+const props = defineProps<{ laying: Laying; edited: EditedLaying }>();
+const tape = useTape();
+const { trouble, attempt } = useAttempt(() => tape.value);
 
 const STRAIGHT = [0, 45, 90, -45];
 const turns = computed(() => {
@@ -34,5 +36,5 @@ const turn = (turnDeg: number) => props.edited.put('Turn the pattern', { turnDeg
       @choose="(way) => attempt(edited.put('Mirror the pattern', { mirrored: way === 'mirrored' }))"
     />
   </FieldGrid>
-  <p v-if="trouble" class="why" role="alert">{{ trouble }}</p>
+  <TroubleNote :why="trouble" />
 </template>

@@ -9,7 +9,6 @@ import { PIECE_SHAPES, type TileShape } from '@azulejo/core/tile/shape';
 import type { Sheet } from '@azulejo/core/tile/sheet/sheet';
 import { sheetSize } from '@azulejo/core/tile/sheet/sheetChips';
 import { formatLength, formatLengthWithUnit } from '@azulejo/core/units/formatLength';
-import type { Tape } from '@azulejo/core/units/tape';
 import ChoiceField from '../../../fields/ChoiceField.vue';
 import LengthField from '../../../fields/LengthField.vue';
 import NumberField from '../../../fields/NumberField.vue';
@@ -17,15 +16,16 @@ import SwitchField from '../../../fields/SwitchField.vue';
 import SheetBoard from './sheet/SheetBoard.vue';
 import SheetDialog from './sheet/SheetDialog.vue';
 import { sizeLabels } from './sizeLabels.ts';
+import { useTape } from '../../../fields/useTape.ts';
 
 /** What outline a tile has, or what sheet it is, and its size on the box. */
 const props = defineProps<{
   draft: Product;
   jointColour: string;
-  tape: Tape;
   /** Makes a field write to the draft. */
   into: (write: (value: number) => void) => (value: number) => [];
 }>();
+const tape = useTape();
 /** Tells when the sheet is open above the form. */
 const emit = defineEmits<{ mounting: [now: boolean] }>();
 const draft = props.draft;
@@ -91,7 +91,6 @@ function setNominal(side: 'widthMm' | 'heightMm', mm: number): void {
     v-if="draft.shape.kind !== 'sheet'"
     :label="`${labels[0]} on the box`"
     :mm="draft.nominal.widthMm"
-    :tape="tape"
     :commit="into((mm) => setNominal('widthMm', mm))"
     positive
   />
@@ -99,7 +98,6 @@ function setNominal(side: 'widthMm' | 'heightMm', mm: number): void {
     v-if="draft.shape.kind !== 'round' && draft.shape.kind !== 'sheet'"
     :label="`${labels[1]} on the box`"
     :mm="draft.nominal.heightMm"
-    :tape="tape"
     :commit="into((mm) => setNominal('heightMm', mm))"
     positive
   />
@@ -107,7 +105,6 @@ function setNominal(side: 'widthMm' | 'heightMm', mm: number): void {
     v-if="draft.shape.kind === 'octagon'"
     label="Cut off each side at a corner"
     :mm="draft.shape.cornerMm"
-    :tape="tape"
     :commit="into((mm) => draft.shape.kind === 'octagon' && (draft.shape.cornerMm = mm))"
     positive
   />
@@ -129,7 +126,6 @@ function setNominal(side: 'widthMm' | 'heightMm', mm: number): void {
       v-if="draft.shape.tipMm !== null"
       label="Height of a point"
       :mm="draft.shape.tipMm"
-      :tape="tape"
       :commit="into((mm) => draft.shape.kind === 'hexagon' && (draft.shape.tipMm = mm))"
       positive
     />
@@ -152,7 +148,6 @@ function setNominal(side: 'widthMm' | 'heightMm', mm: number): void {
     v-if="mounting && draft.shape.kind === 'sheet'"
     :sheet="draft.shape"
     :joint-colour="jointColour"
-    :tape="tape"
     @close="mounting = false"
     @keep="(sheet) => (setSheet(sheet), (mounting = false))"
   />

@@ -6,13 +6,12 @@ import { PhImage, PhX } from '@phosphor-icons/vue';
 import type { Job, Surface } from '@azulejo/core/job/job';
 import { describeIssue } from '@azulejo/core/messages/en/issues';
 import { FACES, MATERIALS, productSchema, TILE_EDGES, type Product } from '@azulejo/core/tile/product';
-import type { Tape } from '@azulejo/core/units/tape';
 import ChoiceField from '../../../fields/ChoiceField.vue';
 import ColourField from '../../../fields/ColourField.vue';
 import { useFieldTroubles } from '../../../fields/fieldTroubles.ts';
 import LengthField from '../../../fields/LengthField.vue';
 import NumberField from '../../../fields/NumberField.vue';
-import SwitchField from '../../../fields/SwitchField.vue';
+import YesNoField from '../../../fields/YesNoField.vue';
 import TextField from '../../../fields/TextField.vue';
 import { newId } from '../../newId.ts';
 import { useEditSurface } from '../../useEditSurface.ts';
@@ -21,8 +20,11 @@ import OutlineFields from './OutlineFields.vue';
 import { sizeLabels } from './sizeLabels.ts';
 import SampleFields from './SampleFields.vue';
 import { shrinkPicture } from './shrinkPicture.ts';
+import { useTape } from '../../../fields/useTape.ts';
+import TroubleNote from '../../../fields/TroubleNote.vue';
 
-const props = defineProps<{ product: Product | null; job: Job; surface: Surface; tape: Tape }>();
+const props = defineProps<{ product: Product | null; job: Job; surface: Surface }>();
+const tape = useTape();
 const emit = defineEmits<{ close: []; added: [id: string] }>();
 const edit = useEditSurface(() => props.surface.id);
 const trouble = ref<string | null>(null);
@@ -76,7 +78,7 @@ function keep(): void {
     if (at === -1) job.products.push(kept);
     else job.products[at] = kept;
   });
-  trouble.value = issues[0] ? describeIssue(issues[0], props.tape) : null;
+  trouble.value = issues[0] ? describeIssue(issues[0], tape.value) : null;
   if (issues[0]) return;
   if (!props.product) emit('added', kept.id);
   emit('close');
@@ -100,9 +102,9 @@ function keep(): void {
         :options="MATERIALS.map((value) => ({ value, label: value }))"
         @choose="draft.material = $event"
       />
-      <OutlineFields :draft="draft" :joint-colour="surface.jointColour" :tape="tape" :into="into" @mounting="mounting = $event" />
-      <SampleFields class="wide" :draft="draft" :labels="sizeLabels(draft)" :tape="tape" />
-      <LengthField label="Thickness" :mm="draft.thicknessMm" :tape="tape" :commit="into((mm) => (draft.thicknessMm = mm))" positive />
+      <OutlineFields :draft="draft" :joint-colour="surface.jointColour" :into="into" @mounting="mounting = $event" />
+      <SampleFields class="wide" :draft="draft" :labels="sizeLabels(draft)" />
+      <LengthField label="Thickness" :mm="draft.thicknessMm" :commit="into((mm) => (draft.thicknessMm = mm))" positive />
       <ChoiceField
         label="Edges"
         :value="draft.edge"
@@ -115,24 +117,8 @@ function keep(): void {
         :options="FACES.map((value) => ({ value, label: value }))"
         @choose="draft.face = $event"
       />
-      <SwitchField
-        label="Arrow on the back"
-        :value="draft.backArrow ? 'yes' : 'no'"
-        :options="[
-          { value: 'no', label: 'No' },
-          { value: 'yes', label: 'Yes' },
-        ]"
-        @choose="draft.backArrow = $event === 'yes'"
-      />
-      <SwitchField
-        label="Porous"
-        :value="draft.porous ? 'yes' : 'no'"
-        :options="[
-          { value: 'no', label: 'No' },
-          { value: 'yes', label: 'Yes, seal first' },
-        ]"
-        @choose="draft.porous = $event === 'yes'"
-      />
+      <YesNoField label="Arrow on the back" :value="draft.backArrow" @choose="draft.backArrow = $event" />
+      <YesNoField label="Porous, to be sealed first" :value="draft.porous" @choose="draft.porous = $event" />
       <NumberField
         :label="draft.shape.kind === 'sheet' ? 'Sheets a box' : 'Pieces a box'"
         :value="draft.piecesPerBox"
@@ -160,7 +146,7 @@ function keep(): void {
       <LotList class="wide" :lots="draft.lots" @change="draft.lots = $event" />
     </form>
     <template #footer>
-      <p v-if="trouble" class="why refused" role="alert">{{ trouble }}</p>
+      <TroubleNote :why="trouble" class="refused" />
       <Button label="Leave as it was" severity="secondary" text @click="emit('close')" />
       <Button :label="product ? 'Keep changes' : 'Add and lay it here'" @click="keep" />
     </template>

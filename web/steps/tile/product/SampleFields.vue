@@ -5,11 +5,12 @@ import { PhX } from '@phosphor-icons/vue';
 import type { Product } from '@azulejo/core/tile/product';
 import { jointForSample, sampleFigures } from '@azulejo/core/tile/sampleSizes';
 import { formatLength, formatLengthWithUnit } from '@azulejo/core/units/formatLength';
-import type { Tape } from '@azulejo/core/units/tape';
 import LengthField from '../../../fields/LengthField.vue';
+import { useTape } from '../../../fields/useTape.ts';
 
 /** A handful of measured pieces: their mean is the size the plan uses. */
-const props = defineProps<{ draft: Product; labels: readonly [string, string]; tape: Tape }>();
+const props = defineProps<{ draft: Product; labels: readonly [string, string] }>();
+const tape = useTape();
 const draft = props.draft;
 const next = ref<{ widthMm: number | null; heightMm: number | null }>({ widthMm: null, heightMm: null });
 const figures = computed(() => sampleFigures(draft.sample));
@@ -47,35 +48,21 @@ function setMean(side: 'widthMm' | 'heightMm', mm: number): [] {
   <fieldset class="sample">
     <legend>Measured</legend>
     <div class="pair">
-      <LengthField
-        :label="`${labels[0]}, mean`"
-        :mm="draft.measured?.widthMm ?? null"
-        :tape="tape"
-        :commit="(mm) => setMean('widthMm', mm)"
-        positive
-      />
+      <LengthField :label="`${labels[0]}, mean`" :mm="draft.measured?.widthMm ?? null" :commit="(mm) => setMean('widthMm', mm)" positive />
       <LengthField
         v-if="!single"
         :label="`${labels[1]}, mean`"
         :mm="draft.measured?.heightMm ?? null"
-        :tape="tape"
         :commit="(mm) => setMean('heightMm', mm)"
         positive
       />
     </div>
     <div class="pair">
-      <LengthField
-        :label="`A piece: ${labels[0].toLowerCase()}`"
-        :mm="next.widthMm"
-        :tape="tape"
-        :commit="(mm) => take('widthMm', mm)"
-        positive
-      />
+      <LengthField :label="`A piece: ${labels[0].toLowerCase()}`" :mm="next.widthMm" :commit="(mm) => take('widthMm', mm)" positive />
       <LengthField
         v-if="!single"
         :label="`A piece: ${labels[1].toLowerCase()}`"
         :mm="next.heightMm"
-        :tape="tape"
         :commit="(mm) => take('heightMm', mm)"
         positive
       />
@@ -95,7 +82,7 @@ function setMean(side: 'widthMm' | 'heightMm', mm: number): [] {
         >Measure five pieces from different boxes, or type their mean; the plan then uses it instead of the size on the box.</template
       >
       {{ ' '
-      }}<button v-if="draft.measured" type="button" class="link" @click="((draft.measured = null), (draft.sample = []))">
+      }}<button v-if="draft.measured" type="button" class="plain link" @click="((draft.measured = null), (draft.sample = []))">
         Not measured after all
       </button>
     </p>
@@ -135,12 +122,7 @@ legend {
   align-items: center;
 }
 .link {
-  all: unset;
   color: var(--cobalt);
   text-decoration: underline;
-  cursor: pointer;
-}
-.link:focus-visible {
-  outline: 3px solid var(--cobalt);
 }
 </style>

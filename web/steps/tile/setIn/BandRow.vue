@@ -5,17 +5,19 @@ import { PhTrash } from '@phosphor-icons/vue';
 import type { Job } from '@azulejo/core/job/job';
 import type { Band } from '@azulejo/core/pattern/edging';
 import type { Issue } from '@azulejo/core/result';
-import type { Tape } from '@azulejo/core/units/tape';
 import FieldGrid from '../../../fields/FieldGrid.vue';
 import LengthField from '../../../fields/LengthField.vue';
 import SwitchField from '../../../fields/SwitchField.vue';
 import { useAttempt } from '../../useAttempt.ts';
 import ProductPicker from '../ProductPicker.vue';
+import { useTape } from '../../../fields/useTape.ts';
+import TroubleNote from '../../../fields/TroubleNote.vue';
 
 /** A row of other tiles let in between two courses. */
-const props = defineProps<{ job: Job; band: Band; tape: Tape; commit: (band: Band) => readonly Issue[] }>();
+const props = defineProps<{ job: Job; band: Band; commit: (band: Band) => readonly Issue[] }>();
+const tape = useTape();
 const emit = defineEmits<{ remove: [] }>();
-const { trouble, attempt } = useAttempt(() => props.tape);
+const { trouble, attempt } = useAttempt(() => tape.value);
 const tiles = computed(() => props.job.products.filter(({ shape }) => shape.kind === 'rectangle'));
 const change = (next: Partial<Band>) => props.commit({ ...props.band, ...next });
 </script>
@@ -26,7 +28,6 @@ const change = (next: Partial<Band>) => props.commit({ ...props.band, ...next })
       label="Tile of the band"
       :products="tiles"
       :chosen="band.productId"
-      :tape="tape"
       @choose="(productId) => attempt(change({ productId }))"
     />
     <FieldGrid>
@@ -42,7 +43,6 @@ const change = (next: Partial<Band>) => props.commit({ ...props.band, ...next })
       <LengthField
         :label="band.way === 'level' ? 'Above the bottom, near' : 'From the left, near'"
         :mm="band.atMm"
-        :tape="tape"
         :commit="(atMm) => change({ atMm })"
       />
     </FieldGrid>
@@ -58,7 +58,7 @@ const change = (next: Partial<Band>) => props.commit({ ...props.band, ...next })
       />
       <Button severity="danger" text class="remove" @click="emit('remove')"><PhTrash :size="18" />Remove</Button>
     </FieldGrid>
-    <p v-if="trouble" class="why" role="alert">{{ trouble }}</p>
+    <TroubleNote :why="trouble" />
   </div>
 </template>
 

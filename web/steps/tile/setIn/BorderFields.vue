@@ -4,16 +4,18 @@ import type { Job } from '@azulejo/core/job/job';
 import type { Border } from '@azulejo/core/pattern/edging';
 import type { Issue } from '@azulejo/core/result';
 import { actualSize } from '@azulejo/core/tile/product';
-import type { Tape } from '@azulejo/core/units/tape';
 import FieldGrid from '../../../fields/FieldGrid.vue';
 import LengthField from '../../../fields/LengthField.vue';
 import SwitchField from '../../../fields/SwitchField.vue';
 import { useAttempt } from '../../useAttempt.ts';
 import ProductPicker from '../ProductPicker.vue';
+import { useTape } from '../../../fields/useTape.ts';
+import TroubleNote from '../../../fields/TroubleNote.vue';
 
 /** A frame of tiles round a surface or an inset. */
-const props = defineProps<{ job: Job; border: Border | null; tape: Tape; commit: (border: Border | null) => readonly Issue[] }>();
-const { trouble, attempt } = useAttempt(() => props.tape);
+const props = defineProps<{ job: Job; border: Border | null; commit: (border: Border | null) => readonly Issue[] }>();
+const tape = useTape();
+const { trouble, attempt } = useAttempt(() => tape.value);
 const tiles = computed(() => props.job.products.filter(({ shape }) => shape.kind === 'rectangle'));
 
 /** The narrowest tile makes the first border. */
@@ -40,7 +42,6 @@ const change = (next: Partial<Border>) => (props.border ? props.commit({ ...prop
       label="Tile of the border"
       :products="tiles"
       :chosen="border.productId"
-      :tape="tape"
       @choose="(productId) => attempt(change({ productId }))"
     />
     <SwitchField
@@ -62,8 +63,8 @@ const change = (next: Partial<Border>) => (props.border ? props.commit({ ...prop
         ]"
         @choose="(corners) => attempt(change({ corners }))"
       />
-      <LengthField label="From the edge" :mm="border.fromEdgeMm" :tape="tape" :commit="(fromEdgeMm) => change({ fromEdgeMm })" />
+      <LengthField label="From the edge" :mm="border.fromEdgeMm" :commit="(fromEdgeMm) => change({ fromEdgeMm })" />
     </FieldGrid>
   </template>
-  <p v-if="trouble" class="why" role="alert">{{ trouble }}</p>
+  <TroubleNote :why="trouble" />
 </template>

@@ -6,7 +6,6 @@ import { productName, type Job, type Surface } from '@azulejo/core/job/job';
 import { describePattern } from '@azulejo/core/messages/en/patterns';
 import type { SurfacePlan } from '@azulejo/core/planning/planned';
 import { fixtureSize } from '@azulejo/core/surface/fixture';
-import type { Tape } from '@azulejo/core/units/tape';
 import FieldGrid from '../../../fields/FieldGrid.vue';
 import LengthField from '../../../fields/LengthField.vue';
 import SwitchField from '../../../fields/SwitchField.vue';
@@ -15,13 +14,16 @@ import PlacedFrom from '../../measure/PlacedFrom.vue';
 import { useAttempt } from '../../useAttempt.ts';
 import { useEditSurface } from '../../useEditSurface.ts';
 import BorderFields from './BorderFields.vue';
+import { useTape } from '../../../fields/useTape.ts';
+import TroubleNote from '../../../fields/TroubleNote.vue';
 
 type Inset = Surface['insets'][number];
 
-const props = defineProps<{ job: Job; surface: Surface; inset: Inset; plan: SurfacePlan | null; tape: Tape }>();
+const props = defineProps<{ job: Job; surface: Surface; inset: Inset; plan: SurfacePlan | null }>();
+const tape = useTape();
 const emit = defineEmits<{ remove: []; lay: [] }>();
 const edit = useEditSurface(() => props.surface.id);
-const { trouble, attempt } = useAttempt(() => props.tape);
+const { trouble, attempt } = useAttempt(() => tape.value);
 const laid = computed(() => `${productName(props.job, props.inset.productId)}, ${describePattern(props.inset.pattern).toLowerCase()}`);
 
 const change = (label: string, recipe: (inset: Inset) => void) =>
@@ -64,14 +66,13 @@ function rename(name: string): string | null {
         @choose="setOutline"
       />
       <template v-if="inset.outline.kind === 'rectangle'">
-        <LengthField label="Width" :mm="inset.outline.widthMm" :tape="tape" :commit="setSide('widthMm')" positive />
-        <LengthField label="Height" :mm="inset.outline.heightMm" :tape="tape" :commit="setSide('heightMm')" positive />
+        <LengthField label="Width" :mm="inset.outline.widthMm" :commit="setSide('widthMm')" positive />
+        <LengthField label="Height" :mm="inset.outline.heightMm" :commit="setSide('heightMm')" positive />
       </template>
       <LengthField
         v-if="inset.outline.kind === 'round'"
         label="Diameter"
         :mm="inset.outline.diameterMm"
-        :tape="tape"
         :commit="setSide('diameterMm')"
         positive
       />
@@ -80,7 +81,6 @@ function rename(name: string): string | null {
       :placed="inset"
       :surface="surface"
       :plan="plan"
-      :tape="tape"
       :commit="
         (from) =>
           change('place', (target) => {
@@ -92,7 +92,6 @@ function rename(name: string): string | null {
       v-if="inset.outline.kind !== 'round'"
       :job="job"
       :border="inset.border"
-      :tape="tape"
       :commit="
         (border) =>
           change('border', (target) => {
@@ -101,7 +100,7 @@ function rename(name: string): string | null {
       "
     />
     <p class="small soft">{{ laid }}</p>
-    <p v-if="trouble" class="why" role="alert">{{ trouble }}</p>
+    <TroubleNote :why="trouble" />
     <div class="row">
       <Button severity="secondary" outlined @click="emit('lay')"><PhPalette :size="18" />Its tile and pattern</Button>
       <Button severity="danger" text @click="emit('remove')"><PhTrash :size="18" />Remove</Button>

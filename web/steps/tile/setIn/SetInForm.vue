@@ -9,7 +9,6 @@ import { BEST_SETOUT } from '@azulejo/core/setout/weigh/setoutChoice';
 import { lineOfEdge, measuresAt, type Fixture } from '@azulejo/core/surface/fixture';
 import { outlineOf } from '@azulejo/core/surface/shapes/registry';
 import { actualSize } from '@azulejo/core/tile/product';
-import type { Tape } from '@azulejo/core/units/tape';
 import { useBoardStore } from '../../../stores/boardStore.ts';
 import { nextId } from '../../newId.ts';
 import { useAttempt } from '../../useAttempt.ts';
@@ -17,11 +16,14 @@ import { useEditSurface } from '../../useEditSurface.ts';
 import InsetEditor from './InsetEditor.vue';
 import BandRow from './BandRow.vue';
 import BorderFields from './BorderFields.vue';
+import { useTape } from '../../../fields/useTape.ts';
+import TroubleNote from '../../../fields/TroubleNote.vue';
 
-const props = defineProps<{ job: Job; surface: Surface; tape: Tape; plan: SurfacePlan | null }>();
+const props = defineProps<{ job: Job; surface: Surface; plan: SurfacePlan | null }>();
+const tape = useTape();
 const board = useBoardStore();
 const edit = useEditSurface(() => props.surface.id);
-const { trouble, attempt } = useAttempt(() => props.tape);
+const { trouble, attempt } = useAttempt(() => tape.value);
 
 const setBorder = (border: Border | null) =>
   edit('Border', (surface) => {
@@ -92,7 +94,7 @@ function removeInset(id: string): void {
 
 <template>
   <section class="stack">
-    <BorderFields :job="job" :border="surface.border" :tape="tape" :commit="setBorder" />
+    <BorderFields :job="job" :border="surface.border" :commit="setBorder" />
   </section>
   <section class="stack">
     <h3>Bands</h3>
@@ -104,7 +106,6 @@ function removeInset(id: string): void {
       :key="band.id"
       :job="job"
       :band="band"
-      :tape="tape"
       :commit="(next) => edit('Band', ({ bands }) => void (bands[k] = next))"
       @remove="edit('Remove a band', (target) => void target.bands.splice(k, 1))"
     />
@@ -125,13 +126,12 @@ function removeInset(id: string): void {
       :surface="surface"
       :inset="inset"
       :plan="plan"
-      :tape="tape"
       @lay="layInset(inset.id)"
       @remove="removeInset(inset.id)"
     />
     <div>
       <Button severity="secondary" outlined @click="addArea"><PhPlus :size="18" />Add an inset</Button>
     </div>
-    <p v-if="trouble" class="why" role="alert">{{ trouble }}</p>
+    <TroubleNote :why="trouble" />
   </section>
 </template>

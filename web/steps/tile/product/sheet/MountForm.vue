@@ -9,14 +9,16 @@ import type { ChipType, Sheet } from '@azulejo/core/tile/sheet/sheet';
 import { sheetSize } from '@azulejo/core/tile/sheet/sheetChips';
 import type { Size } from '@azulejo/core/tile/product';
 import { formatLengthWithUnit } from '@azulejo/core/units/formatLength';
-import type { Tape } from '@azulejo/core/units/tape';
 import ChoiceField from '../../../../fields/ChoiceField.vue';
 import FieldGrid from '../../../../fields/FieldGrid.vue';
 import LengthField from '../../../../fields/LengthField.vue';
 import SwitchField from '../../../../fields/SwitchField.vue';
+import { useTape } from '../../../../fields/useTape.ts';
+import TroubleNote from '../../../../fields/TroubleNote.vue';
 
 /** Mounts chips in a pattern on a fresh sheet. */
-const props = defineProps<{ sheet: Sheet; tape: Tape }>();
+const props = defineProps<{ sheet: Sheet }>();
+const tape = useTape();
 const emit = defineEmits<{ made: [sheet: Sheet] }>();
 const trouble = ref<string | null>(null);
 const outcome = ref<string | null>(null);
@@ -69,7 +71,7 @@ function mount(): void {
 function describeSheet({ widthMm, heightMm }: Size): string | null {
   const asked = size.value;
   if (Math.max(Math.abs(widthMm - asked.widthMm), Math.abs(heightMm - asked.heightMm)) < TOLD_MM) return null;
-  const [wide, high] = [widthMm, heightMm].map((mm) => formatLengthWithUnit(mm, props.tape));
+  const [wide, high] = [widthMm, heightMm].map((mm) => formatLengthWithUnit(mm, tape.value));
   return `With whole repeats of these chips the nearest sheet measures ${wide} x ${high}.`;
 }
 const TOLD_MM = 0.5;
@@ -85,20 +87,13 @@ const into = (write: (mm: number) => void) => (mm: number) => (write(mm), []);
     <ChoiceField label="Pattern of the chips" :value="kind" :options="patterns" @choose="kind = $event" />
     <SwitchField label="They lie" :value="turned" :options="LIE" @choose="turned = $event" />
     <FieldGrid>
-      <LengthField label="Chip, width" :mm="chip.widthMm" :tape="tape" :commit="into((mm) => (chip.widthMm = mm))" positive />
-      <LengthField
-        v-if="!oneSize"
-        label="Chip, height"
-        :mm="chip.heightMm"
-        :tape="tape"
-        :commit="into((mm) => (chip.heightMm = mm))"
-        positive
-      />
-      <LengthField label="Joint between chips" :mm="jointMm" :tape="tape" :commit="into((mm) => (jointMm = mm))" />
-      <LengthField label="Sheet about, width" :mm="size.widthMm" :tape="tape" :commit="into((mm) => (size.widthMm = mm))" positive />
-      <LengthField label="and height" :mm="size.heightMm" :tape="tape" :commit="into((mm) => (size.heightMm = mm))" positive />
+      <LengthField label="Chip, width" :mm="chip.widthMm" :commit="into((mm) => (chip.widthMm = mm))" positive />
+      <LengthField v-if="!oneSize" label="Chip, height" :mm="chip.heightMm" :commit="into((mm) => (chip.heightMm = mm))" positive />
+      <LengthField label="Joint between chips" :mm="jointMm" :commit="into((mm) => (jointMm = mm))" />
+      <LengthField label="Sheet about, width" :mm="size.widthMm" :commit="into((mm) => (size.widthMm = mm))" positive />
+      <LengthField label="and height" :mm="size.heightMm" :commit="into((mm) => (size.heightMm = mm))" positive />
     </FieldGrid>
-    <p v-if="trouble" class="why" role="alert">{{ trouble }}</p>
+    <TroubleNote v-if="trouble" :why="trouble" />
     <p v-else-if="outcome" class="small soft" role="status">{{ outcome }}</p>
     <Button severity="secondary" outlined @click="mount">Mount these chips</Button>
   </section>

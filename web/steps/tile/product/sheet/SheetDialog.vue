@@ -12,7 +12,6 @@ import { sheetSchema, type Sheet } from '@azulejo/core/tile/sheet/sheet';
 import { chipRing, interlocks, sheetSize } from '@azulejo/core/tile/sheet/sheetChips';
 import { sheetFaults } from '@azulejo/core/tile/sheet/sheetFaults';
 import { formatLength, formatLengthWithUnit } from '@azulejo/core/units/formatLength';
-import type { Tape } from '@azulejo/core/units/tape';
 import ColourField from '../../../../fields/ColourField.vue';
 import FieldGrid from '../../../../fields/FieldGrid.vue';
 import LengthField from '../../../../fields/LengthField.vue';
@@ -21,8 +20,11 @@ import PartTabs from '../../../../fields/PartTabs.vue';
 import SwitchField from '../../../../fields/SwitchField.vue';
 import MountForm from './MountForm.vue';
 import SheetBoard from './SheetBoard.vue';
+import { useTape } from '../../../../fields/useTape.ts';
+import TroubleNote from '../../../../fields/TroubleNote.vue';
 
-const props = defineProps<{ sheet: Sheet; jointColour: string; tape: Tape }>();
+const props = defineProps<{ sheet: Sheet; jointColour: string }>();
+const tape = useTape();
 const emit = defineEmits<{ close: []; keep: [sheet: Sheet] }>();
 
 const sheet = shallowRef<Sheet>(sheetSchema.parse(JSON.parse(JSON.stringify(props.sheet))));
@@ -154,12 +156,13 @@ function keep(): void {
       </div>
       <div class="stack">
         <PartTabs v-model="part" :parts="PARTS" label="Parts of the sheet" />
-        <MountForm v-if="part === 'mount'" :sheet="sheet" :tape="tape" @made="(made) => ((chosen = null), change(made))" />
+        <MountForm v-if="part === 'mount'" :sheet="sheet" @made="(made) => ((chosen = null), change(made))" />
         <template v-else-if="part === 'colours'">
           <div class="palette" role="radiogroup" aria-label="Colour to give">
             <button
               v-for="(own, k) in sheet.palette"
               :key="k"
+              class="plain"
               type="button"
               role="radio"
               :aria-checked="k === colour"
@@ -192,10 +195,10 @@ function keep(): void {
         <template v-else-if="part === 'chips'">
           <template v-if="picked">
             <FieldGrid>
-              <LengthField label="Middle, from the left" :mm="picked.xMm" :tape="tape" signed :commit="(xMm) => changePicked({ xMm })" />
-              <LengthField label="from the bottom" :mm="picked.yMm" :tape="tape" signed :commit="(yMm) => changePicked({ yMm })" />
-              <LengthField label="Width" :mm="pickedType.widthMm" :tape="tape" :commit="(mm) => resizePicked('widthMm', mm)" positive />
-              <LengthField label="Height" :mm="pickedType.heightMm" :tape="tape" :commit="(mm) => resizePicked('heightMm', mm)" positive />
+              <LengthField label="Middle, from the left" :mm="picked.xMm" signed :commit="(xMm) => changePicked({ xMm })" />
+              <LengthField label="from the bottom" :mm="picked.yMm" signed :commit="(yMm) => changePicked({ yMm })" />
+              <LengthField label="Width" :mm="pickedType.widthMm" :commit="(mm) => resizePicked('widthMm', mm)" positive />
+              <LengthField label="Height" :mm="pickedType.heightMm" :commit="(mm) => resizePicked('heightMm', mm)" positive />
               <NumberField
                 label="Turned"
                 unit="°"
@@ -214,22 +217,11 @@ function keep(): void {
         </template>
         <template v-else>
           <FieldGrid>
-            <LengthField
-              label="To the next on the right"
-              :mm="sheet.across[0]"
-              :tape="tape"
-              positive
-              :commit="(mm) => setVector('across', 0, mm)"
-            />
-            <LengthField label="and up" :mm="sheet.across[1]" :tape="tape" signed :commit="(mm) => setVector('across', 1, mm)" />
-            <LengthField label="To the next above" :mm="sheet.up[1]" :tape="tape" positive :commit="(mm) => setVector('up', 1, mm)" />
-            <LengthField label="and to the right" :mm="sheet.up[0]" :tape="tape" signed :commit="(mm) => setVector('up', 0, mm)" />
-            <LengthField
-              label="Joint between chips"
-              :mm="sheet.jointMm"
-              :tape="tape"
-              :commit="(jointMm) => (change({ ...sheet, jointMm }), [])"
-            />
+            <LengthField label="To the next on the right" :mm="sheet.across[0]" positive :commit="(mm) => setVector('across', 0, mm)" />
+            <LengthField label="and up" :mm="sheet.across[1]" signed :commit="(mm) => setVector('across', 1, mm)" />
+            <LengthField label="To the next above" :mm="sheet.up[1]" positive :commit="(mm) => setVector('up', 1, mm)" />
+            <LengthField label="and to the right" :mm="sheet.up[0]" signed :commit="(mm) => setVector('up', 0, mm)" />
+            <LengthField label="Joint between chips" :mm="sheet.jointMm" :commit="(jointMm) => (change({ ...sheet, jointMm }), [])" />
           </FieldGrid>
           <SwitchField
             label="Held by"
@@ -241,7 +233,7 @@ function keep(): void {
             @choose="(mount) => change({ ...sheet, mount })"
           />
         </template>
-        <p v-if="trouble" class="why" role="alert">{{ trouble }}</p>
+        <TroubleNote :why="trouble" />
       </div>
     </div>
     <template #footer>
@@ -266,11 +258,9 @@ function keep(): void {
   align-items: center;
 }
 .palette button[role='radio'] {
-  all: unset;
   width: 2.75rem;
   height: 2.75rem;
   border-radius: 4px;
-  cursor: pointer;
   box-shadow: inset 0 0 0 1px #0004;
 }
 .palette button[aria-checked='true'] {
