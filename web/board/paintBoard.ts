@@ -7,7 +7,7 @@ import type { Tape } from '@azulejo/core/units/tape';
 import { paintArrows } from './paintArrows.ts';
 import { paintFixturePlaces } from './paintFixturePlaces.ts';
 import { paintChosen, paintHatching, paintLabel } from './paintCuts.ts';
-import { paintFixtureNames, paintFixtures } from './paintFixtures.ts';
+import { paintFixtureNames, paintFixtures, placeFixtureNames } from './paintFixtures.ts';
 import { paintChalkLines, paintEdgeLengths, paintEdges, paintEndCuts } from './paintSurroundings.ts';
 import { paintSheetPart, paintSheets } from './paintSheets.ts';
 import { paintFixedFields, paintTiles, type Brush, type TileLook } from './paintTiles.ts';
@@ -49,9 +49,11 @@ export function paintBoard(brush: Brush, content: BoardContent): void {
   paintFixtures(brush, drawing);
   paintEdges(brush, drawing, content.chosenEdge);
   paintChosen(brush, content.chosenPieces);
-  if (cuts && (show === 'setout' || show === 'cuts')) for (const piece of cuts) paintLabel(brush, piece);
+  const names = show === 'picture' || show === 'finished' ? [] : placeFixtureNames(brush, drawing);
+  const taken = names.map(({ box }) => box);
+  if (cuts && (show === 'setout' || show === 'cuts')) for (const piece of cuts) paintLabel(brush, piece, taken);
   for (const part of content.sheetParts) paintSheetPart(brush, drawing, part, part.label === content.chosenSheet);
-  if (show !== 'picture' && show !== 'finished') paintFixtureNames(brush, drawing);
+  paintFixtureNames(brush, names);
   if (show === 'setout') paintChalkLines(brush, drawing);
   if (show === 'setout' || show === 'cuts') paintEndCuts(brush, drawing, content.tape);
   if (show === 'measures') {

@@ -1,6 +1,6 @@
 import { labelPoint } from '@azulejo/core/geometry/labelPoint';
 import { motion, type Point } from '@azulejo/core/geometry/point';
-import { boxOf } from '@azulejo/core/geometry/ring';
+import { boxOf, type Box } from '@azulejo/core/geometry/ring';
 import type { Drawing } from '@azulejo/core/planning/planned';
 import { fixtureSize, type Fixture, type FixturePlace } from '@azulejo/core/surface/fixture';
 import { sideOf } from '@azulejo/core/surface/sides';
@@ -63,21 +63,41 @@ function paintSymbol(brush: Brush, { kind, outline }: Fixture, { centre, turnDeg
   context.restore();
 }
 
-/** The names of fixtures: inside where there is room, else beside them, away from where they are measured. */
-export function paintFixtureNames(brush: Brush, { traced }: Drawing): void {
-  const { context, palette, view } = brush;
-  for (const { fixture, ring, lines } of traced.fixtures) {
+/** The name of a fixture where it is written, pixels; `box` is kept clear of other words. */
+export interface PlacedName {
+  readonly text: string;
+  readonly at: Point;
+  readonly box: Box;
+  readonly isOnFixture: boolean;
+}
+
+/** Where the names of fixtures go: inside where there is room, else beside them, away from where they are measured. */
+export function placeFixtureNames({ context, view }: Brush, { traced }: Drawing): PlacedName[] {
+  context.font = NAME_FONT;
+  return traced.fixtures.flatMap(({ fixture, ring, lines }) => {
     const box = boxOf(ring);
     const [wide, high] = [(box.maxX - box.minX) * view.scale, (box.maxY - box.minY) * view.scale];
-    if (Math.max(wide, high) < NAMED_PX) continue;
-    context.font = '600 13px "Barlow", sans-serif';
-    const inside = wide > context.measureText(fixture.name).width + 8 || wide > NAME_INSIDE_PX;
+    if (Math.max(wide, high) < NAMED_PX) return [];
+    const { width } = context.measureText(fixture.name);
+    const inside = wide > width + 8 || wide > NAME_INSIDE_PX;
     const middle: Point = fixture.outline.kind === 'shape' ? labelPoint([ring]) : [(box.minX + box.maxX) / 2, (box.minY + box.maxY) / 2];
     const [x, y] = toScreen(view, middle);
     const out = (lines.some((line) => sideOf(line) === 'top') ? 1 : -1) * (high / 2 + 10);
-    if (inside && !fixture.tiledUnder) writeOn(brush, fixture.name, x, y, palette.fixtureText, palette.fixture);
-    else if (inside) writeOn(brush, fixture.name, x, y, palette.label, palette.labelHalo);
-    else writeOn(brush, fixture.name, x, y + out, palette.label, palette.labelHalo);
+    const at: Point = inside ? [x, y] : [x, y + out];
+    const clear = { minX: at[0] - width / 2 - 3, maxX: at[0] + width / 2 + 3, minY: at[1] - 9, maxY: at[1] + 9 };
+    return [{ text: fixture.name, at, box: clear, isOnFixture: inside && !fixture.tiledUnder }];
+  });
+}
+
+const NAME_FONT = '600 13px "Barlow", sans-serif';
+
+/** Writes the names of fixtures. */
+export function paintFixtureNames(brush: Brush, names: readonly PlacedName[]): void {
+  const { context, palette } = brush;
+  context.font = NAME_FONT;
+  for (const { text, at, isOnFixture } of names) {
+    if (isOnFixture) writeOn(brush, text, ...at, palette.fixtureText, palette.fixture);
+    else writeOn(brush, text, ...at, palette.label, palette.labelHalo);
   }
 }
 
