@@ -2,8 +2,9 @@ import { AxeBuilder } from '@axe-core/playwright';
 import { expect, test, type Page } from '@playwright/test';
 import { fileURLToPath } from 'node:url';
 import { readFileSync } from 'node:fs';
-import type { Job, Surface } from '@azulejo/core/job/job';
 import { RunningServer } from '@azulejo/server/running';
+import { fill, saved } from './measuring.ts';
+import { choose, part, SAMPLES, tiling } from './tiling.ts';
 
 const DEMO = fileURLToPath(new URL('../demo/tidewater-bakehouse.json', import.meta.url));
 const BOARDS = fileURLToPath(new URL('../demo/sample-boards.json', import.meta.url));
@@ -11,34 +12,7 @@ const server = new RunningServer();
 test.beforeAll(() => server.start('--add-job', DEMO, '--add-job', BOARDS));
 test.afterAll(() => server.remove());
 
-const JOB = '/jobs/tidewater-bakehouse';
-const SAMPLES = '/jobs/sample-boards';
-const saved = (page: Page) => expect(page.getByTestId('save-state')).toHaveText('Saved');
-const part = (page: Page, name: string) =>
-  page.getByRole('navigation', { name: 'Parts of tile and pattern' }).getByRole('button', { name, exact: true }).click();
-const choose = async (page: Page, field: string, option: string): Promise<void> => {
-  await page.getByRole('combobox', { name: field, exact: true }).first().click();
-  // The list of tiles scrolls to the chosen one when it opens; the search leaves the one that is wanted.
-  if (field === 'Tile') await page.getByPlaceholder('Search name or material').fill(option);
-  await page.getByRole('option', { name: option }).first().click();
-};
-const fill = async (page: Page, label: string | RegExp, text: string): Promise<void> => {
-  const field = page.getByLabel(label, { exact: true }).first();
-  await field.fill(text);
-  await field.press('Enter');
-};
-async function open(page: Page, surface: string, step = 'tile', job = JOB): Promise<void> {
-  await page.goto(`${server.address}${job}/surfaces/${surface}/${step}`);
-  await expect(page.getByText('opened')).toBeVisible();
-}
-async function stored(page: Page, id: string, at = JOB): Promise<Surface> {
-  await page.waitForTimeout(250);
-  await saved(page);
-  const { job } = (await (await page.request.get(`${server.address}/api${at}`)).json()) as { job: Job };
-  const found = job.surfaces.find((surface) => surface.id === id);
-  if (!found) throw new Error(`no surface ${id}`);
-  return found;
-}
+const { open, stored } = tiling(server);
 async function tapBoard(page: Page, x: number, y: number): Promise<void> {
   const box = await page.getByTestId('board').boundingBox();
   if (!box) throw new Error('there is no board on the page');
@@ -256,38 +230,3 @@ for (const { name, colorScheme, viewport } of [
     }
   });
 }
-
-test('a room is laid in one go: the treads alike, the risers as they were, and one undo takes it back', async ({ page }) => {
-  const flight = async () => {
-    await page.waitForTimeout(250);
-    await saved(page);
-    const { job } = (await (await page.request.get(`${server.address}/api${JOB}`)).json()) as { job: Job };
-    return job.surfaces.filter(({ id }) => id.startsWith('steps-'));
-  };
-  await page.goto(`${server.address}${JOB}`);
-  const before = await flight();
-  await page
-    .locator('header', { has: page.getByRole('heading', { name: 'Steps to the flat' }) })
-    .getByRole('button', { name: 'Lay the whole room' })
-    .click();
-  const dialog = page.getByRole('dialog', { name: 'Lay Steps to the flat' });
-  await dialog.getByRole('button', { name: 'Floors' }).click();
-  await choose(page, 'Tile', 'Loaf brick');
-  await dialog.getByRole('radio', { name: 'Herringbone' }).click();
-  await fill(page, 'Joint', '4');
-  await choose(page, 'Edge: left', 'seen first');
-  await fill(page, 'Gap: seen first', '3');
-  await dialog.getByRole('button', { name: 'Lay 5 surfaces' }).click();
-  await expect(dialog).toHaveCount(0);
-  const after = await flight();
-  for (const [k, surface] of after.entries()) {
-    if (surface.kind === 'wall') expect(surface).toEqual(before[k]);
-    else {
-      expect(surface).toMatchObject({ productId: 'loaf-brick', jointMm: 4, pattern: { kind: 'herringbone' } });
-      expect(surface.measured.roles['left']).toBe('focal');
-      expect(surface.measured.gapsMm.focal).toBe(3);
-    }
-  }
-  await page.getByRole('button', { name: 'Undo' }).click();
-  expect(await flight()).toEqual(before);
-});

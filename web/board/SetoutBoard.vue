@@ -5,7 +5,7 @@ import { computed, ref, watch } from 'vue';
 import { PhArrowsOutCardinal, PhCornersOut, PhHandGrabbing, PhMinus, PhPlus } from '@phosphor-icons/vue';
 import type { SheetPart } from '@azulejo/core/cuts/sheets/planSheets';
 import type { CutPiece } from '@azulejo/core/cuts/cutPiece';
-import { isInside } from '@azulejo/core/geometry/ring';
+import { isInside, type Polygon } from '@azulejo/core/geometry/ring';
 import type { Point } from '@azulejo/core/geometry/point';
 import type { Drawing } from '@azulejo/core/planning/planned';
 import { useTheme } from '../theme/useTheme.ts';
@@ -26,7 +26,7 @@ const props = defineProps<{
   cuts: readonly CutPiece[] | null;
   faces: Faces;
   show: BoardContent['show'];
-  chosenPieces: readonly CutPiece[];
+  chosenPieces: readonly { readonly polygon: Polygon }[];
   chosenEdge: string | null;
   /** Cut sheets to name, and the chosen one. */
   sheetParts?: readonly SheetPart[];
@@ -164,7 +164,8 @@ defineExpose({ fit, zoomBy });
       ref="host"
       class="canvas"
       :class="{ movable: movable && handMoves === 'tiles' }"
-      role="img"
+      role="application"
+      tabindex="0"
       :aria-label="label"
       data-testid="board"
     />
@@ -206,6 +207,10 @@ defineExpose({ fit, zoomBy });
   inset: 0;
   touch-action: none;
   cursor: grab;
+}
+.canvas:focus-visible {
+  outline: 3px solid var(--cobalt);
+  outline-offset: -3px;
 }
 .canvas.movable {
   cursor: move;

@@ -2,6 +2,7 @@ import type { Faces } from './faces.ts';
 import { paintMeasures, type MeasureOverlay } from './paintMeasures.ts';
 import type { SheetPart } from '@azulejo/core/cuts/sheets/planSheets';
 import type { CutPiece } from '@azulejo/core/cuts/cutPiece';
+import type { Polygon } from '@azulejo/core/geometry/ring';
 import type { Drawing } from '@azulejo/core/planning/planned';
 import type { Tape } from '@azulejo/core/units/tape';
 import { paintArrows } from './paintArrows.ts';
@@ -20,7 +21,7 @@ export interface BoardContent {
   readonly faces: Faces;
   readonly tape: Tape;
   readonly show: 'measures' | 'setout' | 'cuts' | 'picture' | 'finished';
-  readonly chosenPieces: readonly CutPiece[];
+  readonly chosenPieces: readonly { readonly polygon: Polygon }[];
   readonly chosenEdge: string | null;
   /** Cut sheets of mosaics that are named on the drawing, and the one that is chosen. */
   readonly sheetParts: readonly SheetPart[];

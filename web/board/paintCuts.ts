@@ -1,6 +1,6 @@
 import type { CutPiece } from '@azulejo/core/cuts/cutPiece';
 import { kindLetter } from '@azulejo/core/cuts/kindLetter';
-import { boxOf, type Box } from '@azulejo/core/geometry/ring';
+import { boxOf, type Box, type Polygon } from '@azulejo/core/geometry/ring';
 import { hatchOf } from './hatch.ts';
 import { overSize, tracePolygons, traceRing, writeOver, type Brush } from './paintTiles.ts';
 import { inSight } from './tilePaths.ts';
@@ -38,7 +38,7 @@ export function paintLabel(brush: Brush, { label, kind, polygon, labelAt }: CutP
 }
 
 /** Outlines the chosen pieces boldly. */
-export function paintChosen(brush: Brush, pieces: readonly CutPiece[]): void {
+export function paintChosen(brush: Brush, pieces: readonly { readonly polygon: Polygon }[]): void {
   const { context, palette } = brush;
   context.strokeStyle = palette.chosen;
   context.lineWidth = 3;

@@ -18,6 +18,13 @@ export const KEY_GROUPS: readonly { readonly where: string; readonly lines: read
     ],
   },
   {
+    where: 'Mixing tiles, stones of an ashlar, chips of a sheet',
+    lines: [
+      { keys: 'Arrows', does: 'Point at the next piece that way' },
+      { keys: 'Enter or Space', does: 'Tap it: the next tile of its mix, or choose the stone or chip' },
+    ],
+  },
+  {
     where: 'Measuring',
     lines: [
       { keys: 'Enter', does: 'Take the length' },

@@ -2,7 +2,6 @@
 import { computed, toRef, useTemplateRef, watch } from 'vue';
 import type { Point } from '@azulejo/core/geometry/point';
 import { productOf, tapeOf } from '@azulejo/core/job/job';
-import { addressAt } from '@azulejo/core/setout/place/addressAt';
 import { METRIC_TAPE } from '@azulejo/core/units/tape';
 import { facesOf } from '../board/faces.ts';
 import SetoutBoard from '../board/SetoutBoard.vue';
@@ -12,18 +11,20 @@ import { provideTape } from '../fields/useTape.ts';
 import { useBoardStore } from '../stores/boardStore.ts';
 import { useSurfacePlan } from '../workers/useSurfacePlan.ts';
 import CutsPanel from './cuts/CutsPanel.vue';
+import { useCutsOnBoard } from './cuts/useCutsOnBoard.ts';
 import FindingList from './FindingList.vue';
 import PlanProgressBar from './PlanProgressBar.vue';
 import LoadingState from './LoadingState.vue';
 import MeasurePanel from './measure/MeasurePanel.vue';
+import { useMeasureOnBoard } from './measure/useMeasureOnBoard.ts';
 import SetoutPanel from './setout/SetoutPanel.vue';
-import { useMeasureMoves } from './measure/useMeasureMoves.ts';
-import { useMeasureOverlay } from './measure/useMeasureOverlay.ts';
 import { useSetoutMoves } from './setout/useSetoutMoves.ts';
+import { useSetoutOnBoard } from './setout/useSetoutOnBoard.ts';
+import type { StepOnBoard } from './stepOnBoard.ts';
 import SurfaceHead from './SurfaceHead.vue';
 import TilePanel from './tile/TilePanel.vue';
 import { useInsetMoves } from './tile/setIn/useInsetMoves.ts';
-import { useGiveNext } from './tile/colours/useGiveNext.ts';
+import { useTileOnBoard } from './tile/useTileOnBoard.ts';
 import { useBoardKeys, type BoardHandle } from './useBoardKeys.ts';
 import { useOpenJob } from './useOpenJob.ts';
 
@@ -42,57 +43,18 @@ const faces = computed(() => facesOf(jobs.job ?? { products: [] }, surface.value
 const tape = computed(() => (jobs.job && surface.value ? tapeOf(jobs.job, surface.value) : METRIC_TAPE));
 provideTape(() => tape.value);
 const moves = useSetoutMoves(surface, drawing, tape);
-const measureMoves = useMeasureMoves(surface, drawing, tape);
-const insetMoves = useInsetMoves(surface, tape);
-/** What can be taken hold of on the drawing in this step. */
-const held = computed(() => ({ measure: measureMoves, tile: insetMoves, setout: null, cuts: null })[props.step]);
-const overlay = useMeasureOverlay(surface, drawing);
-const giveNext = useGiveNext(surface, drawing);
+const steps: Readonly<Record<SurfaceStep, StepOnBoard>> = {
+  measure: useMeasureOnBoard(surface, drawing, tape),
+  tile: useTileOnBoard({ job: computed(() => jobs.job), surface, drawing, cuts }, useInsetMoves(surface, tape)),
+  setout: useSetoutOnBoard(drawing, moves),
+  cuts: useCutsOnBoard(plan, cuts),
+};
+const onBoard = computed(() => steps[props.step]);
 const boardRef = useTemplateRef<BoardHandle>('boardRef');
-useBoardKeys(
-  computed(() => props.step),
-  boardRef,
-  moves,
-  drawing,
-);
+useBoardKeys(onBoard, boardRef);
 
-const show = computed(() => {
-  if (props.step === 'tile' && board.finished) return 'finished';
-  return ({ measure: 'measures', tile: 'picture', setout: 'setout', cuts: 'cuts' } as const)[props.step];
-});
-const chosenPieces = computed(() => {
-  if (props.step === 'tile' && board.tilePart === 'pattern' && board.chosenStones.length > 0) {
-    const field = drawing.value?.fields.findIndex(({ id }) => id === (board.chosenInset ?? 'main'));
-    return (cuts.value ?? []).filter((piece) => piece.field === field && board.chosenStones.includes(piece.address.piece));
-  }
-  if (props.step !== 'cuts' || !cuts.value || !plan.value) return [];
-  const group = plan.value.groups.find(({ id }) => id === board.chosenGroup);
-  const labels = new Set(group?.pieces.map(({ label }) => label));
-  return cuts.value.filter(({ label }) => (board.chosenLabel ? label === board.chosenLabel : labels.has(label)));
-});
-const sheetParts = computed(() => (props.step === 'cuts' && plan.value ? plan.value.sheets.flatMap(({ parts }) => parts) : []));
 const missing = computed(() => (jobs.job && !surface.value ? 'The job has no such surface. It may have been deleted.' : trouble.value));
 
-function pickPiece(label: string | null): void {
-  if (props.step !== 'cuts') return;
-  board.chosenLabel = label;
-  board.chosenGroup = plan.value?.groups.find(({ pieces }) => pieces.some((piece) => piece.label === label))?.id ?? null;
-}
-/** While colours are mixed, a tapped piece takes the next tile of its mix. */
-function tap(at: Point): void {
-  if (props.step === 'tile' && board.tilePart === 'colours') giveNext(at);
-  if (props.step === 'tile' && board.tilePart === 'pattern') chooseStone(at);
-}
-/** A tapped stone of an ashlar is chosen, a second one with it; a third takes their place. */
-function chooseStone(at: Point): void {
-  const field = drawing.value?.fields.find(({ id }) => id === (board.chosenInset ?? 'main'));
-  const address =
-    field?.layout.repeat.pieces[0].cutFrom || surface.value?.pattern.kind === 'ashlar' ? field && addressAt(field.layout, at) : null;
-  const stone = address?.piece;
-  if (stone === undefined) board.chosenStones = [];
-  else if (board.chosenStones.includes(stone)) board.chosenStones = board.chosenStones.filter((other) => other !== stone);
-  else board.chosenStones = board.chosenStones.length === 1 ? [...board.chosenStones, stone] : [stone];
-}
 const move = (by: Point): void => moves.moveBy(by);
 </script>
 
@@ -106,26 +68,27 @@ const move = (by: Point): void => moves.moveBy(by);
         :drawing="drawing"
         :cuts="cuts"
         :faces="faces"
-        :show="show"
-        :chosen-pieces="chosenPieces"
-        :sheet-parts="sheetParts"
+        :show="onBoard.show.value"
+        :chosen-pieces="onBoard.chosenPieces.value"
+        :sheet-parts="onBoard.sheetParts?.value ?? []"
         :chosen-sheet="board.chosenSheet"
-        :chosen-edge="step === 'setout' || (step === 'measure' && board.measurePart === 'edges') ? board.chosenEdge : null"
+        :chosen-edge="onBoard.chosenEdge?.value ?? null"
         :movable="step === 'setout'"
         :label="`${surface.name}, drawn to scale. The cut list and the lines to strike give the same in words.`"
-        :measure="step === 'measure' ? overlay : null"
-        :grips="held?.grips.value ?? []"
+        :measure="onBoard.measure?.value ?? null"
+        :grips="onBoard.holds?.grips.value ?? []"
         @move="move"
         @drop="moves.drop"
-        @move-grip="(id, by) => held?.move(id, by)"
-        @drop-grip="held?.drop()"
-        @pick-piece="pickPiece"
+        @move-grip="(id, by) => onBoard.holds?.move(id, by)"
+        @drop-grip="onBoard.holds?.drop()"
+        @pick-piece="onBoard.pickPiece?.($event)"
         @pick-edge="board.chosenEdge = $event"
-        @tap="tap"
+        @tap="onBoard.tap?.($event)"
       >
         <p v-if="failed && board.layingPreview === null" class="failed" role="alert">
           This setout could not be computed. Undo the last change, or change a size; nothing is lost.
         </p>
+        <p class="heard" aria-live="polite">{{ onBoard.told?.value }}</p>
         <PlanProgressBar
           v-if="board.preview === null && board.measuredPreview === null && board.insetsPreview === null"
           :progress="progress"
@@ -154,6 +117,13 @@ const move = (by: Point): void => moves.moveBy(by);
   color: var(--bad);
   padding: 0.6rem 0.9rem;
   border-radius: 4px;
+}
+.heard {
+  position: absolute;
+  width: 1px;
+  height: 1px;
+  overflow: hidden;
+  clip-path: inset(50%);
 }
 .surface {
   display: flex;

@@ -2,12 +2,17 @@ import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { sharedArea } from '../../geometry/clip.ts';
 import { circleRing } from '../../geometry/circleRing.ts';
-import { isInside, mapPolygon, polygonArea, polygonsArea, rectangleRing, type Polygon, type Ring } from '../../geometry/ring.ts';
+import { boxOf, isInside, mapPolygon, polygonArea, polygonsArea, rectangleRing, type Polygon, type Ring } from '../../geometry/ring.ts';
 import { difference } from '../../geometry/clip.ts';
+import { labelPoint } from '../../geometry/labelPoint.ts';
 import type { Point } from '../../geometry/point.ts';
 import { innerJointOf, misfitOf, PATTERNS, repeatOf, type Pattern } from '../../pattern/registry.ts';
 import { trialModule } from '../../pattern/trialModule.ts';
-import { forEachWhole, tileRing, type Layout } from './layout.ts';
+import { planSurface } from '../../plan.ts';
+import { trialJob } from '../../trials/trialJob.ts';
+import { addressAt } from './addressAt.ts';
+import { forEachWhole, tileRing, type Address, type Layout } from './layout.ts';
+import { laidPolygons, nextPiece } from './nextPiece.ts';
 import { placeRepeat } from './placeRepeat.ts';
 
 /** A skew room with a column and a pipe in it. */
@@ -147,3 +152,40 @@ test('a wall that runs in a joint cuts nothing', () => {
   const layout = placeRepeat([[rectangleRing(-2, -1, 2 * 304, 304)]], repeat, { origin: [0, 0], turnDeg: 0 });
   expect([layout.wholeCount, layout.cutTiles.length]).toEqual([2, 0]);
 });
+
+test.each(['stack', 'runningBond', 'hexagon', 'herringbone', 'octagonDot'] as const)(
+  '%s: from any tile one comes to a neighbour each way, and from it back',
+  (kind) => {
+    const job = trialJob(PATTERNS[kind].defaults as Pattern);
+    const { layout, traced } = planSurface(job, job.surfaces[0]);
+    const middle = { ...addressNear(layout, traced.region) };
+    for (const way of [
+      [1, 0],
+      [0, 1],
+      [-1, 0],
+      [0, -1],
+    ] as const) {
+      const next = nextPiece(layout, middle, way);
+      expect(next).not.toBeNull();
+      if (!next) continue;
+      expect(next).not.toEqual(middle);
+      const [here, there] = [middle, next].map((one) => labelPoint(laidPolygons(layout, one)[0]));
+      // It lies that way, and no further than the two are large.
+      const along = (there[0] - here[0]) * way[0] + (there[1] - here[1]) * way[1];
+      expect(along).toBeGreaterThan(0);
+      const box = boxOf([...laidPolygons(layout, middle)[0][0], ...laidPolygons(layout, next)[0][0]]);
+      expect(along).toBeLessThan(Math.hypot(box.maxX - box.minX, box.maxY - box.minY));
+      expect(nextPiece(layout, next, [-way[0], -way[1]])).not.toEqual(next);
+    }
+  },
+);
+
+/** A tile near the middle of a region. */
+function addressNear(layout: Layout, region: readonly Polygon[]): Address {
+  const { minX, minY, maxX, maxY } = boxOf(region[0][0]);
+  for (let off = -400; off < 400; off += 7) {
+    const found = addressAt(layout, [(minX + maxX) / 2 + off, (minY + maxY) / 2 + off / 3]);
+    if (found) return found;
+  }
+  throw new Error('no tile near the middle');
+}

@@ -32,6 +32,30 @@ const beside = computed(() => {
     .filter(({ ring }) => ring.some(([x, y]) => x > minX - m && x < maxX + m && y > minY - m && y < maxY + m));
 });
 
+/** The chip that keys point at; null before the first of them. */
+const pointed = ref<number | null>(null);
+const WAYS: Readonly<Record<string, Point>> = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, 1], ArrowDown: [0, -1] };
+
+/** The chip that follows in a direction: the nearest of those that lie more that way than across it. */
+function nextChip(from: number, [wx, wy]: Point): number {
+  const { chips } = props.sheet;
+  const off = ({ xMm, yMm }: (typeof chips)[number]): number => {
+    const [dx, dy] = [xMm - chips[from].xMm, yMm - chips[from].yMm];
+    const [along, across] = [dx * wx + dy * wy, Math.abs(dx * wy - dy * wx)];
+    return along > 0 && across <= along ? along + 2 * across : Infinity;
+  };
+  const ranked = chips.map((chip, k) => ({ k, off: off(chip) })).sort((a, b) => a.off - b.off);
+  return ranked[0].off < Infinity ? ranked[0].k : from;
+}
+function key(event: KeyboardEvent): void {
+  const way = WAYS[event.key];
+  const at = pointed.value !== null && pointed.value < props.sheet.chips.length ? pointed.value : null;
+  if (way) pointed.value = at === null ? 0 : nextChip(at, way);
+  else if ((event.key === 'Enter' || event.key === ' ') && at !== null) emit('chip', at, false);
+  else return;
+  event.preventDefault();
+}
+
 const host = ref<SVGSVGElement | null>(null);
 const pressed = ref(false);
 
@@ -62,13 +86,16 @@ function chipUnder(event: PointerEvent): number | null {
     ref="host"
     :viewBox="viewBox"
     class="sheet"
-    role="img"
-    :aria-label="label"
+    role="application"
+    tabindex="0"
+    :aria-label="`${label}. Arrow keys point at a chip, Enter taps it.`"
     :style="{ background: jointColour }"
     @pointerdown="press"
     @pointermove="move"
     @pointerup="pressed = false"
     @pointerleave="pressed = false"
+    @keydown="key"
+    @blur="pointed = null"
   >
     <g class="beside">
       <path v-for="(piece, k) in beside" :key="k" :d="path(piece.ring)" :fill="piece.fill" />
@@ -80,7 +107,7 @@ function chipUnder(event: PointerEvent): number | null {
       :d="path(ring)"
       :fill="colourOf(k)"
       class="chip"
-      :class="{ chosen: k === chosen, faulty: faulty.includes(k) }"
+      :class="{ chosen: k === chosen, faulty: faulty.includes(k), pointed: k === pointed }"
     />
   </svg>
 </template>
@@ -106,6 +133,15 @@ function chipUnder(event: PointerEvent): number | null {
 .chosen {
   stroke: var(--cobalt);
   stroke-width: 4;
+}
+.pointed {
+  stroke: var(--cobalt);
+  stroke-width: 3;
+  stroke-dasharray: 4 2;
+}
+.sheet:focus-visible {
+  outline: 3px solid var(--cobalt);
+  outline-offset: 2px;
 }
 .faulty {
   stroke: var(--brick, #b3321f);

@@ -1,0 +1,36 @@
+import { computed, type Ref } from 'vue';
+import type { Drawing } from '@azulejo/core/planning/planned';
+import type { Axis } from '@azulejo/core/setout/weigh/axisPlacement';
+import { useBoardStore } from '../../stores/boardStore.ts';
+import type { StepOnBoard } from '../stepOnBoard.ts';
+import { sideAxis, sideIsStart, sideOfEdge, WALKED_SIDES } from './edgeDirections.ts';
+import type { SetoutMoves } from './useSetoutMoves.ts';
+
+/** The tiles are moved by the arrow keys, and set out by a letter from the chosen edge. */
+export function useSetoutOnBoard(drawing: Ref<Drawing | null>, moves: SetoutMoves): StepOnBoard {
+  const board = useBoardStore();
+  const side = computed(() => (drawing.value ? sideOfEdge(drawing.value.traced.sides, board.chosenEdge) : 'left'));
+  const axis = computed<Axis>(() => sideAxis(side.value));
+
+  function nextEdge(): void {
+    const sides = drawing.value?.traced.sides;
+    const ids = sides ? WALKED_SIDES.flatMap((one) => sides[one] ?? []) : [];
+    board.chosenEdge = ids[(ids.indexOf(board.chosenEdge) + 1) % ids.length] ?? 'left';
+  }
+  return {
+    show: computed(() => 'setout'),
+    chosenPieces: computed(() => []),
+    chosenEdge: computed(() => board.chosenEdge),
+    keys: {
+      ArrowLeft: (event) => moves.nudge('x', event.shiftKey ? -10 : -1),
+      ArrowRight: (event) => moves.nudge('x', event.shiftKey ? 10 : 1),
+      ArrowUp: (event) => moves.nudge('y', event.shiftKey ? 10 : 1),
+      ArrowDown: (event) => moves.nudge('y', event.shiftKey ? -10 : -1),
+      e: nextEdge,
+      p: () => moves.setRule(axis.value, { rule: 'pieceCentred' }),
+      j: () => moves.setRule(axis.value, { rule: 'jointCentred' }),
+      f: () => moves.setRule(axis.value, { rule: sideIsStart(side.value) ? 'fullFromStart' : 'fullFromEnd' }),
+      b: () => moves.best(),
+    },
+  };
+}
