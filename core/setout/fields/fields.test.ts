@@ -124,8 +124,13 @@ describe('an inset', () => {
       -1,
     );
   });
-  test('may be round, and may have a border; out of the field or over another it is refused', () => {
+  test('may be round or an L, and may have a border; out of the field or over another it is refused', () => {
     expectApart(planned(jobOf({ insets: [{ ...rug, outline: { kind: 'round', diameterMm: 1000 } }] })));
+    const inL: Inset['outline'] = {
+      kind: 'shape',
+      shape: { kind: 'lShape', widthMm: 1300, heightMm: 900, missing: 'top-right', missingWidthMm: 500, missingHeightMm: 300 },
+    };
+    for (const border of [null, BORDER]) expectApart(planned(jobOf({ insets: [{ ...rug, outline: inL, border }] })));
     const bordered = planned(jobOf({ insets: [{ ...rug, border: BORDER }] }));
     expectApart(bordered);
     expect(bordered.fields.filter(({ kind }) => kind === 'border')).toHaveLength(4);

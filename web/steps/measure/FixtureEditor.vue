@@ -3,23 +3,18 @@ import Button from 'primevue/button';
 import { computed } from 'vue';
 import { PhCaretDown, PhCaretRight, PhTrash } from '@phosphor-icons/vue';
 import type { Surface } from '@azulejo/core/job/job';
-import { SHAPE_NAMES } from '@azulejo/core/messages/en/shapes';
 import type { SurfacePlan } from '@azulejo/core/planning/planned';
 import { fixtureSize, type Fixture } from '@azulejo/core/surface/fixture';
-import { SHAPES, type ShapeId } from '@azulejo/core/surface/shapes/registry';
-import { reshape } from '@azulejo/core/surface/shapes/reshape';
 import { formatLength, formatLengthWithUnit } from '@azulejo/core/units/formatLength';
 import { MM_PER_INCH } from '@azulejo/core/units/tape';
-import ChoiceField from '../../fields/ChoiceField.vue';
 import FieldGrid from '../../fields/FieldGrid.vue';
 import LengthField from '../../fields/LengthField.vue';
 import SwitchField from '../../fields/SwitchField.vue';
 import TextField from '../../fields/TextField.vue';
 import FixtureCopies from './FixtureCopies.vue';
 import FixtureSymbol from './FixtureSymbol.vue';
+import OutlineEditor from './OutlineEditor.vue';
 import PlacedFrom from './PlacedFrom.vue';
-import ShapeFields from './shape/ShapeFields.vue';
-import WallsForm from './shape/WallsForm.vue';
 import { useAttempt } from '../useAttempt.ts';
 import { useEditSurface } from '../useEditSurface.ts';
 import { useTape } from '../../fields/useTape.ts';
@@ -47,10 +42,6 @@ const setClearance = (mm: number) =>
   change('clearance', (fixture) => {
     fixture.clearanceMm = mm;
   });
-const setSize = (key: 'widthMm' | 'heightMm' | 'diameterMm') => (mm: number) =>
-  change('size', ({ outline }) => {
-    (outline as Record<string, unknown>)[key] = mm;
-  });
 const setCover = (key: 'widthMm' | 'heightMm') => (mm: number) =>
   change('cover', (fixture) => {
     if (fixture.cover) fixture.cover[key] = mm;
@@ -70,29 +61,6 @@ function rename(name: string): string | null {
   });
   return null;
 }
-
-const OUTLINES = [
-  { value: 'rectangle', label: 'Rectangle' },
-  { value: 'round', label: 'Round' },
-  ...(Object.keys(SHAPES) as ShapeId[]).filter((id) => id !== 'rectangle').map((value) => ({ value, label: SHAPE_NAMES[value] })),
-];
-const outlineKind = computed(() =>
-  props.fixture.outline.kind === 'shape' ? props.fixture.outline.shape.kind : props.fixture.outline.kind,
-);
-function setOutline(kind: string): void {
-  const { widthMm, heightMm } = fixtureSize(props.fixture.outline);
-  const outline: Fixture['outline'] =
-    kind === 'round'
-      ? { kind, diameterMm: Math.min(widthMm, heightMm) }
-      : kind === 'rectangle'
-        ? { kind, widthMm, heightMm }
-        : { kind: 'shape', shape: reshape({ kind: 'rectangle', widthMm, heightMm }, kind as ShapeId) };
-  attempt(
-    change('outline', (fixture) => {
-      fixture.outline = outline;
-    }),
-  );
-}
 </script>
 
 <template>
@@ -105,34 +73,10 @@ function setOutline(kind: string): void {
       ><span class="soft figure">{{ size }}</span>
     </button>
     <div v-if="open" class="stack inside">
-      <FieldGrid>
-        <TextField label="Name" :value="fixture.name" :longest="60" :commit="rename" />
-        <ChoiceField label="Outline" :value="outlineKind" :options="OUTLINES" @choose="setOutline" />
-        <template v-if="fixture.outline.kind === 'rectangle'">
-          <LengthField label="Width" :mm="fixture.outline.widthMm" :commit="setSize('widthMm')" positive />
-          <LengthField label="Height" :mm="fixture.outline.heightMm" :commit="setSize('heightMm')" positive />
-        </template>
-        <LengthField
-          v-if="fixture.outline.kind === 'round'"
-          label="Outer diameter"
-          :mm="fixture.outline.diameterMm"
-          :commit="setSize('diameterMm')"
-          positive
-        />
+      <TextField label="Name" :value="fixture.name" :longest="60" :commit="rename" />
+      <OutlineEditor :outline="fixture.outline" :commit="(outline, label) => change(label, (f) => (f.outline = outline))">
         <LengthField label="Clearance round it" :mm="fixture.clearanceMm" :commit="setClearance" />
-      </FieldGrid>
-      <template v-if="fixture.outline.kind === 'shape'">
-        <WallsForm
-          v-if="fixture.outline.shape.kind === 'walls'"
-          :shape="fixture.outline.shape"
-          :commit="(shape) => change('outline', (f) => (f.outline = { kind: 'shape', shape }))"
-        />
-        <ShapeFields
-          v-else
-          :shape="fixture.outline.shape"
-          :commit="(shape) => change('outline', (f) => (f.outline = { kind: 'shape', shape }))"
-        />
-      </template>
+      </OutlineEditor>
       <PlacedFrom
         :placed="fixture"
         :surface="surface"
