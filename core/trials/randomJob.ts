@@ -7,7 +7,7 @@ import { madeUpTiles } from '../madeUp/tiles.ts';
 import type { Fixture } from '../surface/fixture.ts';
 import { SHAPES, type Shape } from '../surface/shapes/registry.ts';
 import { wallsThrough } from '../surface/shapes/asWalls.ts';
-import { jobOfOne } from './testJob.ts';
+import { frozen, jobOfOne } from './testJob.ts';
 
 type Next = () => number;
 
@@ -34,7 +34,7 @@ export function randomJob(seed: number): Job {
   const products = [{ ...plain.products[0], shape: module.shape ?? { kind: 'rectangle' as const } }, ...madeUpTiles()];
   const laying = { ...plain.surfaces[0], pattern, turnDeg: next() < 0.6 ? 0 : pick([45, 90, 13.7, -30]), mirrored: next() < 0.2 };
   const surface: Surface = { ...laying, ...(fillParts(laying, products) ?? {}), ...randomExtras(next, pick, edges) };
-  return { ...plain, products, surfaces: [surface] };
+  return frozen({ ...plain, products, surfaces: [surface] });
 }
 
 function randomShape(next: Next, pick: <T>(items: readonly T[]) => T): Shape {

@@ -12,7 +12,16 @@ interface Wanted {
   readonly directional?: boolean;
 }
 
-/** A job of one rectangular surface with one tile; lengths in mm. For tests and benches. */
+/** Freezes a value with all that is in it, so that whoever changes an input is found out. */
+export function frozen<T>(value: T): T {
+  if (typeof value === 'object' && value !== null && !Object.isFrozen(value)) {
+    Object.freeze(value);
+    Object.values(value).forEach(frozen);
+  }
+  return value;
+}
+
+/** A job of one rectangular surface with one tile, frozen; lengths in mm. For tests and benches. */
 export function jobOfOne({ size, tile, jointMm, gapMm = 5, surface, measured, directional = false }: Wanted): Job {
   const empty = startJob('job', 'Trial', METRIC_TAPE);
   const gapsMm = { wall: gapMm, focal: gapMm, hidden: gapMm, worktop: gapMm, exposed: gapMm, threshold: gapMm, continues: gapMm };
@@ -26,7 +35,7 @@ export function jobOfOne({ size, tile, jointMm, gapMm = 5, surface, measured, di
     measured: dimensions,
     face: directional ? ('directional' as const) : ('plain' as const),
   };
-  return {
+  return frozen({
     ...empty,
     products: [product],
     surfaces: [
@@ -39,5 +48,5 @@ export function jobOfOne({ size, tile, jointMm, gapMm = 5, surface, measured, di
         measured: { ...plain.measured, gapsMm, ...measured },
       },
     ],
-  };
+  });
 }
