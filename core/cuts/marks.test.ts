@@ -134,7 +134,7 @@ test.each(['tidewater-bakehouse', 'sample-boards', 'ferry-kiosk'])('the marks of
 });
 
 test('on any job the marks give nearly every piece back; what is left are bits of tiles that come apart, and curves upon curves', () => {
-  const jobs = Array.from({ length: 40 }, (_, k) => randomJob(k + 1)).filter((job) => checkJob(job).length === 0);
+  const jobs = Array.from({ length: 20 }, (_, k) => randomJob(k + 1)).filter((job) => checkJob(job).length === 0);
   const counts = jobs.map(notGivenBack);
   const [bad, all] = [0, 1].map((k) => counts.reduce((sum, count) => sum + count[k], 0));
   expect(all).toBeGreaterThan(1000);

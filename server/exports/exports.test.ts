@@ -1,0 +1,63 @@
+import { expect, test } from '@jest/globals';
+import { readFileSync } from 'node:fs';
+import Papa from 'papaparse';
+import { readJobFile } from '@azulejo/core/formats/jobFile';
+import type { Job } from '@azulejo/core/job/job';
+import { planSurface } from '@azulejo/core/plan';
+import { writeExport } from '../work/writeExport.ts';
+import type { ExportKind } from './exportKind.ts';
+import { EXPORTS } from './registry.ts';
+
+/** Letters that no western font has, marks that join others, and what tables and paths trip over. */
+const NAME = 'Łaźnia „Größe“, 浴室 ن / ../x; =1+1 "q"';
+
+const jobOf = (name: string): Job => {
+  const read = readJobFile(readFileSync(new URL(`../../demo/${name}.json`, import.meta.url), 'utf8'));
+  if (!read.ok) throw new Error(JSON.stringify(read.issues));
+  return read.value;
+};
+const renamed = (job: Job): Job => ({
+  ...job,
+  name: NAME,
+  client: NAME,
+  products: job.products.map((product) => ({ ...product, name: `${product.name.slice(0, 20)} ${NAME}` })),
+  surfaces: job.surfaces.map((surface) => ({ ...surface, name: `${NAME} ${surface.id}`.slice(0, 80) })),
+});
+interface PlanJson {
+  readonly money: { readonly total: number };
+  readonly materials: readonly { readonly packs: readonly unknown[] }[];
+  readonly surfaces: readonly { readonly id: string }[];
+}
+
+const kinds = Object.entries(EXPORTS) as [keyof typeof EXPORTS, ExportKind][];
+const text = (content: string | Uint8Array): string => Buffer.from(content as Uint8Array).toString('utf8');
+
+test.each(['sample-boards', 'ferry-kiosk'])('every export of every surface of %s is whole, in any letters', async (name) => {
+  const job = renamed(jobOf(name));
+  for (const [exportId] of kinds.filter(([, { of }]) => of === 'surface'))
+    for (const surface of job.surfaces) {
+      const { content } = await writeExport({ exportId, job, surfaceId: surface.id });
+      if (exportId === 'paper') {
+        const pdf = Buffer.from(content as Uint8Array).toString('latin1');
+        expect([surface.id, pdf.startsWith('%PDF-'), pdf.trimEnd().endsWith('%%EOF')]).toEqual([surface.id, true, true]);
+      } else {
+        const { data, errors } = Papa.parse<Record<string, string>>(text(content), { header: true, skipEmptyLines: true });
+        expect([surface.id, errors, data.length]).toEqual([surface.id, [], planSurface(job, surface).cuts.length]);
+      }
+    }
+});
+
+test.each(['tidewater-bakehouse', 'ferry-kiosk'])('the order, the plan and the job file of %s say the same', async (name) => {
+  const job = renamed(jobOf(name));
+  const load = async (exportId: string): Promise<string> => text((await writeExport({ exportId, job, surfaceId: null })).content);
+  const json = JSON.parse(await load('plan')) as PlanJson;
+  const order = Papa.parse<string[]>((await load('order')).trim());
+  expect(order.errors).toEqual([]);
+  const costs = order.data.slice(1).map((row) => Number(row[6]));
+  expect(order.data.length - 1).toBe(json.materials.reduce((sum, { packs }) => sum + packs.length, 0));
+  expect(costs.reduce((sum, cost) => sum + cost, 0)).toBeCloseTo(json.money.total, 2);
+  // No cell is taken for a formula by whoever opens the table.
+  expect(order.data.flat().filter((cell) => /^[=+@]/.test(cell))).toEqual([]);
+  expect(json.surfaces.map(({ id }) => id)).toEqual(job.surfaces.map(({ id }) => id));
+  expect(readJobFile(await load('job'))).toEqual({ ok: true, value: job });
+});
