@@ -33,7 +33,7 @@ function said({ edits }: SentChange): string {
       <li v-for="{ change, why } in jobs.parked" :key="change.id">
         <div class="grow">
           <strong>{{ change.label }}</strong>
-          <span class="soft"> {{ said(change) }}</span>
+          <span class="soft said">{{ said(change) }}</span>
           <p class="why">{{ why }}</p>
         </div>
         <Button label="Try again" severity="secondary" outlined @click="jobs.tryParked(change.id)" />
@@ -60,6 +60,12 @@ li {
   align-items: center;
   padding: 0.7rem 0;
   border-top: 1px solid var(--line);
+}
+.said {
+  margin-left: 0.5rem;
+}
+li .p-button {
+  flex: none;
 }
 .why {
   margin: 0.2rem 0 0;

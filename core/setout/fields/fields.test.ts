@@ -9,6 +9,7 @@ import type { SurfacePlan } from '../../planning/planned.ts';
 import { PLAIN_LAYING } from '../../job/startJob.ts';
 import { madeUpTiles } from '../../madeUp/tiles.ts';
 import { jobOfOne } from '../../trials/testJob.ts';
+import type { EdgeRole } from '../../surface/edge.ts';
 import type { Inset } from './inset.ts';
 import { forEachWhole, tileRing } from '../place/layout.ts';
 
@@ -72,6 +73,33 @@ describe('a border', () => {
     expectApart(plan);
     expect(piecesOf(plan.fields[0]).some((polygon) => polygon[0].every(([x]) => x < 402))).toBe(true);
     expect(plan.fields[0].layout.repeat).toBe(plan.fields[0].laid.repeat);
+  });
+  test('whatever the corners, the doorway and the roles: laid apart, and the doorway alone a threshold', () => {
+    const roles = fc.constantFrom<EdgeRole>('wall', 'focal', 'hidden', 'exposed');
+    fc.assert(
+      fc.property(
+        fc.constantFrom('mitred' as const, 'butted' as const),
+        fc.constantFrom('bottom', 'right', 'top', 'left'),
+        fc.integer({ min: 100, max: 1400 }),
+        fc.record({ bottom: roles, right: roles, top: roles, left: roles }),
+        (corners, edge, fromStartMm, own) => {
+          const doorways = [{ id: 'door', edge, fromStartMm, widthMm: 800, depthMm: 70 }];
+          const job = jobOf({ border: { ...BORDER, corners } });
+          const [surface] = job.surfaces;
+          const plan = planned({ ...job, surfaces: [{ ...surface, measured: { ...surface.measured, roles: own, doorways } }] });
+          expectApart(plan);
+          // Behind the border no cut shows; what is seen first, and what is hidden, is so behind it too.
+          const behind = (role: EdgeRole): EdgeRole => (role === 'focal' || role === 'hidden' ? role : 'wall');
+          for (const { id, role } of plan.edges.filter(({ isReveal }) => !isReveal))
+            expect([id, role]).toEqual([id, id === 'door' ? 'threshold' : behind(own[id as keyof typeof own])]);
+          expect(plan.fields.filter(({ kind }) => kind === 'border').length).toBeGreaterThanOrEqual(4);
+          // The frame runs along every side but the opening.
+          const frame = plan.fields.filter(({ kind }) => kind === 'border').flatMap(piecesOf);
+          expect(polygonsArea(frame)).toBeGreaterThan(0.9 * 49.5 * (2 * (2990 + 2390) - 800 - 4 * 49.5));
+        },
+      ),
+      { numRuns: 25 },
+    );
   });
   test('a surface too small for it is refused by name', () => {
     expect(checkJob(jobOf({ border: { ...BORDER, productId: 'slip-600' } }, [1100, 900])).map(({ code }) => code)).toEqual([
