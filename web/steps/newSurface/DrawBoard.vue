@@ -54,7 +54,8 @@ function placeOf(event: PointerEvent): Point {
   const scale = Math.min(box.width / WIDE_MM, box.height / HIGH_MM);
   const x = (event.clientX - box.left - (box.width - scale * WIDE_MM) / 2) / scale;
   const y = HIGH_MM - (event.clientY - box.top - (box.height - scale * HIGH_MM) / 2) / scale;
-  return [x, y].map((mm) => Math.round(mm / stepMm.value) * stepMm.value) as unknown as Point;
+  const onSquare = (mm: number): number => Math.round(mm / stepMm.value) * stepMm.value;
+  return [onSquare(x), onSquare(y)];
 }
 function put(event: PointerEvent): void {
   if (closed.value) return;

@@ -3,6 +3,7 @@ import { computed, ref, watch, watchEffect } from 'vue';
 import { SHAPE_FIELDS, SHAPE_NAMES } from '@azulejo/core/messages/en/shapes';
 import { checkShape, SHAPES, type Shape, type ShapeId } from '@azulejo/core/surface/shapes/registry';
 import type { Issue } from '@azulejo/core/result';
+import { figuresOf } from '@azulejo/core/units/figuresOf';
 import ChoiceField from '../../fields/ChoiceField.vue';
 import FieldGrid from '../../fields/FieldGrid.vue';
 import LengthField from '../../fields/LengthField.vue';
@@ -64,7 +65,7 @@ watchEffect(() => emit('toBe', toBe()));
 function toBe(): SurfaceToBe | null {
   if (kind.value === 'walls') return null;
   const entered = lengths.value;
-  const usual = SHAPES[kind.value].defaults as unknown as Record<string, number>;
+  const usual = figuresOf(SHAPES[kind.value].defaults);
   const toGo = fields.value.filter(([field]) => entered[field] === undefined && field !== 'cornerCutMm').map(([, label]) => label);
   const shape = shapeWith({ ...usual, ...entered });
   const fits = shape !== null && checkShape(shape).length === 0;

@@ -3,6 +3,7 @@ import Button from 'primevue/button';
 import { PhCopy, PhTrash } from '@phosphor-icons/vue';
 import { SET_NAMES } from '@azulejo/core/messages/en/sets';
 import { SETS, type SetForm, type SetId } from '@azulejo/core/surface/sets/registry';
+import { figuresOf } from '@azulejo/core/units/figuresOf';
 import FieldGrid from '../../fields/FieldGrid.vue';
 import LengthField from '../../fields/LengthField.vue';
 import SwitchField from '../../fields/SwitchField.vue';
@@ -63,7 +64,7 @@ const fieldsOf = (now: FlightForm | Extract<SetForm, { kind: 'shower' }>): reado
 
 const rowsOf = (now: SetForm): readonly Row[] => (now.kind === 'stairFlight' ? now.steps : now.kind === 'shower' ? now.walls : []);
 const withRows = (rows: readonly Row[]): SetForm =>
-  ({ ...form.value, [form.value.kind === 'stairFlight' ? 'steps' : 'walls']: rows }) as unknown as SetForm;
+  ({ ...form.value, [form.value.kind === 'stairFlight' ? 'steps' : 'walls']: rows }) as SetForm;
 const setRow =
   (k: number, field: string) =>
   (mm: number): [] => {
@@ -76,7 +77,7 @@ const setPlain =
     form.value = { ...form.value, [field]: mm } as SetForm;
     return [];
   };
-const valueOf = (field: string): number => (form.value as unknown as Row)[field];
+const valueOf = (field: string): number => figuresOf(form.value)[field];
 function addRow(): void {
   const rows = rowsOf(form.value);
   form.value = withRows([...rows, rows[rows.length - 1]]);

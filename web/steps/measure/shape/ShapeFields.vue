@@ -5,6 +5,7 @@ import type { Issue } from '@azulejo/core/result';
 import type { Shape } from '@azulejo/core/surface/shapes/registry';
 import FieldGrid from '../../../fields/FieldGrid.vue';
 import LengthField from '../../../fields/LengthField.vue';
+import { figuresOf } from '@azulejo/core/units/figuresOf';
 import ChoiceField from '../../../fields/ChoiceField.vue';
 import SwitchField from '../../../fields/SwitchField.vue';
 
@@ -14,7 +15,7 @@ type Plain = Exclude<Shape, { kind: 'walls' }>;
 const props = defineProps<{ shape: Plain; commit: (shape: Shape, label: string) => readonly Issue[]; large?: boolean }>();
 const fields = computed(() => SHAPE_FIELDS[props.shape.kind]);
 const MAY_BE_ZERO = new Set(['cornerCutMm']);
-const valueOf = (field: string): number => (props.shape as unknown as Record<string, number>)[field] ?? 0;
+const valueOf = (field: string): number => figuresOf(props.shape)[field] ?? 0;
 const setField = (field: string, label: string) => (mm: number) => props.commit({ ...props.shape, [field]: mm } as Shape, label);
 const MISSING = [
   { value: 'top-left', label: 'Top left' },
