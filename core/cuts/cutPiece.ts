@@ -3,7 +3,7 @@ import { labelPoint } from '../geometry/labelPoint.ts';
 import { motion, type Point } from '../geometry/point.ts';
 import type { RepeatPiece } from '../pattern/repeat.ts';
 import { productAt, type Field } from '../setout/fields/field.ts';
-import { hasWayUp, type Product, type Size } from '../tile/product.ts';
+import { hasWayUp, productNamed, type Product, type Size } from '../tile/product.ts';
 import type { Traced } from '../surface/traceSurface.ts';
 import type { Circle } from '../geometry/circleRing.ts';
 import type { EdgeRole } from '../surface/edge.ts';
@@ -100,13 +100,6 @@ function cutFromTiles(layout: Layout): CutTile[] {
 /** A whole tile in its own frame. */
 const tileOf = ({ ring, corner, turnDeg, cutFrom }: RepeatPiece): Ring =>
   cutFrom ? rectangleRing(0, 0, cutFrom.widthMm, cutFrom.heightMm) : tidyRing(mapRing(ring, motion(turnDeg, corner).unturn));
-
-/** The tile of a name; throws where the job has lost it (checkJob refuses such a job). */
-export function productNamed(products: readonly Product[], id: string): Product {
-  const found = products.find((product) => product.id === id);
-  if (!found) throw new Error(`a piece names a product the job does not have: ${id}`);
-  return found;
-}
 
 function describePiece(
   known: Pick<CutPiece, 'label' | 'of' | 'edgeShows'>,

@@ -1,8 +1,8 @@
 import { mapPolygon, type Polygon } from '../geometry/ring.ts';
 import { distance, type Point } from '../geometry/point.ts';
 import { selfTurns } from '../geometry/selfTurns.ts';
-import { hasWayUp, type Product } from '../tile/product.ts';
-import { productNamed, type CutPiece } from './cutPiece.ts';
+import { hasWayUp, productNamed, type Product } from '../tile/product.ts';
+import type { CutPiece } from './cutPiece.ts';
 
 /** Cuts that differ by less than this are one setting of the fence, mm. */
 export const SAME_CUT_MM = 0.5;

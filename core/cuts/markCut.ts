@@ -1,3 +1,4 @@
+import { ON_LINE_MM } from '../geometry/conventions.ts';
 import { boxOf, isBox, type Box, type Ring } from '../geometry/ring.ts';
 import { cross, distance, subtract, type Point } from '../geometry/point.ts';
 import type { Size } from '../tile/product.ts';
@@ -6,7 +7,6 @@ import type { Circle } from '../geometry/circleRing.ts';
 import { fitCircle, runsOn } from './fitCircle.ts';
 import type { CutLine } from './traceCuts.ts';
 
-const SAME_MM = 0.01;
 const PATH_POINTS = 12;
 
 /** One cut with its kind and what to mark. */
@@ -66,7 +66,7 @@ function fromCorner(at: Point, outline: Ring): { readonly corner: number; readon
   for (let k = 0; k < outline.length; k++) {
     const [from, to] = [outline[k], outline[(k + 1) % outline.length]];
     const along = distance(from, at);
-    if (Math.abs(along + distance(at, to) - distance(from, to)) < SAME_MM) return { corner: k + 1, mm: along };
+    if (Math.abs(along + distance(at, to) - distance(from, to)) < ON_LINE_MM) return { corner: k + 1, mm: along };
   }
   return null;
 }
@@ -88,7 +88,7 @@ function straightCut(from: Point, to: Point, outline: Ring, tile: Size): MarkedC
   const keepsLow = steep ? q[1] > p[1] : q[0] < p[0];
   const side: Side = steep ? (keepsLow ? 'left' : 'right') : keepsLow ? 'bottom' : 'top';
   const [first, last] = [p, q].sort((a, b) => a[1 - k] - b[1 - k]).map((at) => (keepsLow ? at[k] : size - at[k]));
-  const parallel = Math.abs(first - last) < SAME_MM;
+  const parallel = Math.abs(first - last) < ON_LINE_MM;
   const mm = [first, parallel ? first : last] as const;
   return { kind: parallel ? 'straight' : 'taper', mark: { type: 'line', from: side, mm, beforeCuts: false } };
 }
@@ -105,7 +105,7 @@ function acrossTile(p: Point, q: Point, outline: Ring): readonly [Point, Point] 
     const along = cross(subtract(p, from), way) / -turn;
     return along > -1e-6 && along < 1 + 1e-6 ? [cross(subtract(from, p), side) / turn] : [];
   });
-  const slack = SAME_MM / Math.max(SAME_MM, distance(p, q));
+  const slack = ON_LINE_MM / Math.max(ON_LINE_MM, distance(p, q));
   const before = Math.max(...meets.filter((share) => share < slack));
   const after = Math.min(...meets.filter((share) => share > 1 - slack));
   return [Number.isFinite(before) ? at(before) : p, Number.isFinite(after) ? at(after) : q];
@@ -113,7 +113,7 @@ function acrossTile(p: Point, q: Point, outline: Ring): readonly [Point, Point] 
 
 /** A slanted cut between two sides that meet takes their corner off, or leaves only that corner. */
 function slantedCorner(p: Point, q: Point, tile: Size): Mark | null {
-  if (Math.abs(p[0] - q[0]) < SAME_MM || Math.abs(p[1] - q[1]) < SAME_MM) return null;
+  if (Math.abs(p[0] - q[0]) < ON_LINE_MM || Math.abs(p[1] - q[1]) < ON_LINE_MM) return null;
   const onX = [p, q].find((at) => near(at[0], 0) || near(at[0], tile.widthMm));
   const onY = [p, q].find((at) => at !== onX && (near(at[1], 0) || near(at[1], tile.heightMm)));
   if (!onX || !onY) return null;
@@ -130,7 +130,7 @@ function slantedCorner(p: Point, q: Point, tile: Size): Mark | null {
   };
 }
 
-const near = (a: number, b: number): boolean => Math.abs(a - b) < SAME_MM;
+const near = (a: number, b: number): boolean => Math.abs(a - b) < ON_LINE_MM;
 
 function notchCut(line: CutLine, tile: Size, piece: Box): MarkedCut {
   const [p, inner, q] = line.points;
@@ -197,7 +197,7 @@ function circleCut(line: CutLine, kind: 'hole' | 'halfHole', tile: Size, circles
   const circle = circles.find((known) => runsOn(line.points, known)) ?? fitCircle(line.points);
   if (!circle) return null;
   const [xMm, yMm] = circle.centre;
-  const isWithin = xMm > -SAME_MM && xMm < tile.widthMm + SAME_MM && yMm > -SAME_MM && yMm < tile.heightMm + SAME_MM;
+  const isWithin = xMm > -ON_LINE_MM && xMm < tile.widthMm + ON_LINE_MM && yMm > -ON_LINE_MM && yMm < tile.heightMm + ON_LINE_MM;
   if (!isWithin) return biteCut(line, tile, circle.radiusMm);
   const diameterMm = 2 * circle.radiusMm;
   return { kind, mark: { type: 'circle', xMm, yMm, diameterMm, coreMm: coreBitFor(diameterMm) } };

@@ -1,6 +1,6 @@
 import { boxOf, isBox, ringArea, type Box } from '../geometry/ring.ts';
-import { hasWayUp, type Product, type Size } from '../tile/product.ts';
-import { productNamed, type CutPiece } from './cutPiece.ts';
+import { hasWayUp, productNamed, type Product, type Size } from '../tile/product.ts';
+import type { CutPiece } from './cutPiece.ts';
 import { planOutlineOffCuts } from './outlineOffCuts.ts';
 import type { Side } from './cutKind.ts';
 import type { CutSource } from './cutSource.ts';

@@ -1,9 +1,7 @@
 import { cross, distance, subtract, type Point } from '../geometry/point.ts';
+import { ON_LINE_MM } from '../geometry/conventions.ts';
 import { distanceToStretch } from '../geometry/distanceToStretch.ts';
 import type { Polygon, Ring } from '../geometry/ring.ts';
-
-/** Clipping rounds to 0.1 micrometre; a corner this near a side of the tile, in mm, is on it. */
-const ON_SIDE_MM = 0.01;
 
 /** Chords of an arc turn less than this at each corner, in degrees. */
 const ARC_TURN_DEG = 20;
@@ -110,7 +108,7 @@ function turnDeg(a: Point, b: Point, c: Point): number {
 
 /** Whether a stretch of the piece runs along the outline of the tile. */
 function onSameSide(p: Point, q: Point, tile: Ring): boolean {
-  if (distance(p, q) < ON_SIDE_MM) return true;
+  if (distance(p, q) < ON_LINE_MM) return true;
   const middle: Point = [(p[0] + q[0]) / 2, (p[1] + q[1]) / 2];
   return isOnRing(p, tile) && isOnRing(q, tile) && isOnRing(middle, tile);
 }
@@ -119,10 +117,10 @@ function onSameSide(p: Point, q: Point, tile: Ring): boolean {
 const isOnRing = (p: Point, ring: Ring): boolean =>
   ring.some((from, k) => {
     const to = ring[(k + 1) % ring.length];
-    if (p[0] < Math.min(from[0], to[0]) - ON_SIDE_MM || p[0] > Math.max(from[0], to[0]) + ON_SIDE_MM) return false;
-    if (p[1] < Math.min(from[1], to[1]) - ON_SIDE_MM || p[1] > Math.max(from[1], to[1]) + ON_SIDE_MM) return false;
+    if (p[0] < Math.min(from[0], to[0]) - ON_LINE_MM || p[0] > Math.max(from[0], to[0]) + ON_LINE_MM) return false;
+    if (p[1] < Math.min(from[1], to[1]) - ON_LINE_MM || p[1] > Math.max(from[1], to[1]) + ON_LINE_MM) return false;
     const along = subtract(to, from);
     const size = Math.hypot(along[0], along[1]);
     const run = ((p[0] - from[0]) * along[0] + (p[1] - from[1]) * along[1]) / size;
-    return run > -ON_SIDE_MM && run < size + ON_SIDE_MM && Math.abs(cross(along, subtract(p, from))) / size < ON_SIDE_MM;
+    return run > -ON_LINE_MM && run < size + ON_LINE_MM && Math.abs(cross(along, subtract(p, from))) / size < ON_LINE_MM;
   });

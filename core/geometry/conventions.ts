@@ -12,6 +12,9 @@
 /** Two positions nearer than this are the same position, in mm. The one tolerance there is. */
 export const TOLERANCE_MM = 0.001;
 
+/** What lies this near a line lies on it, in mm: clipping rounds to a thousandth of it. */
+export const ON_LINE_MM = 0.01;
+
 /** Polygon clipping works on whole numbers: this many of them make one millimetre (0.1 micrometre). */
 export const CLIP_UNITS_PER_MM = 10_000;
 

@@ -1,6 +1,7 @@
 import { TOLERANCE_MM } from './conventions.ts';
 import { unionOfRings } from './clip.ts';
-import { add, cross, quarterTurn, scale, subtract, unit, type Point } from './point.ts';
+import { meetLines } from './meetLines.ts';
+import { add, quarterTurn, scale, subtract, unit, type Point } from './point.ts';
 import type { Polygon, Ring } from './ring.ts';
 
 /**
@@ -19,7 +20,7 @@ export function insetEdges(ring: Ring, distancesMm: readonly number[]): Polygon[
   });
   const corners = lines.flatMap((line, k) => {
     const before = lines[(k + lines.length - 1) % lines.length];
-    const meet = meetingPoint(before.start, before.along, line.start, line.along);
+    const meet = meetLines({ from: before.start, way: before.along }, { from: line.start, way: line.along });
     return meet ? [meet] : [onLine(ring[k], before.start, before.along), line.start];
   });
   if (turnsOver(ring, corners)) return [];
@@ -34,12 +35,6 @@ function turnsOver(ring: Ring, corners: readonly Point[]): boolean {
     const is = subtract(corners[(k + 1) % ring.length], corners[k]);
     return was[0] * is[0] + was[1] * is[1] <= TOLERANCE_MM;
   });
-}
-
-function meetingPoint(p: Point, u: Point, q: Point, v: Point): Point | null {
-  const sine = cross(u, v);
-  if (Math.abs(sine) < 1e-9) return null;
-  return add(p, scale(u, cross(subtract(q, p), v) / sine));
 }
 
 function onLine(point: Point, start: Point, along: Point): Point {

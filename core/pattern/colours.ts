@@ -118,7 +118,7 @@ function gradientAt(repeat: Repeat, place: Place, box: Box, rule: Extract<Colour
 }
 
 /** A number from 0 to 1 that belongs to a place and a seed, whichever other places are asked for. */
-function chanceAt({ piece, i, j }: Place, seed: number): number {
+export function chanceAt({ piece, i, j }: Place, seed: number): number {
   let mixed =
     (Math.imul(piece + 1, 0x9e3779b1) ^
       Math.imul(i + 7919, 0x85ebca6b) ^

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { actualSize, type Product } from '../tile/product.ts';
+import { actualSize, productNamed, type Product } from '../tile/product.ts';
 import { gapSchema } from '../units/lengthSchema.ts';
 import { coloursSchema, ONE_COLOUR, type Colours } from './colours.ts';
 import { partsOf, patternSchema, repeatOf, type Pattern } from './registry.ts';
@@ -86,10 +86,4 @@ export const canMirror = ({ pattern }: Pick<Laying, 'pattern'>): boolean => patt
 export function missingParts(laying: Laying, products: readonly Product[]): string[] {
   const needed = Object.keys(partsOf(laying.pattern, moduleOf(laying, products)));
   return needed.filter((part) => !products.some(({ id }) => id === laying.parts[part]));
-}
-
-function productNamed(products: readonly Product[], id: string): Product {
-  const found = products.find((product) => product.id === id);
-  if (!found) throw new Error(`a field names a product the job does not have: ${id}`);
-  return found;
 }

@@ -1,5 +1,5 @@
 import { isMixed } from '../pattern/laying.ts';
-import { isShaped, productNamed, type CutPiece } from '../cuts/cutPiece.ts';
+import { isShaped, type CutPiece } from '../cuts/cutPiece.ts';
 import type { OffCutPlan } from '../cuts/offCutPlan.ts';
 import type { SheetPlan } from '../cuts/sheets/planSheets.ts';
 import { ringArea } from '../geometry/ring.ts';
@@ -7,7 +7,7 @@ import { productAt, type Field } from '../setout/fields/field.ts';
 import type { Traced } from '../surface/traceSurface.ts';
 import { chipRing } from '../tile/sheet/sheetChips.ts';
 import type { Sheet } from '../tile/sheet/sheet.ts';
-import { actualSize, type Product } from '../tile/product.ts';
+import { actualSize, productNamed, type Product } from '../tile/product.ts';
 import type { SurfaceFigures, TileFigures } from './figures.ts';
 import type { Extent } from './measureExtent.ts';
 import { sealedJoints } from './sealedJoints.ts';

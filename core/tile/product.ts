@@ -67,3 +67,10 @@ export const facesOneWay = ({ face }: Pick<Product, 'face'>): boolean => face ==
 
 /** Whether it has to be seen which way up a piece lies: by its face, or by the arrow on its back. */
 export const hasWayUp = (product: Pick<Product, 'face' | 'backArrow'>): boolean => facesOneWay(product) || product.backArrow;
+
+/** The tile of a name; throws where the job has lost it (checkJob refuses such a job). */
+export function productNamed(products: readonly Product[], id: string): Product {
+  const found = products.find((product) => product.id === id);
+  if (!found) throw new Error(`a piece names a product the job does not have: ${id}`);
+  return found;
+}

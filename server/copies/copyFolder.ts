@@ -1,3 +1,4 @@
+import type { Copy } from '@azulejo/core/formats/apiTypes';
 import { mkdir, readdir, readFile, rename, rm, writeFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import { writeJobFile } from '@azulejo/core/formats/jobFile';
@@ -8,20 +9,6 @@ import type { JobRepository } from '../jobs/jobRepository.ts';
 const DAYS = 14;
 const DAY = /^\d{4}-\d\d-\d\d$/;
 const ENDING = '.azulejo.json';
-
-/** A job in a copy. */
-export interface CopiedJob {
-  readonly id: string;
-  readonly name: string;
-  readonly client: string;
-  readonly surfaceCount: number;
-}
-
-/** A day's copy: every job as a job file. */
-export interface Copy {
-  readonly day: string;
-  readonly jobs: readonly CopiedJob[];
-}
 
 /**
  * Copies of all jobs as job files, one folder a day, beside the database and readable without it. A job that

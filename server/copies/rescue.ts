@@ -5,21 +5,10 @@ import { migrate } from '../db/migrate.ts';
 import { bringJobsForward } from '../jobs/bringJobsForward.ts';
 import { readQueries } from '../db/readQueries.ts';
 import { JobRepository } from '../jobs/jobRepository.ts';
+import type { Rescue } from '@azulejo/core/formats/apiTypes';
 import type { CopyFolder } from './copyFolder.ts';
 
 const SQL = readQueries(import.meta.url, ['readEverything', 'readLoosely', 'listIds', 'countParts']);
-
-/** What came of data that could not be read as it was. */
-export interface Rescue {
-  /** When, as an ISO date. */
-  readonly at: string;
-  /** Names of jobs read from the damaged data itself. */
-  readonly fromData: readonly string[];
-  /** Jobs taken from the newest copy that has them. */
-  readonly fromCopies: readonly { readonly name: string; readonly day: string }[];
-  /** Where the damaged data was put. */
-  readonly setAside: string;
-}
 
 /** Opens a database in a folder. */
 export type Open = (folder: string) => Promise<Database>;

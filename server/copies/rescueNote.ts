@@ -1,6 +1,6 @@
 import { readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
-import type { Rescue } from './rescue.ts';
+import type { Rescue } from '@azulejo/core/formats/apiTypes';
 
 /** What was rescued, kept until somebody has read it. */
 export class RescueNote {

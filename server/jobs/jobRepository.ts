@@ -1,8 +1,8 @@
+import type { JobEntry, JobStanding, Saved, SentChange, StoredJob } from '@azulejo/core/formats/apiTypes';
 import { acceptChange } from '@azulejo/core/job/acceptChange';
 import { applyEdits, PlaceGone } from '@azulejo/core/job/edit/applyEdits';
 import { differences } from '@azulejo/core/job/edit/differences';
 import { partOf, type Edit } from '@azulejo/core/job/edit/edit';
-import type { Change } from '@azulejo/core/job/edit/editJob';
 import type { Job } from '@azulejo/core/job/job';
 import type { Database, Queryable } from '../db/database.ts';
 import { readQueries } from '../db/readQueries.ts';
@@ -38,44 +38,6 @@ const TRIES = 8;
 /** PostgreSQL's word for a key that is there already: the change was made before. */
 const TAKEN = '23505';
 
-/** A job in the list. */
-export interface JobEntry {
-  readonly id: string;
-  readonly name: string;
-  readonly client: string;
-  readonly surfaceCount: number;
-  readonly version: number;
-  readonly updatedAt: Date;
-  /** Surfaces that the work is done on. */
-  readonly laidCount: number;
-  /** Lengths that are still to be measured since surfaces were copied. */
-  readonly toMeasureAgain: number;
-  /** The surfaces that changed last, those not laid first, each with its measured shape. */
-  readonly latest: readonly { readonly id: string; readonly name: string; readonly laid: boolean; readonly shape: unknown }[];
-}
-
-/** Where a job stands: its version, and what can be undone and redone. */
-export interface JobStanding {
-  readonly version: number;
-  readonly undoLabel: string | null;
-  readonly redoLabel: string | null;
-}
-
-/** A job as stored. */
-export interface StoredJob extends JobStanding {
-  readonly job: Job;
-}
-
-/** Where a job stands after a change, and what others had changed in it since the version it was built on. */
-export interface Saved extends JobStanding {
-  readonly others: readonly string[];
-}
-
-/** A change with an id of its own, by which it is known when it is sent again. */
-export interface SentChange extends Change {
-  readonly id: string;
-}
-
 /** Where a change takes a job. */
 interface Move {
   readonly after: Job;
@@ -95,8 +57,8 @@ export class JobRepository {
     this.database = database;
   }
 
-  list(): Promise<readonly JobEntry[]> {
-    return this.database.query<JobEntry>(SQL.listJobs);
+  list(): Promise<readonly JobEntry<Date>[]> {
+    return this.database.query<JobEntry<Date>>(SQL.listJobs);
   }
 
   /** A job as it is stored, whether or not today's checks would let it in. Throws `job/not-found`. */

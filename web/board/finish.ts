@@ -1,3 +1,4 @@
+import { seededNumbers } from '@azulejo/core/geometry/seededNumbers';
 import { SHADES } from './tilePaths.ts';
 import type { Faces } from './faces.ts';
 
@@ -42,8 +43,7 @@ function drawGrain(kind: 'grain' | 'veins' | 'bloom'): HTMLCanvasElement {
   [canvas.width, canvas.height] = [GRAIN_PX, GRAIN_PX];
   const pencil = canvas.getContext('2d');
   if (!pencil) return canvas;
-  let state = 1234567;
-  const next = (): number => ((state = (Math.imul(state, 1664525) + 1013904223) >>> 0), state / 2 ** 32);
+  const next = seededNumbers(1);
   const strokes = kind === 'grain' ? 46 : kind === 'veins' ? 14 : 0;
   for (let k = 0; k < strokes; k++) {
     pencil.beginPath();

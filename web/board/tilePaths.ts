@@ -1,3 +1,4 @@
+import { chanceAt } from '@azulejo/core/pattern/colours';
 import { isMixed } from '@azulejo/core/pattern/laying';
 import { boxOf, isBox, type Box, type Ring } from '@azulejo/core/geometry/ring';
 import { placementMotion } from '@azulejo/core/setout/place/layout';
@@ -112,9 +113,7 @@ function addPiece(patch: OpenPatch, look: Omit<Look, 'path'>, { ring, box: own, 
 
 /** Which shade a piece has: as if drawn from the box, but the same each time. */
 export function shadeAt(piece: number, i: number, j: number): number {
-  let mixed = Math.imul(piece + 3, 0x9e3779b1) ^ Math.imul(i + 9973, 0x85ebca6b) ^ Math.imul(j + 7411, 0xc2b2ae35);
-  mixed = Math.imul(mixed ^ (mixed >>> 15), 0x2c1b3c6d);
-  return ((mixed ^ (mixed >>> 13)) >>> 0) % SHADES;
+  return Math.floor(chanceAt({ piece, i, j }, 0) * SHADES);
 }
 
 /** The box of a ring is within sight. */

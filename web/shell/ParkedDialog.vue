@@ -3,7 +3,7 @@ import Button from 'primevue/button';
 import Dialog from 'primevue/dialog';
 import { tapeOf } from '@azulejo/core/job/job';
 import { describeEdit } from '@azulejo/core/messages/en/edits';
-import type { SentChange } from '../api/client.ts';
+import type { SentChange } from '@azulejo/core/formats/apiTypes';
 import { useJobStore } from '../stores/jobStore.ts';
 
 defineProps<{ visible: boolean }>();

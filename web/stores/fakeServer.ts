@@ -2,7 +2,7 @@ import { applyEdits } from '@azulejo/core/job/edit/applyEdits';
 import { differences } from '@azulejo/core/job/edit/differences';
 import { partOf, type Edit } from '@azulejo/core/job/edit/edit';
 import type { Job } from '@azulejo/core/job/job';
-import type { SentChange } from '../api/client.ts';
+import type { SentChange } from '@azulejo/core/formats/apiTypes';
 
 /** Status and body. */
 export type Answer = [number, object];

@@ -1,4 +1,4 @@
-import { productNamed } from '../../cuts/cutPiece.ts';
+import { productNamed } from '../../tile/product.ts';
 import type { AdviceRule } from '../finding.ts';
 
 /** A tile that comes in two mirrored shapes is bought in both: a face can't be turned over. */

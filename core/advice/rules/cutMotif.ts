@@ -1,4 +1,4 @@
-import { productNamed } from '../../cuts/cutPiece.ts';
+import { productNamed } from '../../tile/product.ts';
 import type { AdviceRule } from '../finding.ts';
 
 /** A figured sheet shows nowhere as a whole, though there is room for it. */

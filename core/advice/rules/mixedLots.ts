@@ -1,4 +1,4 @@
-import { productNamed } from '../../cuts/cutPiece.ts';
+import { productNamed } from '../../tile/product.ts';
 import { lotFor } from '../../tile/lot.ts';
 import type { AdviceRule } from '../finding.ts';
 

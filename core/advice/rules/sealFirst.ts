@@ -1,4 +1,4 @@
-import { productNamed } from '../../cuts/cutPiece.ts';
+import { productNamed } from '../../tile/product.ts';
 import type { AdviceRule } from '../finding.ts';
 
 /** Porous faces drink the colour of the grout. */

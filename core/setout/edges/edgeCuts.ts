@@ -1,10 +1,8 @@
 import { dot, quarterTurn, subtract, unit, distance, type Point } from '../../geometry/point.ts';
+import { ON_LINE_MM } from '../../geometry/conventions.ts';
 import { boxOf, type Polygon, type Ring } from '../../geometry/ring.ts';
 import type { Edge, EdgeRole } from '../../surface/edge.ts';
 import { tileRing, type CutTile, type Layout } from '../place/layout.ts';
-
-/** Clipping rounds to 0.1 micrometre; what lies this near a line, in mm, lies on it. */
-const ON_LINE_MM = 0.01;
 
 /** An end narrower than this is a point, mm: half a millimetre, under which nothing is cut. */
 const POINT_MM = 0.5;

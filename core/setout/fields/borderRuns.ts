@@ -1,4 +1,5 @@
 import { add, cross, distance, dot, quarterTurn, scale, subtract, unit, type Point } from '../../geometry/point.ts';
+import type { Line } from '../../geometry/meetLines.ts';
 import type { Ring } from '../../geometry/ring.ts';
 
 /** Corners that turn by less, between stretches shorter than a tile, are corners of a curve, degrees. */
@@ -82,21 +83,8 @@ export function turnAt(before: Point, at: Point, after: Point): number {
   return (Math.atan2(cross(u, v), dot(u, v)) * 180) / Math.PI;
 }
 
-/** A straight line with the surface on its left. */
-export interface Line {
-  readonly from: Point;
-  readonly way: Point;
-}
-
 /** The line a distance further in than the straight stretch between two points. */
 export function lineAt(from: Point, to: Point, mm: number): Line {
   const way = unit(subtract(to, from));
   return { from: add(from, scale(quarterTurn(way), mm)), way };
-}
-
-/** Where two lines meet; null where they run the same way. */
-export function meetLines(a: Line, b: Line): Point | null {
-  const sine = cross(a.way, b.way);
-  if (Math.abs(sine) < 1e-6) return null;
-  return add(a.from, scale(a.way, cross(subtract(b.from, a.from), b.way) / sine));
 }

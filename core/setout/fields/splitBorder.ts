@@ -9,7 +9,8 @@ import { polygonsArea, tidyRing, type Polygon, type Ring } from '../../geometry/
 import type { Border } from '../../pattern/edging.ts';
 import type { EdgeRole } from '../../surface/edge.ts';
 import { bendRuns, type Chord } from './bendRuns.ts';
-import { lineAt, meetLines, turnAt, type Line } from './borderRuns.ts';
+import { meetLines, type Line } from '../../geometry/meetLines.ts';
+import { lineAt, turnAt } from './borderRuns.ts';
 import { groundWithin, type Ground } from './ground.ts';
 
 /** One side of a border: where it lies, and the line its tiles run along, the field on its left. */

@@ -3,7 +3,8 @@ import Button from 'primevue/button';
 import Dialog from 'primevue/dialog';
 import { onMounted, ref } from 'vue';
 import { useRouter } from 'vue-router';
-import { api, ServerError, type Copy } from '../../api/client.ts';
+import type { Copy } from '@azulejo/core/formats/apiTypes';
+import { api, ServerError } from '../../api/client.ts';
 import TroubleNote from '../../fields/TroubleNote.vue';
 
 /** The daily copies of all jobs, to bring one back from. */

@@ -2,7 +2,8 @@
 import Button from 'primevue/button';
 import Dialog from 'primevue/dialog';
 import { ref } from 'vue';
-import { api, exportUrl, ServerError, type JobEntry } from '../../api/client.ts';
+import type { JobEntry } from '@azulejo/core/formats/apiTypes';
+import { api, exportUrl, ServerError } from '../../api/client.ts';
 import { useJobStore } from '../../stores/jobStore.ts';
 import TroubleNote from '../../fields/TroubleNote.vue';
 

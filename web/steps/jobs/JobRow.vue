@@ -3,7 +3,7 @@ import Button from 'primevue/button';
 import { computed, ref } from 'vue';
 import { PhArrowRight, PhCheckCircle, PhRuler, PhTrash, PhWarning } from '@phosphor-icons/vue';
 import { describeFinding } from '@azulejo/core/messages/en/advice';
-import type { JobEntry } from '../../api/client.ts';
+import type { JobEntry } from '@azulejo/core/formats/apiTypes';
 import { stepOfFinding } from '../stepOfFinding.ts';
 import SurfaceThumb from './SurfaceThumb.vue';
 import { useGlance } from './useGlance.ts';

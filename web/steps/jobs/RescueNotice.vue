@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import Button from 'primevue/button';
 import { onMounted, ref } from 'vue';
-import { api, type Rescue } from '../../api/client.ts';
+import type { Rescue } from '@azulejo/core/formats/apiTypes';
+import { api } from '../../api/client.ts';
 
 /** What came of data that could not be read; shown until somebody has read it. */
 const rescue = ref<Rescue | null>(null);

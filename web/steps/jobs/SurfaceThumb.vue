@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { SurfaceSketch } from '@azulejo/core/formats/glance';
-import type { JobEntry } from '../../api/client.ts';
+import type { JobEntry } from '@azulejo/core/formats/apiTypes';
 import OutlineSketch from './OutlineSketch.vue';
 
 /** A surface in the list of jobs: as it is laid once that is known, its outline until then. */

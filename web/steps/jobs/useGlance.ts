@@ -1,7 +1,8 @@
 import { useIntersectionObserver } from '@vueuse/core';
 import { shallowRef, watch, type Ref } from 'vue';
 import type { Glance } from '@azulejo/core/formats/glance';
-import { api, type JobEntry } from '../../api/client.ts';
+import type { JobEntry } from '@azulejo/core/formats/apiTypes';
+import { api } from '../../api/client.ts';
 
 /** One job after the other, so that a long list asks for no more than it shows. */
 let last: Promise<unknown> = Promise.resolve();

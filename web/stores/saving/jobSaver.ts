@@ -1,6 +1,7 @@
 import type { Job } from '@azulejo/core/job/job';
 import type { Issue } from '@azulejo/core/result';
-import { api, ServerError, type SentChange } from '../../api/client.ts';
+import type { SentChange } from '@azulejo/core/formats/apiTypes';
+import { api, ServerError } from '../../api/client.ts';
 import type { KeptQueue, KeptQueues } from './keptQueues.ts';
 import {
   addChange,

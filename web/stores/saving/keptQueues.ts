@@ -1,5 +1,5 @@
 import { openDB, type DBSchema, type IDBPDatabase } from 'idb';
-import type { SentChange } from '../../api/client.ts';
+import type { SentChange } from '@azulejo/core/formats/apiTypes';
 import type { ParkedChange } from './queueState.ts';
 
 /** What a window left unsaved of a job. */

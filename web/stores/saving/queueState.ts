@@ -6,7 +6,7 @@ import { editJob } from '@azulejo/core/job/edit/editJob';
 import type { Job } from '@azulejo/core/job/job';
 import { describeIssue } from '@azulejo/core/messages/en/issues';
 import { accepted, type Result } from '@azulejo/core/result';
-import type { LatestJob, Saved, SentChange, StoredJob } from '../../api/client.ts';
+import type { LatestJob, Saved, SentChange, StoredJob } from '@azulejo/core/formats/apiTypes';
 
 /** A change the server will never take as it is, and why. */
 export interface ParkedChange {
