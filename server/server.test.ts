@@ -15,6 +15,7 @@ import { openPglite } from './db/openPglite.ts';
 import { JobRepository } from './jobs/jobRepository.ts';
 import { takeGlance } from './work/takeGlance.ts';
 import { writeExport } from './work/writeExport.ts';
+import { ApiError } from './errors/apiError.ts';
 import { ERRORS } from './errors/catalogue.ts';
 
 let database: Database;
@@ -200,6 +201,24 @@ test('a glance is taken once for each state of a job, and again after a change o
   expect((await ask('GET', '/jobs/glance/glance')).status).toBe(404);
   await ask('POST', '/jobs/import', writeJobFile(thin));
   expect((await read()).attention).toHaveLength(1);
+});
+
+test('a glance that can not be taken is not tried again before the job changes; one that had no turn is', async () => {
+  const failing = async (code: 'work/too-long' | 'server/busy'): Promise<number> => {
+    let tries = 0;
+    const own = await buildApp({
+      ...options(database),
+      takeGlance: () => {
+        tries++;
+        return Promise.reject(new ApiError(code));
+      },
+    });
+    const read = () => own.inject({ method: 'GET', url: '/api/jobs/wall/glance', headers: { host: 'localhost' } });
+    expect([(await read()).statusCode, (await read()).statusCode]).toEqual([503, 503]);
+    await own.close();
+    return tries;
+  };
+  expect([await failing('work/too-long'), await failing('server/busy')]).toEqual([1, 2]);
 });
 
 describe('who may ask', () => {

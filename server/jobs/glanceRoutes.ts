@@ -1,6 +1,7 @@
 import type { FastifyPluginAsyncZod } from 'fastify-type-provider-zod';
 import { z } from 'zod';
 import type { Glance } from '@azulejo/core/formats/glance';
+import { ApiError } from '../errors/apiError.ts';
 import type { Work } from '../work/registry.ts';
 import type { JobRepository } from './jobRepository.ts';
 
@@ -17,7 +18,10 @@ export const glanceRoutes =
       const known = kept.get(key) ?? take();
       kept.delete(key);
       kept.set(key, known);
-      known.catch(() => kept.delete(key));
+      // What could not be computed would not be the next time; only what had no turn is tried again.
+      known.catch((error: unknown) => {
+        if (error instanceof ApiError && error.code === 'server/busy') kept.delete(key);
+      });
       const [oldest] = kept.keys();
       if (kept.size > MOST_KEPT && oldest !== undefined) kept.delete(oldest);
       return known;
