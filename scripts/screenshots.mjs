@@ -26,7 +26,16 @@ const type = async (page, label, text) => {
 };
 
 const PICTURES = [
-  { name: 'jobs', path: '/', look: DESK },
+  {
+    name: 'jobs',
+    path: '/',
+    look: DESK,
+    act: (page) =>
+      page
+        .getByText(/need a look/)
+        .nth(1)
+        .waitFor({ timeout: 60_000 }),
+  },
   { name: 'job', path: JOB, look: DESK },
   { name: 'measure', path: surface('shop-floor', 'measure'), look: DESK },
   { name: 'measure-levels', path: surface('shop-floor', 'measure'), look: DESK, act: part('Levels') },
