@@ -9,7 +9,7 @@
  * Outer rings run counter-clockwise (positive area), holes clockwise; the inside is on the left.
  */
 
-/** Two positions nearer than this are the same position, in mm. The one tolerance there is. */
+/** Two positions nearer than this are the same position, in mm. What clips and reckons by itself uses this one. */
 export const TOLERANCE_MM = 0.001;
 
 /** What lies this near a line lies on it, in mm: clipping rounds to a thousandth of it. */

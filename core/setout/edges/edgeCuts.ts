@@ -4,7 +4,7 @@ import { boxOf, type Polygon, type Ring } from '../../geometry/ring.ts';
 import type { Edge, EdgeRole } from '../../surface/edge.ts';
 import { tileRing, type CutTile, type Layout } from '../place/layout.ts';
 
-/** An end narrower than this is a point, mm: half a millimetre, under which nothing is cut. */
+/** An end narrower than this is a point, mm. */
 const POINT_MM = 0.5;
 
 /** One tile cut by an edge. */

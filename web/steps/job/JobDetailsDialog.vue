@@ -9,6 +9,7 @@ import { formatLengthWithUnit } from '@azulejo/core/units/formatLength';
 import type { Tape } from '@azulejo/core/units/tape';
 import TextField from '../../fields/TextField.vue';
 import SwitchField from '../../fields/SwitchField.vue';
+import TapeField from '../../fields/TapeField.vue';
 import { useJobStore } from '../../stores/jobStore.ts';
 import TroubleNote from '../../fields/TroubleNote.vue';
 
@@ -57,15 +58,7 @@ const setText =
         <TextField label="Client" :value="job.client" :longest="120" :commit="setText('client', 'Expected at most 120 letters.')" />
         <TextField label="Currency" :value="job.currency" :longest="3" :commit="setText('currency', 'Three letters, such as EUR.')" />
       </div>
-      <SwitchField
-        label="Tape"
-        :value="job.tape.system"
-        :options="[
-          { value: 'metric', label: 'Millimetres' },
-          { value: 'imperial', label: 'Feet and inches' },
-        ]"
-        @choose="setTape({ system: $event })"
-      />
+      <TapeField :value="job.tape.system" @choose="setTape({ system: $event })" />
       <SwitchField
         v-if="job.tape.system === 'metric'"
         label="Shown to"

@@ -12,6 +12,7 @@ import { useFieldTroubles } from '../../fields/fieldTroubles.ts';
 import FieldGrid from '../../fields/FieldGrid.vue';
 import LengthField from '../../fields/LengthField.vue';
 import SwitchField from '../../fields/SwitchField.vue';
+import TapeField from '../../fields/TapeField.vue';
 import { provideTape } from '../../fields/useTape.ts';
 import { KIND_LABELS } from '../job/surfaceKinds.ts';
 import { newId } from '../newId.ts';
@@ -66,15 +67,7 @@ async function setOut(): Promise<void> {
         :options="SURFACE_KINDS.map((value) => ({ value, label: KIND_LABELS[value] }))"
         @choose="kind = $event"
       />
-      <SwitchField
-        label="Tape"
-        :value="system"
-        :options="[
-          { value: 'metric', label: 'Millimetres' },
-          { value: 'imperial', label: 'Feet and inches' },
-        ]"
-        @choose="system = $event"
-      />
+      <TapeField :value="system" @choose="system = $event" />
       <FieldGrid>
         <LengthField label="Left to right" :mm="widthMm" :commit="(mm) => ((widthMm = mm), [])" positive large />
         <LengthField label="Bottom to top" :mm="heightMm" :commit="(mm) => ((heightMm = mm), [])" positive large />

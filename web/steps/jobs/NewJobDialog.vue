@@ -5,7 +5,7 @@ import { ref } from 'vue';
 import { useRouter } from 'vue-router';
 import { api, ServerError } from '../../api/client.ts';
 import TextField from '../../fields/TextField.vue';
-import SwitchField from '../../fields/SwitchField.vue';
+import TapeField from '../../fields/TapeField.vue';
 import TroubleNote from '../../fields/TroubleNote.vue';
 
 const emit = defineEmits<{ close: [] }>();
@@ -36,15 +36,7 @@ async function start(): Promise<void> {
     <form class="form" @submit.prevent="start">
       <TextField label="Name" :value="name" :longest="80" autofocus :commit="(text) => ((name = text), null)" />
       <TextField label="Client" :value="client" :longest="120" :commit="(text) => ((client = text), null)" />
-      <SwitchField
-        label="Tape"
-        :value="system"
-        :options="[
-          { value: 'metric', label: 'Millimetres' },
-          { value: 'imperial', label: 'Feet and inches' },
-        ]"
-        @choose="system = $event"
-      />
+      <TapeField :value="system" @choose="system = $event" />
       <TroubleNote :why="trouble" />
       <button type="submit" class="unseen" tabindex="-1" aria-hidden="true">Start</button>
     </form>

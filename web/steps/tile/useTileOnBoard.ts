@@ -25,12 +25,16 @@ export function useTileOnBoard({ job, surface, drawing, cuts }: Drawn, insets: H
   const giveNext = useGiveNext(surface, drawing);
   const pointed = ref<Address | null>(null);
   const field = computed<Field | null>(() => drawing.value?.fields.find(({ id }) => id === (board.chosenInset ?? 'main')) ?? null);
-  const picksPieces = computed(() => board.tilePart === 'colours' || (board.tilePart === 'pattern' && isAshlar(field.value)));
+  const isAshlar = computed(() => {
+    const laid = surface.value?.insets.find(({ id }) => id === board.chosenInset) ?? surface.value;
+    return laid?.pattern.kind === 'ashlar';
+  });
+  const picksPieces = computed(() => board.tilePart === 'colours' || (board.tilePart === 'pattern' && isAshlar.value));
   watch([() => surface.value?.id, () => board.chosenInset, () => board.tilePart], () => (pointed.value = null));
 
   /** A stone of an ashlar is chosen, a second one with it; a third takes their place. */
   function chooseStone(at: Point): void {
-    const stone = field.value && isAshlar(field.value) ? addressAt(field.value.layout, at)?.piece : undefined;
+    const stone = field.value && isAshlar.value ? addressAt(field.value.layout, at)?.piece : undefined;
     if (stone === undefined) board.chosenStones = [];
     else if (board.chosenStones.includes(stone)) board.chosenStones = board.chosenStones.filter((other) => other !== stone);
     else board.chosenStones = board.chosenStones.length === 1 ? [...board.chosenStones, stone] : [stone];
@@ -88,8 +92,6 @@ export function useTileOnBoard({ job, surface, drawing, cuts }: Drawn, insets: H
     }),
   };
 }
-
-const isAshlar = (field: Field | null): boolean => field?.layout.repeat.pieces.some(({ cutFrom }) => cutFrom !== undefined) ?? false;
 
 /** Any piece to begin at: the first of the whole ones, else of the cut ones. */
 function firstOf({ layout }: Field): Address | null {
