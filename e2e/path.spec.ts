@@ -20,6 +20,7 @@ const chooseTile = async (page: Page, option: string): Promise<void> => {
   await page.getByRole('combobox', { name: 'Tile', exact: true }).click();
   await page.getByPlaceholder('Search name or material').fill(option);
   await page.getByRole('option', { name: option }).click();
+  await expect(page.getByRole('combobox', { name: 'Tile', exact: true })).toContainText(option);
 };
 const step = (page: Page, name: string) => page.getByRole('navigation', { name: 'Steps' }).getByRole('link', { name }).click();
 const end = (page: Page, side: string) => page.getByTestId(`end-${side}`);
@@ -43,6 +44,8 @@ test('from two lengths to a cut list and an order', async ({ page }) => {
 
   await step(page, 'Tile');
   await page.getByRole('button', { name: 'Own tile' }).click();
+  // The dialog takes the focus to its first field once it stands; what is typed before then would go there.
+  await expect(page.getByRole('dialog').getByLabel('Name')).toBeFocused();
   await page.getByRole('dialog').getByLabel('Name').fill('Pier tile');
   await type(page, 'Width, mean', '297.5');
   await type(page, 'Height, mean', '297.5');
