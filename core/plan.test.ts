@@ -2,15 +2,11 @@ import { describe, expect, test } from '@jest/globals';
 import { checkJob } from './job/checkJob.ts';
 import { jobOfOne } from './trials/testJob.ts';
 import { plan, planSteps, planSurface } from './plan.ts';
-import { prepareSurface, setoutsOf } from './planning/drawSurface.ts';
-import { describeLine } from './messages/en/lines.ts';
-import { SHAPES, type Shape } from './surface/shapes/registry.ts';
 import type { SurfacePlan } from './planning/planned.ts';
-import type { Candidate, SettledAxis } from './setout/weigh/candidate.ts';
-import { adviseSetout, rivalSetouts } from './setout/weigh/chooseSetout.ts';
 import type { AxisChoice } from './setout/weigh/setoutChoice.ts';
 import { endCuts } from './setout/edges/endCuts.ts';
-import { describeReason } from './messages/en/reasons.ts';
+import { describeEnds, describeReasons } from './messages/en/reasons.ts';
+import { thingNamesOf } from './messages/thingNames.ts';
 import { IMPERIAL_TAPE, METRIC_TAPE } from './units/tape.ts';
 import type { Surface } from './job/job.ts';
 
@@ -22,6 +18,8 @@ const planned = (over: Parameters<typeof jobOfOne>[0]): SurfacePlan => {
 };
 const along = (x: AxisChoice, surface: Partial<Surface> = {}): SurfacePlan =>
   planned({ ...wall, surface: { setout: { x, y: { rule: 'fullFromStart' } }, ...surface } });
+
+const said = ({ advice, traced }: SurfacePlan): string[] => describeReasons(advice.reasons, thingNamesOf(traced), METRIC_TAPE);
 
 describe('a plan in steps', () => {
   const job = jobOfOne({ ...wall, size: [2314, 1215], surface: { pattern: { kind: 'herringbone', lay: 'lying', strips: 1 } } });
@@ -35,25 +33,9 @@ describe('a plan in steps', () => {
       }
       shares.push(step.value.share);
     }
-    expect(shares.length).toBeGreaterThan(10);
+    expect(shares.length).toBeGreaterThan(6);
     expect(shares).toEqual([...shares].sort((a, b) => a - b));
     expect(Math.max(...shares)).toBeLessThan(1);
-  });
-  test('rivals are placed beforehand: comparing them at the end places nothing more', () => {
-    const [surface] = job.surfaces;
-    const chosen = planSurface(job, surface).choice;
-    const wanted = new Set(rivalSetouts(chosen).map((pair) => JSON.stringify([pair.x, pair.y])));
-    let asked = 0;
-    const stage = setoutsOf(job, surface);
-    const { place } = prepareSurface(job, surface);
-    const weigh = (x: SettledAxis, y: SettledAxis): Candidate => {
-      asked++;
-      expect(wanted).toContain(JSON.stringify([x, y]));
-      return stage.find((one) => one.x.rule === x.rule && one.y.rule === y.rule) ?? stage[0];
-    };
-    const own = stage.find(({ x, y }) => x.rule === chosen.x.rule && y.rule === chosen.y.rule) ?? stage[0];
-    adviseSetout({ ...place, weigh }, own, place.lay(own));
-    expect(asked).toBeGreaterThan(16);
   });
 });
 
@@ -72,15 +54,13 @@ describe('the worked wall of 2314 with a piece of 297.5', () => {
   test('the joint on the centre is proposed, and the reason names both figures', () => {
     const result = along({ rule: 'best' });
     expect(result.choice.x.rule).toBe('jointCentred');
-    expect(describeReason(result.advice.reasons[0], { ...METRIC_TAPE, metricStepMm: 0.1 })).toMatch(
-      /joint on the centre line: 249 mm at both ends\. .*(98\.8|200\.5)/,
-    );
+    expect(said(result)[0]).toBe('249 mm at both ends, left and right.');
   });
   test('a hidden right edge takes the misfit, a focal left one gets full pieces', () => {
     const roles = { left: 'focal', right: 'hidden' } as const;
     const result = planned({ ...wall, measured: { roles } });
     expect(result.choice.x.rule).toBe('fullFromStart');
-    expect(describeReason(result.advice.reasons[0], METRIC_TAPE)).toContain('where nobody looks');
+    expect(said(result)[0]).toBe('Full tiles off the left edge; the 200.5 mm pieces go to the right edge, where nobody looks.');
   });
 });
 
@@ -91,7 +71,7 @@ test('the worked wall in inches: 58 3/8 with 11 13/16 pieces', () => {
     const result = planned({ ...job, surface: { setout: { x: { rule }, y: { rule: 'fullFromStart' } } } });
     return [
       Number(endCuts(result.edges, result.choice.sides, 'x', result.choice.x).start.cutsMm[0]) / inch,
-      result.advice.reasons.map((r) => describeReason(r, IMPERIAL_TAPE))[0],
+      describeEnds(endCuts(result.edges, result.choice.sides, 'x', result.choice.x), 'x', IMPERIAL_TAPE),
     ];
   });
   expect(ends[0][0]).toBeCloseTo(11 + 1 / 32, 6);
@@ -153,23 +133,6 @@ describe('what can not be true is refused at its field', () => {
       'doorway/outside surfaces.0.measured.doorways.0.fromStartMm',
     ],
   ] as const)('%j', (over, expected) => expect(refusals(over as object)).toEqual([expected]));
-});
-
-test('no line is taped from a wall behind it, whatever the shape; its two measures make up the room', () => {
-  for (const shape of Object.values(SHAPES).map(({ defaults }) => defaults as Shape)) {
-    const { lines, traced } = planned({ size: [2000, 1500], tile: [300, 200], jointMm: 3, measured: { shape } });
-    for (const { fromStartMm, fromEndMm, axis } of lines) {
-      const { body } = traced;
-      const widest = axis === 'x' ? body.maxX - body.minX : body.maxY - body.minY;
-      for (const k of [0, 1]) {
-        expect(Math.min(fromStartMm[k], fromEndMm[k])).toBeGreaterThanOrEqual(0);
-        expect(fromStartMm[k] + fromEndMm[k]).toBeLessThanOrEqual(widest + 1e-6);
-      }
-    }
-  }
-  const line = { axis: 'x', course: 1, atMm: 0, spanMm: [0, 1], fromStartMm: [1000.25, 1000.25], fromEndMm: [999.5, 999.5] } as const;
-  const [start, end] = [...describeLine(line, METRIC_TAPE).matchAll(/([\d.]+) at both/g)].map(([, mm]) => Number(mm));
-  expect(start + end).toBe(2000);
 });
 
 test('a strip narrower than the tile is cut from its edge, not out of its middle', () => {

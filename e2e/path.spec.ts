@@ -29,6 +29,7 @@ const end = (page: Page, side: string) => page.getByTestId(`end-${side}`);
 test('from two lengths to a cut list and an order', async ({ page }) => {
   await page.goto(server.address);
   await page.getByRole('button', { name: 'New job' }).first().click();
+  await expect(page.getByLabel('Name', { exact: true })).toBeFocused();
   await page.getByLabel('Name', { exact: true }).fill('Pier wall');
   await page.getByRole('button', { name: 'Start', exact: true }).click();
 

@@ -117,6 +117,7 @@ test('a tile of another outline that is added to be laid is laid, in the pattern
   await open(page, 'steps-tread-4');
   await page.getByRole('button', { name: 'Own tile' }).click();
   const dialog = page.getByRole('dialog', { name: 'Own tile' });
+  await expect(dialog.getByLabel('Name', { exact: true })).toBeFocused();
   await dialog.getByRole('button', { name: 'Add and lay it here' }).click();
   await expect(dialog.getByRole('alert')).toHaveText('Expected a name for the tile.');
   await expect(dialog.getByRole('alert')).toBeInViewport();
@@ -132,6 +133,7 @@ test('a sheet of chips: mounted, painted, a motif that lies on itself refused, a
   await open(page, 'niche-leftSide');
   await page.getByRole('button', { name: 'Own tile' }).click();
   const dialog = page.getByRole('dialog', { name: 'Own tile' });
+  await expect(dialog.getByLabel('Name', { exact: true })).toBeFocused();
   await dialog.getByLabel('Name', { exact: true }).fill('Harbour motif');
   await dialog.getByRole('combobox', { name: 'Outline' }).click();
   await page.getByRole('option', { name: 'Mosaic sheet' }).click();

@@ -1,5 +1,6 @@
 import type { Product } from '../tile/product.ts';
-import { SHAPED_KINDS, type CutKind, type Mark } from './cutKind.ts';
+import type { CutKind } from '../tile/cutKinds.ts';
+import { SHAPED_KINDS, type Mark } from './cutKind.ts';
 
 /** What a cut is made with. */
 export type Tool = 'snap cutter' | 'wet saw' | 'core bit' | 'grinder' | 'nippers';

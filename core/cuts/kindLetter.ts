@@ -1,4 +1,4 @@
-import type { CutKind } from './cutKind.ts';
+import type { CutKind } from '../tile/cutKinds.ts';
 
 const LETTERS: Readonly<Record<CutKind, string>> = {
   straight: '',

@@ -68,7 +68,8 @@ describe('the plan as JSON, held against its own drawing', () => {
     expect(whole + cut).toBe(pieces);
     expect(lowerBound).toBeLessThanOrEqual(opened);
     expect(boxes).toBeGreaterThan(0);
-    expect(surface.setout.reasons).toHaveLength(2);
+    expect(surface.setout.reasons.length).toBeGreaterThan(0);
+    for (const reason of surface.setout.reasons) expect(reason.length).toBeLessThanOrEqual(140);
   });
   test('costs add up', () => expect(json.materials.reduce((sum, { cost }) => sum + cost, 0)).toBeCloseTo(json.money.total, 2));
 });

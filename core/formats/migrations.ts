@@ -12,6 +12,8 @@ export const MIGRATIONS: Readonly<Record<number, (job: Data) => Data>> = {
   2: nameFaces,
   3: listPacks,
   4: nameInsets,
+  // Version 6 lets a setout lie square to any edge and knows how setouts are weighed; what is left out is left to the product.
+  5: (job) => job,
 };
 
 /** Brings parsed JSON of an older job file to the version this code reads. */

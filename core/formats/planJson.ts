@@ -3,8 +3,10 @@ import { labelOf } from '../cuts/labelPieces.ts';
 import { describeFinding } from '../messages/en/advice.ts';
 import { describeIssue } from '../messages/en/issues.ts';
 import { materialName } from '../messages/en/materials.ts';
-import { describeReason } from '../messages/en/reasons.ts';
-import { laidSetoutsOf } from '../planning/drawSurface.ts';
+import { describeReasons } from '../messages/en/reasons.ts';
+import { thingNamesOf } from '../messages/thingNames.ts';
+import { candidatesOf } from '../planning/compareSetouts.ts';
+import { schoolOf } from '../setout/search/schools.ts';
 import type { Plan } from '../plan.ts';
 import type { SurfacePlan } from '../planning/planned.ts';
 import type { EdgeSummary } from '../setout/edges/edgeCuts.ts';
@@ -21,15 +23,17 @@ const PLAN_VERSION = 1;
 export const setoutsJson = (job: Job): object[] =>
   job.surfaces.map((surface) => ({
     id: surface.id,
-    candidates: laidSetoutsOf(job, surface).map(({ candidate: { x, y, score, origin }, fields: [{ layout }], edges }) => ({
-      x,
-      y,
-      school: schoolOf({ x, y }),
-      score,
-      origin,
-      turnDeg: surface.turnDeg,
-      whole: layout.wholeCount,
-      cut: layout.cutTiles.length,
+    candidates: candidatesOf(job, surface).map(({ candidate, laid: { fields, edges }, change }) => ({
+      x: candidate.x,
+      y: candidate.y,
+      school: schoolOf(candidate),
+      score: candidate.score,
+      costs: candidate.costs,
+      origin: candidate.origin,
+      turnDeg: surface.turnDeg + candidate.turnDeg,
+      change,
+      whole: fields.reduce((sum, { layout }) => sum + layout.wholeCount, 0),
+      cut: fields.reduce((sum, { layout }) => sum + layout.cutTiles.length, 0),
       edges: edges.map(edgeJson({})),
     })),
   }));
@@ -82,17 +86,19 @@ function surfaceJson(job: Job, surface: Surface, planned: SurfacePlan): object {
     ...extent,
     droppedAreaMm2: polygonsArea(fields.flatMap((field) => field.layout.dropped)),
     setout: {
-      school: schoolOf(choice),
+      school: schoolOf(advice.chosen),
       x: choice.x,
       y: choice.y,
       origin: layout.placement.origin,
-      turnDeg: surface.turnDeg,
+      turnDeg: surface.turnDeg + choice.turnDeg,
+      score: advice.chosen.score,
+      costs: advice.chosen.costs,
       jointMm: surface.jointMm,
       jointMayVary: joints.mayVary,
       largestJointMm: joints.largestMm,
-      reasons: advice.reasons.map((reason) => describeReason(reason, tape)),
-      lines: planned.lines,
-      slantingLines: planned.slants,
+      reasons: describeReasons(advice.reasons, thingNamesOf(traced), tape),
+      lines: planned.struck.lines,
+      square: planned.struck.square,
     },
     pieces: pieceList(planned),
     sheets: planned.sheets,
@@ -106,14 +112,6 @@ function frameOf(layout: Layout, address: Address): object {
   const place = fromTileFrame(layout, address);
   const [corner, along] = [place([0, 0]), place([1, 0])];
   return { corner, turnDeg: (Math.atan2(along[1] - corner[1], along[0] - corner[0]) * 180) / Math.PI };
-}
-
-function schoolOf({ x, y }: Pick<SurfacePlan['choice'], 'x' | 'y'>): string {
-  const rules = [x.rule, y.rule];
-  if (rules.includes('free')) return 'free';
-  const centred = rules.filter((rule) => rule === 'pieceCentred' || rule === 'jointCentred').length;
-  if (centred === 2) return 'centre-out';
-  return centred === 0 ? 'full-piece-off-the-line' : 'centre-out and full-piece-off-the-line';
 }
 
 /** Every piece of a surface, whole ones first, as the plan lists them. */

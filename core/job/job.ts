@@ -2,7 +2,9 @@ import { z } from 'zod';
 import { bandSchema, borderSchema } from '../pattern/edging.ts';
 import { layingFields } from '../pattern/laying.ts';
 import { insetSchema } from '../setout/fields/inset.ts';
+import { allowedSchema } from '../setout/search/allowed.ts';
 import { setoutChoiceSchema } from '../setout/weigh/setoutChoice.ts';
+import { wayChoiceSchema } from '../setout/weigh/ways.ts';
 import { linkSchema } from '../surface/link.ts';
 import { PRACTICES } from '../surface/levels/flatness.ts';
 import { measuredSchema, SURFACE_KINDS } from '../surface/surface.ts';
@@ -12,7 +14,7 @@ import { consumptionSchema } from '../takeoff/consumption.ts';
 import { tapeSchema } from '../units/tape.ts';
 
 /** The version of the job file this code writes; files of a newer one are refused. */
-export const JOB_VERSION = 5;
+export const JOB_VERSION = 6;
 
 /** How many a job may hold of each. */
 export const MOST = { surfaces: 200, products: 500, links: 400 } as const;
@@ -34,6 +36,7 @@ export const surfaceSchema = z.strictObject({
     .default('#8f969b')
     .describe('Colour of the grout, as #rrggbb'),
   setout: setoutChoiceSchema,
+  allowed: allowedSchema.optional().describe('What a search for the best setout may change; only the start where left out'),
   border: borderSchema.nullable().default(null).describe('Tiles that frame the surface; null for none'),
   bands: z.array(bandSchema).max(20).default([]),
   insets: z.array(insetSchema).max(40).default([]).describe('Insets with a tiling of their own'),
@@ -64,6 +67,7 @@ export const jobSchema = z.strictObject({
     .default([]),
   surfaces: z.array(surfaceSchema).max(MOST.surfaces),
   links: z.array(linkSchema).max(MOST.links).default([]).describe('Edges at which surfaces meet'),
+  way: wayChoiceSchema.default('carefulEye').describe('How setouts are weighed'),
   consumption: consumptionSchema,
   prices: pricesSchema,
 });

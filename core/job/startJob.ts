@@ -59,6 +59,7 @@ export const startMeasured = (shape: Shape): Surface['measured'] => ({
   roles: {},
   gapsMm: DEFAULT_GAPS,
   edgeGapsMm: {},
+  seen: {},
   doorways: [],
   fixtures: [],
   base: null,

@@ -1,9 +1,8 @@
 import { describe, expect, test } from '@jest/globals';
 import type { EndCuts } from '../setout/edges/endCuts.ts';
-import type { Reason } from '../setout/weigh/explainSetout.ts';
-import { IMPERIAL_TAPE, METRIC_TAPE } from '../units/tape.ts';
-import { describeEnds, describeReason } from './en/reasons.ts';
-import { describeLine } from './en/lines.ts';
+import type { Along, Reasons, Statement } from '../setout/weigh/explainSetout.ts';
+import { METRIC_TAPE } from '../units/tape.ts';
+import { describeBehind, describeEnds, describeReasons } from './en/reasons.ts';
 import { describePacks, describeQuantity, explainMaterial, materialName } from './en/materials.ts';
 import { plan } from '../plan.ts';
 import { jobOfOne } from '../trials/testJob.ts';
@@ -25,43 +24,57 @@ test.each<[EndCuts, string]>([
   [ends([300, 200, 100], [300, 200, 100]), '300 mm down to 100 mm at both ends'],
 ])('ends read as they are: %j', (cuts, words) => expect(describeEnds(cuts, 'x', METRIC_TAPE)).toBe(words));
 
-describe('a reason says what it gains and what it costs', () => {
-  const base: Reason = {
-    axis: 'x',
-    rule: 'fullFromStart',
-    ends: ends([], [200.5]),
-    startRole: 'focal',
-    endRole: 'wall',
-    sliver: false,
-    rival: { rule: 'jointCentred', ends: ends([249], [249]) },
-    within: null,
-  };
-  test.each<[Partial<Reason>, RegExp]>([
+describe('a reason is said in one breath', () => {
+  const names = { edges: { a: 'A–B' }, fixtures: { w: 'Window' } };
+  const along = (id: string, over: Partial<Along> = {}): Along => ({ id, kind: 'edge', role: 'wall', seen: 1, ...over });
+  const reasons = (gain: Statement, cost: Statement | null = null, over: Partial<Reasons> = {}): Reasons => ({
+    gain,
+    cost,
+    rival: null,
+    rivalIsBest: false,
+    behind: 0,
+    ...over,
+  });
+  const size = (id: string, cutMm: readonly [number, number] | null, over: Partial<Along> = {}) => ({ along: along(id, over), cutMm });
+  test.each<[Statement, string]>([
     [
-      {},
-      /^Left to right, a full piece off the left edge: full at the left, 200\.5 mm at the right\. The left edge is seen first\. A joint on the centre line would give 249 mm at both ends\.$/,
+      { says: 'full', along: along('left'), rest: size('right', [94, 94], { role: 'hidden', seen: 0.2 }) },
+      'Full tiles off the left edge; the 94 mm pieces go to the right edge, where nobody looks.',
     ],
-    [{ endRole: 'hidden' }, /The cuts go to the right edge, where nobody looks/],
-    [{ rule: 'fullFromEnd', endRole: 'threshold' }, /The right edge meets the next floor/],
-    [{ axis: 'y', startRole: 'exposed' }, /^Bottom to top.*The bottom edge ends in the open/],
-    [{ sliver: true }, /It leaves a sliver/],
-    [{ rule: 'free', rival: null }, /placed by hand/],
-    [{ within: 'piece', ends: ends([75], [75]) }, /no larger than one piece\. It is set out from the left edge: 75 mm at both ends\.$/],
+    [{ says: 'full', along: along('a'), rest: null }, 'Full tiles along the A–B.'],
+    [{ says: 'full', along: along('w-2', { kind: 'beside' }), rest: null }, 'Full tiles along the side of Window.'],
+    [{ says: 'even', axis: 'y', mm: 249, edges: ['bottom', 'top'] }, '249 mm at both ends, bottom and top.'],
     [
-      { within: 'block', rule: 'fullFromEnd' },
-      /one block of the pattern\. It is set out from the right edge: full at the left, 200\.5 mm at the right\.$/,
+      { says: 'ends', axis: 'x', sizes: [size('left', null), size('right', [98, 210])] },
+      'Full tiles at the left edge, 98 mm to 210 mm at the right edge.',
     ],
-  ])('%j', (over, words) => expect(describeReason({ ...base, ...over }, METRIC_TAPE)).toMatch(words));
-});
-
-test('a line to strike is two measures from what stands there', () => {
-  const line = { axis: 'x', course: 2, atMm: 100, fromStartMm: [1155.5, 1155.5], fromEndMm: [1158.5, 1158.5], spanMm: [0, 900] } as const;
-  expect(describeLine(line, METRIC_TAPE)).toBe(
-    'Upright line, second course: from the left 1155.5 at both ends (from the right 1158.5 at both ends).',
-  );
-  expect(describeLine({ ...line, axis: 'y', course: 1, fromStartMm: [254, 279.4] }, IMPERIAL_TAPE)).toBe(
-    'Level line: from the bottom 10" at the left end, 11" at the right end (from the top 45 5/8" at both ends).',
-  );
+    [{ says: 'narrowest', size: size('top', [120, 160]) }, 'The narrowest pieces, 120 mm, stand along the top edge.'],
+    [{ says: 'pieces', size: size('top', [120, 120]) }, 'Cut pieces of 120 mm stand along the top edge.'],
+    [{ says: 'strips', size: size('top', [12, 160]) }, 'Strips of 12 mm along the top edge.'],
+    [{ says: 'square', along: along('bottom') }, 'Square to the bottom edge.'],
+    [{ says: 'runOff', along: along('top'), mm: 40 }, 'The courses run off by 40 mm along the top edge.'],
+    [{ says: 'middle', fixtureId: 'w', offMm: 0 }, 'The tiles lie evenly about the middle of Window.'],
+    [{ says: 'middle', fixtureId: 'w', offMm: 30 }, 'The tiles lie 30 mm off the middle of Window.'],
+    [{ says: 'falls', fixtureId: 'w', falls: 'joint' }, 'Window falls on a joint, half a hole in each of two tiles.'],
+    [{ says: 'legs', some: true }, 'Some notched pieces keep a leg that breaks easily.'],
+    [{ says: 'work', cutPieces: 31, minutes: 46 }, '31 cuts, about 46 minutes at the saw.'],
+    [{ says: 'opened', opened: 12 }, 'About 12 tiles are opened for the cuts.'],
+    [{ says: 'motifs', motifs: 1 }, '1 motif shows whole.'],
+  ])('%j', (statement, words) => {
+    const [said] = describeReasons(reasons(statement), names, METRIC_TAPE);
+    expect(said).toBe(words);
+    expect(said.length).toBeLessThanOrEqual(140);
+  });
+  test('what it costs comes after, then why not the next; or what it costs against the best', () => {
+    const strips: Statement = { says: 'strips', size: size('top', [12, 12]) };
+    const even: Statement = { says: 'even', axis: 'x', mm: 249, edges: ['left', 'right'] };
+    expect(describeReasons(reasons(even, null, { rival: strips }), names, METRIC_TAPE)).toEqual([
+      '249 mm at both ends, left and right.',
+      'The next best start: strips of 12 mm along the top edge.',
+    ]);
+    const behind = reasons(even, strips, { rivalIsBest: true, behind: 2 });
+    expect(describeBehind(behind, names, METRIC_TAPE)).toBe('Against the best start: strips of 12 mm along the top edge.');
+  });
 });
 
 test('every line of an order names itself, its packs, and how it was computed', () => {

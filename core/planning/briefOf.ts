@@ -9,9 +9,9 @@ export interface SurfaceBrief {
 }
 
 /** The brief of one surface of a job, small enough to be sent for every frame of a moving hand. */
-export function briefOf({ products, consumption, practice }: PlanRules, surface: Surface): SurfaceBrief {
+export function briefOf({ products, consumption, practice, way, tape }: PlanRules, surface: Surface): SurfaceBrief {
   const named = tilesNamedBy(surface);
-  return { rules: { products: products.filter(({ id }) => named.has(id)).map(withoutPicture), consumption, practice }, surface };
+  return { rules: { products: products.filter(({ id }) => named.has(id)).map(withoutPicture), consumption, practice, way, tape }, surface };
 }
 
 /** Every tile that a surface names, by id. */

@@ -1,59 +1,44 @@
 import type { Surface } from '../job/job.ts';
-import type { Candidate, LaidSetout } from '../setout/weigh/candidate.ts';
-import { candidatePlacer, chooseSetout, rankSetouts, type Placer } from '../setout/weigh/chooseSetout.ts';
+import type { Candidate } from '../setout/weigh/candidate.ts';
+import { chooseSetout, Placer } from '../setout/weigh/chooseSetout.ts';
+import { weightsOf } from '../setout/weigh/ways.ts';
 import { openSurface } from '../setout/fields/openSurface.ts';
-import type { OpenField } from '../setout/fields/placeFields.ts';
-import { settingOutLines } from '../setout/lines/settingOutLines.ts';
-import { isSlanting, slantingLines } from '../setout/lines/slantingLines.ts';
+import { strikeLines } from '../setout/lines/strikeLines.ts';
+import { handyPart } from '../surface/squareTriangle.ts';
 import { traceSurface, type Traced } from '../surface/traceSurface.ts';
 import type { Drawing, PlanRules } from './planned.ts';
 
 /** A surface that is ready to be set out. */
 export interface OpenSurface {
   readonly traced: Traced;
-  readonly open: OpenField;
-  readonly place: Placer;
+  readonly placer: Placer;
 }
 
 /** Traces a surface and opens its fields. */
-export function prepareSurface({ products }: Pick<PlanRules, 'products'>, surface: Surface): OpenSurface {
+export function prepareSurface({ products, way }: Pick<PlanRules, 'products' | 'way'>, surface: Surface): OpenSurface {
   const traced = traceSurface(surface.measured);
-  const open = openSurface(surface, traced, products);
-  return { traced, open, place: candidatePlacer(open) };
+  return { traced, placer: new Placer(openSurface(surface, traced, products), weightsOf(way)) };
 }
 
 /** The first stage of a surface's plan: all that the drawing needs. */
-export function drawSurface(rules: Pick<PlanRules, 'products'>, surface: Surface): Drawing {
+export function drawSurface(rules: Pick<PlanRules, 'products' | 'way' | 'tape'>, surface: Surface): Drawing {
   const ready = prepareSurface(rules, surface);
-  return drawingOf(surface, ready, chooseSetout(ready.place, surface.setout));
+  return drawingOf(surface, ready, handyPart(surface.tape ?? rules.tape), chooseSetout(ready.placer, surface.setout));
 }
 
-/** The setouts the product compares for a surface, the best first. */
-export const setoutsOf = (rules: Pick<PlanRules, 'products'>, surface: Surface): Candidate[] =>
-  rankSetouts(prepareSurface(rules, surface).place);
-
-/** The same, each with what it lays. */
-export function laidSetoutsOf(
-  rules: Pick<PlanRules, 'products'>,
-  surface: Surface,
-): readonly (LaidSetout & { readonly candidate: Candidate })[] {
-  const { place } = prepareSurface(rules, surface);
-  return rankSetouts(place).map((candidate) => ({ ...place.lay(candidate), candidate }));
-}
-
-/** The drawing of a setout that was chosen. */
-export function drawingOf(surface: Surface, { traced, open, place }: OpenSurface, candidate: Candidate): Drawing {
-  const { fields, edges, beside } = place.lay(candidate);
+/** The drawing of a setout that was chosen; `partMm` is what a handy triangle is made of. */
+export function drawingOf(surface: Surface, { traced, placer }: OpenSurface, partMm: number, candidate: Candidate): Drawing {
+  const { fields, edges, beside } = placer.lay(candidate);
   const [{ layout }] = fields;
+  const { x, y, turn, turnDeg, sides } = candidate;
   return {
     surfaceId: surface.id,
     traced,
     layout,
-    fields: [...fields, ...open.fixed],
+    fields: [...fields, ...placer.open.fixed],
     edges,
     beside,
-    choice: { x: candidate.x, y: candidate.y, sides: candidate.sides },
-    lines: isSlanting(layout.repeat) ? [] : settingOutLines(layout, traced),
-    slants: slantingLines(layout, traced),
+    choice: { x, y, turn, turnDeg, sides, startsMm: placer.startsMm(candidate) },
+    struck: strikeLines(layout, traced, partMm),
   };
 }

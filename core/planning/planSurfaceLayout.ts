@@ -3,12 +3,15 @@ import { groupCuts } from '../cuts/groupCuts.ts';
 import { startLabels } from '../cuts/labelPieces.ts';
 import { planSheets } from '../cuts/sheets/planSheets.ts';
 import { productOf, type Surface } from '../job/job.ts';
-import { adviseSetout, chooseSetout, rivalSetouts } from '../setout/weigh/chooseSetout.ts';
+import { adviseSetout, type SetoutAdvice } from '../setout/weigh/adviseSetout.ts';
+import { choosing, QUICK } from '../setout/weigh/chooseSetout.ts';
+import { BEST_SETOUT } from '../setout/weigh/setoutChoice.ts';
+import { handyPart } from '../surface/squareTriangle.ts';
 import { levelFigures } from '../surface/levels/levelFigures.ts';
 import { measureExtent } from '../takeoff/measureExtent.ts';
 import { actualSize } from '../tile/product.ts';
 import { drawingOf, prepareSurface } from './drawSurface.ts';
-import type { PlanRules, SurfaceLayout } from './planned.ts';
+import type { Drawing, PlanRules, SurfaceLayout } from './planned.ts';
 
 /** The parts of planning a surface, in their order. */
 export type PlanStage = 'placing' | 'comparing' | 'cuts' | 'offCuts';
@@ -23,15 +26,22 @@ export interface PlanProgress {
 export function* layoutSteps(rules: PlanRules, surface: Surface): Generator<PlanProgress, SurfaceLayout> {
   yield { stage: 'placing', share: 0 };
   const ready = prepareSurface(rules, surface);
-  const { place, traced } = ready;
-  const chosen = chooseSetout(place, surface.setout);
-  const drawing = drawingOf(surface, ready, chosen);
-  const rivals = rivalSetouts(chosen);
-  for (const [k, { x, y }] of rivals.entries()) {
-    yield { stage: 'comparing', share: 0.1 + (0.6 * k) / rivals.length };
-    place.weigh(x, y);
-  }
-  const advice = adviseSetout(place, chosen, drawing);
+  const { placer } = ready;
+  const chosen = yield* compared(choosing(placer, surface.setout, QUICK), 0.05);
+  const drawing = drawingOf(surface, ready, handyPart(surface.tape ?? rules.tape), chosen);
+  const isOwn = JSON.stringify(surface.setout) !== JSON.stringify(BEST_SETOUT);
+  const best = isOwn ? yield* compared(choosing(placer, BEST_SETOUT, QUICK), 0.35) : chosen;
+  const advice = adviseSetout(placer, placer.weighLaid(chosen, drawing), best);
+  return yield* finishSteps(rules, surface, drawing, advice);
+}
+
+/** What follows once a setout is drawn: every cut described, sheets and levels. */
+export function* finishSteps(
+  rules: PlanRules,
+  surface: Surface,
+  drawing: Drawing,
+  advice: SetoutAdvice,
+): Generator<PlanProgress, SurfaceLayout> {
   yield { stage: 'cuts', share: 0.7 };
   const labels = startLabels(drawing.fields);
   const cuts = describeCuts(drawing, rules.products, labels);
@@ -42,12 +52,21 @@ export function* layoutSteps(rules: PlanRules, surface: Surface): Generator<Plan
   const { widthMm, heightMm } = actualSize(productOf(rules, surface));
   return {
     ...drawing,
-    levels: levels && levelFigures(levels, traced.field, rules.practice, Math.max(widthMm, heightMm)),
-    extent: measureExtent(traced, drawing.fields),
+    levels: levels && levelFigures(levels, drawing.traced.field, rules.practice, Math.max(widthMm, heightMm)),
+    extent: measureExtent(drawing.traced, drawing.fields),
     advice,
     labels,
     cuts,
     groups,
     sheets: planSheets(drawing.fields, rules.consumption.offCutsKept),
   };
+}
+
+/** Goes through a search, telling how far it has come from a share of the whole on. */
+function* compared<T>(steps: Generator<number, T>, from: number): Generator<PlanProgress, T> {
+  for (;;) {
+    const step = steps.next();
+    if (step.done) return step.value;
+    yield { stage: 'comparing', share: from + 0.3 * Math.min(1, step.value / (2 * QUICK.trials)) };
+  }
 }

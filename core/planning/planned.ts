@@ -5,12 +5,12 @@ import type { OffCutPlan } from '../cuts/offCutPlan.ts';
 import type { SheetPlan } from '../cuts/sheets/planSheets.ts';
 import type { Job } from '../job/job.ts';
 import type { Candidate } from '../setout/weigh/candidate.ts';
-import type { SetoutAdvice } from '../setout/weigh/chooseSetout.ts';
+import type { SetoutAdvice } from '../setout/weigh/adviseSetout.ts';
 import type { EdgeSummary } from '../setout/edges/edgeCuts.ts';
 import type { Field } from '../setout/fields/field.ts';
+import type { Point } from '../geometry/point.ts';
 import type { Layout } from '../setout/place/layout.ts';
-import type { SettingOutLine } from '../setout/lines/settingOutLines.ts';
-import type { SlantingLine } from '../setout/lines/slantingLines.ts';
+import type { StruckLines } from '../setout/lines/strikeLines.ts';
 import type { LevelFigures } from '../surface/levels/levelFigures.ts';
 import type { Traced } from '../surface/traceSurface.ts';
 import type { SurfaceFigures } from '../takeoff/figures.ts';
@@ -18,7 +18,7 @@ import type { Extent } from '../takeoff/measureExtent.ts';
 import type { Totals } from '../takeoff/totals.ts';
 
 /** What of a job the plan of one surface depends on. */
-export type PlanRules = Pick<Job, 'products' | 'consumption' | 'practice'>;
+export type PlanRules = Pick<Job, 'products' | 'consumption' | 'practice' | 'way' | 'tape'>;
 
 /** Where every piece of one surface lies: what the drawing shows. Plain data, quick to compute. */
 export interface Drawing {
@@ -28,13 +28,15 @@ export interface Drawing {
   readonly layout: Layout;
   /** Every field, the main one first: stretches beyond bands, bands, borders, insets. */
   readonly fields: readonly Field[];
-  readonly choice: Pick<Candidate, 'x' | 'y' | 'sides'>;
+  readonly choice: Pick<Candidate, 'x' | 'y' | 'turn' | 'turnDeg' | 'sides'> & {
+    /** Where a full piece starts in each direction, from the low limit of the field in its own frame, mm. */
+    readonly startsMm: Point;
+  };
   readonly edges: readonly EdgeSummary[];
   /** The sides of what stands in the field, met as edges are. */
   readonly beside: readonly EdgeSummary[];
-  readonly lines: readonly SettingOutLine[];
-  /** Lines of a turned pattern; then there are no others. */
-  readonly slants: readonly SlantingLine[];
+  /** What is struck before the first tile is set. */
+  readonly struck: StruckLines;
 }
 
 /** All of one surface that it has by itself: its drawing, its setout weighed, every cut described. */

@@ -28,7 +28,7 @@ export type Gaps = z.infer<typeof gapsSchema>;
 /** Gaps for a new surface: room to move at walls, none where an edge profile closes the field. */
 export const DEFAULT_GAPS: Gaps = { wall: 5, focal: 5, hidden: 5, worktop: 3, exposed: 0, threshold: 5, continues: 2 };
 
-/** How much a look at this edge counts when setouts are weighed against each other. */
+/** How much a look at this edge counts when setouts are weighed against each other; set by hand up to MOST_SEEN. */
 export const VISIBILITY: Readonly<Record<EdgeRole, number>> = {
   focal: 3,
   exposed: 2,
@@ -38,6 +38,9 @@ export const VISIBILITY: Readonly<Record<EdgeRole, number>> = {
   wall: 1,
   hidden: 0.2,
 };
+
+/** As much as an edge can be looked at. */
+export const MOST_SEEN = 5;
 
 /** Roles whose gap is filled with sealant; an exposed end is closed by its profile, one that continues by the joint. */
 export const SEALED_ROLES: ReadonlySet<EdgeRole> = new Set(['wall', 'focal', 'hidden', 'worktop', 'threshold']);
@@ -49,6 +52,8 @@ export interface Edge {
   readonly from: Point;
   readonly to: Point;
   readonly role: EdgeRole;
+  /** How much a look at it counts: that of its role, or as it was set by hand. */
+  readonly seen: number;
   readonly gapMm: number;
   /** Whether it is the reveal of a doorway: too short to set out by. */
   readonly isReveal: boolean;

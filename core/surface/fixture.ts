@@ -31,6 +31,7 @@ export const fixtureSchema = z.strictObject({
   from: z.tuple([measureSchema, measureSchema]).describe('The two edges it is measured from; it lies square to the first'),
   tiledUnder: z.boolean().default(false).describe('Tiles run through under it'),
   clearanceMm: gapSchema.default(3).describe('Gap left round it, mm'),
+  seenAsMiddle: z.boolean().optional().describe('Whether the eye takes its centre for the middle; as its kind usually is where left out'),
   cover: coverSchema.nullable().default(null).describe('Plate or flange that hides the cut round it; null for none'),
 });
 

@@ -1,3 +1,5 @@
+import { MM_PER_INCH, type Tape } from '../units/tape.ts';
+
 /** A triangle with a right angle from a tape: legs of 3 and 4 parts, 5 parts across. */
 export interface SquareTriangle {
   /** Along the first wall, mm. */
@@ -7,6 +9,9 @@ export interface SquareTriangle {
   /** Across, where the corner is square, mm. */
   readonly acrossMm: number;
 }
+
+/** What a handy triangle is made of: 100 mm, or 6 in. */
+export const handyPart = ({ system }: Pick<Tape, 'system'>): number => (system === 'metric' ? 100 : 6 * MM_PER_INCH);
 
 /** The largest 3-4-5 triangle whose parts are multiples of `partMm` (100 mm or 6 in) and that two walls have room for; null for none. */
 export function largestTriangle(firstMm: number, secondMm: number, partMm: number): SquareTriangle | null {

@@ -7,8 +7,6 @@ import { startMeasured } from '../job/startJob.ts';
 import { fixtureRing, lineOfEdge, measuresAt, placeFixture, type Fixture, type MeasuringLine } from './fixture.ts';
 import { wallsThrough } from './shapes/asWalls.ts';
 import type { Point } from '../geometry/point.ts';
-import { drawSurface } from '../planning/drawSurface.ts';
-import { jobOfOne } from '../trials/testJob.ts';
 import { checkShape, outlineOf, SHAPES, shapeSchema } from './shapes/registry.ts';
 import type { Measured } from './surface.ts';
 import { traceSurface } from './traceSurface.ts';
@@ -254,16 +252,5 @@ describe('a fixture in a room out of square', () => {
         },
       ),
     );
-  });
-
-  test('lines to strike are taped from the walls that stand there', () => {
-    const job = jobOfOne({ size: [3200, 2400], tile: [298, 298], jointMm: 3, measured: { shape: skew } });
-    const { lines } = drawSurface(job, job.surfaces[0]);
-    const upright = lines.find(({ axis }) => axis === 'x');
-    if (!upright) throw new Error('an upright line was expected');
-    expect(upright.fromStartMm[0]).toBeCloseTo(upright.atMm, 6);
-    expect(upright.fromStartMm[1]).toBeCloseTo(upright.atMm + 40, 3);
-    expect(upright.fromEndMm[0]).toBeCloseTo(3200 - upright.atMm, 3);
-    expect(upright.fromEndMm[1]).toBeCloseTo(3260 - upright.atMm, 3);
   });
 });

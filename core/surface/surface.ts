@@ -3,7 +3,7 @@ import { gapSchema } from '../units/lengthSchema.ts';
 import { baseLineSchema } from './baseLine.ts';
 import { buildUpSchema } from './buildUp.ts';
 import { doorwaySchema } from './doorway.ts';
-import { edgeRoleSchema, gapsSchema } from './edge.ts';
+import { edgeRoleSchema, gapsSchema, MOST_SEEN } from './edge.ts';
 import { fixtureSchema } from './fixture.ts';
 import { levelsSchema } from './levels/levels.ts';
 import { shapeSchema } from './shapes/registry.ts';
@@ -11,12 +11,19 @@ import { shapeSchema } from './shapes/registry.ts';
 /** What a surface is. */
 export const SURFACE_KINDS = ['floor', 'wall', 'countertop'] as const;
 
+/** What a surface is. */
+export type SurfaceKind = (typeof SURFACE_KINDS)[number];
+
 /** The measured part of a surface, before any tile is chosen. */
 export const measuredSchema = z.strictObject({
   shape: shapeSchema,
   roles: z.record(z.string(), edgeRoleSchema).describe('Role of each edge by name; a wall where none is given'),
   gapsMm: gapsSchema,
   edgeGapsMm: z.record(z.string(), gapSchema).default({}).describe('Gap at one edge by name, where it is not that of its role, mm'),
+  seen: z
+    .record(z.string(), z.number().min(0).max(MOST_SEEN))
+    .default({})
+    .describe('How much one edge is looked at, by name, where it is not as its role says: 0 never, 1 as any wall, 3 first'),
   doorways: z.array(doorwaySchema).max(20).default([]),
   fixtures: z.array(fixtureSchema).max(200).default([]),
   base: baseLineSchema.nullable().default(null).describe('What a wall stands on, read at points'),

@@ -5,7 +5,7 @@ import { boxOf, type Box, type Polygon, type Ring } from '../geometry/ring.ts';
 import type { Point } from '../geometry/point.ts';
 import { bendToBase } from './baseLine.ts';
 import { openDoorways } from './doorway.ts';
-import type { Edge, EdgeRole } from './edge.ts';
+import { VISIBILITY, type Edge, type EdgeRole } from './edge.ts';
 import { fixtureCircle, fixtureRing, lineOfEdge, placeFixture, type Fixture, type FixturePlace, type MeasuringLine } from './fixture.ts';
 import { outlineOf } from './shapes/registry.ts';
 import type { NamedRing } from './shapes/shapeKind.ts';
@@ -69,7 +69,9 @@ export function traceSurface(measured: Measured): Traced {
   const gapOf = (id: string): number => ownValue(measured.edgeGapsMm, id) ?? measured.gapsMm[roleOf(id)];
   const edges = opened.ring.map((from, k): Edge => {
     const id = opened.edgeIds[k];
-    return { id, from, to: opened.ring[(k + 1) % opened.ring.length], role: roleOf(id), gapMm: gapOf(id), isReveal: revealIds.has(id) };
+    const role = roleOf(id);
+    const seen = ownValue(measured.seen, id) ?? VISIBILITY[role];
+    return { id, from, to: opened.ring[(k + 1) % opened.ring.length], role, seen, gapMm: gapOf(id), isReveal: revealIds.has(id) };
   });
   const field = insetEdges(
     opened.ring,

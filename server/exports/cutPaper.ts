@@ -1,10 +1,11 @@
 import PDFDocument from 'pdfkit';
 import { productName, productOf, tapeOf } from '@azulejo/core/job/job';
 import { edgeName, kindName } from '@azulejo/core/messages/en/names';
-import { describeLine, describeSlant } from '@azulejo/core/messages/en/lines';
+import { describeLines } from '@azulejo/core/messages/en/lines';
 import { describeMark } from '@azulejo/core/messages/en/marks';
 import { describePattern } from '@azulejo/core/messages/en/patterns';
-import { describeReason } from '@azulejo/core/messages/en/reasons';
+import { describeReasons } from '@azulejo/core/messages/en/reasons';
+import { thingNamesOf } from '@azulejo/core/messages/thingNames';
 import { describeSheetPart, describeSheets } from '@azulejo/core/messages/en/sheets';
 import { SAFETY } from '@azulejo/core/messages/en/safety';
 
@@ -114,10 +115,9 @@ function writeSetoutPage(pdf: PDFKit.PDFDocument, source: SurfaceSource): void {
   };
   paragraph(`Scale 1:${scale}`, 'bold', 11);
   paragraph('Why here', 'bold', 10);
-  for (const reason of planned.advice.reasons) paragraph(describeReason(reason, tape));
+  for (const reason of describeReasons(planned.advice.reasons, thingNamesOf(planned.traced), tape)) paragraph(reason);
   paragraph('Lines to strike', 'bold', 10, '#b8402b');
-  for (const line of planned.lines) paragraph(describeLine(line, tape));
-  for (const line of planned.slants) paragraph(describeSlant(line, (edge) => planned.traced.names[edge] ?? edgeName(edge), tape));
+  for (const line of describeLines(planned.struck, thingNamesOf(planned.traced), tape)) paragraph(line);
   paragraph('Along the edges', 'bold', 10);
   for (const { id, smallestCutMm, largestCutMm } of planned.edges.filter((edge) => !edge.isReveal)) {
     const cuts =

@@ -1,6 +1,5 @@
 import type { CutPiece } from '@azulejo/core/cuts/cutPiece';
 import { kindLetter } from '@azulejo/core/cuts/kindLetter';
-import type { Point } from '@azulejo/core/geometry/point';
 import { boxOf, type Box, type Ring } from '@azulejo/core/geometry/ring';
 import { tapeOf } from '@azulejo/core/job/job';
 import { forEachWhole, tileRing } from '@azulejo/core/setout/place/layout';
@@ -65,13 +64,10 @@ export function drawSetout(pdf: PDFKit.PDFDocument, { job, surface, planned }: S
 
 function drawLines(pdf: PDFKit.PDFDocument, planned: SurfaceSource['planned'], at: OnPaper): void {
   pdf.lineWidth(1.3).strokeColor('#b8402b').dash(6, { space: 3 });
-  const struck = [
-    ...planned.lines.map(({ axis, atMm, spanMm }) => spanMm.map((end): Point => (axis === 'x' ? [atMm, end] : [end, atMm]))),
-    ...planned.slants.map(({ ends }) => ends.map((end) => end.at)),
-  ];
-  for (const ends of struck) {
+  for (const { use, ends } of planned.struck.lines) {
     const [from, to] = ends.map(at);
     pdf
+      .lineWidth(use === 'control' ? 0.6 : 1.3)
       .moveTo(...from)
       .lineTo(...to)
       .stroke();

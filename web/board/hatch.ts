@@ -1,4 +1,4 @@
-import type { CutKind } from '@azulejo/core/cuts/cutKind';
+import type { CutKind } from '@azulejo/core/tile/cutKinds';
 
 const TILE_PX = 10;
 

@@ -60,20 +60,13 @@ function strokeRun({ context, view }: Brush, run: readonly Edge[], outPx: number
 }
 
 /** The lines to strike, as chalk. */
-export function paintChalkLines(brush: Brush, { lines, slants }: Drawing): void {
+export function paintChalkLines(brush: Brush, { struck }: Drawing): void {
   const { context, palette, view } = brush;
   context.setLineDash([12, 5]);
   context.strokeStyle = palette.chalk;
-  const struck = [
-    ...lines.map(({ axis, atMm, course, spanMm }) => ({
-      course,
-      ends: spanMm.map((end): Point => (axis === 'x' ? [atMm, end] : [end, atMm])),
-    })),
-    ...slants.map(({ ends }) => ({ course: 1, ends: ends.map(({ at }) => at) })),
-  ];
-  for (const { course, ends } of struck) {
+  for (const { use, ends } of struck.lines) {
     const [[x1, y1], [x2, y2]] = ends.map((end) => toScreen(view, end));
-    context.lineWidth = course === 1 ? 2.5 : 1.5;
+    context.lineWidth = { first: 2.5, second: 1.5, control: 1 }[use];
     context.beginPath();
     context.moveTo(x1, y1);
     context.lineTo(x2, y2);

@@ -24,6 +24,17 @@ export const TILE_PARTS = [
   { name: 'setIn', label: 'Set in' },
 ] as const;
 
+/** The parts of setting out. */
+export const SETOUT_PARTS = [
+  { name: 'starts', label: 'Starts' },
+  { name: 'rules', label: 'By rule' },
+  { name: 'counts', label: 'What counts' },
+  { name: 'lines', label: 'Lines' },
+] as const;
+
+/** One part of setting out. */
+export type SetoutPart = (typeof SETOUT_PARTS)[number]['name'];
+
 /** One part of choosing tiles and pattern. */
 export type TilePart = (typeof TILE_PARTS)[number]['name'];
 
@@ -38,6 +49,7 @@ export const useBoardStore = defineStore('board', () => {
   const layingPreview = shallowRef<{ readonly insetId: string | null; readonly laying: Laying } | null>(null);
   const measurePart = ref<MeasurePart>('shape');
   const tilePart = ref<TilePart>('tile');
+  const setoutPart = ref<SetoutPart>('starts');
   /** Whether the tile step shows the surface as it will look, instead of the working drawing. */
   const finished = ref(false);
   /** Stones of an ashlar that are being changed, by their place in its cell: one or two. */
@@ -72,6 +84,7 @@ export const useBoardStore = defineStore('board', () => {
     layingPreview,
     measurePart,
     tilePart,
+    setoutPart,
     finished,
     chosenStones,
     chosenInset,

@@ -5,9 +5,13 @@ import { briefOf, type SurfaceBrief } from '@azulejo/core/planning/briefOf';
 import { drawSurface } from '@azulejo/core/planning/drawSurface';
 import type { SurfaceLayout, SurfacePlan } from '@azulejo/core/planning/planned';
 import { layoutSteps, type PlanProgress } from '@azulejo/core/planning/planSurfaceLayout';
+import { compareSetouts, planCompared, type ComparedSetout, type ComparisonProgress } from '@azulejo/core/planning/compareSetouts';
 import { shareOut } from '@azulejo/core/planning/shareOut';
 import { stonesOf, type Ashlar } from '@azulejo/core/pattern/kinds/ashlar';
 import type { Module } from '@azulejo/core/pattern/repeat';
+
+/** A setout to choose, with the plan it leads to. */
+export type ShownSetout = Omit<ComparedSetout, 'laid'> & { readonly plan: SurfacePlan };
 
 /** After working this long the worker looks whether it should go on, ms. */
 const LOOK_UP_MS = 40;
@@ -72,12 +76,41 @@ async function planJob(job: Job, told: (surface: SurfacePlan) => void): Promise<
   return completePlan(job, laidOut);
 }
 
+/** Setouts of a surface to choose from, each with its plan; null where it was given up on the way. */
+async function compare(
+  { rules, surface }: SurfaceBrief,
+  told: (progress: ComparisonProgress) => void,
+): Promise<readonly ShownSetout[] | null> {
+  const own = ++wanted;
+  const steps = compareSetouts(rules, surface);
+  let lookedUp = performance.now();
+  for (;;) {
+    const step = steps.next();
+    if (step.done) {
+      const shown: ShownSetout[] = [];
+      for (const compared of step.value) {
+        const { candidate, change, reasons } = compared;
+        shown.push({ candidate, change, reasons, plan: planCompared(rules, surface, compared) });
+        await lookUp();
+        if (own !== wanted) return null;
+      }
+      return shown;
+    }
+    if (performance.now() - lookedUp < LOOK_UP_MS) continue;
+    told(step.value);
+    await lookUp();
+    if (own !== wanted) return null;
+    lookedUp = performance.now();
+  }
+}
+
 const planner = {
   drawSurface: ({ rules, surface }: SurfaceBrief) => drawSurface(rules, surface),
   planSurface,
   /** Gives up the plan that is being worked out. */
   giveUp: () => void wanted++,
   planJob,
+  compare,
   /** The stones of an ashlar; drawing them can take seconds. */
   drawStones: (pattern: Ashlar, module: Module) => stonesOf(pattern, module),
 };

@@ -1,4 +1,4 @@
-import { isThin } from '../../setout/weigh/scoreSetout.ts';
+import { isThin } from '../../setout/edges/edgeCuts.ts';
 import type { AdviceRule } from '../finding.ts';
 
 /** Cuts along an edge that is seen are too narrow to look right. */

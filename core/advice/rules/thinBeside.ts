@@ -1,4 +1,4 @@
-import { isThin } from '../../setout/weigh/scoreSetout.ts';
+import { isThin } from '../../setout/edges/edgeCuts.ts';
 import type { AdviceRule } from '../finding.ts';
 
 /** Strips too narrow to look right along a tray, a cabinet, a bath: as much in sight as those at a wall. */

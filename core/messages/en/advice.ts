@@ -1,5 +1,5 @@
 import type { Finding } from '../../advice/finding.ts';
-import { SLIVER_MM } from '../../setout/weigh/scoreSetout.ts';
+import { SLIVER_MM } from '../../setout/weigh/sliver.ts';
 import type { Figures } from '../../result.ts';
 import { formatExactLength } from '../../units/formatLength.ts';
 import type { Tape } from '../../units/tape.ts';

@@ -1,28 +1,60 @@
-import type { SettingOutLine } from '../../setout/lines/settingOutLines.ts';
-import type { LineEnd, SlantingLine } from '../../setout/lines/slantingLines.ts';
-import { formatLength, toShownStep } from '../../units/formatLength.ts';
+import type { LineTape } from '../../setout/lines/lineTapes.ts';
+import type { StruckLine, StruckLines } from '../../setout/lines/strikeLines.ts';
+import { formatLength, formatLengthWithUnit } from '../../units/formatLength.ts';
 import type { Tape } from '../../units/tape.ts';
+import { edgeName } from './names.ts';
+import type { ThingNames } from './reasons.ts';
 
-/** One slanting line, as a mark on each of the two edges it meets. */
-export function describeSlant({ deg, ends }: SlantingLine, nameOf: (edge: string) => string, tape: Tape): string {
-  const mark = ({ edge, fromEdge, mm }: LineEnd): string =>
-    edge === fromEdge
-      ? `${formatLength(mm, tape)} along a stretch of ${nameOf(edge)}`
-      : `${formatLength(mm, tape)} along ${nameOf(edge)}, from its corner with ${nameOf(fromEdge)}`;
-  return `Slanting line, ${Math.round(deg * 10) / 10}° from level: ${ends.map(mark).join('; to ')}.`;
+/** Lines this near to level or upright need no angle, degrees. */
+const STRAIGHT_DEG = 3;
+
+/** All that is struck, a sentence a line, in the order of the work. */
+export function describeLines({ lines, square }: StruckLines, names: ThingNames, tape: Tape): string[] {
+  const said = lines.map((line) => describeLine(line, names, tape));
+  if (!square) return said;
+  const [a, b] = [square.firstMm, square.secondMm].map((mm) => formatLength(mm, tape));
+  return [
+    ...said,
+    `Square where they cross: ${a} along the course line, ${b} along the cross line, then ${formatLengthWithUnit(square.acrossMm, tape)} across.`,
+  ];
 }
 
-/** One line to strike, as two tape measures. */
-export function describeLine({ axis, course, fromStartMm, fromEndMm }: SettingOutLine, tape: Tape): string {
-  const [start, end] = axis === 'x' ? ['left', 'right'] : ['bottom', 'top'];
-  const name = axis === 'x' ? 'Upright line' : 'Level line';
-  const which = course === 2 ? ', second course' : '';
-  const [first, last] = axis === 'x' ? ['bottom', 'top'] : ['left', 'right'];
-  const taped = (mm: readonly number[]): string => {
-    const [a, b] = mm.map((one) => formatLength(one, tape));
-    return a === b ? `${a} at both ends` : `${a} at the ${first} end, ${b} at the ${last} end`;
-  };
-  // The two measures make up the wall: one is read off the tape, the other is what is left of it.
-  const fromEnd = fromEndMm.map((mm, k) => toShownStep(fromStartMm[k] + mm, tape) - toShownStep(fromStartMm[k], tape));
-  return `${name}${which}: from the ${start} ${taped(fromStartMm)} (from the ${end} ${taped(fromEnd)}).`;
+/** One line to strike, as a tape measure at each end. */
+export function describeLine(line: StruckLine, names: ThingNames, tape: Tape): string {
+  const [a, b] = line.tapes;
+  const [low, high] = endNames(line);
+  const name = lineName(line);
+  if (a.by === 'square' && b.by === 'square' && a.id === b.id && a.from === b.from) {
+    const [first, last] = [a, b].map(({ mm }) => formatLength(mm, tape));
+    const measures = first === last ? `${first} at both ends` : `${first} at the ${low} end, ${last} at the ${high} end`;
+    return `${name}: ${measures}, from the ${thing(a, names)}.`;
+  }
+  return `${name}: ${measure(a, names, tape)} at the ${low} end; ${measure(b, names, tape)} at the ${high} end.`;
+}
+
+function lineName({ use, alongCourses, courses, deg }: StruckLine): string {
+  const off = Math.abs(deg - 90 * Math.round(deg / 90));
+  const slant = off > STRAIGHT_DEG ? ` at ${(Math.round(deg * 10) / 10).toString()}°` : '';
+  if (use === 'second') return `Second-course line${slant}`;
+  if (use === 'control') return `Control line${slant}, ${Math.abs(courses)} courses ${courses > 0 ? 'on' : 'back'}`;
+  return `${alongCourses ? 'Course line' : 'Cross line'}${slant}`;
+}
+
+const endNames = ({ deg }: StruckLine): readonly [string, string] => (deg > 45 && deg < 135 ? ['bottom', 'top'] : ['left', 'right']);
+
+function measure(tape: LineTape, names: ThingNames, shown: Tape): string {
+  if (tape.by === 'square') return `${formatLength(tape.mm, shown)} from the ${thing(tape, names)}`;
+  const edge = nameOf(tape.edge, names);
+  return tape.edge === tape.fromEdge
+    ? `a mark ${formatLength(tape.mm, shown)} along a stretch of the ${edge}`
+    : `a mark ${formatLength(tape.mm, shown)} along the ${edge}, from its corner with the ${nameOf(tape.fromEdge, names)}`;
+}
+
+function thing({ from, id }: Extract<LineTape, { by: 'square' }>, names: ThingNames): string {
+  return from === 'fixture' ? (names.fixtures[id] ?? 'fixture') : nameOf(id, names);
+}
+
+function nameOf(id: string, { edges }: ThingNames): string {
+  const name = edgeName(edges[id] ?? id);
+  return /^(left|right|bottom|top)$/.test(name) ? `${name} edge` : name;
 }

@@ -1,4 +1,4 @@
-import type { CutKind } from '../../cuts/cutKind.ts';
+import type { CutKind } from '../../tile/cutKinds.ts';
 import type { EdgeRole } from '../../surface/edge.ts';
 
 const ROLE_NAMES: Readonly<Record<EdgeRole, string>> = {

@@ -1,15 +1,31 @@
-import type { Axis } from '../../setout/weigh/axisPlacement.ts';
 import type { EndCuts, EndPieces } from '../../setout/edges/endCuts.ts';
-import type { Reason } from '../../setout/weigh/explainSetout.ts';
+import type { School } from '../../setout/search/schools.ts';
+import type { Axis } from '../../setout/weigh/axisPlacement.ts';
+import type { Along, EndSize, Reasons, Statement } from '../../setout/weigh/explainSetout.ts';
 import type { AxisChoice } from '../../setout/weigh/setoutChoice.ts';
 import { formatLengthWithUnit } from '../../units/formatLength.ts';
 import type { Tape } from '../../units/tape.ts';
-import type { EdgeRole } from '../../surface/edge.ts';
+import { edgeName } from './names.ts';
+
+/** What things of a surface are called, by id: edges that have a name of their own, fixtures. */
+export interface ThingNames {
+  readonly edges: Readonly<Record<string, string>>;
+  readonly fixtures: Readonly<Record<string, string>>;
+}
 
 /** The two ends of a direction in words. */
 export const END_NAMES: Readonly<Record<Axis, readonly [string, string]>> = { x: ['left', 'right'], y: ['bottom', 'top'] };
 
-const DIRECTION: Readonly<Record<Axis, string>> = { x: 'Left to right', y: 'Bottom to top' };
+const SCHOOL_NAMES: Readonly<Record<School, string>> = {
+  centreOut: 'From the centre out',
+  offTheSeenEdge: 'Full off the edge seen first',
+  outsidesIn: 'From the outsides in',
+  noCuts: 'No cuts',
+  mixed: 'As it falls best',
+};
+
+/** What a school is called. */
+export const schoolName = (school: School): string => SCHOOL_NAMES[school];
 
 /** What a rule does, as a clause. */
 export function ruleName(rule: AxisChoice['rule'], axis: Axis): string {
@@ -26,43 +42,96 @@ export function ruleName(rule: AxisChoice['rule'], axis: Axis): string {
     case 'free':
       return 'placed by hand';
     case 'best':
-      return 'the best of these';
+      return 'the best of all starts';
   }
 }
 
-/** Why one direction is set out as it is: what it gains, then what it costs. */
-export function describeReason(reason: Reason, tape: Tape): string {
-  const { axis, rule, rival } = reason;
-  if (reason.within) return describeSmallField(reason, reason.within, tape);
-  const gains = `${DIRECTION[axis]}, ${ruleName(rule, axis)}: ${describeEnds(reason.ends, axis, tape)}.`;
-  const roles = rule === 'fullFromStart' || rule === 'fullFromEnd' ? becauseOfRoles(reason) : '';
-  const instead = rival ? ` ${capital(ruleName(rival.rule, axis))} would give ${describeEnds(rival.ends, axis, tape)}.` : '';
-  const cost = reason.sliver ? ' It leaves a sliver; look whether a hidden edge can take it.' : '';
-  return gains + roles + instead + cost;
+/** Why a setout: what it gains, what it costs, and why not the next one. Each can be said in one breath. */
+export function describeReasons({ gain, cost, rival, rivalIsBest }: Reasons, names: ThingNames, tape: Tape): string[] {
+  const lines = [capital(`${sentence(gain, names, tape)}.`)];
+  if (cost) lines.push(capital(`${costSentence(cost, names, tape)}.`));
+  if (rival && !rivalIsBest) lines.push(`The next best start: ${sentence(rival, names, tape)}.`);
+  return lines;
 }
 
-/** A field that fits into one piece is cut off the edge of it, so a rule of the middle says nothing. */
-function describeSmallField({ axis, rule, ends }: Reason, within: 'piece' | 'block', tape: Tape): string {
-  const [start, end] = END_NAMES[axis];
-  const from = rule === 'free' ? 'placed by hand' : `set out from the ${rule === 'fullFromEnd' ? end : start} edge`;
-  const one = within === 'piece' ? 'one piece' : 'one block of the pattern';
-  return `${DIRECTION[axis]}, the field is no larger than ${one}. It is ${from}: ${describeEnds(ends, axis, tape)}.`;
+/** How far a setout is behind what the product would choose, in words; null where it is not. */
+export function describeBehind({ rivalIsBest, cost }: Reasons, names: ThingNames, tape: Tape): string | null {
+  if (!rivalIsBest) return null;
+  return cost ? `Against the best start: ${costSentence(cost, names, tape)}.` : 'The best start is better in small things.';
 }
 
-function becauseOfRoles({ axis, rule, startRole, endRole }: Reason): string {
-  const [start, end] = END_NAMES[axis];
-  const [full, other] = rule === 'fullFromStart' ? [startRole, endRole] : [endRole, startRole];
-  const [fullName, otherName] = rule === 'fullFromStart' ? [start, end] : [end, start];
-  const seen = SEEN[full];
-  if (other === 'hidden') return ` The cuts go to the ${otherName} edge, where nobody looks.`;
-  return seen ? ` The ${fullName} edge ${seen}.` : '';
+const costSentence = (statement: Statement, names: ThingNames, tape: Tape): string =>
+  statement.says === 'work'
+    ? `it takes ${statement.cutPieces} cuts, about ${hours(statement.minutes)} at the saw`
+    : sentence(statement, names, tape);
+
+/** One statement as a clause. */
+function sentence(statement: Statement, names: ThingNames, tape: Tape): string {
+  const mm = (value: number): string => formatLengthWithUnit(value, tape);
+  const where = (along: Along): string => nameOf(along, names);
+  const fixture = (id: string): string => names.fixtures[id] ?? 'fixture';
+  switch (statement.says) {
+    case 'full':
+      return statement.rest?.cutMm
+        ? `full tiles off the ${where(statement.along)}; the ${sizes(statement.rest, tape)} pieces go ${goTo(statement.rest.along, names)}`
+        : `full tiles along the ${where(statement.along)}`;
+    case 'even':
+      return `${mm(statement.mm)} at both ends, ${END_NAMES[statement.axis].join(' and ')}`;
+    case 'ends':
+      return statement.sizes.map((size) => `${size.cutMm ? sizes(size, tape) : 'full tiles'} at the ${where(size.along)}`).join(', ');
+    case 'narrowest':
+      return `the narrowest pieces, ${mm(statement.size.cutMm?.[0] ?? 0)}, stand along the ${where(statement.size.along)}`;
+    case 'pieces':
+      return `cut pieces of ${sizes(statement.size, tape)} stand along the ${where(statement.size.along)}`;
+    case 'strips':
+      return `strips of ${mm(statement.size.cutMm?.[0] ?? 0)} along the ${where(statement.size.along)}`;
+    case 'square':
+      return `square to the ${where(statement.along)}`;
+    case 'runOff':
+      return `the courses run off by ${mm(statement.mm)} along the ${where(statement.along)}`;
+    case 'middle':
+      return statement.offMm < 0.1
+        ? `the tiles lie evenly about the middle of ${fixture(statement.fixtureId)}`
+        : `the tiles lie ${mm(statement.offMm)} off the middle of ${fixture(statement.fixtureId)}`;
+    case 'falls':
+      return `${fixture(statement.fixtureId)} ${FALLS[statement.falls]}`;
+    case 'legs':
+      return statement.some ? 'some notched pieces keep a leg that breaks easily' : 'no notched piece keeps a leg that breaks easily';
+    case 'work':
+      return `${statement.cutPieces} cuts, about ${hours(statement.minutes)} at the saw`;
+    case 'opened':
+      return `about ${statement.opened} tiles are opened for the cuts`;
+    case 'motifs':
+      return statement.motifs === 0
+        ? 'no motif shows whole'
+        : `${statement.motifs} ${statement.motifs === 1 ? 'motif shows' : 'motifs show'} whole`;
+  }
 }
 
-const SEEN: Readonly<Partial<Record<EdgeRole, string>>> = {
-  focal: 'is seen first',
-  exposed: 'ends in the open',
-  threshold: 'meets the next floor',
-};
+const FALLS = {
+  piece: 'comes through one tile, away from its joints',
+  joint: 'falls on a joint, half a hole in each of two tiles',
+  crossing: 'falls where tiles meet',
+  clear: 'touches no tile',
+} as const;
+
+function nameOf({ id, kind }: Along, { edges, fixtures }: ThingNames): string {
+  if (kind === 'beside') return `side of ${fixtures[id.replace(/-\d+$/, '')] ?? 'what stands there'}`;
+  const name = edgeName(edges[id] ?? id);
+  return /^(left|right|bottom|top)$/.test(name) ? `${name} edge` : name;
+}
+
+const goTo = (along: Along, names: ThingNames): string =>
+  along.role === 'hidden' ? `to the ${nameOf(along, names)}, where nobody looks` : `to the ${nameOf(along, names)}`;
+
+function sizes({ cutMm }: EndSize, tape: Tape): string {
+  if (!cutMm) return 'full';
+  const [low, high] = cutMm.map((value) => formatLengthWithUnit(value, tape));
+  return low === high ? low : `${low} to ${high}`;
+}
+
+const hours = (minutes: number): string =>
+  minutes < 90 ? `${Math.max(1, Math.round(minutes))} minutes` : `${(Math.round(minutes / 30) / 2).toString()} hours`;
 
 /** The pieces at both ends in words. */
 export function describeEnds({ start, end }: EndCuts, axis: Axis, tape: Tape): string {
@@ -77,9 +146,9 @@ const FULL = 'full';
 /** The pieces along one edge in words. */
 export function describePieces({ cutsMm, full }: EndPieces, tape: Tape): string {
   if (cutsMm.length === 0) return FULL;
-  const sizes = [...new Set(cutsMm.map((mm) => formatLengthWithUnit(mm, tape)))];
-  const shown = sizes.length > 2 ? `${sizes[0]} down to ${sizes.at(-1) ?? ''}` : sizes.join(' and ');
-  return full ? `full${sizes.length === 1 ? ' and' : ','} ${shown}` : shown;
+  const shown = [...new Set(cutsMm.map((mm) => formatLengthWithUnit(mm, tape)))];
+  const range = shown.length > 2 ? `${shown[0]} down to ${shown.at(-1) ?? ''}` : shown.join(' and ');
+  return full ? `full${shown.length === 1 ? ' and' : ','} ${range}` : range;
 }
 
 const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);

@@ -27,8 +27,7 @@ const sidesWith = (setout: SetoutChoice, over: Partial<Fixture> = {}) => {
     measured: { fixtures: [{ ...tray, ...over }] },
     surface: { kind: 'floor', setout },
   });
-  const { traced, beside, layout } = plan(job).surfaces[0];
-  return besideFixtures(traced, beside, layout.repeat);
+  return besideFixtures(plan(job).surfaces[0]);
 };
 const free = (x: number, y: number): SetoutChoice => ({ x: { rule: 'free', offsetMm: x }, y: { rule: 'free', offsetMm: y } });
 

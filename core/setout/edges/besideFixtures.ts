@@ -1,12 +1,12 @@
-import { distance, quarterTurn, subtract, unit, type Point } from '../../geometry/point.ts';
+import { distance, motion, quarterTurn, subtract, unit, type Point } from '../../geometry/point.ts';
 import { isInside } from '../../geometry/ring.ts';
-import type { Repeat } from '../../pattern/repeat.ts';
 import { coverHidesCut } from '../../surface/fixture.ts';
 import type { Traced } from '../../surface/traceSurface.ts';
-import { firstPieceSpan, spanOf, type Axis } from '../weigh/axisPlacement.ts';
+import type { Layout } from '../place/layout.ts';
+import { firstPieceSpan, type Axis } from '../weigh/axisPlacement.ts';
 import type { EdgeSummary } from './edgeCuts.ts';
 import { cutSizes } from './endCuts.ts';
-import { groundOf } from '../fields/ground.ts';
+import { besideOf } from '../fields/ground.ts';
 
 /** One straight side of something that stands in the field, with the pieces that meet it. */
 export interface BesideFixture {
@@ -20,25 +20,38 @@ export interface BesideFixture {
   readonly fullPiece: { readonly axis: Axis; readonly offsetMm: number };
 }
 
+/** A surface as it is set out. */
+interface SetOut {
+  readonly traced: Traced;
+  readonly beside: readonly EdgeSummary[];
+  readonly layout: Layout;
+  readonly choice: { readonly turnDeg: number; readonly startsMm: Point };
+}
+
 /** Sides that run with the field's own directions and have tiles along them, where no cover hides the cut. */
-export function besideFixtures(traced: Traced, beside: readonly EdgeSummary[], repeat: Repeat): BesideFixture[] {
+export function besideFixtures({ traced, beside, layout, choice }: SetOut): BesideFixture[] {
+  const { repeat, placement } = layout;
+  const { unturn } = motion(choice.turnDeg, [0, 0]);
+  const now = unturn(placement.origin);
   const summaries = new Map(beside.map((summary) => [summary.id, summary]));
-  return groundOf(traced).beside.flatMap(({ id, from, to }) => {
+  return besideOf(traced).flatMap(({ id, from, to }) => {
     const fixture = traced.fixtures.find((one) => id.startsWith(`${one.fixture.id}-`))?.fixture;
     const inward = quarterTurn(unit(subtract(to, from)));
-    const side = sideFacing(inward);
+    const facing = unturn(inward);
+    const side = sideFacing(facing);
     if (!fixture || !side || coverHidesCut(fixture) || !meetsTiles(from, to, inward, traced)) return [];
     const axis: Axis = side === 'left' || side === 'right' ? 'x' : 'y';
     const k = axis === 'x' ? 0 : 1;
     const { low, high } = firstPieceSpan(repeat, axis);
-    const startsMm = inward[k] > 0 ? from[k] : from[k] - (high - low);
+    const at = unturn(from)[k];
+    const startMm = facing[k] > 0 ? at : at - (high - low);
     return [
       {
         fixtureId: fixture.id,
         name: fixture.name,
         side,
         cutsMm: cutSizes(summaries.get(id)),
-        fullPiece: { axis, offsetMm: startsMm - spanOf(traced.limits, axis).low },
+        fullPiece: { axis, offsetMm: choice.startsMm[k] + startMm - low - now[k] },
       },
     ];
   });

@@ -2,6 +2,7 @@ import { dot, quarterTurn, subtract, unit, distance, type Point } from '../../ge
 import { ON_LINE_MM } from '../../geometry/conventions.ts';
 import { boxOf, type Polygon, type Ring } from '../../geometry/ring.ts';
 import type { Edge, EdgeRole } from '../../surface/edge.ts';
+import { isSliver } from '../weigh/sliver.ts';
 import { tileRing, type CutTile, type Layout } from '../place/layout.ts';
 
 /** An end narrower than this is a point, mm. */
@@ -25,6 +26,8 @@ export interface EdgeCut {
 export interface EdgeSummary {
   readonly id: string;
   readonly role: EdgeRole;
+  /** How much a look at it counts. */
+  readonly seen: number;
   /** The reveal of a doorway. */
   readonly isReveal: boolean;
   readonly lengthMm: number;
@@ -53,6 +56,7 @@ export function summariseEdges(edges: readonly Edge[], layouts: readonly Layout[
     return {
       id,
       role: stretches[0].role,
+      seen: stretches[0].seen,
       isReveal: stretches[0].isReveal,
       lengthMm: stretches.reduce((sum, edge) => sum + distance(edge.from, edge.to), 0),
       smallestCutMm: depths.length > 0 ? Math.min(...depths) : null,
@@ -76,6 +80,9 @@ function judged(cuts: readonly PlainCut[]): EdgeCut[] {
   });
 }
 
+/** Whether an edge leaves a piece too narrow to look right. */
+export const isThin = ({ thinnestMm, fullMm }: EdgeCut): boolean => isSliver(thinnestMm, fullMm);
+
 /** The widths a cut leaves, mm; points have none. */
 export const widthsOf = ({ endsMm, thinnestMm }: EdgeCut): number[] => [thinnestMm, ...endsMm.filter((mm) => mm >= thinnestMm)];
 
@@ -89,27 +96,42 @@ function cutsAlong(edge: Edge, placed: readonly PlacedTile[]): PlainCut[] {
   const along = unit(subtract(edge.to, edge.from));
   const inward = quarterTurn(along);
   const depthOf = (p: Point): number => (p[0] - edge.from[0]) * inward[0] + (p[1] - edge.from[1]) * inward[1] - edge.gapMm;
-  const runOf = (p: Point): number => dot(subtract(p, edge.from), along);
   const edgeLength = distance(edge.from, edge.to);
   const found: PlainCut[] = [];
   for (const { tile, ring, centre, radiusMm } of placed) {
     if (Math.abs(depthOf(centre)) > radiusMm) continue;
-    const depths = ring.map(depthOf);
-    const nearest = Math.min(...depths);
-    const deepest = Math.max(...depths);
-    if (nearest > -ON_LINE_MM || deepest < ON_LINE_MM) continue;
-    const run = stretchOnLine(tile.polygons, depthOf, runOf);
-    if (run === null || run[1] < ON_LINE_MM || run[0] > edgeLength - ON_LINE_MM) continue;
-    const within: [number, number] = [Math.max(0, run[0]), Math.min(edgeLength, run[1])];
-    const onEdge = (mm: number): Point => [
-      edge.from[0] + along[0] * mm + inward[0] * edge.gapMm,
-      edge.from[1] + along[1] * mm + inward[1] * edge.gapMm,
-    ];
-    const places = [onEdge(run[0]), onEdge(run[1])] as const;
-    const ends = alongSides(ring, inward, places, tile.polygons) ?? squareTo(deepest, nearest, tile.polygons, depthOf);
-    found.push({ tile, ...ends, alongMm: within, edge });
+    const cut = measureCut(ring, tile.polygons, { ...edge, along, inward, lengthMm: edgeLength });
+    if (cut) found.push({ tile, ...cut, edge });
   }
   return found;
+}
+
+/** A straight line that tiles end at, the field on its left; `gapMm` inside of `from`. */
+interface CuttingLine {
+  readonly from: Point;
+  readonly gapMm: number;
+  readonly along: Point;
+  readonly inward: Point;
+  readonly lengthMm: number;
+}
+
+/** What a line leaves of a tile of which some polygons are laid; null where it does not cut it. */
+export function measureCut(
+  ring: Ring,
+  polygons: readonly Polygon[],
+  { from, gapMm, along, inward, lengthMm }: CuttingLine,
+): Pick<EdgeCut, 'endsMm' | 'fullMm' | 'alongMm'> | null {
+  const depthOf = (p: Point): number => (p[0] - from[0]) * inward[0] + (p[1] - from[1]) * inward[1] - gapMm;
+  const runOf = (p: Point): number => dot(subtract(p, from), along);
+  const depths = ring.map(depthOf);
+  const nearest = Math.min(...depths);
+  const deepest = Math.max(...depths);
+  if (nearest > -ON_LINE_MM || deepest < ON_LINE_MM) return null;
+  const run = stretchOnLine(polygons, depthOf, runOf);
+  if (run === null || run[1] < ON_LINE_MM || run[0] > lengthMm - ON_LINE_MM) return null;
+  const onEdge = (mm: number): Point => [from[0] + along[0] * mm + inward[0] * gapMm, from[1] + along[1] * mm + inward[1] * gapMm];
+  const ends = alongSides(ring, inward, [onEdge(run[0]), onEdge(run[1])], polygons) ?? squareTo(deepest, nearest, polygons, depthOf);
+  return { ...ends, alongMm: [Math.max(0, run[0]), Math.min(lengthMm, run[1])] };
 }
 
 /** What stays of a tile at the two ends of a cut, and the whole tile that way, mm. */

@@ -1,7 +1,6 @@
 import type { MainEdges } from '../../surface/sides.ts';
 import type { Axis } from '../weigh/axisPlacement.ts';
-import { widthsOf, type EdgeSummary } from './edgeCuts.ts';
-import { isThin } from '../weigh/scoreSetout.ts';
+import { isThin, widthsOf, type EdgeSummary } from './edgeCuts.ts';
 import type { AxisChoice } from '../weigh/setoutChoice.ts';
 
 /** The pieces along one end of the rows. */

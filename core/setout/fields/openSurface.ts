@@ -1,11 +1,11 @@
 import type { Product } from '../../tile/product.ts';
-import type { Measured } from '../../surface/surface.ts';
+import type { Measured, SurfaceKind } from '../../surface/surface.ts';
 import type { Point } from '../../geometry/point.ts';
 import type { Polygon, Ring } from '../../geometry/ring.ts';
 import type { Border } from '../../pattern/edging.ts';
 import { traceSurface, type Traced } from '../../surface/traceSurface.ts';
 import type { Inset } from './inset.ts';
-import { candidatePlacer, chooseSetout } from '../weigh/chooseSetout.ts';
+import { chooseSetout, Placer } from '../weigh/chooseSetout.ts';
 import type { Field } from './field.ts';
 import { groundOf, groundWithin } from './ground.ts';
 import { runSize } from './layBorder.ts';
@@ -14,6 +14,7 @@ import { openField, placeInsets, withoutInsets, type Chosen, type OpenField, typ
 
 /** What is chosen for a whole surface. */
 interface ChosenSurface extends Chosen {
+  readonly kind: SurfaceKind;
   readonly measured: Measured;
   readonly insets: readonly Inset[];
 }
@@ -28,7 +29,7 @@ export function fieldsOf(surface: Pick<ChosenSurface, 'insets' | 'measured' | 'j
   return { region, ring: frame, insets: placeInsets(surface.insets, surface.measured, region, surface.jointMm) };
 }
 
-const NOTHING_IN_IT = { beside: [], standing: [] } as const;
+const NOTHING_IN_IT = { beside: [], standing: [], rounds: [], middles: [] } as const;
 
 /** Whether a border goes round within an outline. */
 export function hasRoomForBorder(
@@ -45,17 +46,19 @@ export function hasRoomForBorder(
 
 /** Opens the main field of a surface; its insets are set out each for itself. */
 export function openSurface(surface: ChosenSurface, traced: Traced, products: readonly Product[]): OpenField {
-  const whole = groundOf(traced);
+  const whole = groundOf(traced, surface.kind);
   const insets = placeInsets(surface.insets, surface.measured, whole.region, surface.jointMm);
   const ground = insets.length === 0 ? whole : { ...whole, region: withoutInsets(whole.region, insets) };
   const main = openField('main', 'main', traced.frame, ground, surface, products);
-  return { ...main, fixed: [...main.fixed, ...insets.flatMap((placed) => layInset(placed, whole.standing, products))] };
+  // Courses of a wall are level; bands run with the surface.
+  const mayTurn = surface.kind !== 'wall' && surface.bands.length === 0;
+  return { ...main, mayTurn, fixed: [...main.fixed, ...insets.flatMap((placed) => layInset(placed, whole.standing, products))] };
 }
 
 /** Sets an inset out within its own outline. */
 function layInset({ inset, ring, region }: PlacedInset, standing: readonly Point[], products: readonly Product[]): Field[] {
-  const ground = groundWithin(ring, region, { beside: [], standing }, (k) => ({ id: `${inset.id}-${k}`, role: 'wall' }));
+  const ground = groundWithin(ring, region, { ...NOTHING_IN_IT, standing }, (k) => ({ id: `${inset.id}-${k}`, role: 'wall' }));
   const open = openField(inset.id, 'inset', ring, ground, { ...inset, bands: [] }, products);
-  const place = candidatePlacer(open);
-  return [...place.lay(chooseSetout(place, inset.setout)).fields, ...open.fixed];
+  const placer = new Placer(open);
+  return [...placer.lay(chooseSetout(placer, inset.setout)).fields, ...open.fixed];
 }

@@ -14,7 +14,7 @@ import { placeRepeat } from '../place/placeRepeat.ts';
 import { splitRound } from './splitRound.ts';
 import type { Ground } from './ground.ts';
 import { layRun, runSize } from './layBorder.ts';
-import { splitBands } from './splitBands.ts';
+import { bandPlaces, splitBands, type BandPlace } from './splitBands.ts';
 import { splitBorder } from './splitBorder.ts';
 
 /** A field that is ready to be set out: its ground, what is laid, and what lies round it already. */
@@ -23,6 +23,10 @@ export interface OpenField {
   readonly laid: LaidPattern;
   /** Borders and insets, which don't move with the setout. */
   readonly fixed: readonly Field[];
+  /** Where its bands are wanted. */
+  readonly bands: readonly BandPlace[];
+  /** Whether the field may be set out square to another edge than it is drawn by. */
+  readonly mayTurn: boolean;
   /** Lays the field, its bands and what lies beyond them with the repeat's origin somewhere. */
   readonly place: (placement: Placement) => Field[];
 }
@@ -71,7 +75,7 @@ export function openField(
       }),
     ];
   };
-  return { ground: within, laid, fixed, place };
+  return { ground: within, laid, fixed, bands: bandPlaces(within, bands), mayTurn: true, place };
 }
 
 function fieldOf(

@@ -16,6 +16,26 @@ export interface Banded {
   readonly bands: readonly { readonly band: Band; readonly side: BorderSide }[];
 }
 
+/** A band as far as it moves the field: across which direction, how wide, and where it is wanted, mm. */
+export interface BandPlace {
+  readonly k: 0 | 1;
+  readonly wideMm: number;
+  readonly wantedMm: number;
+}
+
+/** Where bands are wanted, in the order they are let in. */
+export const bandPlaces = (
+  { limits }: Pick<Ground, 'limits'>,
+  bands: readonly { readonly band: Band; readonly product: Product }[],
+): BandPlace[] =>
+  [...bands]
+    .sort((a, b) => a.band.atMm - b.band.atMm)
+    .map(({ band, product }) => ({
+      k: band.way === 'level' ? 1 : 0,
+      wideMm: runSize(product, band.run).acrossMm,
+      wantedMm: spanOf(limits, band.way === 'level' ? 'y' : 'x').low + band.atMm,
+    }));
+
 /** How far beyond a region a cutting box reaches, mm. */
 const BEYOND_MM = 1000;
 
@@ -81,7 +101,7 @@ function slab(box: ReturnType<typeof boxOf>, k: 0 | 1, from: number, to: number)
 }
 
 /** Where a course of the repeat ends, before its joint, nearest to a position; mm. */
-function nearestJoint(repeat: Repeat, { origin }: Placement, k: 0 | 1, jointMm: number, wanted: number): number {
+export function nearestJoint(repeat: Repeat, { origin }: Pick<Placement, 'origin'>, k: 0 | 1, jointMm: number, wanted: number): number {
   const step = courseStep(repeat, k, jointMm);
   const end = spanOf(unitOf(repeat), k === 1 ? 'y' : 'x').high + origin[k];
   return end + Math.round((wanted - end) / step) * step;

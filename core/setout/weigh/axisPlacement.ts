@@ -1,9 +1,11 @@
 import { TOLERANCE_MM } from '../../geometry/conventions.ts';
-import type { Box } from '../../geometry/ring.ts';
+import { motion } from '../../geometry/point.ts';
+import { boxOf, type Box } from '../../geometry/ring.ts';
 import { unitOf, type Repeat } from '../../pattern/repeat.ts';
+import type { Ground } from '../fields/ground.ts';
 import type { AxisChoice, FixedRule } from './setoutChoice.ts';
 
-/** Left to right, or bottom to top. */
+/** Left to right, or bottom to top; of a setout that is turned, along its own courses. */
 export type Axis = 'x' | 'y';
 
 /** The least and greatest of something in one direction, mm. */
@@ -18,6 +20,13 @@ export const spanOf = (box: Box, axis: Axis): Span =>
 
 /** The span of the repeat's first piece, or of the block it belongs to; rules speak of this piece. */
 export const firstPieceSpan = (repeat: Repeat, axis: Axis): Span => spanOf(unitOf(repeat), axis);
+
+/** What centre lines and full pieces are taken from, in the frame of a setout that is turned, mm. */
+export function limitsInFrame({ frame, limits }: Pick<Ground, 'frame' | 'limits'>, turnDeg: number): Box {
+  if (turnDeg === 0) return limits;
+  const { unturn } = motion(turnDeg, [0, 0]);
+  return boxOf(frame.map(unturn));
+}
 
 /** Whether a field is no larger than one piece in one direction; then it is cut from an edge of the piece, not out of its middle. */
 export const isOnePiece = (limits: Span, piece: Span): boolean => limits.high - limits.low <= piece.high - piece.low + TOLERANCE_MM;

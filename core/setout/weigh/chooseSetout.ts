@@ -1,124 +1,196 @@
-import type { Box } from '../../geometry/ring.ts';
-import type { Point } from '../../geometry/point.ts';
-import { unitOf, type Repeat } from '../../pattern/repeat.ts';
-import { firstPieceSpan, settledOrigin, spanOf, type Axis } from './axisPlacement.ts';
+import { motion, type Point } from '../../geometry/point.ts';
+import type { Repeat } from '../../pattern/repeat.ts';
 import { summariseEdges } from '../edges/edgeCuts.ts';
-import type { Candidate, LaidSetout, SettledAxis } from './candidate.ts';
-import { endCuts, leavesSliver, type EndCuts } from '../edges/endCuts.ts';
 import type { OpenField } from '../fields/placeFields.ts';
-import { explainSetout, type Reason } from './explainSetout.ts';
-import { scoreSetout } from './scoreSetout.ts';
-import { BEST_SETOUT, FIXED_RULES, type AxisChoice, type FixedRule, type SetoutChoice } from './setoutChoice.ts';
+import { OffsetSearch, type Effort, type Place, type Range } from '../search/searchOffsets.ts';
+import { turnsOf, type Turn } from '../search/turns.ts';
+import { finerRepeat } from '../trial/finerRepeat.ts';
+import { Trials } from '../trial/trials.ts';
+import { firstPieceSpan, isOnePiece, limitsInFrame, originFor, settledOrigin, spanOf, type Axis } from './axisPlacement.ts';
+import type { Candidate, LaidSetout, SettledAxis } from './candidate.ts';
+import { keptFigures } from './figures.ts';
+import { laidFigures } from './laidFigures.ts';
+import { normaliseOffset } from './normaliseOffset.ts';
+import { costsOf, scoreOf } from './scoreFigures.ts';
+import { periodOf } from '../search/criticalOffsets.ts';
+import { BEST_SETOUT, FIXED_RULES, type AxisChoice, type SetoutChoice } from './setoutChoice.ts';
+import { SHIPPED_WAYS, type Weights } from './ways.ts';
 
-/** Weighs setouts of one field, and lays the one that was chosen. */
-export interface Placer {
-  /** Weighs a pair of rules; a pair that was weighed before is not laid again. */
-  readonly weigh: (x: SettledAxis, y: SettledAxis) => Candidate;
-  readonly lay: (candidate: Pick<Candidate, 'origin'>) => LaidSetout;
-  /** The field without its perimeter gaps. */
-  readonly limits: Box;
-  /** What rules speak of: the first piece, or the block it belongs to. */
-  readonly unit: Box;
-  /** Whether it is a block of several pieces. */
-  readonly ofBlocks: boolean;
-}
+/** How much of a search belongs to every plan: enough for the best start of most rooms. */
+export const QUICK: Effort = { trials: 400, refined: 3 };
 
-/** Weighs the repeat as chosen; directions left to the product take the rule with the best score. */
-export function chooseSetout({ weigh }: Placer, choice: SetoutChoice): Candidate {
-  return best(rulesFor(choice.x).flatMap((x) => rulesFor(choice.y).map((y) => weigh(x, y))));
-}
+/** A rule's place is the place that was found where they differ by no more, mm. */
+const SAME_MM = 0.02;
 
-/** Every pair of rules, the best first. */
-export const rankSetouts = ({ weigh }: Placer): Candidate[] =>
-  FIXED_RULES.flatMap((x) => FIXED_RULES.map((y) => weigh({ rule: x }, { rule: y }))).sort((a, b) => a.score - b.score);
+/** Weighs and lays setouts of one field. */
+export class Placer {
+  readonly open: OpenField;
+  readonly weights: Weights;
+  /** What trials lay: the outlines of the repeat in their smallest cell. */
+  readonly fine: Repeat;
+  private readonly trials = new Map<number, Trials>();
 
-/** What speaks for a setout, and what the product would choose itself. */
-export interface SetoutAdvice {
-  readonly reasons: readonly Reason[];
-  readonly proposed: { readonly x: SettledAxis; readonly y: SettledAxis };
-  /** Every rule in each direction, with what it gives while the other direction stays. */
-  readonly options: Readonly<Record<Axis, readonly SetoutOption[]>>;
-}
+  constructor(open: OpenField, weights: Weights = SHIPPED_WAYS.carefulEye) {
+    this.open = open;
+    this.weights = weights;
+    const { repeat } = open.laid;
+    this.fine = repeat.sheet?.figured || open.bands.length > 0 ? repeat : finerRepeat(repeat);
+  }
 
-/** One rule to compare. */
-export interface SetoutOption {
-  readonly rule: FixedRule;
-  readonly ends: EndCuts;
-  readonly sliver: boolean;
-}
+  /** The trials of one turn, degrees. */
+  trialsAt(turnDeg: number): Trials {
+    const known =
+      this.trials.get(turnDeg) ??
+      new Trials(this.open.ground, this.fine, turnDeg, { bands: this.open.bands, jointMm: this.open.laid.jointMm });
+    this.trials.set(turnDeg, known);
+    return known;
+  }
 
-/** Every setout that advice about one has to weigh: all pairs of rules, and its own directions with each rule. */
-export function rivalSetouts({ x, y }: Pick<Candidate, 'x' | 'y'>): { readonly x: SettledAxis; readonly y: SettledAxis }[] {
-  const rules = FIXED_RULES.map((rule) => ({ rule }));
-  return [
-    ...rules.flatMap((a) => rules.map((b) => ({ x: a, y: b }))),
-    ...rules.map((a) => ({ x: a, y })),
-    ...rules.map((b) => ({ x, y: b })),
-  ];
-}
+  /** The turns that a choice leaves. */
+  turns(choice: SetoutChoice['turn'] = { rule: 'best' }): Turn[] {
+    return turnsOf(this.open.ground.edges, choice, this.open.mayTurn);
+  }
 
-/** Holds a setout against its rivals in each direction. `roles` are those of the edges it was laid to. */
-export function adviseSetout(place: Placer, chosen: Candidate, { edges }: Pick<LaidSetout, 'edges'>): SetoutAdvice {
-  const alongX = FIXED_RULES.map((rule) => place.weigh({ rule }, chosen.y));
-  const alongY = FIXED_RULES.map((rule) => place.weigh(chosen.x, { rule }));
-  const others = (axis: Axis, all: readonly Candidate[]): Candidate[] => all.filter((c) => c[axis].rule !== chosen[axis].rule);
-  const { x, y } = chooseSetout(place, BEST_SETOUT);
-  return {
-    proposed: { x, y },
-    options: { x: alongX.map((candidate) => optionOf(candidate, 'x')), y: alongY.map((candidate) => optionOf(candidate, 'y')) },
-    reasons: explainSetout(chosen, edges, { x: others('x', alongX), y: others('y', alongY) }, place),
-  };
-}
+  /** Weighs the repeat where two settled directions put it. */
+  weigh(x: SettledAxis, y: SettledAxis, turn: Turn): Candidate {
+    return this.candidateAt([this.originOn('x', x, turn.deg), this.originOn('y', y, turn.deg)], turn, { x, y });
+  }
 
-const optionOf = (candidate: Candidate, axis: Axis): SetoutOption => ({
-  rule: candidate[axis].rule as FixedRule,
-  ends: candidate.ends[axis],
-  sliver: candidate.sliver[axis],
-});
+  /** Weighs the repeat at a place of a frame; a direction that is not settled is named by a rule where one holds. */
+  candidateAt(at: Point, turn: Turn, { x, y }: Pick<SetoutChoice, 'x' | 'y'> = BEST_SETOUT): Candidate {
+    const trials = this.trialsAt(turn.deg);
+    const figures = keptFigures(trials.judge(at[0], at[1]));
+    const costs = costsOf(figures, this.open.ground.sides);
+    return {
+      x: x.rule === 'best' ? this.named('x', at, turn.deg) : x,
+      y: y.rule === 'best' ? this.named('y', at, turn.deg) : y,
+      turn: turn.choice,
+      turnDeg: turn.deg,
+      at,
+      origin: motion(turn.deg, [0, 0]).turn(at),
+      sides: this.open.ground.sides,
+      figures,
+      costs,
+      score: scoreOf(costs, this.weights),
+    };
+  }
 
-const rulesFor = (choice: AxisChoice): SettledAxis[] => (choice.rule === 'best' ? FIXED_RULES.map((rule) => ({ rule })) : [choice]);
-
-const best = (candidates: readonly Candidate[]): Candidate => candidates.reduce((a, b) => (b.score < a.score - 1e-9 ? b : a));
-
-/** A placer for one field. */
-export function candidatePlacer({ ground, laid, place }: OpenField): Placer {
-  const weighed = new Map<string, Candidate>();
-  const { repeat } = laid;
-  const { limits, sides } = ground;
-  const gapMm = laid.jointMm * turnedStretch(repeat);
-  const originOn = (axis: Axis, choice: SettledAxis): number =>
-    settledOrigin(choice, firstPieceSpan(repeat, axis), spanOf(limits, axis), gapMm);
-  const lay = ({ origin }: { readonly origin: Point }): LaidSetout => {
-    const fields = place({ origin, turnDeg: 0 });
+  /** Lays a setout. */
+  lay({ origin, turnDeg }: Pick<Candidate, 'origin' | 'turnDeg'>): LaidSetout {
+    const { ground } = this.open;
+    const fields = this.open.place({ origin, turnDeg });
     const layouts = fields.map(({ layout }) => layout);
     return { fields, edges: summariseEdges(ground.edges, layouts), beside: summariseEdges(ground.beside, layouts) };
-  };
-  const weigh = (x: SettledAxis, y: SettledAxis): Candidate => {
-    const origin: Point = [originOn('x', x), originOn('y', y)];
-    const { fields, edges, beside } = lay({ origin });
-    const layouts = fields.map(({ layout }) => layout);
-    return {
-      x,
-      y,
-      origin,
-      sides,
-      ends: { x: endCuts(edges, sides, 'x', x), y: endCuts(edges, sides, 'y', y) },
-      sliver: { x: leavesSliver(edges, sides, 'x'), y: leavesSliver(edges, sides, 'y') },
-      score: scoreSetout(edges, beside, layouts, sides),
+  }
+
+  /** The same setout weighed by what it lays. */
+  weighLaid(candidate: Candidate, { fields, edges, beside }: LaidSetout): Candidate {
+    const figures = laidFigures(candidate.figures, { edges, beside, layouts: fields.map(({ layout }) => layout) });
+    const costs = costsOf(figures, candidate.sides);
+    return { ...candidate, figures, costs, score: scoreOf(costs, this.weights) };
+  }
+
+  /** Where a full piece starts in each direction, from the low limit of the field, mm. */
+  startsMm({ at, turnDeg }: Pick<Candidate, 'at' | 'turnDeg'>): Point {
+    const limits = limitsInFrame(this.open.ground, turnDeg);
+    const { repeat } = this.open.laid;
+    return [at[0] + firstPieceSpan(repeat, 'x').low - limits.minX, at[1] + firstPieceSpan(repeat, 'y').low - limits.minY];
+  }
+
+  /** Where a direction that is settled puts the origin, in the frame, mm. */
+  originOn(axis: Axis, choice: SettledAxis, turnDeg: number): number {
+    const { repeat, jointMm } = this.open.laid;
+    const limits = spanOf(limitsInFrame(this.open.ground, turnDeg), axis);
+    return settledOrigin(choice, firstPieceSpan(repeat, axis), limits, jointMm * turnedStretch(repeat));
+  }
+
+  /** The places that a direction may take; null for any. */
+  rangeOn(axis: Axis, choice: AxisChoice, turnDeg: number): number[] | null {
+    if (choice.rule !== 'best') return [this.originOn(axis, choice, turnDeg)];
+    const piece = firstPieceSpan(this.open.laid.repeat, axis);
+    const limits = spanOf(limitsInFrame(this.open.ground, turnDeg), axis);
+    if (!isOnePiece(limits, piece)) return null;
+    return (['fullFromStart', 'fullFromEnd'] as const).map((rule) => originFor(rule, piece, limits, 0));
+  }
+
+  /** The same place by a translate of the repeat, near the corner of the limits, so that one setout has one name. */
+  home([x, y]: Point, turnDeg: number, choice: Pick<SetoutChoice, 'x' | 'y'> = BEST_SETOUT): Point {
+    const { repeat } = this.open.laid;
+    const { fine } = this;
+    const limits = limitsInFrame(this.open.ground, turnDeg);
+    const low: Point = [limits.minX - firstPieceSpan(repeat, 'x').low, limits.minY - firstPieceSpan(repeat, 'y').low];
+    const into = (axis: Axis, mm: number): number => {
+      const period = periodOf(fine, axis);
+      return choice[axis].rule !== 'best' || period === null ? mm : mm - period * Math.floor(mm / period + 1e-9);
     };
-  };
-  return {
-    weigh: (x, y) => {
-      const key = JSON.stringify([x, y]);
-      const known = weighed.get(key) ?? weigh(x, y);
-      weighed.set(key, known);
-      return known;
-    },
-    lay,
-    limits,
-    unit: unitOf(repeat),
-    ofBlocks: repeat.unit !== undefined,
-  };
+    const isFree = choice.x.rule === 'best' && choice.y.rule === 'best';
+    const [dx, dy] = isFree ? normaliseOffset(fine, [x - low[0], y - low[1]]) : [into('x', x - low[0]), into('y', y - low[1])];
+    return [dx + low[0], dy + low[1]];
+  }
+
+  /** A direction of a place, by the rule that holds there. */
+  private named(axis: Axis, at: Point, turnDeg: number): SettledAxis {
+    const { repeat } = this.open.laid;
+    const k = axis === 'x' ? 0 : 1;
+    for (const rule of FIXED_RULES) {
+      const off = this.originOn(axis, { rule }, turnDeg) - at[k];
+      if (isSamePlace(repeat, axis === 'x' ? [off, 0] : [0, off])) return { rule };
+    }
+    const limits = spanOf(limitsInFrame(this.open.ground, turnDeg), axis);
+    return { rule: 'free', offsetMm: tidied(at[k] + firstPieceSpan(repeat, axis).low - limits.low) };
+  }
+}
+
+/** Offsets are kept to a ten-thousandth of a millimetre. */
+const tidied = (mm: number): number => Math.round(mm * 1e4) / 1e4;
+
+/** Whether a move brings a repeat onto itself. */
+function isSamePlace(repeat: Repeat, moved: Point): boolean {
+  const [x, y] = normaliseOffset(repeat, [moved[0] + SAME_MM / 2, moved[1] + SAME_MM / 2]);
+  return Math.abs(x - SAME_MM / 2) < SAME_MM && Math.abs(y - SAME_MM / 2) < SAME_MM;
+}
+
+/**
+ * Sets a field out as chosen; what is left to the product is searched for, a step at a time. Every turn that is left
+ * open is tried coarsely, and the best places of all turns are looked round.
+ */
+export function* choosing(placer: Placer, choice: SetoutChoice, effort: Effort): Generator<number, Candidate> {
+  const turns = placer.turns(choice.turn);
+  const coarse = { trials: Math.max(LEAST_TRIALS, Math.ceil(effort.trials / turns.length)), refined: 0 };
+  const searches = turns.map((turn) => {
+    const range: Range = { x: placer.rangeOn('x', choice.x, turn.deg), y: placer.rangeOn('y', choice.y, turn.deg) };
+    return { turn, search: new OffsetSearch(placer.trialsAt(turn.deg), range, placer.weights) };
+  });
+  const starts: { readonly turn: Turn; readonly search: OffsetSearch; readonly place: Place }[] = [];
+  for (const { turn, search } of searches) {
+    const places = yield* search.coarse(coarse.trials);
+    starts.push(...search.apart(places, effort.refined).map((place) => ({ turn, search, place })));
+  }
+  starts.sort((a, b) => a.place.score - b.place.score);
+  let best = starts[0];
+  for (const start of starts.slice(0, effort.refined)) {
+    // What starts far behind seldom overtakes.
+    if (start.place.score > best.place.score + FAR_BEHIND * Math.abs(best.place.score)) break;
+    const place = start.search.refine(start.place);
+    yield start.search.tried;
+    if (place.score < best.place.score - 1e-9) best = { ...start, place };
+  }
+  return placer.candidateAt(placer.home(best.place.at, best.turn.deg, choice), best.turn, choice);
+}
+
+/** A place this far behind the best is not looked round, as a share of its score. */
+const FAR_BEHIND = 0.15;
+
+/** So many trials are the least that a turn is worth. */
+const LEAST_TRIALS = 120;
+
+/** Sets a field out as chosen, with as much search as belongs to a plan. */
+export function chooseSetout(placer: Placer, choice: SetoutChoice): Candidate {
+  const steps = choosing(placer, choice, QUICK);
+  for (;;) {
+    const step = steps.next();
+    if (step.done) return step.value;
+  }
 }
 
 /** How much wider than the joint the gap between two neighbours is along a wall, once the pattern is turned. */

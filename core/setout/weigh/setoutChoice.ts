@@ -23,14 +23,25 @@ export const FIXED_RULES = ['pieceCentred', 'jointCentred', 'fullFromStart', 'fu
 /** One of the rules that need no figure. */
 export type FixedRule = (typeof FIXED_RULES)[number];
 
+/** Which way the setout lies: as the surface is drawn, square to one of its edges, or at half a right angle to it. */
+export const turnChoiceSchema = z.discriminatedUnion('rule', [
+  z.strictObject({ rule: z.literal('best') }).describe('Square to the edge that gives the best setout'),
+  z.strictObject({ rule: z.literal('asDrawn') }).describe('Level, as the surface is drawn'),
+  z.strictObject({ rule: z.literal('edge'), edge: z.string().max(80), diagonal: z.boolean().default(false) }),
+]);
+
+/** The turn of a setout. */
+export type TurnChoice = z.infer<typeof turnChoiceSchema>;
+
 /** How a setout is fixed: left to right (x) and bottom to top (y). */
 export const setoutChoiceSchema = z.strictObject({
   x: axisChoiceSchema.default({ rule: 'best' }),
   y: axisChoiceSchema.default({ rule: 'best' }),
+  turn: turnChoiceSchema.optional().describe('The best where left out'),
 });
 
 /** The choice for both directions. */
 export type SetoutChoice = z.infer<typeof setoutChoiceSchema>;
 
-/** Leave both directions to the product. */
+/** Leave both directions and the turn to the product. */
 export const BEST_SETOUT: SetoutChoice = { x: { rule: 'best' }, y: { rule: 'best' } };

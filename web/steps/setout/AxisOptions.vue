@@ -3,7 +3,7 @@ import { computed, useId } from 'vue';
 import { describeEnds, ruleName } from '@azulejo/core/messages/en/reasons';
 import type { Surface } from '@azulejo/core/job/job';
 import type { SurfacePlan } from '@azulejo/core/planning/planned';
-import { firstPieceSpan, spanOf, type Axis } from '@azulejo/core/setout/weigh/axisPlacement';
+import type { Axis } from '@azulejo/core/setout/weigh/axisPlacement';
 import LengthField from '../../fields/LengthField.vue';
 import { useJobStore } from '../../stores/jobStore.ts';
 import type { SetoutMoves } from './useSetoutMoves.ts';
@@ -21,20 +21,13 @@ const rows = computed(() =>
     sliver,
     name: ruleName(rule, props.axis),
     ends: describeEnds(ends, props.axis, tape.value),
-    proposed: props.plan.advice.proposed[props.axis].rule === rule,
+    proposed: props.plan.advice.best[props.axis].rule === rule,
     inForce: props.plan.choice[props.axis].rule === rule,
   })),
 );
 
 /** Where a full piece starts now, from the left or bottom limit, mm. */
-const offsetMm = computed(() => {
-  const { layout, traced } = props.plan;
-  return (
-    layout.placement.origin[props.axis === 'x' ? 0 : 1] +
-    firstPieceSpan(layout.repeat, props.axis).low -
-    spanOf(traced.limits, props.axis).low
-  );
-});
+const offsetMm = computed(() => props.plan.choice.startsMm[props.axis === 'x' ? 0 : 1]);
 
 function placeByHand(mm: number) {
   return jobs.change('Place setout', (draft) => {
@@ -49,7 +42,7 @@ function placeByHand(mm: number) {
     <legend>{{ axis === 'x' ? 'Left to right' : 'Bottom to top' }}</legend>
     <label class="row best" :class="{ on: chosen === 'best' }">
       <input type="radio" :name="id" :checked="chosen === 'best'" @change="moves.setRule(axis, { rule: 'best' })" />
-      <span class="name">Best of these</span>
+      <span class="name">Best of all starts</span>
     </label>
     <label v-for="row in rows" :key="row.rule" class="row" :class="{ on: chosen === row.rule, force: row.inForce }">
       <input type="radio" :name="id" :checked="chosen === row.rule" @change="moves.setRule(axis, { rule: row.rule })" />

@@ -13,9 +13,8 @@ const props = defineProps<{ surface: Surface; plan: SurfacePlan; moves: SetoutMo
 const tape = useTape();
 
 const fixtures = computed(() => {
-  const { traced, beside, layout } = props.plan;
   const groups = new Map<string, { name: string; sides: BesideFixture[] }>();
-  for (const side of besideFixtures(traced, beside, layout.repeat)) {
+  for (const side of besideFixtures(props.plan)) {
     const group = groups.get(side.fixtureId) ?? { name: side.name, sides: [] };
     group.sides.push(side);
     groups.set(side.fixtureId, group);

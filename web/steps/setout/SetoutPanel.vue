@@ -1,42 +1,53 @@
 <script setup lang="ts">
 import Button from 'primevue/button';
-import { computed } from 'vue';
-import type { Surface } from '@azulejo/core/job/job';
-import { describeLine, describeSlant } from '@azulejo/core/messages/en/lines';
-import { describeReason } from '@azulejo/core/messages/en/reasons';
+import { computed, toRef } from 'vue';
+import type { Job, Surface } from '@azulejo/core/job/job';
+import { describeBehind, describeReasons, schoolName } from '@azulejo/core/messages/en/reasons';
+import { thingNamesOf } from '@azulejo/core/messages/thingNames';
 import type { SurfacePlan } from '@azulejo/core/planning/planned';
-import { useBoardStore } from '../../stores/boardStore.ts';
-import { edgeTitle } from '../edgeTitle.ts';
+import { schoolOf } from '@azulejo/core/setout/search/schools';
+import PartTabs from '../../fields/PartTabs.vue';
+import { useTape } from '../../fields/useTape.ts';
+import { SETOUT_PARTS, useBoardStore } from '../../stores/boardStore.ts';
+import { useComparison } from '../../workers/useComparison.ts';
 import AxisOptions from './AxisOptions.vue';
 import BesideFixtures from './BesideFixtures.vue';
+import WhatCounts from './counts/WhatCounts.vue';
 import EndCutCompass from './EndCutCompass.vue';
+import LineList from './LineList.vue';
+import StartList from './starts/StartList.vue';
+import TurnField from './TurnField.vue';
 import type { SetoutMoves } from './useSetoutMoves.ts';
-import { useTape } from '../../fields/useTape.ts';
 
-const props = defineProps<{ surface: Surface; plan: SurfacePlan | null; moves: SetoutMoves }>();
+const props = defineProps<{ job: Job; surface: Surface; plan: SurfacePlan | null; moves: SetoutMoves }>();
 const tape = useTape();
 const board = useBoardStore();
-const nameOf = (edge: string): string => (props.plan ? edgeTitle(props.plan, edge) : edge);
+const comparison = useComparison(toRef(props, 'job'), toRef(props, 'surface'));
 const isBest = computed(() => props.surface.setout.x.rule === 'best' && props.surface.setout.y.rule === 'best');
-const reasons = computed(() => props.plan?.advice.reasons.map((reason) => describeReason(reason, tape.value)) ?? []);
+const names = computed(() => (props.plan ? thingNamesOf(props.plan.traced) : { edges: {}, fixtures: {} }));
+const reasons = computed(() => (props.plan ? describeReasons(props.plan.advice.reasons, names.value, tape.value) : []));
+const behind = computed(() => (props.plan ? describeBehind(props.plan.advice.reasons, names.value, tape.value) : null));
+const school = computed(() => (props.plan ? schoolName(schoolOf(props.plan.advice.chosen)) : ''));
 </script>
 
 <template>
   <template v-if="plan">
     <EndCutCompass :plan="plan" :chosen="board.chosenEdge" @choose="board.chosenEdge = $event" />
     <section class="reasons" aria-live="polite">
+      <b>{{ school }}</b>
       <p v-for="reason in reasons" :key="reason">{{ reason }}</p>
+      <p v-if="behind" class="behind">{{ behind }}</p>
     </section>
-    <Button v-if="!isBest" label="Take the best both ways (B)" severity="secondary" outlined @click="moves.best" />
-    <AxisOptions v-for="axis in ['x', 'y'] as const" :key="axis" :axis="axis" :surface="surface" :plan="plan" :moves="moves" />
-    <BesideFixtures :surface="surface" :plan="plan" :moves="moves" />
-    <section class="stack">
-      <h2>Lines to strike</h2>
-      <ul class="lines">
-        <li v-for="line in plan.lines" :key="`${line.axis}${line.course}`">{{ describeLine(line, tape) }}</li>
-        <li v-for="line in plan.slants" :key="line.deg">{{ describeSlant(line, nameOf, tape) }}</li>
-      </ul>
-    </section>
+    <Button v-if="!isBest" label="Take the best of all starts (B)" severity="secondary" outlined @click="moves.best" />
+    <PartTabs v-model="board.setoutPart" :parts="SETOUT_PARTS" label="Parts of setting out" />
+    <StartList v-if="board.setoutPart === 'starts'" :job="job" :surface="surface" :plan="plan" :comparison="comparison" :moves="moves" />
+    <template v-else-if="board.setoutPart === 'rules'">
+      <TurnField :surface="surface" :plan="plan" :moves="moves" />
+      <AxisOptions v-for="axis in ['x', 'y'] as const" :key="axis" :axis="axis" :surface="surface" :plan="plan" :moves="moves" />
+      <BesideFixtures :surface="surface" :plan="plan" :moves="moves" />
+    </template>
+    <WhatCounts v-else-if="board.setoutPart === 'counts'" :job="job" :surface="surface" :plan="plan" />
+    <LineList v-else :plan="plan" />
   </template>
   <p v-else class="soft" role="status">Setting out</p>
 </template>
@@ -44,27 +55,11 @@ const reasons = computed(() => props.plan?.advice.reasons.map((reason) => descri
 <style scoped>
 .reasons {
   display: grid;
-  gap: 0.5rem;
+  gap: 0.3rem;
   border-left: 4px solid var(--cobalt);
   padding-left: 0.8rem;
 }
-.lines {
-  margin: 0;
-  padding: 0;
-  list-style: none;
-  display: grid;
-  gap: 0.45rem;
-}
-.lines li {
-  padding-left: 1.6rem;
-  position: relative;
-}
-.lines li::before {
-  content: '';
-  position: absolute;
-  left: 0;
-  top: 0.7em;
-  width: 1.1rem;
-  border-top: 2.5px dashed var(--chalk);
+.behind {
+  color: var(--warn);
 }
 </style>

@@ -1,10 +1,11 @@
 import type { Ref } from 'vue';
 import type { Surface } from '@azulejo/core/job/job';
 import type { Drawing } from '@azulejo/core/planning/planned';
-import type { Point } from '@azulejo/core/geometry/point';
-import { firstPieceSpan, spanOf, type Axis } from '@azulejo/core/setout/weigh/axisPlacement';
+import { motion, type Point } from '@azulejo/core/geometry/point';
+import type { Axis } from '@azulejo/core/setout/weigh/axisPlacement';
 import { normaliseOffset } from '@azulejo/core/setout/weigh/normaliseOffset';
-import type { AxisChoice, SetoutChoice } from '@azulejo/core/setout/weigh/setoutChoice';
+import { BEST_SETOUT, type AxisChoice, type SetoutChoice, type TurnChoice } from '@azulejo/core/setout/weigh/setoutChoice';
+import type { SetoutChange } from '@azulejo/core/planning/compareSetouts';
 import type { Tape } from '@azulejo/core/units/tape';
 import { useBoardStore } from '../../stores/boardStore.ts';
 import { useJobStore } from '../../stores/jobStore.ts';
@@ -32,17 +33,19 @@ export function useSetoutMoves(surface: Ref<Surface | null>, drawing: Ref<Drawin
     const now = board.preview ?? null;
     if (now?.x.rule === 'free' && now.y.rule === 'free') return [now.x.offsetMm, now.y.offsetMm];
     if (!drawing.value) return null;
-    const { layout, traced } = drawing.value;
-    const at = (axis: Axis): number =>
-      layout.placement.origin[axis === 'x' ? 0 : 1] + firstPieceSpan(layout.repeat, axis).low - spanOf(traced.limits, axis).low;
-    return [at('x'), at('y')];
+    return drawing.value.choice.startsMm;
   }
 
-  const free = ([x, y]: Point): SetoutChoice => ({ x: { rule: 'free', offsetMm: x }, y: { rule: 'free', offsetMm: y } });
+  const free = ([x, y]: Point): SetoutChoice => ({
+    x: { rule: 'free', offsetMm: x },
+    y: { rule: 'free', offsetMm: y },
+    turn: drawing.value?.choice.turn ?? { rule: 'best' },
+  });
 
-  /** Moves the tiles while a hand drags them, mm. */
-  function moveBy([x, y]: Point): void {
+  /** Moves the tiles while a hand drags them, mm on the surface. */
+  function moveBy(by: Point): void {
     const now = offsets();
+    const [x, y] = motion(drawing.value?.choice.turnDeg ?? 0, [0, 0]).unturn(by);
     if (now) board.preview = free([now[0] + x, now[1] + y]);
   }
 
@@ -65,7 +68,7 @@ export function useSetoutMoves(surface: Ref<Surface | null>, drawing: Ref<Drawin
     const { setout } = surface.value ?? {};
     const keep = (axis: Axis): AxisChoice =>
       setout && setout[axis].rule !== 'best' ? setout[axis] : (drawing.value?.choice[axis] ?? { rule: 'best' });
-    return { x: keep('x'), y: keep('y') };
+    return { x: keep('x'), y: keep('y'), turn: setout?.turn ?? drawing.value?.choice.turn ?? { rule: 'best' } };
   }
 
   const setRule = (axis: Axis, choice: AxisChoice): void => {
@@ -77,11 +80,23 @@ export function useSetoutMoves(surface: Ref<Surface | null>, drawing: Ref<Drawin
     return [toTapeStep(a, tape.value), toTapeStep(b, tape.value)];
   };
 
+  /** Lays a start that was compared, with the joint and the pattern that belong to it. */
+  function take({ setout, jointMm, pattern }: SetoutChange): void {
+    const id = surface.value?.id;
+    jobs.change('Lay a start', (draft) => {
+      const target = draft.surfaces.find((other) => other.id === id);
+      if (target) Object.assign(target, JSON.parse(JSON.stringify({ setout, jointMm, pattern })));
+    });
+    board.preview = null;
+  }
+
   return {
+    take,
     moveBy,
     drop,
     nudge,
     setRule,
-    best: () => commit('Best setout', { x: { rule: 'best' }, y: { rule: 'best' } }),
+    best: () => commit('Best setout', BEST_SETOUT),
+    turn: (turn: TurnChoice) => commit('Turn of the setout', { ...(surface.value?.setout ?? BEST_SETOUT), turn }),
   };
 }

@@ -1,8 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
-import { largestTriangle, readThirdSide } from '@azulejo/core/surface/squareTriangle';
+import { handyPart, largestTriangle, readThirdSide } from '@azulejo/core/surface/squareTriangle';
 import { formatLength, formatLengthWithUnit } from '@azulejo/core/units/formatLength';
-import { MM_PER_INCH } from '@azulejo/core/units/tape';
 import LengthField from '../../../fields/LengthField.vue';
 import { useTape } from '../../../fields/useTape.ts';
 
@@ -12,7 +11,7 @@ const tape = useTape();
 /** No room was ever built so far off square by its corner: the marks were mixed up, degrees. */
 const FAR_OFF_DEG = 20;
 const acrossMm = ref<number | null>(null);
-const triangle = computed(() => largestTriangle(props.firstMm, props.secondMm, tape.value.system === 'metric' ? 100 : 6 * MM_PER_INCH));
+const triangle = computed(() => largestTriangle(props.firstMm, props.secondMm, handyPart(tape.value)));
 const reading = computed(() =>
   triangle.value && acrossMm.value !== null ? readThirdSide(triangle.value, acrossMm.value, props.secondMm) : null,
 );

@@ -1,0 +1,173 @@
+import type { Surface } from '../job/job.ts';
+import { misfitOf, type Pattern } from '../pattern/registry.ts';
+import { moduleOf } from '../pattern/laying.ts';
+import { searchOffsets, THOROUGH } from '../setout/search/searchOffsets.ts';
+import { fewAndDifferent } from '../setout/search/fewAndDifferent.ts';
+import { ONLY_THE_START } from '../setout/search/allowed.ts';
+import type { Turn } from '../setout/search/turns.ts';
+import type { Candidate, LaidSetout } from '../setout/weigh/candidate.ts';
+import { Placer } from '../setout/weigh/chooseSetout.ts';
+import type { SetoutChoice } from '../setout/weigh/setoutChoice.ts';
+import { explainSetout, type Reasons } from '../setout/weigh/explainSetout.ts';
+import { weightsOf } from '../setout/weigh/ways.ts';
+import { openSurface } from '../setout/fields/openSurface.ts';
+import { handyPart } from '../surface/squareTriangle.ts';
+import { traceSurface } from '../surface/traceSurface.ts';
+import { drawingOf, prepareSurface } from './drawSurface.ts';
+import { finishSteps } from './planSurfaceLayout.ts';
+import type { PlanRules, SurfacePlan } from './planned.ts';
+import { shareOut } from './shareOut.ts';
+
+/** What choosing a setout changes of its surface. */
+export interface SetoutChange {
+  readonly setout: SetoutChoice;
+  readonly jointMm: number;
+  readonly pattern: Pattern;
+}
+
+/** A setout that was found, with what it lays and what choosing it changes. */
+export interface ComparedSetout {
+  readonly candidate: Candidate;
+  readonly laid: LaidSetout;
+  readonly change: SetoutChange;
+  /** Why: the best against the next, every other against the best. */
+  readonly reasons: Reasons;
+}
+
+/** How far a comparison has come: the share that is done, the trials made, and the best so far. */
+export interface ComparisonProgress {
+  readonly share: number;
+  readonly trials: number;
+  readonly best: Candidate | null;
+}
+
+/** So many are laid out and weighed again by what they lay. */
+const MOST_LAID = 100;
+
+/** So many are shown. */
+const MOST_SHOWN = 6;
+
+/** Joints of a range are tried at every so many mm. */
+const JOINT_STEP_MM = 0.5;
+
+interface Found {
+  readonly candidate: Candidate;
+  readonly placer: Placer;
+  readonly change: Omit<SetoutChange, 'setout'>;
+}
+
+/** Searches setouts of a surface over all that is allowed, and keeps a few that differ in kind, the best first; a step at a time. */
+export function* compareSetouts(
+  rules: Pick<PlanRules, 'products' | 'way'>,
+  surface: Surface,
+): Generator<ComparisonProgress, ComparedSetout[]> {
+  const traced = traceSurface(surface.measured);
+  const variants = variantsOf(rules, surface);
+  const found: Found[] = [];
+  let trials = 0;
+  const best = (): Candidate | null =>
+    found.reduce<Candidate | null>((a, { candidate }) => (a && a.score <= candidate.score ? a : candidate), null);
+  for (const [k, change] of variants.entries()) {
+    const placer = new Placer(openSurface({ ...surface, ...change }, traced, rules.products), weightsOf(rules.way));
+    const turns = turnsToTry(placer, surface);
+    for (const [t, turn] of turns.entries()) {
+      const steps = searchOffsets(placer.trialsAt(turn.deg), rangeOf(placer, turn), placer.weights, {
+        trials: Math.ceil(THOROUGH.trials / (turns.length * variants.length)),
+        refined: Math.max(3, Math.ceil(THOROUGH.refined / (turns.length * variants.length))),
+      });
+      for (let step = steps.next(); ; step = steps.next()) {
+        if (step.done) {
+          for (const { at } of step.value.slice(0, MOST_LAID))
+            found.push({ candidate: placer.candidateAt(placer.home(at, turn.deg), turn), placer, change });
+          break;
+        }
+        yield { share: (0.7 * (k + (t + 0.5) / turns.length)) / variants.length, trials: trials + step.value, best: best() };
+      }
+      trials += THOROUGH.trials;
+    }
+  }
+  found.sort((a, b) => a.candidate.score - b.candidate.score);
+  const laid: (Omit<ComparedSetout, 'reasons'> & { readonly index: number })[] = [];
+  const different = fewAndDifferent(found, ({ candidate, change }) => ({ candidate, kind: JSON.stringify(change) }), MOST_LAID / 4);
+  for (const [index, { candidate, placer, change }] of different.entries()) {
+    const own = placer.lay(candidate);
+    const weighed = placer.weighLaid(candidate, own);
+    const { x, y, turn } = weighed;
+    laid.push({ index, candidate: weighed, laid: own, change: { ...change, setout: { x, y, turn } } });
+    yield { share: 0.7 + (0.3 * index) / different.length, trials, best: best() };
+  }
+  laid.sort((a, b) => a.candidate.score - b.candidate.score || a.index - b.index);
+  const shown = fewAndDifferent(
+    laid,
+    ({ candidate, change }) => ({ candidate, kind: `${change.jointMm} ${JSON.stringify(change.pattern)}` }),
+    MOST_SHOWN,
+  );
+  return shown.map(({ candidate, laid: own, change }, k) => {
+    const rival = k === 0 ? shown.at(1) : shown[0];
+    return {
+      candidate,
+      laid: own,
+      change,
+      reasons: explainSetout(candidate, rival ? [rival.candidate] : [], weightsOf(rules.way), k === 0),
+    };
+  });
+}
+
+/** The same at once. */
+export function candidatesOf(rules: Pick<PlanRules, 'products' | 'way'>, surface: Surface): ComparedSetout[] {
+  const steps = compareSetouts(rules, surface);
+  for (;;) {
+    const step = steps.next();
+    if (step.done) return step.value;
+  }
+}
+
+const rangeOf = (placer: Placer, turn: Turn) => ({
+  x: placer.rangeOn('x', { rule: 'best' }, turn.deg),
+  y: placer.rangeOn('y', { rule: 'best' }, turn.deg),
+});
+
+function turnsToTry(placer: Placer, { allowed = ONLY_THE_START }: Surface): Turn[] {
+  const turns = placer.turns({ rule: 'best' });
+  if (!allowed.diagonal || !placer.open.mayTurn) return turns;
+  const { ground } = placer.open;
+  const first = ground.sides.bottom ?? ground.edges[0]?.id;
+  const diagonal = turns.flatMap(({ choice }): Turn[] =>
+    placer.turns({ rule: 'edge', edge: choice.rule === 'edge' ? choice.edge : first, diagonal: true }),
+  );
+  return [...turns, ...diagonal];
+}
+
+/** Every way to lay the surface that is allowed, the chosen one first. */
+function variantsOf({ products }: Pick<PlanRules, 'products'>, surface: Surface): Omit<SetoutChange, 'setout'>[] {
+  const { allowed = ONLY_THE_START, pattern, jointMm } = surface;
+  const patterns: Pattern[] = [pattern];
+  if (allowed.otherWay && 'lay' in pattern) patterns.push({ ...pattern, lay: pattern.lay === 'lying' ? 'upright' : 'lying' } as Pattern);
+  const shared = patterns.flatMap((own): Pattern[] =>
+    own.kind === 'runningBond'
+      ? [own, ...allowed.shares.filter((offset) => offset !== own.offset).map((offset) => ({ ...own, offset }))]
+      : [own],
+  );
+  const joints = [jointMm, ...jointsOf(allowed.jointMm).filter((mm) => mm !== jointMm)];
+  return shared
+    .flatMap((own) => joints.map((mm) => ({ pattern: own, jointMm: mm })))
+    .filter((change) => misfitOf(change.pattern, moduleOf({ ...surface, ...change }, products)) === null);
+}
+
+function jointsOf(range: readonly [number, number] | null): number[] {
+  if (range === null) return [];
+  const [low, high] = range;
+  const steps = Math.min(12, Math.floor((high - low) / JOINT_STEP_MM + 1e-9));
+  return [...Array.from({ length: steps + 1 }, (_, k) => low + k * ((high - low) / Math.max(1, steps)))];
+}
+
+/** The whole plan of a surface in a setout that was compared, so that what it takes can be told. */
+export function planCompared(rules: PlanRules, surface: Surface, { candidate, change, reasons }: ComparedSetout): SurfacePlan {
+  const changed = { ...surface, ...change };
+  const drawing = drawingOf(changed, prepareSurface(rules, changed), handyPart(surface.tape ?? rules.tape), candidate);
+  const steps = finishSteps(rules, changed, drawing, { chosen: candidate, best: candidate, reasons, options: { x: [], y: [] } });
+  for (;;) {
+    const step = steps.next();
+    if (step.done) return shareOut(rules, [step.value])[0];
+  }
+}

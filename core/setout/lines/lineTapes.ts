@@ -1,0 +1,99 @@
+import { cross, distance, dot, quarterTurn, subtract, unit, type Point } from '../../geometry/point.ts';
+import type { Ring } from '../../geometry/ring.ts';
+import type { Edge } from '../../surface/edge.ts';
+import type { Traced } from '../../surface/traceSurface.ts';
+
+/** A tape measure that puts one end of a line in its place. */
+export type LineTape =
+  /** Square to the line, from something that stands there: an edge, or a fixture. */
+  | {
+      readonly by: 'square';
+      readonly from: 'edge' | 'fixture';
+      readonly id: string;
+      readonly mm: number;
+      readonly at: Point;
+      readonly foot: Point;
+    }
+  /** A mark on the edge that the line meets: so far along it from its corner with the one before. */
+  | { readonly by: 'along'; readonly edge: string; readonly fromEdge: string; readonly mm: number; readonly at: Point };
+
+/** Where a line meets an edge. */
+export interface Meeting {
+  readonly edge: string;
+  /** The edge before it, at whose corner the tape is hooked; the same edge where it bends. */
+  readonly fromEdge: string;
+  readonly mm: number;
+  readonly at: Point;
+}
+
+/** A tape held more slantwise than this to what it is hooked to tells nothing, as a sine. */
+const SQUARE_SINE = 0.09;
+
+/** A tape is held this far from the ends of a line, mm, or at a tenth of a short one. */
+const OFF_END_MM = 150;
+
+/** Where the line of an offset along its normal meets the edges, from its start to its end. */
+export function meetings(edges: readonly Edge[], way: Point, offset: number): Meeting[] {
+  const normal = quarterTurn(way);
+  const side = (p: Point): number => dot(p, normal) - offset;
+  return edges
+    .flatMap((edge, k): Meeting[] => {
+      const [a, b] = [side(edge.from), side(edge.to)];
+      if (a <= 0 === b <= 0 || Math.abs(cross(subtract(edge.to, edge.from), way)) < 1e-9) return [];
+      const share = a / (a - b);
+      const at: Point = [edge.from[0] + share * (edge.to[0] - edge.from[0]), edge.from[1] + share * (edge.to[1] - edge.from[1])];
+      const before = edges[(k + edges.length - 1) % edges.length];
+      return [{ edge: edge.id, fromEdge: before.id, mm: distance(edge.from, at), at }];
+    })
+    .sort((p, q) => dot(p.at, way) - dot(q.at, way));
+}
+
+/** The tapes at the two ends of a line: both from the same side where they can be, never from a wall that something hides. */
+export function tapesTo(surface: Traced, low: Meeting, high: Meeting): readonly [LineTape, LineTape] {
+  const way = unit(subtract(high.at, low.at));
+  const normal = quarterTurn(way);
+  const length = distance(low.at, high.at);
+  const inset = Math.min(OFF_END_MM, length / 10);
+  const places = [placeOn(low.at, way, inset), placeOn(high.at, way, -inset)] as const;
+  // From the left or the bottom first.
+  const back: Point = normal[0] > 1e-9 || (Math.abs(normal[0]) <= 1e-9 && normal[1] > 0) ? [-normal[0], -normal[1]] : normal;
+  const options = [back, [-back[0], -back[1]] as const].map((ray) => places.map((at) => castTape(surface, at, ray, way)));
+  const worth = (tapes: readonly (LineTape | null)[]): number => tapes.reduce((sum, tape) => sum + worthOf(tape, surface), 0);
+  const [first, other] = worth(options[1]) > worth(options[0]) ? [options[1], options[0]] : options;
+  const pick = (k: 0 | 1, meeting: Meeting): LineTape => first[k] ?? other[k] ?? { by: 'along', ...meeting };
+  return [pick(0, low), pick(1, high)];
+}
+
+const placeOn = (at: Point, way: Point, mm: number): Point => [at[0] + way[0] * mm, at[1] + way[1] * mm];
+
+/** An edge is better to measure from than a fixture, and one that can be reached better than one that is hidden. */
+function worthOf(tape: LineTape | null, { edges }: Traced): number {
+  if (tape?.by !== 'square') return 0;
+  if (tape.from === 'fixture') return 1;
+  const edge = edges.find(({ id }) => id === tape.id);
+  return edge?.role === 'hidden' ? 1 : edge?.isReveal ? 0.5 : 2;
+}
+
+/** What a tape meets first that is held square to the line; null where that is too slanting to be measured from. */
+function castTape({ edges, fixtures }: Traced, at: Point, ray: Point, way: Point): LineTape | null {
+  let best: { readonly mm: number; readonly from: 'edge' | 'fixture'; readonly id: string; readonly run: Point } | null = null;
+  const meet = (a: Point, b: Point, from: 'edge' | 'fixture', id: string): void => {
+    const run = subtract(b, a);
+    const det = cross(ray, run);
+    if (Math.abs(det) < 1e-9) return;
+    const to = subtract(a, at);
+    const mm = cross(to, run) / det;
+    const share = cross(to, ray) / det;
+    if (mm < 1 || share < -1e-9 || share > 1 + 1e-9 || (best && best.mm <= mm)) return;
+    best = { mm, from, id, run };
+  };
+  for (const edge of edges) meet(edge.from, edge.to, 'edge', edge.id);
+  for (const { fixture, ring } of fixtures) if (!fixture.tiledUnder) forSides(ring, (a, b) => meet(a, b, 'fixture', fixture.id));
+  const hit = best as { mm: number; from: 'edge' | 'fixture'; id: string; run: Point } | null;
+  if (!hit || Math.abs(cross(unit(hit.run), way)) > SQUARE_SINE) return null;
+  return { by: 'square', from: hit.from, id: hit.id, mm: hit.mm, at, foot: [at[0] + ray[0] * hit.mm, at[1] + ray[1] * hit.mm] };
+}
+
+function forSides(ring: Ring, visit: (a: Point, b: Point) => void): void {
+  ring.forEach((a, k) => visit(a, ring[(k + 1) % ring.length]));
+}

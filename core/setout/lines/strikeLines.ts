@@ -1,0 +1,163 @@
+import { dot, motion, type Point } from '../../geometry/point.ts';
+import { boxRing, type Ring } from '../../geometry/ring.ts';
+import { cellShift, unitOf, type Repeat } from '../../pattern/repeat.ts';
+import { largestTriangle, type SquareTriangle } from '../../surface/squareTriangle.ts';
+import type { Traced } from '../../surface/traceSurface.ts';
+import type { Layout } from '../place/layout.ts';
+import { meetings, tapesTo, type LineTape } from './lineTapes.ts';
+
+/** What a line is struck for: the first of its direction, the shifted course beside it, or to check every so many courses by. */
+export type LineUse = 'first' | 'second' | 'control';
+
+/** A line to strike, where the near sides of pieces come to lie. */
+export interface StruckLine {
+  readonly use: LineUse;
+  /** Whether courses run along it; otherwise it runs square to them, where pieces begin. */
+  readonly alongCourses: boolean;
+  /** Courses between it and the first line that way; 0 for that one. */
+  readonly courses: number;
+  /** How it runs, degrees from level, from 0 to under 180. */
+  readonly deg: number;
+  /** Where it meets the outline, mm. */
+  readonly ends: readonly [Point, Point];
+  /** A tape measure at each end. */
+  readonly tapes: readonly [LineTape, LineTape];
+}
+
+/** A check that the two first lines are square, from where they cross: legs along each, and across. */
+export interface SquareCheck extends SquareTriangle {
+  readonly at: Point;
+  /** The far ends of the legs. */
+  readonly ends: readonly [Point, Point];
+}
+
+/** All that is struck before the first tile is set. */
+export interface StruckLines {
+  readonly lines: readonly StruckLine[];
+  readonly square: SquareCheck | null;
+}
+
+/** A control line is struck at least so often, mm (trade practice: every four feet or so). */
+const CONTROL_MM = 1200;
+
+/** Less than so many courses apart a control line is no help. */
+const FEWEST_COURSES = 3;
+
+/**
+ * The lines nearest the middle of the field that pieces are laid to: one along the courses, one square to it, for a
+ * shifted course a second one, and control lines. `partMm` is what a handy triangle is made of: 100 mm or 6 in.
+ */
+export function strikeLines(layout: Layout, surface: Traced, partMm: number): StruckLines {
+  const { repeat } = layout;
+  const courseDeg = (repeat.turnedDeg ?? 0) + (isLaidUpright(repeat) ? 90 : 0);
+  const along = directionOf(layout, courseDeg + 90);
+  const across = directionOf(layout, courseDeg);
+  const shift = courseShift(repeat, across.ownNormal);
+  const first = lineAt(surface, across, { use: 'first', alongCourses: false, courses: 0 }, 0);
+  const second = shift === 0 ? null : lineAt(surface, across, { use: 'second', alongCourses: false, courses: 0 }, shift);
+  const level = lineAt(surface, along, { use: 'first', alongCourses: true, courses: 0 }, 0);
+  const every = Math.max(FEWEST_COURSES, Math.floor(CONTROL_MM / along.stepMm));
+  const controls = CONTROLS.map((k) =>
+    lineAt(surface, along, { use: 'control', alongCourses: true, courses: k * every }, k * every * along.stepMm),
+  );
+  const lines = [first, second, level, ...controls].filter((line) => line !== null);
+  return { lines, square: first && level ? squareCheck(first, level, partMm) : null };
+}
+
+/** Control lines are struck so many times that way from the first line, as far as the field goes. */
+const CONTROLS = [-4, -3, -2, -1, 1, 2, 3, 4];
+
+const isQuarter = (deg: number): boolean => Math.abs(deg / 90 - Math.round(deg / 90)) < 1e-6;
+
+/** Whether courses of the pattern ran up the drawing before it was turned. */
+function isLaidUpright({ upright, turnedDeg = 0 }: Repeat): boolean {
+  const quarterTurned = isQuarter(turnedDeg) && Math.round(turnedDeg / 90) % 2 !== 0;
+  return quarterTurned ? !upright : upright;
+}
+
+/** A direction that lines run in: on the surface and in the repeat, with how pieces repeat square to it. */
+interface Direction {
+  readonly way: Point;
+  readonly normal: Point;
+  /** Square to it in the repeat's own frame, to the right or up. */
+  readonly ownNormal: Point;
+  readonly stepMm: number;
+  readonly startMm: number;
+}
+
+/** The direction of lines whose normal is turned by some degrees in the repeat's own frame. */
+function directionOf({ repeat, placement }: Layout, normalDeg: number): Direction {
+  const [nx, ny] = motion(normalDeg, [0, 0]).turn([1, 0]);
+  const ownNormal: Point = nx > 1e-9 || (Math.abs(nx) <= 1e-9 && ny > 0) ? [nx, ny] : [-nx, -ny];
+  const normal = motion(placement.turnDeg, [0, 0]).turn(ownNormal);
+  const piece = isQuarter(normalDeg) ? boxRing(unitOf(repeat)) : repeat.pieces[0].ring;
+  const low = Math.min(...piece.map((p) => dot(p, ownNormal)));
+  return {
+    way: [normal[1], -normal[0]],
+    normal,
+    ownNormal,
+    stepMm: stepAlong(repeat, ownNormal),
+    startMm: dot(placement.origin, normal) + low,
+  };
+}
+
+/** From one line of pieces to the next along a direction, mm. */
+function stepAlong(repeat: Repeat, normal: Point): number {
+  const [a, b] = [cellShift(repeat, 1, 0), cellShift(repeat, 0, 1)].map((v) => Math.abs(dot(v, normal)));
+  const steps = [a, b / repeat.coursesPerCell, b].filter((mm) => mm > 1);
+  return steps.length === 0 ? 1 : a > 1 ? Math.min(a, ...(b > 1 ? [b] : [])) : Math.min(...steps);
+}
+
+/** How far the second course lies along the first, mm; 0 for straight joints. */
+function courseShift(repeat: Repeat, along: Point): number {
+  const startOf = (ring: Ring): number => Math.min(...ring.map((p) => dot(p, along)));
+  const second = repeat.pieces.find(({ course, part }) => course === 1 && part === null);
+  if (second) return startOf(second.ring) - startOf(repeat.pieces[0].ring);
+  return repeat.pieces.length === 1 ? dot(cellShift(repeat, 0, 1), along) : 0;
+}
+
+function lineAt(
+  surface: Traced,
+  { way, normal, stepMm, startMm }: Direction,
+  what: Pick<StruckLine, 'use' | 'alongCourses' | 'courses'>,
+  shiftMm: number,
+): StruckLine | null {
+  const { minX, minY, maxX, maxY } = surface.limits;
+  const middle = dot([(minX + maxX) / 2, (minY + maxY) / 2], normal);
+  const at = startMm + Math.round((middle - startMm) / stepMm) * stepMm + shiftMm;
+  // A control line at the very edge checks nothing.
+  const reach = surface.outline.map((p) => dot(p, normal));
+  if (what.use === 'control' && (at < Math.min(...reach) + 1.5 * stepMm || at > Math.max(...reach) - 1.5 * stepMm)) return null;
+  const met = meetings(surface.edges, way, at);
+  if (met.length < 2) return null;
+  const [low, high] = [met[0], met[met.length - 1]].sort((a, b) =>
+    Math.abs(way[0]) > Math.abs(way[1]) ? a.at[0] - b.at[0] : a.at[1] - b.at[1],
+  );
+  const deg = ((Math.atan2(way[1], way[0]) * 180) / Math.PI + 360) % 180;
+  return { ...what, deg: deg > 180 - 1e-9 ? 0 : deg, ends: [low.at, high.at], tapes: tapesTo(surface, low, high) };
+}
+
+/** Legs along the two first lines from where they cross, as long as they have room for. */
+function squareCheck(first: StruckLine, level: StruckLine, partMm: number): SquareCheck | null {
+  const at = crossingOf(first.ends, level.ends);
+  if (!at) return null;
+  const room = (line: StruckLine): { readonly mm: number; readonly end: Point } =>
+    line.ends.map((end) => ({ mm: Math.hypot(end[0] - at[0], end[1] - at[1]), end })).reduce((a, b) => (b.mm > a.mm ? b : a));
+  const [a, b] = [room(level), room(first)];
+  const triangle = largestTriangle(a.mm, b.mm, partMm);
+  if (!triangle) return null;
+  const leg = ({ mm, end }: { readonly mm: number; readonly end: Point }, length: number): Point => [
+    at[0] + ((end[0] - at[0]) / mm) * length,
+    at[1] + ((end[1] - at[1]) / mm) * length,
+  ];
+  return { ...triangle, at, ends: [leg(a, triangle.firstMm), leg(b, triangle.secondMm)] };
+}
+
+function crossingOf([a, b]: readonly [Point, Point], [c, d]: readonly [Point, Point]): Point | null {
+  const [rx, ry] = [b[0] - a[0], b[1] - a[1]];
+  const [sx, sy] = [d[0] - c[0], d[1] - c[1]];
+  const det = rx * sy - ry * sx;
+  if (Math.abs(det) < 1e-9) return null;
+  const t = ((c[0] - a[0]) * sy - (c[1] - a[1]) * sx) / det;
+  return [a[0] + t * rx, a[1] + t * ry];
+}

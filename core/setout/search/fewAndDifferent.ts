@@ -1,0 +1,37 @@
+import type { Candidate } from '../weigh/candidate.ts';
+import type { EdgeTally } from '../weigh/figures.ts';
+import { schoolOf } from './schools.ts';
+
+/** Ends that differ by less than this share of the piece look alike. */
+const ALIKE_SHARE = 0.12;
+
+/** Whether an edge comes out otherwise: full against cut, or with pieces that look another size. */
+function looksOther(a: EdgeTally, b: EdgeTally): boolean {
+  if (a.owner.kind !== 'edge' || a.owner.isReveal) return false;
+  if (a.cutMm < 1 !== b.cutMm < 1) return true;
+  const size = Math.max(a.widestMm, b.widestMm, 50);
+  return (
+    a.cutMm >= 1 && (Math.abs(a.thinnestMm - b.thinnestMm) > ALIKE_SHARE * size || Math.abs(a.widestMm - b.widestMm) > ALIKE_SHARE * size)
+  );
+}
+
+/** Whether two setouts differ so that one would want to see both. */
+export function differInKind(a: Candidate, b: Candidate): boolean {
+  if (Math.abs(a.turnDeg - b.turnDeg) > 0.05 || schoolOf(a) !== schoolOf(b)) return true;
+  return a.figures.edges.some((tally, k) => looksOther(tally, b.figures.edges[k]));
+}
+
+/** The best few of a list, the best first, of which no two are alike in kind. The list is in order. */
+export function fewAndDifferent<T>(
+  ranked: readonly T[],
+  of: (one: T) => { readonly candidate: Candidate; readonly kind: string },
+  most: number,
+): T[] {
+  const kept: { readonly one: T; readonly candidate: Candidate; readonly kind: string }[] = [];
+  for (const one of ranked) {
+    if (kept.length >= most) break;
+    const { candidate, kind } = of(one);
+    if (kept.every((other) => other.kind !== kind || differInKind(other.candidate, candidate))) kept.push({ one, candidate, kind });
+  }
+  return kept.map(({ one }) => one);
+}

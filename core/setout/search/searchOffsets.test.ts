@@ -1,0 +1,133 @@
+import { describe, expect, test } from '@jest/globals';
+import { seededNumbers } from '../../geometry/seededNumbers.ts';
+import type { Job } from '../../job/job.ts';
+import type { Pattern } from '../../pattern/registry.ts';
+import { prepareSurface } from '../../planning/drawSurface.ts';
+import type { EdgeRole } from '../../surface/edge.ts';
+import { wallsThrough } from '../../surface/shapes/asWalls.ts';
+import type { Shape } from '../../surface/shapes/registry.ts';
+import { jobOfOne } from '../../trials/testJob.ts';
+import type { Placer } from '../weigh/chooseSetout.ts';
+import { costsOf, scoreOf } from '../weigh/scoreFigures.ts';
+import { candidatesOf } from '../../planning/compareSetouts.ts';
+import { periodOf } from './criticalOffsets.ts';
+import { searchOffsets, THOROUGH, type Place } from './searchOffsets.ts';
+import { AS_DRAWN } from './turns.ts';
+
+/** A room, or a small one with small tiles, so that every half millimetre of a repeat can be tried. */
+function room(seed: number, scale: number): Job {
+  const next = seededNumbers(seed);
+  const pick = <T>(items: readonly T[]): T => items[Math.floor(next() * items.length)];
+  const tile = [scale * (16 + Math.round(next() * 12)), scale * (11 + Math.round(next() * 6))] as const;
+  const [widthMm, heightMm] = [scale * (110 + Math.round(next() * 1200) / 10), scale * (95 + Math.round(next() * 800) / 10)];
+  const skew = (mm: number): number => (scale * Math.round(next() * mm * 10)) / 10;
+  const shape = pick<() => Shape>([
+    () => ({ kind: 'rectangle', widthMm, heightMm }),
+    () => ({ kind: 'lShape', widthMm, heightMm, missingWidthMm: widthMm / 3, missingHeightMm: heightMm / 2.3, missing: 'top-right' }),
+    () =>
+      wallsThrough(
+        [
+          [0, 0],
+          [widthMm, skew(6)],
+          [widthMm - skew(8), heightMm],
+          [skew(5), heightMm - skew(7)],
+        ],
+        ['a', 'b', 'c', 'd'].map((id) => ({ id, name: '', curve: null })),
+      ),
+  ])();
+  const [first, second] = shape.kind === 'walls' ? ['d', 'a'] : ['left', 'bottom'];
+  const role = (): EdgeRole => pick<EdgeRole>(['wall', 'wall', 'focal', 'hidden', 'exposed']);
+  const roles = Object.fromEntries([first, second].map((id) => [id, role()]));
+  const patterns: readonly Pattern[] = [
+    { kind: 'stack', lay: 'lying' },
+    { kind: 'runningBond', lay: 'lying', offset: pick([0.5, 1 / 3]), step: 'alternating' },
+    { kind: 'runningBond', lay: 'upright', offset: 0.25, step: 'stepped' },
+    { kind: 'herringbone', lay: 'lying', strips: 1 },
+  ];
+  const job = jobOfOne({ size: [widthMm, heightMm], tile, jointMm: pick([1, 2, 3]), gapMm: 2, surface: { pattern: pick(patterns) } });
+  const [surface] = job.surfaces;
+  const round = next() < 0.5;
+  const fixtures =
+    next() < 0.5
+      ? []
+      : [
+          {
+            id: 'f',
+            name: 'Pipe',
+            kind: round ? ('pipe' as const) : ('cutOut' as const),
+            outline: round
+              ? { kind: 'round' as const, diameterMm: 8 * scale }
+              : { kind: 'rectangle' as const, widthMm: 24 * scale, heightMm: 20 * scale },
+            from: [
+              { edge: first, mm: 30 * scale + skew(20) },
+              { edge: second, mm: 25 * scale + skew(20) },
+            ] as [{ edge: string; mm: number }, { edge: string; mm: number }],
+            tiledUnder: false,
+            clearanceMm: 1,
+            cover: null,
+          },
+        ];
+  return { ...job, surfaces: [{ ...surface, measured: { ...surface.measured, shape, roles, fixtures } }] };
+}
+
+const run = (placer: Placer): Place[] => {
+  const steps = searchOffsets(placer.trialsAt(0), { x: null, y: null }, placer.weights, THOROUGH);
+  for (let step = steps.next(); ; step = steps.next()) if (step.done) return step.value;
+};
+
+describe('the search', () => {
+  test('is never worse than trying every half millimetre, in 200 rooms', () => {
+    const worse: string[] = [];
+    for (let seed = 1; seed <= 200; seed++) {
+      const job = room(seed, 1);
+      const { placer } = prepareSurface(job, job.surfaces[0]);
+      const trials = placer.trialsAt(0);
+      const [best] = run(placer);
+      const [a, b] = trials.repeat.vectors;
+      const wide = periodOf(trials.repeat, 'x') ?? Math.abs(a[0]) + Math.abs(b[0]);
+      const high = Math.abs(a[0] * b[1] - a[1] * b[0]) / wide;
+      let grid: Place = { at: [0, 0], score: Infinity };
+      for (let x = 0; x < wide; x += 0.5)
+        for (let y = 0; y < high; y += 0.5) {
+          const score = scoreOf(costsOf(trials.judge(x, y), placer.open.ground.sides), placer.weights);
+          if (score < grid.score) grid = { at: [x, y], score };
+        }
+      // A thousandth is what the last move of a place is worth.
+      if (best.score > grid.score + 1e-3 * Math.max(1, grid.score))
+        worse.push(
+          `${seed} ${job.surfaces[0].pattern.kind} ${job.surfaces[0].measured.shape.kind}: ${best.score.toFixed(3)} against ${grid.score.toFixed(3)} at ${grid.at.join(' ')}`,
+        );
+    }
+    expect(worse).toEqual([]);
+  });
+
+  test('what was tried is what is laid, in 200 rooms: by every care, and to the piece', () => {
+    let off = 0;
+    let [pieces, offPieces] = [0, 0];
+    for (let seed = 1; seed <= 200; seed++) {
+      const job = room(seed, 8);
+      const { placer } = prepareSurface(job, job.surfaces[0]);
+      const next = seededNumbers(seed + 5000);
+      for (let k = 0; k < 3; k++) {
+        const tried = placer.candidateAt([next() * 500, next() * 500], AS_DRAWN);
+        const laid = placer.weighLaid(tried, placer.lay(tried));
+        pieces += laid.figures.cutPieces;
+        offPieces += Math.abs(laid.figures.cutPieces - tried.figures.cutPieces);
+        if (Math.abs(laid.score - tried.score) > 0.02 * Math.max(1, laid.score)) off++;
+      }
+    }
+    expect(off).toBeLessThan(10);
+    expect(offPieces / pieces).toBeLessThan(0.01);
+  });
+
+  test('what is shown are few, differ in kind, and the best comes first', () => {
+    for (let seed = 1; seed <= 12; seed++) {
+      const job = room(seed, 1);
+      const found = candidatesOf(job, job.surfaces[0]);
+      expect(found.length).toBeGreaterThan(0);
+      expect(found.length).toBeLessThanOrEqual(6);
+      const scores = found.map(({ candidate }) => candidate.score);
+      expect(scores).toEqual([...scores].sort((a, b) => a - b));
+    }
+  });
+});

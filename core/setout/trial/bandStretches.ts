@@ -1,0 +1,30 @@
+import type { Point } from '../../geometry/point.ts';
+import type { Box } from '../../geometry/ring.ts';
+import { nearestJoint, type BandPlace } from '../fields/splitBands.ts';
+import type { Repeat } from '../../pattern/repeat.ts';
+
+/** A part of a field between bands, with the repeat's origin there. */
+export interface Stretch {
+  readonly box: Box;
+  readonly origin: Point;
+}
+
+/** The parts that bands leave of a field, as splitBands does it with polygons: each band goes into the nearest joint. */
+export function bandStretches(repeat: Repeat, jointMm: number, bands: readonly BandPlace[], box: Box, origin: Point): Stretch[] {
+  let stretches: Stretch[] = [{ box, origin }];
+  for (const { k, wideMm, wantedMm } of bands) {
+    stretches = stretches.flatMap((own): Stretch[] => {
+      const [from, to] = k === 1 ? [own.box.minY, own.box.maxY] : [own.box.minX, own.box.maxX];
+      const low = nearestJoint(repeat, own, k, jointMm, wantedMm);
+      if (low <= from || low + wideMm + 2 * jointMm >= to) return [own];
+      const beyond = low + wideMm + 2 * jointMm;
+      const [x, y] = own.origin;
+      const moved: Point = k === 1 ? [x, y + wideMm + jointMm] : [x + wideMm + jointMm, y];
+      return [
+        { box: { ...own.box, ...(k === 1 ? { maxY: low } : { maxX: low }) }, origin: own.origin },
+        { box: { ...own.box, ...(k === 1 ? { minY: beyond } : { minX: beyond }) }, origin: moved },
+      ];
+    });
+  }
+  return stretches;
+}

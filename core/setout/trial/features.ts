@@ -1,0 +1,155 @@
+import { WHOLE_SLACK_MM } from '../../geometry/conventions.ts';
+import { distanceToStretch } from '../../geometry/distanceToStretch.ts';
+import type { Point } from '../../geometry/point.ts';
+import { rectangleRing, type Box, type Ring } from '../../geometry/ring.ts';
+import { cellShift, unitOf, type Repeat } from '../../pattern/repeat.ts';
+import { markCells } from '../place/markCells.ts';
+import type { Falls } from '../weigh/figures.ts';
+import type { Boundary, BoundaryNotch } from './boundary.ts';
+import type { TileTable } from './tileTable.ts';
+
+/** How a tile meets something round. */
+export const BITE = 1;
+export const HOLE = 2;
+
+/** Something round that comes through, with its clearance; in the frame of the setout. */
+export interface RoundThing {
+  readonly id: string;
+  readonly centre: Point;
+  readonly radiusMm: number;
+}
+
+/** A leg of a notched piece under this is fragile, mm, and so is one under a third of the piece (trade practice). */
+export const EAR_MM = 25;
+export const EAR_SHARE = 1 / 3;
+
+/** Calls for every tile whose box in the lattice may hold a position, within `reach` steps. */
+function forTilesNear(at: Point, reach: Point, boxes: readonly Box[], visit: (piece: number, i: number, j: number) => void): void {
+  for (let piece = 0; piece < boxes.length; piece++) {
+    const { minX, minY, maxX, maxY } = boxes[piece];
+    for (let j = Math.ceil(at[1] - maxY - reach[1]); j <= Math.floor(at[1] - minY + reach[1]); j++)
+      for (let i = Math.ceil(at[0] - maxX - reach[0]); i <= Math.floor(at[0] - minX + reach[0]); i++) visit(piece, i, j);
+  }
+}
+
+/**
+ * Finds the tiles that corners of the boundary reach into, and tells how many fragile legs they get. A leg is measured
+ * on the outline itself, from the corner into the field.
+ */
+export function notchesIn(
+  notches: readonly BoundaryNotch[],
+  repeat: Repeat,
+  boxes: readonly Box[],
+  toLattice: (p: Point) => Point,
+  [x, y]: Point,
+  tiles: TileTable,
+): number {
+  let ears = 0;
+  for (const { at, inward } of notches) {
+    const place: Point = [at[0] - x, at[1] - y];
+    forTilesNear(toLattice(place), [0, 0], boxes, (piece, i, j) => {
+      const [dx, dy] = cellShift(repeat, i, j);
+      const within: Point = [place[0] - dx, place[1] - dy];
+      const { ring } = repeat.pieces[piece];
+      if (!isWithin(ring, within[0], within[1])) return;
+      tiles.notches[tiles.at(piece, i, j)]++;
+      for (const way of inward) ears += earOf(ring, within, way);
+    });
+  }
+  return ears;
+}
+
+/** Whether a position lies within a ring. */
+function isWithin(ring: Ring, x: number, y: number): boolean {
+  let inside = false;
+  for (let k = 0, last = ring.length - 1; k < ring.length; last = k++) {
+    const a = ring[last];
+    const b = ring[k];
+    if (a[1] <= y !== b[1] <= y && x < a[0] + ((y - a[1]) / (b[1] - a[1])) * (b[0] - a[0])) inside = !inside;
+  }
+  return inside;
+}
+
+/** How fragile the leg of a piece is that begins at a place and goes a way: 0, or a half at the limit to 1. */
+function earOf(ring: Ring, at: Point, way: Point): number {
+  const ahead = reachOf(ring, at, way);
+  const full = ahead + reachOf(ring, at, [-way[0], -way[1]]);
+  const limit = Math.max(EAR_MM, full * EAR_SHARE);
+  return ahead >= limit - 1e-6 ? 0 : 1 - 0.5 * (ahead / limit);
+}
+
+/** How far one can go from a place within a ring before leaving it, mm. */
+function reachOf(ring: Ring, [x, y]: Point, [wx, wy]: Point): number {
+  let nearest = Infinity;
+  for (let k = 0, last = ring.length - 1; k < ring.length; last = k++) {
+    const [ax, ay] = [ring[last][0] - x, ring[last][1] - y];
+    const [bx, by] = [ring[k][0] - x, ring[k][1] - y];
+    const [left, right] = [wx * ay - wy * ax, wx * by - wy * bx];
+    if (left < 0 === right < 0) continue;
+    const share = left / (left - right);
+    const far = wx * (ax + share * (bx - ax)) + wy * (ay + share * (by - ay));
+    if (far >= 0 && far < nearest) nearest = far;
+  }
+  return nearest === Infinity ? 0 : nearest;
+}
+
+function nearestSide(ring: Ring, p: Point): number {
+  let least = Infinity;
+  for (let k = 0, last = ring.length - 1; k < ring.length; last = k++) {
+    const mm = distanceToStretch(p, ring[last], ring[k]);
+    if (mm < least) least = mm;
+  }
+  return least;
+}
+
+/** Tells what something round falls on, and marks the tiles it bites into. */
+export function fallsOf(
+  { centre, radiusMm }: RoundThing,
+  repeat: Repeat,
+  boxes: readonly Box[],
+  toLattice: (p: Point) => Point,
+  [x, y]: Point,
+  tiles: TileTable,
+): Falls {
+  const place: Point = [centre[0] - x, centre[1] - y];
+  const [ux, vx] = toLattice([radiusMm, 0]);
+  const [uy, vy] = toLattice([0, radiusMm]);
+  let bitten = 0;
+  forTilesNear(toLattice(place), [Math.abs(ux) + Math.abs(uy), Math.abs(vx) + Math.abs(vy)], boxes, (piece, i, j) => {
+    const [dx, dy] = cellShift(repeat, i, j);
+    const within: Point = [place[0] - dx, place[1] - dy];
+    const { ring } = repeat.pieces[piece];
+    const inside = isWithin(ring, within[0], within[1]);
+    const away = nearestSide(ring, within);
+    if (!inside && away >= radiusMm - WHOLE_SLACK_MM) return;
+    if (ring.every(([px, py]) => (px - within[0]) ** 2 + (py - within[1]) ** 2 <= radiusMm ** 2)) return;
+    bitten++;
+    tiles.round[tiles.at(piece, i, j)] = inside && away > radiusMm ? HOLE : BITE;
+  });
+  return bitten === 0 ? 'clear' : bitten === 1 ? 'piece' : bitten === 2 ? 'joint' : 'crossing';
+}
+
+/** How many figured sheets lie whole, so that their motif shows; 0 where no motif is laid. */
+export function wholeSheets(repeat: Repeat, { lines }: Boundary, toLattice: (p: Point) => Point, [x, y]: Point): number {
+  if (!repeat.sheet?.figured) return 0;
+  const { minX, minY, maxX, maxY } = unitOf(repeat);
+  const ring = rectangleRing(
+    minX + WHOLE_SLACK_MM,
+    minY + WHOLE_SLACK_MM,
+    maxX - minX - 2 * WHOLE_SLACK_MM,
+    maxY - minY - 2 * WHOLE_SLACK_MM,
+  );
+  const moved = ([px, py]: Point): Point => [px - x, py - y];
+  const { touched, inside } = markCells(
+    ring,
+    toLattice,
+    lines.map(({ from, to }) => ({ from: moved(from), to: moved(to) })),
+  );
+  let whole = 0;
+  for (const [j, runs] of inside)
+    for (const [first, last] of runs) {
+      whole += last - first + 1;
+      for (const i of touched.get(j)?.keys() ?? []) if (i >= first && i <= last) whole--;
+    }
+  return whole;
+}

@@ -1,0 +1,110 @@
+import { cross, dot, subtract, unit, type Point } from '../../geometry/point.ts';
+import { SMALLEST_PIECE_WIDTH_MM } from '../../geometry/conventions.ts';
+import { leftOfLine } from '../../geometry/leftOfLine.ts';
+import { stripWidth, type Ring } from '../../geometry/ring.ts';
+
+/** Sides of a tile whose turn to an edge is this near to square are measured along, as a sine. */
+const ASLANT_SINE = 0.75;
+
+/** A piece of the repeat as one straight line meets it, in the cell: `across` is square to the line, into the field. */
+export interface OutlineAcross {
+  /**
+   * The stretch of the line within the outline by how far across it lies: between two corners it changes evenly. For
+   * every such step five numbers: where it begins, low and high at its begin, low and high at its end, mm.
+   */
+  readonly chords: Float64Array;
+  readonly lowAcross: number;
+  readonly highAcross: number;
+  readonly lowAlong: number;
+  readonly highAlong: number;
+  /** Whether it is a rectangle whose sides run with the line. */
+  readonly straight: boolean;
+  /** The outline itself, and the line's two directions, for what is looked at seldom. */
+  readonly ring: Ring;
+  readonly runs: Point;
+  readonly inward: Point;
+  /** What stays across the line must be more than this, or the joint takes it, mm; null before it is asked for. */
+  lostBelowMm: number | null;
+  /** The way that what stays of a rectangle is measured along; null for other outlines. */
+  readonly way: { readonly dir: Point; readonly farMm: number; readonly fullMm: number } | null;
+}
+
+/** Looks at a piece of the repeat from a line that runs along `along`, the field to its left on `inward`. */
+export function outlineAcross(ring: Ring, along: Point, inward: Point): OutlineAcross {
+  const across = Float64Array.from(ring, (p) => dot(p, inward));
+  const run = Float64Array.from(ring, (p) => dot(p, along));
+  const way = wayOf(ring, inward);
+  return {
+    ring,
+    runs: along,
+    inward,
+    lostBelowMm: null,
+    chords: chordsOf(across, run),
+    lowAcross: Math.min(...across),
+    highAcross: Math.max(...across),
+    lowAlong: Math.min(...run),
+    highAlong: Math.max(...run),
+    straight: way !== null && Math.abs(cross(way.dir, inward)) < 1e-9,
+    way,
+  };
+}
+
+/** Halvings to find what is lost; a thousandth of a millimetre is enough. */
+const HALVINGS = 14;
+
+/** How much must stay of a piece across a line so that it is no strip for the joint, mm. */
+export function lostBelow(outline: OutlineAcross): number {
+  if (outline.lostBelowMm !== null) return outline.lostBelowMm;
+  const { ring, runs, inward, highAcross } = outline;
+  const isLost = (staysMm: number): boolean => {
+    const at = highAcross - staysMm;
+    const from: Point = [inward[0] * at, inward[1] * at];
+    const left = leftOfLine(ring, from, [from[0] + runs[0], from[1] + runs[1]]);
+    return left.length < 3 || stripWidth([left]) < SMALLEST_PIECE_WIDTH_MM;
+  };
+  let [low, high] = [0, Math.min(highAcross - outline.lowAcross, 20 * SMALLEST_PIECE_WIDTH_MM)];
+  for (let k = 0; k < HALVINGS; k++) {
+    const middle = (low + high) / 2;
+    if (isLost(middle)) low = middle;
+    else high = middle;
+  }
+  outline.lostBelowMm = high;
+  return high;
+}
+
+/** Steps nearer than this are one, mm. */
+const SAME_MM = 1e-6;
+
+function chordsOf(across: Float64Array, along: Float64Array): Float64Array {
+  const stops = [...across].sort((a, b) => a - b).filter((mm, k, all) => k === 0 || mm - all[k - 1] > SAME_MM);
+  const table = new Float64Array(5 * Math.max(0, stops.length - 1));
+  for (let k = 0; k + 1 < stops.length; k++) {
+    const inset = (stops[k + 1] - stops[k]) * 1e-9;
+    const [start, end] = [chordAt(across, along, stops[k] + inset), chordAt(across, along, stops[k + 1] - inset)];
+    table.set([stops[k], start[0], start[1], end[0], end[1]], 5 * k);
+  }
+  return table;
+}
+
+/** Where an outline begins and ends on a line, mm. */
+function chordAt(across: Float64Array, along: Float64Array, at: number): readonly [number, number] {
+  let [low, high] = [Infinity, -Infinity];
+  for (let k = 0, last = across.length - 1; k < across.length; last = k++) {
+    const [a, b] = [across[last] - at, across[k] - at];
+    if (a < 0 === b < 0) continue;
+    const run = along[last] + (a / (a - b)) * (along[k] - along[last]);
+    low = Math.min(low, run);
+    high = Math.max(high, run);
+  }
+  return [low, high];
+}
+
+function wayOf(ring: Ring, inward: Point): OutlineAcross['way'] {
+  if (ring.length !== 4) return null;
+  const sides = ring.map((from, k) => unit(subtract(ring[(k + 1) % 4], from)));
+  if (Math.abs(dot(sides[0], sides[1])) > 1e-6) return null;
+  const dir = sides.reduce((a, b) => (dot(b, inward) > dot(a, inward) ? b : a));
+  if (dot(dir, inward) < ASLANT_SINE) return null;
+  const farMm = Math.max(...ring.map((p) => dot(p, dir)));
+  return { dir, farMm, fullMm: farMm - Math.min(...ring.map((p) => dot(p, dir))) };
+}

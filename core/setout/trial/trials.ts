@@ -1,0 +1,450 @@
+import { ON_LINE_MM, SMALLEST_PIECE_WIDTH_MM } from '../../geometry/conventions.ts';
+import { distance, dot, quarterTurn, subtract, unit, type Point } from '../../geometry/point.ts';
+import { leftOfLine } from '../../geometry/leftOfLine.ts';
+import { boxOf, stripWidth, type Box, type Ring } from '../../geometry/ring.ts';
+import type { Repeat } from '../../pattern/repeat.ts';
+import { measureCut } from '../edges/edgeCuts.ts';
+import type { Ground } from '../fields/ground.ts';
+import type { BandPlace } from '../fields/splitBands.ts';
+import { latticeOf } from '../place/markCells.ts';
+import { emptyTally, type EdgeTally, type SetoutFigures } from '../weigh/figures.ts';
+import type { Axis } from '../weigh/axisPlacement.ts';
+import { sliverLimit } from '../weigh/sliver.ts';
+import { tallyCut } from '../weigh/tallyCut.ts';
+import { boundaryOf, type Boundary } from './boundary.ts';
+import { bandStretches } from './bandStretches.ts';
+import { fallsOf, notchesIn, wholeSheets, type RoundThing } from './features.ts';
+import { middlesOf, type Middle } from './middles.ts';
+import { lostBelow, outlineAcross, type OutlineAcross } from './outlineAcross.ts';
+import { runOffsOf } from './runOffs.ts';
+import { TileTable } from './tileTable.ts';
+import { workOf } from './work.ts';
+
+/** A tile that reaches over a line by no more than this is full in a trial, mm: nothing is gained by leaning on the slack. */
+const FULL_MM = 0.005;
+
+/** An end narrower than this is a point, mm. */
+const POINT_MM = 0.5;
+
+/** A strip this narrow can't be snapped, mm (trade practice). */
+const NARROW_MM = 20;
+
+/** A stretch of the boundary made ready for trials. */
+interface TrialLine {
+  readonly owner: number;
+  /** Its place across itself, and from where to where it runs along itself, mm. */
+  readonly acrossMm: number;
+  readonly startMm: number;
+  readonly endMm: number;
+  readonly alongX: number;
+  readonly alongY: number;
+  /** Square to it, into the field. */
+  readonly inX: number;
+  readonly inY: number;
+  /** Its ends as steps of the lattice whose origin is the frame's. */
+  readonly from: Point;
+  readonly to: Point;
+  /** Every piece of the repeat as this line meets it. */
+  readonly outlines: readonly OutlineAcross[];
+}
+
+/** What one line leaves of one tile, until all lines were walked. */
+interface Cut {
+  line: TrialLine;
+  slot: number;
+  piece: number;
+  sx: number;
+  sy: number;
+  share: number;
+  thinnest: number;
+  full: number;
+  length: number;
+  /** How far the tile reaches beyond the line, and whether that is so little that the joint may take it. */
+  deepest: number;
+  mayBeLost: boolean;
+}
+
+/** What reaches no further may be too narrow to be set, mm: what is narrower by its mean width is left to the joint. */
+const MAY_BE_LOST_MM = 20 * SMALLEST_PIECE_WIDTH_MM;
+
+/** A move changes what a line leaves where it does not run along the line, as a sine. */
+const MOVES_SINE = 0.5;
+
+/** A tile that more lines run through lies along a curve. */
+const MOST_CORNER_LINES = 4;
+
+/** The joint of a field, and the bands that are let into its joints; they run with the surface, so such a field is never turned. */
+interface Banded {
+  readonly bands: readonly BandPlace[];
+  readonly jointMm: number;
+}
+
+/**
+ * Judges where a repeat may start on a ground without clipping a polygon: every stretch of the boundary is walked
+ * through the lattice, and what stays of a tile there is how far its outline reaches beyond that line.
+ * Built once for a ground, a repeat and a turn; each trial is then a matter of microseconds.
+ */
+export class Trials {
+  readonly boundary: Boundary;
+  private readonly lines: readonly TrialLine[];
+  private readonly boxes: readonly Box[];
+  private readonly tallies: readonly EdgeTally[];
+  private readonly tiles = new TileTable();
+  private readonly cuts: Cut[] = [];
+  private cutCount = 0;
+  private readonly figures: SetoutFigures;
+  readonly rounds: readonly RoundThing[];
+  readonly middles: readonly Middle[];
+  private readonly toLattice: (p: Point) => Point;
+  private readonly ax: number;
+  private readonly ay: number;
+  /** How far beyond a line tiles are looked for: as far as a joint, mm, and in steps of the lattice. */
+  private readonly reachMm: number;
+  private readonly slackU: number;
+  private readonly slackV: number;
+  private readonly bx: number;
+  private readonly by: number;
+
+  readonly ground: Ground;
+  readonly repeat: Repeat;
+  readonly turnDeg: number;
+  private readonly banded: Banded;
+  private readonly box: Box;
+
+  constructor(ground: Ground, repeat: Repeat, turnDeg: number, banded: Banded) {
+    this.ground = ground;
+    this.repeat = repeat;
+    this.turnDeg = turnDeg;
+    this.banded = banded;
+    [[this.ax, this.ay], [this.bx, this.by]] = repeat.vectors;
+    this.boundary = boundaryOf(ground, turnDeg);
+    this.box = boxOf(this.boundary.lines.length > 0 ? this.boundary.lines.map(({ from }) => from) : [[0, 0]]);
+    this.toLattice = latticeOf(repeat);
+    this.reachMm = banded.jointMm + ON_LINE_MM;
+    const [alongU, alongV] = [this.toLattice([this.reachMm, 0]), this.toLattice([0, this.reachMm])];
+    this.slackU = Math.abs(alongU[0]) + Math.abs(alongV[0]);
+    this.slackV = Math.abs(alongU[1]) + Math.abs(alongV[1]);
+    this.boxes = repeat.pieces.map(({ ring }) => boxOf(ring.map(this.toLattice)));
+    this.rounds = ground.rounds.map((round) => ({ ...round, centre: unturned(round.centre, turnDeg) }));
+    this.lines = this.readyLines();
+    this.middles = middlesOf(ground, repeat, turnDeg);
+    this.tallies = this.boundary.owners.map(emptyTally);
+    this.figures = {
+      edges: this.tallies,
+      rounds: this.rounds.map(({ id }) => ({ fixtureId: id, falls: 'clear' })),
+      middles: this.middles.map(({ fixtureId, axis, stepMm }) => ({ fixtureId, axis, offMm: 0, mostMm: stepMm / 2 })),
+      runOffs: runOffsOf(this.boundary),
+      cutPieces: 0,
+      hardPieces: 0,
+      minutes: 0,
+      ears: 0,
+      motifs: 0,
+      opened: 0,
+    };
+  }
+
+  /** What comes out with the repeat's origin at a place of the frame, mm. The same figures are filled again by the next trial. */
+  judge(x: number, y: number): SetoutFigures {
+    const { tallies, tiles, figures } = this;
+    for (const tally of tallies) {
+      tally.cutMm = tally.smallMm = tally.sliverMm = tally.shareMm = tally.openMm2 = tally.widestMm = 0;
+      tally.thinnestMm = Infinity;
+    }
+    tiles.clear();
+    this.cutCount = 0;
+    this.walkAll(x, y);
+    figures.ears = notchesIn(this.boundary.notches, this.repeat, this.boxes, this.toLattice, [x, y], tiles);
+    this.tallyAll();
+    this.rounds.forEach((round, k) => {
+      figures.rounds[k].falls = fallsOf(round, this.repeat, this.boxes, this.toLattice, [x, y], tiles);
+    });
+    this.middles.forEach((middle, k) => (figures.middles[k].offMm = middle.offMm(x, y)));
+    figures.motifs = wholeSheets(this.repeat, this.boundary, this.toLattice, [x, y]);
+    workOf(tiles, figures);
+    return figures;
+  }
+
+  /** Walks every line; where there are bands, each stretch between them with the repeat as it lies there. */
+  private walkAll(x: number, y: number): void {
+    const { bands, jointMm } = this.banded;
+    if (bands.length === 0) {
+      const [du, dv] = this.toLattice([x, y]);
+      for (const line of this.lines) this.walk(line, x, y, du, dv);
+      return;
+    }
+    for (const { box, origin } of bandStretches(this.repeat, jointMm, bands, this.box, [x, y])) {
+      const [du, dv] = this.toLattice(origin);
+      for (const line of this.lines) {
+        const within = clippedTo(line, box, this.toLattice);
+        if (within) this.walk(within, origin[0], origin[1], du, dv);
+      }
+    }
+  }
+
+  /**
+   * How far the last trial would have to move in a direction for one of its cuts to vanish, to be full or half, or to be
+   * no sliver any more, mm: the next places where anything changes.
+   */
+  nextChanges(axis: Axis): number[] {
+    const moves = new Set<number>();
+    for (let k = 0; k < this.cutCount; k++) {
+      const { line, thinnest, full } = this.cuts[k];
+      const way = axis === 'x' ? line.inX : line.inY;
+      if (Math.abs(way) < MOVES_SINE) continue;
+      for (const mm of [-thinnest, full - thinnest, full / 2 - thinnest, sliverLimit(full) - thinnest])
+        moves.add(Math.round((mm / way) * 1e4) / 1e4);
+    }
+    return [...moves];
+  }
+
+  private readyLines(): TrialLine[] {
+    const known = new Map<string, readonly OutlineAcross[]>();
+    return this.boundary.lines.flatMap(({ from, to, owner }) => {
+      if (this.rounds.some((round) => isOnRound(round, from) && isOnRound(round, to))) return [];
+      const along = unit(subtract(to, from));
+      const inward = quarterTurn(along);
+      const key = `${along[0].toFixed(12)} ${along[1].toFixed(12)}`;
+      const outlines = known.get(key) ?? this.repeat.pieces.map(({ ring }) => outlineAcross(ring, along, inward));
+      known.set(key, outlines);
+      return [
+        {
+          owner,
+          acrossMm: dot(from, inward),
+          startMm: dot(from, along),
+          endMm: dot(to, along),
+          alongX: along[0],
+          alongY: along[1],
+          inX: inward[0],
+          inY: inward[1],
+          from: this.toLattice(from),
+          to: this.toLattice(to),
+          outlines,
+        },
+      ];
+    });
+  }
+
+  /** Meets every tile that a line runs through. */
+  private walk(line: TrialLine, x: number, y: number, du: number, dv: number): void {
+    const u0 = line.from[0] - du;
+    const v0 = line.from[1] - dv;
+    const u1 = line.to[0] - du;
+    const v1 = line.to[1] - dv;
+    const lowV = v0 < v1 ? v0 : v1;
+    const highV = v0 < v1 ? v1 : v0;
+    const level = v0 === v1;
+    const slope = level ? 0 : (u1 - u0) / (v1 - v0);
+    const { ax, ay, bx, by, slackU, slackV } = this;
+    for (let piece = 0; piece < this.boxes.length; piece++) {
+      const box = this.boxes[piece];
+      const outline = line.outlines[piece];
+      const lastRow = Math.floor(highV - box.minY + slackV);
+      for (let j = Math.ceil(lowV - box.maxY - slackV); j <= lastRow; j++) {
+        const from = level ? u0 : u0 + slope * (clamp(j + box.minY - slackV, lowV, highV) - v0);
+        const to = level ? u1 : u0 + slope * (clamp(j + box.maxY + slackV, lowV, highV) - v0);
+        const last = Math.floor((from < to ? to : from) - box.minX + slackU);
+        for (let i = Math.ceil((from < to ? from : to) - box.maxX - slackU); i <= last; i++) {
+          this.meet(line, outline, piece, i, j, x + i * ax + j * bx, y + i * ay + j * by);
+        }
+      }
+    }
+  }
+
+  /** Takes in what a line leaves of one tile, whose cell begins at `sx`, `sy`. */
+  private meet(line: TrialLine, outline: OutlineAcross, piece: number, i: number, j: number, sx: number, sy: number): void {
+    const off = sx * line.inX + sy * line.inY - line.acrossMm;
+    const deepest = outline.highAcross + off;
+    const nearest = outline.lowAcross + off;
+    if (deepest <= ON_LINE_MM) return;
+    if (nearest >= -FULL_MM) return void (nearest > ON_LINE_MM && this.leaveOpen(line, outline, nearest, sx, sy));
+    const shift = sx * line.alongX + sy * line.alongY;
+    if (outline.highAlong + shift < line.startMm || outline.lowAlong + shift > line.endMm) return;
+    if (outline.straight) {
+      CHORD.low = outline.lowAlong;
+      CHORD.high = outline.highAlong;
+    } else chordOf(outline.chords, outline.highAcross, -off);
+    const start = CHORD.low + shift > line.startMm ? CHORD.low + shift : line.startMm;
+    const end = CHORD.high + shift < line.endMm ? CHORD.high + shift : line.endMm;
+    const length = end - start;
+    if (!(length > ON_LINE_MM)) return;
+    let first = deepest;
+    let second = deepest;
+    let full = deepest - nearest;
+    if (outline.way) {
+      full = outline.way.fullMm;
+      if (!outline.straight) {
+        const { dir, farMm } = outline.way;
+        const base = farMm + sx * dir[0] + sy * dir[1] - line.acrossMm * (line.inX * dir[0] + line.inY * dir[1]);
+        const slope = line.alongX * dir[0] + line.alongY * dir[1];
+        first = clamp(base - start * slope, 0, full);
+        second = clamp(base - end * slope, 0, full);
+      }
+    }
+    const narrow = first < second ? first : second;
+    const wide = first < second ? second : first;
+    const thinnest = narrow < POINT_MM ? wide : narrow;
+    const share = (first + second) / 2 / full;
+    const { tiles, cuts } = this;
+    const slot = tiles.at(piece, i, j);
+    tiles.lines[slot]++;
+    if (tiles.owner[slot] === -1) tiles.owner[slot] = line.owner;
+    if (tiles.owner[slot] === line.owner) tiles.ofOwner[slot]++;
+    tiles.share[slot] *= share;
+    if (thinnest < NARROW_MM) tiles.narrow[slot] = 1;
+    const at = this.cutCount++;
+    const cut = (cuts[at] ??= {
+      line,
+      slot: 0,
+      piece: 0,
+      sx: 0,
+      sy: 0,
+      share: 0,
+      thinnest: 0,
+      full: 0,
+      length: 0,
+      deepest: 0,
+      mayBeLost: false,
+    });
+    cut.line = line;
+    cut.slot = slot;
+    cut.piece = piece;
+    cut.sx = sx;
+    cut.sy = sy;
+    cut.share = share;
+    cut.thinnest = thinnest;
+    cut.full = full;
+    cut.length = length;
+    cut.deepest = deepest;
+    cut.mayBeLost = deepest < MAY_BE_LOST_MM;
+  }
+
+  /** Takes in a tile that stops short of a line by less than a joint: the gap there is so much wider. */
+  private leaveOpen(line: TrialLine, outline: OutlineAcross, gapMm: number, sx: number, sy: number): void {
+    if (!outline.straight || gapMm > this.reachMm) return;
+    const shift = sx * line.alongX + sy * line.alongY;
+    const length = Math.min(outline.highAlong + shift, line.endMm) - Math.max(outline.lowAlong + shift, line.startMm);
+    if (length > 0) this.tallies[line.owner].openMm2 += length * gapMm;
+  }
+
+  /** Takes every cut into the tally of its edge; tiles in a corner, and the narrowest, are really cut first. */
+  private tallyAll(): void {
+    const { cuts, tiles, tallies } = this;
+    let corners: Map<number, Cut[]> | null = null;
+    for (let k = 0; k < this.cutCount; k++) {
+      const cut = cuts[k];
+      const lines = tiles.lines[cut.slot];
+      const isCorner = lines > 1 && lines <= MOST_CORNER_LINES;
+      if (lines === 1 && tiles.notches[cut.slot] === 0 && cut.mayBeLost && cut.deepest < lostBelow(cut.line.outlines[cut.piece])) {
+        tiles.lines[cut.slot] = tiles.round[cut.slot] = 0;
+      } else if (isCorner && tiles.notches[cut.slot] === 0) {
+        corners ??= new Map<number, Cut[]>();
+        const own = corners.get(cut.slot);
+        if (own) own.push(cut);
+        else corners.set(cut.slot, [cut]);
+      } else tallyCut(tallies[cut.line.owner], cut.share, cut.thinnest, cut.full, cut.length);
+    }
+    if (corners) for (const [slot, own] of corners) this.tallyCorner(slot, own);
+  }
+
+  /** A tile in a corner, cut by all the lines that meet there; what is too little to be set is left to the joint. */
+  private tallyCorner(slot: number, cuts: readonly Cut[]): void {
+    const [{ piece, sx, sy }] = cuts;
+    if (cuts.length === 2 && isSquareCorner(cuts[0], cuts[1])) {
+      const [a, b] = [cuts[0].thinnest, cuts[1].thinnest];
+      if ((a * b) / (a + b) < SMALLEST_PIECE_WIDTH_MM) this.tiles.lines[slot] = this.tiles.round[slot] = 0;
+      else for (const { line, share, thinnest, full, length } of cuts) tallyCut(this.tallies[line.owner], share, thinnest, full, length);
+      return;
+    }
+    const ring = this.repeat.pieces[piece].ring.map(([px, py]): Point => [px + sx, py + sy]);
+    let left: Ring = ring;
+    for (const { line } of cuts) left = leftOfLine(left, pointOn(line, line.startMm), pointOn(line, line.endMm));
+    if (left.length < 3 || stripWidth([left]) < SMALLEST_PIECE_WIDTH_MM) {
+      this.tiles.lines[slot] = this.tiles.round[slot] = 0;
+      return;
+    }
+    for (const { line } of cuts) {
+      const cut = measureCut(ring, [[left]], {
+        from: pointOn(line, line.startMm),
+        gapMm: 0,
+        along: [line.alongX, line.alongY],
+        inward: [line.inX, line.inY],
+        lengthMm: line.endMm - line.startMm,
+      });
+      if (!cut) continue;
+      const [first, second] = cut.endsMm;
+      const narrow = Math.min(first, second);
+      tallyCut(
+        this.tallies[line.owner],
+        (first + second) / 2 / cut.fullMm,
+        narrow < POINT_MM ? Math.max(first, second) : narrow,
+        cut.fullMm,
+        cut.alongMm[1] - cut.alongMm[0],
+      );
+    }
+  }
+}
+
+const clamp = (value: number, low: number, high: number): number => (value < low ? low : value > high ? high : value);
+
+/** Whether two lines cut a rectangle near its own sides, one each way: then each leaves of it what it would by itself. */
+const isSquareCorner = (a: Cut, b: Cut): boolean =>
+  a.line.outlines[a.piece].way !== null &&
+  b.line.outlines[b.piece].way !== null &&
+  Math.abs(a.line.alongX * b.line.alongX + a.line.alongY * b.line.alongY) < NEARLY_SQUARE;
+
+/** Two lines that meet as squarely as this, as a cosine, cut a rectangle one each way. */
+const NEARLY_SQUARE = 0.3;
+
+const pointOn = (line: TrialLine, run: number): Point => [
+  line.acrossMm * line.inX + run * line.alongX,
+  line.acrossMm * line.inY + run * line.alongY,
+];
+
+/** The part of a line within a box; null where there is none. */
+function clippedTo(line: TrialLine, { minX, minY, maxX, maxY }: Box, toLattice: (p: Point) => Point): TrialLine | null {
+  const foot = pointOn(line, 0);
+  let [start, end] = [line.startMm, line.endMm];
+  for (const [from, way, low, high] of [
+    [foot[0], line.alongX, minX, maxX],
+    [foot[1], line.alongY, minY, maxY],
+  ]) {
+    if (Math.abs(way) < 1e-12) {
+      if (from < low - ON_LINE_MM || from > high + ON_LINE_MM) return null;
+      continue;
+    }
+    const [a, b] = [(low - from) / way, (high - from) / way];
+    start = Math.max(start, Math.min(a, b));
+    end = Math.min(end, Math.max(a, b));
+  }
+  return end - start < ON_LINE_MM
+    ? null
+    : { ...line, startMm: start, endMm: end, from: toLattice(pointOn(line, start)), to: toLattice(pointOn(line, end)) };
+}
+
+/** The stretch of a line within an outline; one for all, filled again and again. */
+const CHORD = { low: 0, high: 0 };
+
+function chordOf(chords: Float64Array, highest: number, at: number): void {
+  let [from, to] = [0, chords.length / 5 - 1];
+  while (from < to) {
+    const middle = (from + to + 1) >> 1;
+    if (chords[5 * middle] <= at) from = middle;
+    else to = middle - 1;
+  }
+  const k = 5 * from;
+  const end = k + 5 < chords.length ? chords[k + 5] : highest;
+  const share = (at - chords[k]) / (end - chords[k]);
+  CHORD.low = chords[k + 1] + share * (chords[k + 3] - chords[k + 1]);
+  CHORD.high = chords[k + 2] + share * (chords[k + 4] - chords[k + 2]);
+}
+
+/** How near a corner of a ring lies to the circle it stands for, mm. */
+const ROUND_MM = 0.1;
+
+const isOnRound = ({ centre, radiusMm }: RoundThing, p: Point): boolean => Math.abs(distance(p, centre) - radiusMm) < ROUND_MM;
+
+function unturned([x, y]: Point, turnDeg: number): Point {
+  if (turnDeg === 0) return [x, y];
+  const [c, s] = [Math.cos((turnDeg * Math.PI) / 180), Math.sin((turnDeg * Math.PI) / 180)];
+  return [c * x + s * y, -s * x + c * y];
+}

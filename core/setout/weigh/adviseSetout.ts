@@ -1,0 +1,74 @@
+import type { EndCuts, EndPieces } from '../edges/endCuts.ts';
+import type { Turn } from '../search/turns.ts';
+import type { Axis } from './axisPlacement.ts';
+import type { Candidate } from './candidate.ts';
+import type { Placer } from './chooseSetout.ts';
+import { explainSetout, type Reasons } from './explainSetout.ts';
+import type { EdgeTally, SetoutFigures } from './figures.ts';
+import { FIXED_RULES, type FixedRule } from './setoutChoice.ts';
+
+/** What speaks for a setout, and what the product would choose itself. */
+export interface SetoutAdvice {
+  /** The setout in force, by what it lays. */
+  readonly chosen: Candidate;
+  /** What the product would choose. */
+  readonly best: Candidate;
+  readonly reasons: Reasons;
+  /** Every rule in each direction, with what it gives while the other direction stays. */
+  readonly options: Readonly<Record<Axis, readonly SetoutOption[]>>;
+}
+
+/** One rule to compare. */
+export interface SetoutOption {
+  readonly rule: FixedRule;
+  readonly ends: EndCuts;
+  readonly sliver: boolean;
+}
+
+/** Holds a setout against its rivals: what the product would choose, and each rule in each direction. */
+export function adviseSetout(placer: Placer, chosen: Candidate, best: Candidate): SetoutAdvice {
+  const turn: Turn = { choice: chosen.turn, deg: chosen.turnDeg };
+  const alongX = FIXED_RULES.map((rule) => placer.weigh({ rule }, chosen.y, turn));
+  const alongY = FIXED_RULES.map((rule) => placer.weigh(chosen.x, { rule }, turn));
+  const isBest = isSameSetout(chosen, best);
+  const rivals = isBest ? [...alongX, ...alongY].filter((rival) => !isSameSetout(rival, chosen)) : [best];
+  return {
+    chosen,
+    best,
+    options: { x: alongX.map((candidate) => optionOf(candidate, 'x')), y: alongY.map((candidate) => optionOf(candidate, 'y')) },
+    reasons: explainSetout(chosen, rivals, placer.weights, isBest),
+  };
+}
+
+/** Whether two setouts come to the same place. */
+export const isSameSetout = (a: Candidate, b: Candidate): boolean =>
+  Math.abs(a.turnDeg - b.turnDeg) < 1e-6 && Math.abs(a.score - b.score) < 1e-6 && sameEnds(a, b);
+
+const sameEnds = (a: Candidate, b: Candidate): boolean =>
+  a.figures.edges.every(({ thinnestMm, cutMm }, k) => {
+    const other = b.figures.edges[k];
+    return Math.abs(cutMm - other.cutMm) < 1 && (cutMm < 1 || Math.abs(thinnestMm - other.thinnestMm) < 0.05);
+  });
+
+const optionOf = (candidate: Candidate, axis: Axis): SetoutOption => {
+  const { sides, figures } = candidate;
+  const [start, end] = (axis === 'x' ? [sides.left, sides.right] : [sides.bottom, sides.top]).map((id) => tallyOf(figures, id));
+  return {
+    rule: candidate[axis].rule as FixedRule,
+    ends: { start: piecesOf(start), end: piecesOf(end) },
+    sliver: [start, end].some((tally) => (tally?.sliverMm ?? 0) > 0),
+  };
+};
+
+/** How an edge comes out; undefined where none has this name. */
+export const tallyOf = ({ edges }: SetoutFigures, id: string | null): EdgeTally | undefined => edges.find(({ owner }) => owner.id === id);
+
+/** An edge with less of it cut has full pieces too: the rest is joints. */
+const ALL_CUT = 0.85;
+
+/** The pieces along an edge as far as a trial tells: the widest and the narrowest of those it cuts. */
+function piecesOf(tally: EdgeTally | undefined): EndPieces {
+  if (!tally || tally.cutMm === 0) return { cutsMm: [], full: true };
+  const { widestMm, thinnestMm, cutMm, owner } = tally;
+  return { cutsMm: widestMm - thinnestMm < 0.05 ? [widestMm] : [widestMm, thinnestMm], full: cutMm < ALL_CUT * owner.lengthMm };
+}

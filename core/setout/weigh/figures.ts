@@ -1,0 +1,85 @@
+import type { LineOwner } from '../trial/boundary.ts';
+import type { Axis } from './axisPlacement.ts';
+
+/** How one edge, or one side of what stands in the field, comes out. Lengths run along it, mm. */
+export interface EdgeTally {
+  readonly owner: LineOwner;
+  /** With cut pieces along it. */
+  cutMm: number;
+  /** The same, each piece counted by how small it is: once at half a piece, more below, less above. */
+  smallMm: number;
+  /** With slivers along it. */
+  sliverMm: number;
+  /** With cut pieces, each counted by the share of the piece that stays. */
+  shareMm: number;
+  /** Where no piece reaches the edge's line: length times how much wider its gap is by that, mm². */
+  openMm2: number;
+  /** The narrowest cut piece; Infinity where none is cut. */
+  thinnestMm: number;
+  /** The widest; 0 where none is cut. */
+  widestMm: number;
+}
+
+/** How a pipe, waste or valve comes to lie: in one piece, on a joint, on a crossing, or where no tile is. */
+export type Falls = 'piece' | 'joint' | 'crossing' | 'clear';
+
+/** Where something round comes through. */
+export interface RoundFalls {
+  readonly fixtureId: string;
+  falls: Falls;
+}
+
+/** How far the pattern is from lying evenly about what the eye takes for the middle. */
+export interface MiddleOff {
+  readonly fixtureId: string;
+  readonly axis: Axis;
+  /** From the nearest middle of a piece or a joint, mm. */
+  offMm: number;
+  /** As far as it can be, mm. */
+  readonly mostMm: number;
+}
+
+/** How far a long edge runs off the courses. */
+export interface RunOff {
+  readonly owner: LineOwner;
+  readonly mm: number;
+}
+
+/** All that setouts are weighed by. */
+export interface SetoutFigures {
+  readonly edges: readonly EdgeTally[];
+  readonly rounds: readonly RoundFalls[];
+  readonly middles: readonly MiddleOff[];
+  readonly runOffs: readonly RunOff[];
+  /** Pieces that are cut, and how many of them need more than straight passes. */
+  cutPieces: number;
+  hardPieces: number;
+  /** Minutes at the saw. */
+  minutes: number;
+  /** Fragile legs of notched pieces, each counted from a half, at the limit, to one. */
+  ears: number;
+  /** Figured sheets that lie whole. */
+  motifs: number;
+  /** Tiles that are opened for the cut pieces when the halves of a tile are both used. */
+  opened: number;
+}
+
+/** A copy that stays as it is. */
+export const keptFigures = (figures: SetoutFigures): SetoutFigures => ({
+  ...figures,
+  edges: figures.edges.map((tally) => ({ ...tally })),
+  rounds: figures.rounds.map((one) => ({ ...one })),
+  middles: figures.middles.map((one) => ({ ...one })),
+});
+
+/** An edge before anything is laid along it. */
+export const emptyTally = (owner: LineOwner): EdgeTally => ({
+  owner,
+  cutMm: 0,
+  smallMm: 0,
+  sliverMm: 0,
+  shareMm: 0,
+  openMm2: 0,
+  thinnestMm: Infinity,
+  widestMm: 0,
+});

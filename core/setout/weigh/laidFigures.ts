@@ -1,0 +1,29 @@
+import type { EdgeSummary } from '../edges/edgeCuts.ts';
+import type { Layout } from '../place/layout.ts';
+import { emptyTally, type EdgeTally, type SetoutFigures } from './figures.ts';
+import { tallyCut } from './tallyCut.ts';
+import { wholeMotifs } from './wholeMotifs.ts';
+
+/** The figures of what was really laid: its edges and its pieces; what no clipping tells stays as it was tried. */
+export function laidFigures(
+  tried: SetoutFigures,
+  {
+    edges,
+    beside,
+    layouts,
+  }: { readonly edges: readonly EdgeSummary[]; readonly beside: readonly EdgeSummary[]; readonly layouts: readonly Layout[] },
+): SetoutFigures {
+  const met = new Map([...edges, ...beside].map((edge) => [edge.id, edge]));
+  return {
+    ...tried,
+    edges: tried.edges.map(({ owner, openMm2 }) => tallyOf({ ...emptyTally(owner), openMm2 }, met.get(owner.id))),
+    cutPieces: layouts.reduce((sum, { cutTiles }) => sum + cutTiles.length, 0),
+    motifs: layouts.reduce((sum, layout) => sum + wholeMotifs(layout), 0),
+  };
+}
+
+function tallyOf(tally: EdgeTally, edge: EdgeSummary | undefined): EdgeTally {
+  for (const { endsMm, thinnestMm, fullMm, alongMm } of edge?.cuts ?? [])
+    tallyCut(tally, (endsMm[0] + endsMm[1]) / 2 / fullMm, thinnestMm, fullMm, alongMm[1] - alongMm[0]);
+  return tally;
+}

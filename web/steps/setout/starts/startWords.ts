@@ -1,0 +1,56 @@
+import { describeReasons, schoolName } from '@azulejo/core/messages/en/reasons';
+import { thingNamesOf } from '@azulejo/core/messages/thingNames';
+import { schoolOf } from '@azulejo/core/setout/search/schools';
+import { formatLengthWithUnit } from '@azulejo/core/units/formatLength';
+import type { Tape } from '@azulejo/core/units/tape';
+import type { Surface } from '@azulejo/core/job/job';
+import type { ShownSetout } from '../../../workers/planWorker.ts';
+
+/** What is told of a start, in the same order for all. */
+export interface StartFigures {
+  readonly school: string;
+  readonly gain: string;
+  readonly cost: string;
+  readonly changes: string;
+  readonly smallestMm: number | null;
+  readonly rows: readonly { readonly label: string; readonly figure: string }[];
+}
+
+/** The narrowest piece along any edge that is looked at, mm; null where none is cut. */
+export function narrowestOf({ candidate }: ShownSetout): number | null {
+  const cut = candidate.figures.edges.filter(({ owner, cutMm }) => owner.kind !== 'other' && cutMm >= 1);
+  return cut.length === 0 ? null : Math.min(...cut.map(({ thinnestMm }) => thinnestMm));
+}
+
+/** Puts a start into words and figures. */
+export function startFigures(start: ShownSetout, surface: Surface, tape: Tape): StartFigures {
+  const { candidate, change, reasons, plan } = start;
+  const [gain, cost = ''] = describeReasons(reasons, thingNamesOf(plan.traced), tape);
+  const smallestMm = narrowestOf(start);
+  return {
+    school: schoolName(schoolOf(candidate)),
+    gain,
+    cost,
+    changes: changesOf(change, surface, candidate.turnDeg, tape),
+    smallestMm,
+    rows: [
+      { label: 'Narrowest piece', figure: smallestMm === null ? 'none cut' : formatLengthWithUnit(smallestMm, tape) },
+      { label: 'Cut pieces', figure: String(plan.totals.cut) },
+      { label: 'Of them shaped', figure: String(candidate.figures.hardPieces) },
+      { label: 'At the saw', figure: `${Math.round(plan.cuts.reduce((sum, { minutes }) => sum + minutes, 0))} min` },
+      { label: 'Tiles opened', figure: String(plan.totals.opened) },
+      { label: 'Left over', figure: `${Math.round(plan.totals.wasteShare * 100)} %` },
+    ],
+  };
+}
+
+function changesOf(change: ShownSetout['change'], surface: Surface, turnDeg: number, tape: Tape): string {
+  const parts: string[] = [];
+  if (Math.abs(turnDeg) > 0.01) parts.push(`turned ${(Math.round(turnDeg * 10) / 10).toString()}°`);
+  if (Math.abs(change.jointMm - surface.jointMm) > 1e-6) parts.push(`joint ${formatLengthWithUnit(change.jointMm, tape)}`);
+  const [now, then] = [surface.pattern, change.pattern];
+  if ('lay' in now && 'lay' in then && now.lay !== then.lay) parts.push(then.lay);
+  if (now.kind === 'runningBond' && then.kind === 'runningBond' && now.offset !== then.offset)
+    parts.push(`courses shifted ${Math.round(then.offset * 100)} %`);
+  return parts.join(', ');
+}
