@@ -37,6 +37,7 @@ export const surfaceSchema = z.strictObject({
     .describe('Colour of the grout, as #rrggbb'),
   setout: setoutChoiceSchema,
   allowed: allowedSchema.optional().describe('What a search for the best setout may change; only the start where left out'),
+  apart: z.boolean().optional().describe('Taken out of its group: its joints need not meet those of the surfaces it meets'),
   border: borderSchema.nullable().default(null).describe('Tiles that frame the surface; null for none'),
   bands: z.array(bandSchema).max(20).default([]),
   insets: z.array(insetSchema).max(40).default([]).describe('Insets with a tiling of their own'),

@@ -1,5 +1,6 @@
 import type { Job, Surface } from '../job/job.ts';
 import type { Product } from '../tile/product.ts';
+import { companionsOf } from './groupSetouts.ts';
 import type { PlanRules } from './planned.ts';
 
 /** What a surface is planned from: itself, the tiles it names, and the rules of its job. Pictures are none of it. */
@@ -9,9 +10,11 @@ export interface SurfaceBrief {
 }
 
 /** The brief of one surface of a job, small enough to be sent for every frame of a moving hand. */
-export function briefOf({ products, consumption, practice, way, tape }: PlanRules, surface: Surface): SurfaceBrief {
-  const named = tilesNamedBy(surface);
-  return { rules: { products: products.filter(({ id }) => named.has(id)).map(withoutPicture), consumption, practice, way, tape }, surface };
+export function briefOf({ products, consumption, practice, way, tape, surfaces, links }: PlanRules, surface: Surface): SurfaceBrief {
+  const met = companionsOf(surface, surfaces, links);
+  const named = new Set([surface, ...met.surfaces].flatMap((one) => [...tilesNamedBy(one)]));
+  const own = products.filter(({ id }) => named.has(id)).map(withoutPicture);
+  return { rules: { products: own, consumption, practice, way, tape, ...met }, surface };
 }
 
 /** Every tile that a surface names, by id. */

@@ -7,12 +7,13 @@ import { ONLY_THE_START } from '../setout/search/allowed.ts';
 import type { Turn } from '../setout/search/turns.ts';
 import type { Candidate, LaidSetout } from '../setout/weigh/candidate.ts';
 import { Placer } from '../setout/weigh/chooseSetout.ts';
-import type { SetoutChoice } from '../setout/weigh/setoutChoice.ts';
+import { BEST_SETOUT, type SetoutChoice } from '../setout/weigh/setoutChoice.ts';
 import { explainSetout, type Reasons } from '../setout/weigh/explainSetout.ts';
 import { weightsOf } from '../setout/weigh/ways.ts';
 import { openSurface } from '../setout/fields/openSurface.ts';
 import { handyPart } from '../surface/squareTriangle.ts';
 import { traceSurface } from '../surface/traceSurface.ts';
+import { groupedSetout } from './groupSetouts.ts';
 import { drawingOf, prepareSurface } from './drawSurface.ts';
 import { finishSteps } from './planSurfaceLayout.ts';
 import type { PlanRules, SurfacePlan } from './planned.ts';
@@ -58,27 +59,28 @@ interface Found {
 
 /** Searches setouts of a surface over all that is allowed, and keeps a few that differ in kind, the best first; a step at a time. */
 export function* compareSetouts(
-  rules: Pick<PlanRules, 'products' | 'way'>,
+  rules: Pick<PlanRules, 'products' | 'way' | 'links' | 'surfaces'>,
   surface: Surface,
 ): Generator<ComparisonProgress, ComparedSetout[]> {
   const traced = traceSurface(surface.measured);
   const variants = variantsOf(rules, surface);
+  const free = groupedSetout(rules, { ...surface, setout: BEST_SETOUT });
   const found: Found[] = [];
   let trials = 0;
   const best = (): Candidate | null =>
     found.reduce<Candidate | null>((a, { candidate }) => (a && a.score <= candidate.score ? a : candidate), null);
   for (const [k, change] of variants.entries()) {
     const placer = new Placer(openSurface({ ...surface, ...change }, traced, rules.products), weightsOf(rules.way));
-    const turns = turnsToTry(placer, surface);
+    const turns = free.turn ? placer.turns(free.turn) : turnsToTry(placer, surface);
     for (const [t, turn] of turns.entries()) {
-      const steps = searchOffsets(placer.trialsAt(turn.deg), rangeOf(placer, turn), placer.weights, {
+      const steps = searchOffsets(placer.trialsAt(turn.deg), rangeOf(placer, turn, free), placer.weights, {
         trials: Math.ceil(THOROUGH.trials / (turns.length * variants.length)),
         refined: Math.max(3, Math.ceil(THOROUGH.refined / (turns.length * variants.length))),
       });
       for (let step = steps.next(); ; step = steps.next()) {
         if (step.done) {
           for (const { at } of step.value.slice(0, MOST_LAID))
-            found.push({ candidate: placer.candidateAt(placer.home(at, turn.deg), turn), placer, change });
+            found.push({ candidate: placer.candidateAt(placer.home(at, turn.deg, free), turn, free), placer, change });
           break;
         }
         yield { share: (0.7 * (k + (t + 0.5) / turns.length)) / variants.length, trials: trials + step.value, best: best() };
@@ -114,7 +116,7 @@ export function* compareSetouts(
 }
 
 /** The same at once. */
-export function candidatesOf(rules: Pick<PlanRules, 'products' | 'way'>, surface: Surface): ComparedSetout[] {
+export function candidatesOf(rules: Pick<PlanRules, 'products' | 'way' | 'links' | 'surfaces'>, surface: Surface): ComparedSetout[] {
   const steps = compareSetouts(rules, surface);
   for (;;) {
     const step = steps.next();
@@ -122,9 +124,9 @@ export function candidatesOf(rules: Pick<PlanRules, 'products' | 'way'>, surface
   }
 }
 
-const rangeOf = (placer: Placer, turn: Turn) => ({
-  x: placer.rangeOn('x', { rule: 'best' }, turn.deg),
-  y: placer.rangeOn('y', { rule: 'best' }, turn.deg),
+const rangeOf = (placer: Placer, turn: Turn, { x, y }: SetoutChoice) => ({
+  x: placer.rangeOn('x', x, turn.deg),
+  y: placer.rangeOn('y', y, turn.deg),
 });
 
 function turnsToTry(placer: Placer, { allowed = ONLY_THE_START }: Surface): Turn[] {

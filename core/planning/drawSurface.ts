@@ -6,6 +6,7 @@ import { openSurface } from '../setout/fields/openSurface.ts';
 import { strikeLines } from '../setout/lines/strikeLines.ts';
 import { handyPart } from '../surface/squareTriangle.ts';
 import { traceSurface, type Traced } from '../surface/traceSurface.ts';
+import { groupedSetout } from './groupSetouts.ts';
 import type { Drawing, PlanRules } from './planned.ts';
 
 /** A surface that is ready to be set out. */
@@ -21,9 +22,9 @@ export function prepareSurface({ products, way }: Pick<PlanRules, 'products' | '
 }
 
 /** The first stage of a surface's plan: all that the drawing needs. */
-export function drawSurface(rules: Pick<PlanRules, 'products' | 'way' | 'tape'>, surface: Surface): Drawing {
+export function drawSurface(rules: Pick<PlanRules, 'products' | 'way' | 'tape' | 'links' | 'surfaces'>, surface: Surface): Drawing {
   const ready = prepareSurface(rules, surface);
-  return drawingOf(surface, ready, handyPart(surface.tape ?? rules.tape), chooseSetout(ready.placer, surface.setout));
+  return drawingOf(surface, ready, handyPart(surface.tape ?? rules.tape), chooseSetout(ready.placer, groupedSetout(rules, surface)));
 }
 
 /** The drawing of a setout that was chosen; `partMm` is what a handy triangle is made of. */

@@ -11,6 +11,7 @@ import { levelFigures } from '../surface/levels/levelFigures.ts';
 import { measureExtent } from '../takeoff/measureExtent.ts';
 import { actualSize } from '../tile/product.ts';
 import { drawingOf, prepareSurface } from './drawSurface.ts';
+import { groupedSetout } from './groupSetouts.ts';
 import type { Drawing, PlanRules, SurfaceLayout } from './planned.ts';
 
 /** The parts of planning a surface, in their order. */
@@ -27,10 +28,13 @@ export function* layoutSteps(rules: PlanRules, surface: Surface): Generator<Plan
   yield { stage: 'placing', share: 0 };
   const ready = prepareSurface(rules, surface);
   const { placer } = ready;
-  const chosen = yield* compared(choosing(placer, surface.setout, QUICK), 0.05);
+  const setout = groupedSetout(rules, surface);
+  const chosen = yield* compared(choosing(placer, setout, QUICK), 0.05);
   const drawing = drawingOf(surface, ready, handyPart(surface.tape ?? rules.tape), chosen);
-  const isOwn = JSON.stringify(surface.setout) !== JSON.stringify(BEST_SETOUT);
-  const best = isOwn ? yield* compared(choosing(placer, BEST_SETOUT, QUICK), 0.35) : chosen;
+  // What the product would choose leaves joints that run on over an edge where they are.
+  const free = groupedSetout(rules, { ...surface, setout: BEST_SETOUT });
+  const isOwn = JSON.stringify(setout) !== JSON.stringify(free);
+  const best = isOwn ? yield* compared(choosing(placer, free, QUICK), 0.35) : chosen;
   const advice = adviseSetout(placer, placer.weighLaid(chosen, drawing), best);
   return yield* finishSteps(rules, surface, drawing, advice);
 }

@@ -17,8 +17,8 @@ import type { SurfaceFigures } from '../takeoff/figures.ts';
 import type { Extent } from '../takeoff/measureExtent.ts';
 import type { Totals } from '../takeoff/totals.ts';
 
-/** What of a job the plan of one surface depends on. */
-export type PlanRules = Pick<Job, 'products' | 'consumption' | 'practice' | 'way' | 'tape'>;
+/** What of a job the plan of one surface depends on; of its surfaces and links, those that meet it. */
+export type PlanRules = Pick<Job, 'products' | 'consumption' | 'practice' | 'way' | 'tape' | 'links' | 'surfaces'>;
 
 /** Where every piece of one surface lies: what the drawing shows. Plain data, quick to compute. */
 export interface Drawing {

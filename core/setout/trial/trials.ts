@@ -336,6 +336,8 @@ export class Trials {
       const isCorner = lines > 1 && lines <= MOST_CORNER_LINES;
       if (lines === 1 && tiles.notches[cut.slot] === 0 && cut.mayBeLost && cut.deepest < lostBelow(cut.line.outlines[cut.piece])) {
         tiles.lines[cut.slot] = tiles.round[cut.slot] = 0;
+        // The gap there is wider by what is lost and the joint before it.
+        tallies[cut.line.owner].openMm2 += cut.length * (cut.deepest + this.banded.jointMm);
       } else if (isCorner && tiles.notches[cut.slot] === 0) {
         corners ??= new Map<number, Cut[]>();
         const own = corners.get(cut.slot);
