@@ -70,7 +70,7 @@ export function* compareSetouts(
   const best = (): Candidate | null =>
     found.reduce<Candidate | null>((a, { candidate }) => (a && a.score <= candidate.score ? a : candidate), null);
   for (const [k, change] of variants.entries()) {
-    const placer = new Placer(openSurface({ ...surface, ...change }, traced, rules.products), weightsOf(rules.way));
+    const placer = new Placer(openSurface({ ...surface, ...change }, traced, rules.products), weightsOf(rules.way), surface.setout.pins);
     const turns = free.turn ? placer.turns(free.turn) : turnsToTry(placer, surface);
     for (const [t, turn] of turns.entries()) {
       const steps = searchOffsets(placer.trialsAt(turn.deg), rangeOf(placer, turn, free), placer.weights, {
@@ -95,7 +95,8 @@ export function* compareSetouts(
     const own = placer.lay(candidate);
     const weighed = placer.weighLaid(candidate, own);
     const { x, y, turn } = weighed;
-    laid.push({ index, candidate: weighed, laid: own, change: { ...change, setout: { x, y, turn } } });
+    const { pins } = surface.setout;
+    laid.push({ index, candidate: weighed, laid: own, change: { ...change, setout: { x, y, turn, ...(pins ? { pins } : {}) } } });
     yield { share: 0.7 + (0.3 * index) / different.length, trials, best: best() };
   }
   laid.sort((a, b) => a.candidate.score - b.candidate.score || a.index - b.index);
@@ -167,7 +168,14 @@ function jointsOf(range: readonly [number, number] | null): number[] {
 export function planCompared(rules: PlanRules, surface: Surface, { candidate, change, reasons }: ComparedSetout): SurfacePlan {
   const changed = { ...surface, ...change };
   const drawing = drawingOf(changed, prepareSurface(rules, changed), handyPart(surface.tape ?? rules.tape), candidate);
-  const steps = finishSteps(rules, changed, drawing, { chosen: candidate, best: candidate, reasons, options: { x: [], y: [] } });
+  const steps = finishSteps(rules, changed, drawing, {
+    chosen: candidate,
+    best: candidate,
+    reasons,
+    options: { x: [], y: [] },
+    missedPins: [],
+    exclusive: null,
+  });
   for (;;) {
     const step = steps.next();
     if (step.done) return shareOut(rules, [step.value])[0];

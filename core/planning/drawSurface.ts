@@ -3,6 +3,7 @@ import type { Candidate } from '../setout/weigh/candidate.ts';
 import { chooseSetout, Placer } from '../setout/weigh/chooseSetout.ts';
 import { weightsOf } from '../setout/weigh/ways.ts';
 import { openSurface } from '../setout/fields/openSurface.ts';
+import { ledgerOf } from '../setout/lines/ledger.ts';
 import { strikeLines } from '../setout/lines/strikeLines.ts';
 import { handyPart } from '../surface/squareTriangle.ts';
 import { traceSurface, type Traced } from '../surface/traceSurface.ts';
@@ -18,7 +19,7 @@ export interface OpenSurface {
 /** Traces a surface and opens its fields. */
 export function prepareSurface({ products, way }: Pick<PlanRules, 'products' | 'way'>, surface: Surface): OpenSurface {
   const traced = traceSurface(surface.measured);
-  return { traced, placer: new Placer(openSurface(surface, traced, products), weightsOf(way)) };
+  return { traced, placer: new Placer(openSurface(surface, traced, products), weightsOf(way), surface.setout.pins) };
 }
 
 /** The first stage of a surface's plan: all that the drawing needs. */
@@ -39,7 +40,9 @@ export function drawingOf(surface: Surface, { traced, placer }: OpenSurface, par
     fields: [...fields, ...placer.open.fixed],
     edges,
     beside,
+    pins: placer.pins,
     choice: { x, y, turn, turnDeg, sides, startsMm: placer.startsMm(candidate) },
+    ledger: surface.kind === 'wall' ? ledgerOf(layout, traced, edges) : null,
     struck: strikeLines(layout, traced, partMm),
   };
 }

@@ -5,7 +5,7 @@ import { criticalOffsets, periodOf } from '../setout/search/criticalOffsets.ts';
 import { AS_DRAWN } from '../setout/search/turns.ts';
 import { firstPieceSpan, spanOf, type Axis } from '../setout/weigh/axisPlacement.ts';
 import { Placer } from '../setout/weigh/chooseSetout.ts';
-import { costsOf, scoreOf } from '../setout/weigh/scoreFigures.ts';
+import { costsOf, pinCost, scoreOf } from '../setout/weigh/scoreFigures.ts';
 import type { SetoutChoice } from '../setout/weigh/setoutChoice.ts';
 import { weightsOf } from '../setout/weigh/ways.ts';
 import type { Link } from '../surface/link.ts';
@@ -76,15 +76,27 @@ export function groupedSetout(rules: GroupRules, surface: Surface): SetoutChoice
   return setout;
 }
 
+/** The surfaces that joints of a surface run on into in either direction, and how far closing edges are from agreeing, mm. */
+export function groupFigures(rules: GroupRules, surface: Surface): { readonly surfaceIds: readonly string[]; readonly offMm: number } {
+  const groups = (['x', 'y'] as const).map((axis) => groupOf(rules, { ...surface, apart: false }, axis)).filter((group) => group !== null);
+  return {
+    surfaceIds: [...new Set(groups.flatMap(({ members }) => members.map((member) => member.surface.id)))].filter((id) => id !== surface.id),
+    offMm: Math.max(0, ...groups.map(({ offMm }) => offMm)),
+  };
+}
+
 /** The group that one direction of a surface belongs to; null where no joint of it runs on. */
 export function groupOf(rules: GroupRules, surface: Surface, axis: Axis): Group | null {
   const placers = new Map<string, Placer>();
   const placerOf = (one: Surface): Placer => {
-    const known = placers.get(one.id) ?? new Placer(openSurface(one, traceSurface(one.measured), rules.products), weightsOf(rules.way));
+    const known =
+      placers.get(one.id) ??
+      new Placer(openSurface(one, traceSurface(one.measured), rules.products), weightsOf(rules.way), one.setout.pins);
     placers.set(one.id, known);
     return known;
   };
   // The first of the group by its place in the job leads, so that each member finds the same phase.
+  if (!rules.links.some(({ a, b }) => a.surface === surface.id || b.surface === surface.id)) return null;
   const found = walk(rules, surface, axis, placerOf);
   if (found.members.length < 2) return null;
   const leader = [...found.members].sort((a, b) => rules.surfaces.indexOf(a.surface) - rules.surfaces.indexOf(b.surface))[0];
@@ -201,7 +213,7 @@ function phaseOf({ members, stepMm }: Group, { way }: GroupRules): number {
       const at = sign * phase + offMm;
       const scores = across[k].map((other) => {
         const figures = axis === 'x' ? placer.trialsAt(0).judge(at, other) : placer.trialsAt(0).judge(other, at);
-        return scoreOf(costsOf(figures, placer.open.ground.sides), weights);
+        return scoreOf(costsOf(figures, placer.open.ground.sides), weights) + pinCost(figures);
       });
       return sum + Math.min(...scores);
     }, 0);

@@ -11,7 +11,7 @@ import { levelFigures } from '../surface/levels/levelFigures.ts';
 import { measureExtent } from '../takeoff/measureExtent.ts';
 import { actualSize } from '../tile/product.ts';
 import { drawingOf, prepareSurface } from './drawSurface.ts';
-import { groupedSetout } from './groupSetouts.ts';
+import { groupedSetout, groupFigures } from './groupSetouts.ts';
 import type { Drawing, PlanRules, SurfaceLayout } from './planned.ts';
 
 /** The parts of planning a surface, in their order. */
@@ -32,7 +32,10 @@ export function* layoutSteps(rules: PlanRules, surface: Surface): Generator<Plan
   const chosen = yield* compared(choosing(placer, setout, QUICK), 0.05);
   const drawing = drawingOf(surface, ready, handyPart(surface.tape ?? rules.tape), chosen);
   // What the product would choose leaves joints that run on over an edge where they are.
-  const free = groupedSetout(rules, { ...surface, setout: BEST_SETOUT });
+  const free = groupedSetout(rules, {
+    ...surface,
+    setout: { ...BEST_SETOUT, ...(surface.setout.pins ? { pins: surface.setout.pins } : {}) },
+  });
   const isOwn = JSON.stringify(setout) !== JSON.stringify(free);
   const best = isOwn ? yield* compared(choosing(placer, free, QUICK), 0.35) : chosen;
   const advice = adviseSetout(placer, placer.weighLaid(chosen, drawing), best);
@@ -59,6 +62,7 @@ export function* finishSteps(
     levels: levels && levelFigures(levels, drawing.traced.field, rules.practice, Math.max(widthMm, heightMm)),
     extent: measureExtent(drawing.traced, drawing.fields),
     advice,
+    group: groupFigures(rules, surface),
     labels,
     cuts,
     groups,

@@ -5,11 +5,13 @@ import type { OffCutPlan } from '../cuts/offCutPlan.ts';
 import type { SheetPlan } from '../cuts/sheets/planSheets.ts';
 import type { Job } from '../job/job.ts';
 import type { Candidate } from '../setout/weigh/candidate.ts';
+import type { Pin } from '../setout/weigh/pins.ts';
 import type { SetoutAdvice } from '../setout/weigh/adviseSetout.ts';
 import type { EdgeSummary } from '../setout/edges/edgeCuts.ts';
 import type { Field } from '../setout/fields/field.ts';
 import type { Point } from '../geometry/point.ts';
 import type { Layout } from '../setout/place/layout.ts';
+import type { Ledger } from '../setout/lines/ledger.ts';
 import type { StruckLines } from '../setout/lines/strikeLines.ts';
 import type { LevelFigures } from '../surface/levels/levelFigures.ts';
 import type { Traced } from '../surface/traceSurface.ts';
@@ -35,8 +37,12 @@ export interface Drawing {
   readonly edges: readonly EdgeSummary[];
   /** The sides of what stands in the field, met as edges are. */
   readonly beside: readonly EdgeSummary[];
+  /** What is asked of the setout. */
+  readonly pins: readonly Pin[];
   /** What is struck before the first tile is set. */
   readonly struck: StruckLines;
+  /** What the second course of a wall stands on; null where full courses stand on the base, and on floors. */
+  readonly ledger: Ledger | null;
 }
 
 /** All of one surface that it has by itself: its drawing, its setout weighed, every cut described. */
@@ -45,6 +51,8 @@ export interface SurfaceLayout extends Drawing {
   readonly levels: LevelFigures | null;
   readonly extent: Extent;
   readonly advice: SetoutAdvice;
+  /** The surfaces that its joints run on into, and how far edges that close a ring are from agreeing, mm. */
+  readonly group: { readonly surfaceIds: readonly string[]; readonly offMm: number };
   /** How pieces are named, field by field. */
   readonly labels: readonly Labels[];
   readonly cuts: readonly CutPiece[];

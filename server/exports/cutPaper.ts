@@ -1,7 +1,7 @@
 import PDFDocument from 'pdfkit';
 import { productName, productOf, tapeOf } from '@azulejo/core/job/job';
 import { edgeName, kindName } from '@azulejo/core/messages/en/names';
-import { describeLines } from '@azulejo/core/messages/en/lines';
+import { describeLedger, describeLines } from '@azulejo/core/messages/en/lines';
 import { describeMark } from '@azulejo/core/messages/en/marks';
 import { describePattern } from '@azulejo/core/messages/en/patterns';
 import { describeReasons } from '@azulejo/core/messages/en/reasons';
@@ -13,6 +13,7 @@ import { actualSize } from '@azulejo/core/tile/product';
 import { formatLength, formatLengthWithUnit } from '@azulejo/core/units/formatLength';
 import type { SurfaceSource } from './exportKind.ts';
 import { fontRuns, registerFonts, type PdfFont } from './pdfFonts.ts';
+import { writeRodPages } from './rodPages.ts';
 import { drawPieceOutline, drawSetout } from './paperDrawing.ts';
 
 const MARGIN = 34;
@@ -47,6 +48,15 @@ export function writeCutPaper(source: SurfaceSource): Promise<Buffer> {
   });
   registerFonts(pdf);
   writeSetoutPage(pdf, source);
+  writeRodPages(source.planned.layout, {
+    pdf,
+    startPage: () => {
+      pdf.addPage();
+      return writeHeader(pdf, source, 'gauge rod across the courses, full size: print without scaling');
+    },
+    write: (text, size, x, y, width) => void write(pdf, text, 'bold', size, INK, x, y, width),
+    tape: tapeOf(source.job, source.surface),
+  });
   writeSheetPages(pdf, source);
   if (source.planned.groups.length > 0) writeCutPages(pdf, source);
   numberPages(pdf);
@@ -118,6 +128,7 @@ function writeSetoutPage(pdf: PDFKit.PDFDocument, source: SurfaceSource): void {
   for (const reason of describeReasons(planned.advice.reasons, thingNamesOf(planned.traced), tape)) paragraph(reason);
   paragraph('Lines to strike', 'bold', 10, '#b8402b');
   for (const line of describeLines(planned.struck, thingNamesOf(planned.traced), tape)) paragraph(line);
+  if (planned.ledger) for (const line of describeLedger(planned.ledger, tape)) paragraph(line);
   paragraph('Along the edges', 'bold', 10);
   for (const { id, smallestCutMm, largestCutMm } of planned.edges.filter((edge) => !edge.isReveal)) {
     const cuts =

@@ -9,7 +9,7 @@ import { paintArrows } from './paintArrows.ts';
 import { paintFixturePlaces } from './paintFixturePlaces.ts';
 import { paintChosen, paintHatching, paintLabel } from './paintCuts.ts';
 import { paintFixtureNames, paintFixtures, placeFixtureNames } from './paintFixtures.ts';
-import { paintChalkLines, paintEdgeLengths, paintEdges, paintEndCuts } from './paintSurroundings.ts';
+import { paintChalkLines, paintEdgeLengths, paintEdges, paintEndCuts, paintPins } from './paintSurroundings.ts';
 import { paintSheetPart, paintSheets } from './paintSheets.ts';
 import { paintFixedFields, paintTiles, type Brush, type TileLook } from './paintTiles.ts';
 
@@ -55,7 +55,10 @@ export function paintBoard(brush: Brush, content: BoardContent): void {
   if (cuts && (show === 'setout' || show === 'cuts')) for (const piece of cuts) paintLabel(brush, piece, taken);
   for (const part of content.sheetParts) paintSheetPart(brush, drawing, part, part.label === content.chosenSheet);
   paintFixtureNames(brush, names);
-  if (show === 'setout') paintChalkLines(brush, drawing);
+  if (show === 'setout') {
+    paintChalkLines(brush, drawing);
+    paintPins(brush, drawing);
+  }
   if (show === 'setout' || show === 'cuts') paintEndCuts(brush, drawing, content.tape);
   if (show === 'measures') {
     if (content.measure) paintMeasures(brush, drawing, content.measure, content.tape);

@@ -75,6 +75,25 @@ export function paintChalkLines(brush: Brush, { struck }: Drawing): void {
   context.setLineDash([]);
 }
 
+/** Where something is pinned: a needle with its head. */
+export function paintPins({ context, palette, view }: Brush, { pins }: Drawing): void {
+  for (const pin of pins) {
+    if (pin.kind === 'noCutUnder') continue;
+    const [x, y] = toScreen(view, pin.at);
+    context.strokeStyle = palette.outline;
+    context.lineWidth = 1.5;
+    context.beginPath();
+    context.moveTo(x, y);
+    context.lineTo(x + 7, y - 15);
+    context.stroke();
+    context.beginPath();
+    context.arc(x + 8, y - 18, 5.5, 0, 2 * Math.PI);
+    context.fillStyle = palette.chalk;
+    context.fill();
+    context.stroke();
+  }
+}
+
 /** End cuts along each edge, as far as there is room. */
 export function paintEndCuts(brush: Brush, drawing: Drawing, tape: Tape): void {
   const written: Point[] = [];

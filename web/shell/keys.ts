@@ -14,7 +14,8 @@ export const KEY_GROUPS: readonly { readonly where: string; readonly lines: read
       { keys: 'P', does: 'A piece on the centre line, square to the chosen edge' },
       { keys: 'J', does: 'A joint on the centre line, square to the chosen edge' },
       { keys: 'F', does: 'Full pieces off the chosen edge' },
-      { keys: 'B', does: 'The best setout, both ways' },
+      { keys: 'B', does: 'The best of all starts' },
+      { keys: '1 to 6', does: 'A school: centre out, off the edge seen first, outsides in, ledger, on the base, under the top' },
     ],
   },
   {

@@ -2,6 +2,7 @@ import { defineStore } from 'pinia';
 import { ref, shallowRef } from 'vue';
 import type { Laying } from '@azulejo/core/pattern/laying';
 import type { Surface } from '@azulejo/core/job/job';
+import type { PointedPin } from '@azulejo/core/setout/weigh/pins';
 import type { SetoutChoice } from '@azulejo/core/setout/weigh/setoutChoice';
 
 /** The parts of measuring a surface, in the order of the work. */
@@ -28,7 +29,8 @@ export const TILE_PARTS = [
 export const SETOUT_PARTS = [
   { name: 'starts', label: 'Starts' },
   { name: 'rules', label: 'By rule' },
-  { name: 'counts', label: 'What counts' },
+  { name: 'pins', label: 'Pins' },
+  { name: 'counts', label: 'Weighing' },
   { name: 'lines', label: 'Lines' },
 ] as const;
 
@@ -50,6 +52,8 @@ export const useBoardStore = defineStore('board', () => {
   const measurePart = ref<MeasurePart>('shape');
   const tilePart = ref<TilePart>('tile');
   const setoutPart = ref<SetoutPart>('starts');
+  /** What the next tap on the drawing pins; null where it pins nothing. */
+  const pinTool = ref<PointedPin | null>(null);
   /** Whether the tile step shows the surface as it will look, instead of the working drawing. */
   const finished = ref(false);
   /** Stones of an ashlar that are being changed, by their place in its cell: one or two. */
@@ -75,6 +79,7 @@ export const useBoardStore = defineStore('board', () => {
     chosenGroup.value = null;
     chosenLabel.value = null;
     chosenSheet.value = null;
+    pinTool.value = null;
   }
 
   return {
@@ -85,6 +90,7 @@ export const useBoardStore = defineStore('board', () => {
     measurePart,
     tilePart,
     setoutPart,
+    pinTool,
     finished,
     chosenStones,
     chosenInset,

@@ -1,3 +1,4 @@
+import type { Ledger } from '../../setout/lines/ledger.ts';
 import type { LineTape } from '../../setout/lines/lineTapes.ts';
 import type { StruckLine, StruckLines } from '../../setout/lines/strikeLines.ts';
 import { formatLength, formatLengthWithUnit } from '../../units/formatLength.ts';
@@ -18,6 +19,24 @@ export function describeLines({ lines, square }: StruckLines, names: ThingNames,
     `Square where they cross: ${a} along the course line, ${b} along the cross line, then ${formatLengthWithUnit(square.acrossMm, tape)} across.`,
   ];
 }
+
+/** Where the ledger goes, and what stays of the bottom pieces; each a sentence. */
+export function describeLedger({ heightsMm, bottom }: Ledger, tape: Tape): string[] {
+  const [left, right] = heightsMm.map((mm) => formatLengthWithUnit(mm, tape));
+  const where = left === right ? left : `${left} above the base at the left, ${right} at the right`;
+  const pieces = bottom.map(({ heightsMm: [a, b] }) => {
+    const [first, last] = [a, b].map((mm) => formatLength(mm, tape));
+    return first === last ? first : `${first} to ${last}`;
+  });
+  const runs = pieces.filter((piece, k) => k === 0 || piece !== pieces[k - 1]);
+  return [
+    `Ledger, level under the second course: ${where}${left === right ? ' above the base' : ''}.`,
+    `Bottom course, from the left: ${runs.slice(0, MOST_TOLD).join(', ')}${runs.length > MOST_TOLD ? ' and so on; the cut list has each' : ''}.`,
+  ];
+}
+
+/** So many different pieces are told one by one. */
+const MOST_TOLD = 12;
 
 /** One line to strike, as a tape measure at each end. */
 export function describeLine(line: StruckLine, names: ThingNames, tape: Tape): string {

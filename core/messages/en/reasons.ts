@@ -1,5 +1,5 @@
 import type { EndCuts, EndPieces } from '../../setout/edges/endCuts.ts';
-import type { School } from '../../setout/search/schools.ts';
+import type { FollowedSchool } from '../../setout/search/schools.ts';
 import type { Axis } from '../../setout/weigh/axisPlacement.ts';
 import type { Along, EndSize, Reasons, Statement } from '../../setout/weigh/explainSetout.ts';
 import type { AxisChoice } from '../../setout/weigh/setoutChoice.ts';
@@ -16,16 +16,19 @@ export interface ThingNames {
 /** The two ends of a direction in words. */
 export const END_NAMES: Readonly<Record<Axis, readonly [string, string]>> = { x: ['left', 'right'], y: ['bottom', 'top'] };
 
-const SCHOOL_NAMES: Readonly<Record<School, string>> = {
+const SCHOOL_NAMES: Readonly<Record<FollowedSchool, string>> = {
   centreOut: 'From the centre out',
   offTheSeenEdge: 'Full off the edge seen first',
   outsidesIn: 'From the outsides in',
+  ledger: 'Ledger under the second course',
+  onBase: 'Full course on the base',
+  underTop: 'Full course under the top',
   noCuts: 'No cuts',
   mixed: 'As it falls best',
 };
 
 /** What a school is called. */
-export const schoolName = (school: School): string => SCHOOL_NAMES[school];
+export const schoolName = (school: FollowedSchool): string => SCHOOL_NAMES[school];
 
 /** What a rule does, as a clause. */
 export function ruleName(rule: AxisChoice['rule'], axis: Axis): string {

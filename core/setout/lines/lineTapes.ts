@@ -1,5 +1,5 @@
 import { cross, distance, dot, quarterTurn, subtract, unit, type Point } from '../../geometry/point.ts';
-import type { Ring } from '../../geometry/ring.ts';
+import { isInside, type Ring } from '../../geometry/ring.ts';
 import type { Edge } from '../../surface/edge.ts';
 import type { Traced } from '../../surface/traceSurface.ts';
 
@@ -54,7 +54,7 @@ export function tapesTo(surface: Traced, low: Meeting, high: Meeting): readonly 
   const normal = quarterTurn(way);
   const length = distance(low.at, high.at);
   const inset = Math.min(OFF_END_MM, length / 10);
-  const places = [placeOn(low.at, way, inset), placeOn(high.at, way, -inset)] as const;
+  const places = [freePlace(surface, low.at, way, inset, length), freePlace(surface, high.at, [-way[0], -way[1]], inset, length)] as const;
   // From the left or the bottom first.
   const back: Point = normal[0] > 1e-9 || (Math.abs(normal[0]) <= 1e-9 && normal[1] > 0) ? [-normal[0], -normal[1]] : normal;
   const options = [back, [-back[0], -back[1]] as const].map((ray) => places.map((at) => castTape(surface, at, ray, way)));
@@ -65,6 +65,19 @@ export function tapesTo(surface: Traced, low: Meeting, high: Meeting): readonly 
 }
 
 const placeOn = (at: Point, way: Point, mm: number): Point => [at[0] + way[0] * mm, at[1] + way[1] * mm];
+
+/** Places on a line are looked at this far apart, mm. */
+const STEP_MM = 20;
+
+/** The first place on a line from one of its ends that nothing stands on. */
+function freePlace({ fixtures }: Traced, end: Point, way: Point, insetMm: number, lengthMm: number): Point {
+  const standing = fixtures.filter(({ fixture }) => !fixture.tiledUnder).map(({ ring }) => ring);
+  for (let mm = insetMm; mm < lengthMm; mm += STEP_MM) {
+    const at = placeOn(end, way, mm);
+    if (!standing.some((ring) => isInside(at, [[ring]]))) return at;
+  }
+  return placeOn(end, way, insetMm);
+}
 
 /** An edge is better to measure from than a fixture, and one that can be reached better than one that is hidden. */
 function worthOf(tape: LineTape | null, { edges }: Traced): number {

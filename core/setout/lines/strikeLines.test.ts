@@ -115,6 +115,24 @@ test('a tape is not hooked behind a cabinet', () => {
   expect(cross?.tapes.map((tape) => (tape.by === 'square' ? tape.id : ''))).toEqual(['right', 'right']);
 });
 
+test('no tape is held within a window', () => {
+  const window: Fixture = {
+    id: 'window',
+    kind: 'window',
+    name: 'Window',
+    outline: { kind: 'rectangle', widthMm: 1200, heightMm: 900 },
+    from: [
+      { edge: 'left', mm: 900 },
+      { edge: 'bottom', mm: 1500 },
+    ],
+    tiledUnder: false,
+    clearanceMm: 0,
+    cover: null,
+  };
+  const { struck } = drawn({ size: [3000, 2400], tile: [298, 298], jointMm: 3, measured: { fixtures: [window] } });
+  for (const { tapes } of struck.lines) for (const { at } of tapes) expect(at[0] > 900 && at[0] < 2100 && at[1] > 1500).toBe(false);
+});
+
 test('the check for square is a triangle of 3, 4 and 5 parts along the two first lines', () => {
   for (const tape of [METRIC_TAPE, IMPERIAL_TAPE]) {
     const job = { ...jobOfOne({ size: [3700, 2900], tile: [298, 298], jointMm: 3 }), tape };

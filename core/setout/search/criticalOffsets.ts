@@ -65,6 +65,24 @@ export function criticalOffsets(trials: Trials, axis: Axis): number[] {
   return distinct([...balanced, ...middles], period);
 }
 
+/** The places of the origin in one direction where a pin can be kept, within one period, mm. */
+export function pinnedOffsets(trials: Trials, axis: Axis): number[] {
+  const { pins, repeat, boundary } = trials;
+  if (pins.length === 0) return [];
+  const k = axis === 'x' ? 0 : 1;
+  const spans = spansOf(repeat, axis);
+  const least = pins.flatMap(({ pin }) =>
+    pin.kind === 'noCutUnder'
+      ? boundary.lines
+          .filter(({ owner }) => boundary.owners[owner].id === pin.edge)
+          .flatMap(({ from, to }) =>
+            [from[k], to[k]].flatMap((mm) => spans.flatMap(({ low, high }) => [mm - high + pin.mm, mm - low - pin.mm])),
+          )
+      : [],
+  );
+  return distinct([...pins.flatMap(({ critical }) => critical(axis)), ...least], periodOf(repeat, axis));
+}
+
 /** Where something round touches the side of a piece, and where a leg beside a notch is just strong enough. */
 function featureOffsets({ rounds, boundary }: Trials, axis: Axis, spans: readonly Span[]): number[] {
   const k = axis === 'x' ? 0 : 1;

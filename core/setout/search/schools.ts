@@ -1,11 +1,13 @@
+import type { MainEdges } from '../../surface/sides.ts';
+import type { Ground } from '../fields/ground.ts';
+import type { Axis } from '../weigh/axisPlacement.ts';
 import type { Candidate } from '../weigh/candidate.ts';
 import type { EdgeTally } from '../weigh/figures.ts';
+import type { School } from '../weigh/school.ts';
+import type { FixedRule } from '../weigh/setoutChoice.ts';
 
-/** The schools of setting out (handbook of the trade): which edge the tiles are laid off, and where the misfit goes. */
-export const SCHOOLS = ['centreOut', 'offTheSeenEdge', 'outsidesIn', 'noCuts', 'mixed'] as const;
-
-/** One of the schools. */
-export type School = (typeof SCHOOLS)[number];
+/** What a setout turns out to follow: a school, no cuts at all, or none of them. */
+export type FollowedSchool = School | 'noCuts' | 'mixed';
 
 /** Looked at more than a wall: a full piece is wanted there. */
 const SEEN_FIRST = 1.5;
@@ -13,7 +15,7 @@ const SEEN_FIRST = 1.5;
 const isFull = ({ cutMm }: EdgeTally): boolean => cutMm < 1;
 
 /** The school that a setout turns out to follow, from what lies along its edges. */
-export function schoolOf({ x, y, figures }: Pick<Candidate, 'x' | 'y' | 'figures'>): School {
+export function schoolOf({ x, y, figures }: Pick<Candidate, 'x' | 'y' | 'figures'>): FollowedSchool {
   const edges = figures.edges.filter(({ owner }) => owner.kind === 'edge' && !owner.isReveal);
   if (edges.length > 0 && edges.every(isFull)) return 'noCuts';
   const exposed = edges.filter(({ owner }) => owner.role === 'exposed');
@@ -21,4 +23,53 @@ export function schoolOf({ x, y, figures }: Pick<Candidate, 'x' | 'y' | 'figures
   if (edges.some((edge) => edge.owner.seen > SEEN_FIRST && isFull(edge))) return 'offTheSeenEdge';
   const centred = [x, y].filter(({ rule }) => rule === 'pieceCentred' || rule === 'jointCentred');
   return centred.length > 0 ? 'centreOut' : 'mixed';
+}
+
+/** The edge that is seen first: that which counts most, and of those alike the longest of the four that end the rows. */
+export function edgeSeenFirst({
+  edges,
+  sides,
+}: Pick<Ground, 'edges' | 'sides'>): { readonly id: string; readonly side: keyof MainEdges } | null {
+  let best: { readonly id: string; readonly side: keyof MainEdges; readonly weight: number } | null = null;
+  for (const side of ['left', 'right', 'bottom', 'top'] as const) {
+    const id = sides[side];
+    const own = edges.filter((edge) => edge.id === id);
+    const mm = own.reduce((sum, { from, to }) => sum + Math.hypot(to[0] - from[0], to[1] - from[1]), 0);
+    const weight = own.length === 0 ? 0 : own[0].seen * 1e5 + mm;
+    if (id !== null && weight > (best?.weight ?? 0)) best = { id, side, weight };
+  }
+  return best;
+}
+
+const RULE_OF_SIDE: Readonly<Record<keyof MainEdges, readonly [Axis, FixedRule]>> = {
+  left: ['x', 'fullFromStart'],
+  right: ['x', 'fullFromEnd'],
+  bottom: ['y', 'fullFromStart'],
+  top: ['y', 'fullFromEnd'],
+};
+
+/** The rules that a school leaves a direction; null where it says nothing of it. */
+export function rulesOfSchool(school: School, ground: Pick<Ground, 'edges' | 'sides'>, axis: Axis): readonly FixedRule[] | null {
+  switch (school) {
+    case 'centreOut':
+      return ['pieceCentred', 'jointCentred'];
+    case 'offTheSeenEdge': {
+      const seen = edgeSeenFirst(ground);
+      const [own, rule] = seen ? RULE_OF_SIDE[seen.side] : [null, null];
+      return own === axis && rule ? [rule] : null;
+    }
+    case 'outsidesIn': {
+      const exposed = (Object.keys(RULE_OF_SIDE) as (keyof MainEdges)[]).filter((side) =>
+        ground.edges.some(({ id, role }) => id === ground.sides[side] && role === 'exposed'),
+      );
+      const rules = exposed.map((side) => RULE_OF_SIDE[side]).flatMap(([own, rule]) => (own === axis ? [rule] : []));
+      return rules.length > 0 ? rules : null;
+    }
+    case 'ledger':
+      return axis === 'y' ? ['fullFromEnd', 'jointCentred', 'pieceCentred'] : null;
+    case 'onBase':
+      return axis === 'y' ? ['fullFromStart'] : null;
+    case 'underTop':
+      return axis === 'y' ? ['fullFromEnd'] : null;
+  }
 }

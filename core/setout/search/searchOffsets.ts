@@ -1,8 +1,8 @@
 import type { Point } from '../../geometry/point.ts';
 import type { Trials } from '../trial/trials.ts';
-import { costsOf, scoreOf } from '../weigh/scoreFigures.ts';
+import { costsOf, pinCost, scoreOf } from '../weigh/scoreFigures.ts';
 import type { Weights } from '../weigh/ways.ts';
-import { criticalOffsets, periodOf } from './criticalOffsets.ts';
+import { criticalOffsets, periodOf, pinnedOffsets } from './criticalOffsets.ts';
 
 /** A place of the origin in the frame of the setout, and what speaks against it; less is better. */
 export interface Place {
@@ -29,6 +29,9 @@ export const THOROUGH: Effort = { trials: 2500, refined: 12 };
 
 /** An even spread of places has so many each way. */
 const SPREAD = 14;
+
+/** So many places of pins are tried with each other in every case. */
+const MOST_PINNED = 16;
 
 /** A better score must be better by this. */
 const BETTER = 1e-9;
@@ -64,14 +67,17 @@ export class OffsetSearch {
 
   private judge(x: number, y: number): number {
     this.tried++;
-    return scoreOf(costsOf(this.trials.judge(x, y), this.trials.ground.sides), this.weights);
+    const figures = this.trials.judge(x, y);
+    return scoreOf(costsOf(figures, this.trials.ground.sides), this.weights) + pinCost(figures);
   }
 
   /** Tries the places of the range where something changes, the best first. */
   *coarse(most: number): Generator<number, Place[]> {
     const { trials, range } = this;
     const each = Math.max(8, Math.floor(most / 4));
-    const [xs, ys] = [range.x ?? spread(this.offsetsOf('x'), each), range.y ?? spread(this.offsetsOf('y'), each)];
+    const pinned = [range.x ?? pinnedOffsets(trials, 'x'), range.y ?? pinnedOffsets(trials, 'y')];
+    const xs = range.x ?? [...pinned[0], ...spread(this.offsetsOf('x'), each)];
+    const ys = range.y ?? [...pinned[1], ...spread(this.offsetsOf('y'), each)];
     const places: Place[] = [];
     const put = (x: number, y: number): void => void places.push(this.placeAt(x, y));
     const straight = periodOf(trials.repeat, 'x') !== null && periodOf(trials.repeat, 'y') !== null;
@@ -87,6 +93,8 @@ export class OffsetSearch {
       // Too many pairs: each direction by turns, beside the best of the other.
       const few = Math.max(2, Math.floor(most / (2 * (xs.length + ys.length))));
       const best = (k: 0 | 1): number[] => [...new Set([...places].sort(byScore).map(({ at }) => at[k]))].slice(0, few);
+      if (trials.pins.length > 0)
+        for (const x of pinned[0].slice(0, MOST_PINNED)) for (const y of pinned[1].slice(0, MOST_PINNED)) put(x, y);
       for (const y of spread(ys, few)) for (const x of xs) put(x, y);
       yield this.tried;
       for (const x of best(0)) for (const y of ys) put(x, y);

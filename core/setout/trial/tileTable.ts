@@ -1,3 +1,7 @@
+/** Spreads tiles over a table. */
+const hashOf = (piece: number, i: number, j: number): number =>
+  Math.imul(piece, 73856093) ^ Math.imul(i, 19349663) ^ Math.imul(j, 83492791);
+
 /** A table this full is made larger. */
 const MOST_FULL = 0.5;
 
@@ -31,10 +35,22 @@ export class TileTable {
     this.stamp++;
   }
 
+  /** Whether a tile is cut. */
+  isCut(piece: number, i: number, j: number): boolean {
+    const mask = this.slots.length - 1;
+    let at = hashOf(piece, i, j) & mask;
+    while (this.stamps[at] === this.stamp) {
+      const slot = this.slots[at];
+      if (this.pieces[slot] === piece && this.columns[slot] === i && this.rows[slot] === j) return true;
+      at = (at + 1) & mask;
+    }
+    return false;
+  }
+
   /** The place of a tile, which is put in where it is new. */
   at(piece: number, i: number, j: number): number {
     const mask = this.slots.length - 1;
-    let at = (Math.imul(piece, 73856093) ^ Math.imul(i, 19349663) ^ Math.imul(j, 83492791)) & mask;
+    let at = hashOf(piece, i, j) & mask;
     while (this.stamps[at] === this.stamp) {
       const slot = this.slots[at];
       if (this.pieces[slot] === piece && this.columns[slot] === i && this.rows[slot] === j) return slot;
@@ -68,8 +84,7 @@ export class TileTable {
     this.stamp = 1;
     const mask = size - 1;
     for (let slot = 0; slot < this.count; slot++) {
-      let at =
-        (Math.imul(this.pieces[slot], 73856093) ^ Math.imul(this.columns[slot], 19349663) ^ Math.imul(this.rows[slot], 83492791)) & mask;
+      let at = hashOf(this.pieces[slot], this.columns[slot], this.rows[slot]) & mask;
       while (this.stamps[at] === 1) at = (at + 1) & mask;
       this.stamps[at] = 1;
       this.slots[at] = slot;

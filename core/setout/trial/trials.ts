@@ -10,12 +10,14 @@ import { latticeOf } from '../place/markCells.ts';
 import { emptyTally, type EdgeTally, type SetoutFigures } from '../weigh/figures.ts';
 import type { Axis } from '../weigh/axisPlacement.ts';
 import { sliverLimit } from '../weigh/sliver.ts';
+import type { Pin } from '../weigh/pins.ts';
 import { tallyCut } from '../weigh/tallyCut.ts';
 import { boundaryOf, type Boundary } from './boundary.ts';
 import { bandStretches } from './bandStretches.ts';
 import { fallsOf, notchesIn, wholeSheets, type RoundThing } from './features.ts';
 import { middlesOf, type Middle } from './middles.ts';
 import { lostBelow, outlineAcross, type OutlineAcross } from './outlineAcross.ts';
+import { pinChecks, type PinCheck } from './pinned.ts';
 import { runOffsOf } from './runOffs.ts';
 import { TileTable } from './tileTable.ts';
 import { workOf } from './work.ts';
@@ -95,6 +97,7 @@ export class Trials {
   private readonly figures: SetoutFigures;
   readonly rounds: readonly RoundThing[];
   readonly middles: readonly Middle[];
+  readonly pins: readonly PinCheck[];
   private readonly toLattice: (p: Point) => Point;
   private readonly ax: number;
   private readonly ay: number;
@@ -111,7 +114,7 @@ export class Trials {
   private readonly banded: Banded;
   private readonly box: Box;
 
-  constructor(ground: Ground, repeat: Repeat, turnDeg: number, banded: Banded) {
+  constructor(ground: Ground, repeat: Repeat, turnDeg: number, banded: Banded, pins: readonly Pin[]) {
     this.ground = ground;
     this.repeat = repeat;
     this.turnDeg = turnDeg;
@@ -129,6 +132,7 @@ export class Trials {
     this.lines = this.readyLines();
     this.middles = middlesOf(ground, repeat, turnDeg);
     this.tallies = this.boundary.owners.map(emptyTally);
+    this.pins = pinChecks(pins, repeat, turnDeg, banded.jointMm, this.toLattice);
     this.figures = {
       edges: this.tallies,
       rounds: this.rounds.map(({ id }) => ({ fixtureId: id, falls: 'clear' })),
@@ -137,6 +141,7 @@ export class Trials {
       cutPieces: 0,
       hardPieces: 0,
       minutes: 0,
+      missedPins: pins.map(() => 0),
       ears: 0,
       motifs: 0,
       opened: 0,
@@ -161,6 +166,7 @@ export class Trials {
     this.middles.forEach((middle, k) => (figures.middles[k].offMm = middle.offMm(x, y)));
     figures.motifs = wholeSheets(this.repeat, this.boundary, this.toLattice, [x, y]);
     workOf(tiles, figures);
+    for (let k = 0; k < this.pins.length; k++) figures.missedPins[k] = this.pins[k].missedMm(x, y, tiles, tallies);
     return figures;
   }
 

@@ -2,10 +2,11 @@ import type { EndCuts, EndPieces } from '../edges/endCuts.ts';
 import type { Turn } from '../search/turns.ts';
 import type { Axis } from './axisPlacement.ts';
 import type { Candidate } from './candidate.ts';
-import type { Placer } from './chooseSetout.ts';
+import { chooseSetout, Placer } from './chooseSetout.ts';
 import { explainSetout, type Reasons } from './explainSetout.ts';
 import type { EdgeTally, SetoutFigures } from './figures.ts';
-import { FIXED_RULES, type FixedRule } from './setoutChoice.ts';
+import { KEPT_MM } from './pins.ts';
+import { BEST_SETOUT, FIXED_RULES, type FixedRule } from './setoutChoice.ts';
 
 /** What speaks for a setout, and what the product would choose itself. */
 export interface SetoutAdvice {
@@ -14,6 +15,10 @@ export interface SetoutAdvice {
   /** What the product would choose. */
   readonly best: Candidate;
   readonly reasons: Reasons;
+  /** By how much each pin is missed, mm; 0 where it is kept. */
+  readonly missedPins: readonly number[];
+  /** Two pins that can't both be kept, by their place; null where none exclude each other. */
+  readonly exclusive: readonly [number, number] | null;
   /** Every rule in each direction, with what it gives while the other direction stays. */
   readonly options: Readonly<Record<Axis, readonly SetoutOption[]>>;
 }
@@ -36,8 +41,21 @@ export function adviseSetout(placer: Placer, chosen: Candidate, best: Candidate)
     chosen,
     best,
     options: { x: alongX.map((candidate) => optionOf(candidate, 'x')), y: alongY.map((candidate) => optionOf(candidate, 'y')) },
+    missedPins: chosen.figures.missedPins.map((mm) => (mm > KEPT_MM ? mm : 0)),
+    exclusive: exclusivePins(placer, best),
     reasons: explainSetout(chosen, rivals, placer.weights, isBest),
   };
+}
+
+/** Finds two pins of which the best start can't keep both: each pair is tried by itself. */
+function exclusivePins({ open, weights, pins }: Placer, best: Candidate): readonly [number, number] | null {
+  if (best.figures.missedPins.every((mm) => mm <= KEPT_MM)) return null;
+  for (let a = 0; a < pins.length; a++)
+    for (let b = a + 1; b < pins.length; b++) {
+      const pair = chooseSetout(new Placer(open, weights, [pins[a], pins[b]]), BEST_SETOUT);
+      if (pair.figures.missedPins.some((mm) => mm > KEPT_MM)) return [a, b];
+    }
+  return null;
 }
 
 /** Whether two setouts come to the same place. */

@@ -3,6 +3,7 @@ import type { Repeat } from '../../pattern/repeat.ts';
 import { summariseEdges } from '../edges/edgeCuts.ts';
 import type { OpenField } from '../fields/placeFields.ts';
 import { OffsetSearch, type Effort, type Place, type Range } from '../search/searchOffsets.ts';
+import { edgeSeenFirst, rulesOfSchool } from '../search/schools.ts';
 import { turnsOf, type Turn } from '../search/turns.ts';
 import { finerRepeat } from '../trial/finerRepeat.ts';
 import { Trials } from '../trial/trials.ts';
@@ -11,9 +12,11 @@ import type { Candidate, LaidSetout, SettledAxis } from './candidate.ts';
 import { keptFigures } from './figures.ts';
 import { laidFigures } from './laidFigures.ts';
 import { normaliseOffset } from './normaliseOffset.ts';
-import { costsOf, scoreOf } from './scoreFigures.ts';
+import { costsOf, pinCost, scoreOf } from './scoreFigures.ts';
 import { periodOf } from '../search/criticalOffsets.ts';
 import { BEST_SETOUT, FIXED_RULES, type AxisChoice, type SetoutChoice } from './setoutChoice.ts';
+import type { School } from './school.ts';
+import type { Pin } from './pins.ts';
 import { SHIPPED_WAYS, type Weights } from './ways.ts';
 
 /** How much of a search belongs to every plan: enough for the best start of most rooms. */
@@ -26,11 +29,13 @@ const SAME_MM = 0.02;
 export class Placer {
   readonly open: OpenField;
   readonly weights: Weights;
+  readonly pins: readonly Pin[];
   /** What trials lay: the outlines of the repeat in their smallest cell. */
   readonly fine: Repeat;
   private readonly trials = new Map<number, Trials>();
 
-  constructor(open: OpenField, weights: Weights = SHIPPED_WAYS.carefulEye) {
+  constructor(open: OpenField, weights: Weights = SHIPPED_WAYS.carefulEye, pins: readonly Pin[] = []) {
+    this.pins = pins;
     this.open = open;
     this.weights = weights;
     const { repeat } = open.laid;
@@ -41,7 +46,7 @@ export class Placer {
   trialsAt(turnDeg: number): Trials {
     const known =
       this.trials.get(turnDeg) ??
-      new Trials(this.open.ground, this.fine, turnDeg, { bands: this.open.bands, jointMm: this.open.laid.jointMm });
+      new Trials(this.open.ground, this.fine, turnDeg, { bands: this.open.bands, jointMm: this.open.laid.jointMm }, this.pins);
     this.trials.set(turnDeg, known);
     return known;
   }
@@ -71,7 +76,7 @@ export class Placer {
       sides: this.open.ground.sides,
       figures,
       costs,
-      score: scoreOf(costs, this.weights),
+      score: scoreOf(costs, this.weights) + pinCost(figures),
     };
   }
 
@@ -87,7 +92,7 @@ export class Placer {
   weighLaid(candidate: Candidate, { fields, edges, beside }: LaidSetout): Candidate {
     const figures = laidFigures(candidate.figures, { edges, beside, layouts: fields.map(({ layout }) => layout) });
     const costs = costsOf(figures, candidate.sides);
-    return { ...candidate, figures, costs, score: scoreOf(costs, this.weights) };
+    return { ...candidate, figures, costs, score: scoreOf(costs, this.weights) + pinCost(figures) };
   }
 
   /** Where a full piece starts in each direction, from the low limit of the field, mm. */
@@ -105,8 +110,10 @@ export class Placer {
   }
 
   /** The places that a direction may take; null for any. */
-  rangeOn(axis: Axis, choice: AxisChoice, turnDeg: number): number[] | null {
+  rangeOn(axis: Axis, choice: AxisChoice, turnDeg: number, school?: School): number[] | null {
     if (choice.rule !== 'best') return [this.originOn(axis, choice, turnDeg)];
+    const ruled = school ? rulesOfSchool(school, this.open.ground, axis) : null;
+    if (ruled) return ruled.map((rule) => this.originOn(axis, { rule }, turnDeg));
     const piece = firstPieceSpan(this.open.laid.repeat, axis);
     const limits = spanOf(limitsInFrame(this.open.ground, turnDeg), axis);
     if (!isOnePiece(limits, piece)) return null;
@@ -155,10 +162,13 @@ function isSamePlace(repeat: Repeat, moved: Point): boolean {
  * open is tried coarsely, and the best places of all turns are looked round.
  */
 export function* choosing(placer: Placer, choice: SetoutChoice, effort: Effort): Generator<number, Candidate> {
-  const turns = placer.turns(choice.turn);
+  const turns = placer.turns(choice.turn ?? turnOfSchool(placer, choice));
   const coarse = { trials: Math.max(LEAST_TRIALS, Math.ceil(effort.trials / turns.length)), refined: 0 };
   const searches = turns.map((turn) => {
-    const range: Range = { x: placer.rangeOn('x', choice.x, turn.deg), y: placer.rangeOn('y', choice.y, turn.deg) };
+    const range: Range = {
+      x: placer.rangeOn('x', choice.x, turn.deg, choice.school),
+      y: placer.rangeOn('y', choice.y, turn.deg, choice.school),
+    };
     return { turn, search: new OffsetSearch(placer.trialsAt(turn.deg), range, placer.weights) };
   });
   const starts: { readonly turn: Turn; readonly search: OffsetSearch; readonly place: Place }[] = [];
@@ -176,6 +186,12 @@ export function* choosing(placer: Placer, choice: SetoutChoice, effort: Effort):
     if (place.score < best.place.score - 1e-9) best = { ...start, place };
   }
   return placer.candidateAt(placer.home(best.place.at, best.turn.deg, choice), best.turn, choice);
+}
+
+/** A school that begins at the edge seen first lies square to it. */
+function turnOfSchool({ open }: Placer, { school }: SetoutChoice): SetoutChoice['turn'] {
+  const seen = school === 'offTheSeenEdge' ? edgeSeenFirst(open.ground) : null;
+  return seen ? { rule: 'edge', edge: seen.id, diagonal: false } : undefined;
 }
 
 /** A place this far behind the best is not looked round, as a share of its score. */

@@ -51,6 +51,8 @@ export interface SetoutFigures {
   readonly rounds: readonly RoundFalls[];
   readonly middles: readonly MiddleOff[];
   readonly runOffs: readonly RunOff[];
+  /** By how much each pin is missed, mm; 0 where it is kept. */
+  readonly missedPins: number[];
   /** Pieces that are cut, and how many of them need more than straight passes. */
   cutPieces: number;
   hardPieces: number;
@@ -67,6 +69,7 @@ export interface SetoutFigures {
 /** A copy that stays as it is. */
 export const keptFigures = (figures: SetoutFigures): SetoutFigures => ({
   ...figures,
+  missedPins: [...figures.missedPins],
   edges: figures.edges.map((tally) => ({ ...tally })),
   rounds: figures.rounds.map((one) => ({ ...one })),
   middles: figures.middles.map((one) => ({ ...one })),

@@ -1,6 +1,7 @@
 import type { MainEdges } from '../../surface/sides.ts';
 import type { Axis } from './axisPlacement.ts';
 import type { EdgeTally, Falls, SetoutFigures } from './figures.ts';
+import { KEPT_MM } from './pins.ts';
 import { CARES, type Care, type Weights } from './ways.ts';
 
 /** A sliver counts as much more than a cut piece of half the tile. */
@@ -74,6 +75,16 @@ export function costsOf(figures: SetoutFigures, sides: MainEdges): Costs {
     pieces: COST_A_PIECE * figures.opened,
     motifs: -MOTIF_COST * figures.motifs,
   };
+}
+
+/** A pin that is missed outweighs everything else; the less it is missed, the better. */
+const MISSED_PIN_COST = 100;
+
+/** What pins that are missed add to the score of a setout. */
+export function pinCost({ missedPins }: SetoutFigures): number {
+  let sum = 0;
+  for (const mm of missedPins) if (mm > KEPT_MM) sum += MISSED_PIN_COST + mm / 10;
+  return sum;
 }
 
 /** One figure for all that speaks against a setout. */

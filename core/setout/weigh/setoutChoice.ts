@@ -1,4 +1,6 @@
 import { z } from 'zod';
+import { schoolSchema } from './school.ts';
+import { pinsSchema } from './pins.ts';
 import { offsetSchema } from '../../units/lengthSchema.ts';
 
 /** How the setout is fixed in one direction. */
@@ -37,6 +39,8 @@ export type TurnChoice = z.infer<typeof turnChoiceSchema>;
 export const setoutChoiceSchema = z.strictObject({
   x: axisChoiceSchema.default({ rule: 'best' }),
   y: axisChoiceSchema.default({ rule: 'best' }),
+  school: schoolSchema.optional().describe('Holds directions that are left to the product to a school; none where left out'),
+  pins: pinsSchema.optional().describe('What is asked of it, whatever else is best'),
   turn: turnChoiceSchema.optional().describe('The best where left out'),
 });
 

@@ -1,14 +1,31 @@
 <script setup lang="ts">
-import { computed } from 'vue';
-import { describeLines } from '@azulejo/core/messages/en/lines';
+import { computed, defineAsyncComponent } from 'vue';
+import type { Job, Surface } from '@azulejo/core/job/job';
+import { productOf } from '@azulejo/core/job/job';
+import { describeLedger, describeLines } from '@azulejo/core/messages/en/lines';
 import { thingNamesOf } from '@azulejo/core/messages/thingNames';
 import type { SurfacePlan } from '@azulejo/core/planning/planned';
+import { gaugeRod } from '@azulejo/core/setout/lines/gaugeRod';
+import { formatLength } from '@azulejo/core/units/formatLength';
 import { useTape } from '../../fields/useTape.ts';
 
-/** The lines to strike, each as its tape measures. */
-const props = defineProps<{ plan: SurfacePlan }>();
+const DriftChart = defineAsyncComponent(() => import('./DriftChart.vue'));
+
+/** The lines to strike, each as its tape measures; the ledger, the gauge rod, and how far courses run off. */
+const props = defineProps<{ job: Job; surface: Surface; plan: SurfacePlan }>();
 const tape = useTape();
 const lines = computed(() => describeLines(props.plan.struck, thingNamesOf(props.plan.traced), tape.value));
+const ledger = computed(() => (props.plan.ledger ? describeLedger(props.plan.ledger, tape.value) : []));
+const rods = computed(() =>
+  (['x', 'y'] as const).map((axis) => {
+    const marks = gaugeRod(props.plan.layout, axis);
+    return {
+      name: axis === 'x' ? 'Along the courses' : 'Across the courses',
+      ends: marks.map(({ toMm }) => formatLength(toMm, tape.value)).join(', '),
+    };
+  }),
+);
+const product = computed(() => productOf(props.job, props.surface));
 </script>
 
 <template>
@@ -16,8 +33,18 @@ const lines = computed(() => describeLines(props.plan.struck, thingNamesOf(props
     <h2>Lines to strike</h2>
     <ul class="lines">
       <li v-for="line in lines" :key="line">{{ line }}</li>
+      <li v-for="line in ledger" :key="line" class="ledger">{{ line }}</li>
     </ul>
   </section>
+  <section class="stack">
+    <h2>Gauge rod</h2>
+    <p class="small soft">Where each whole piece ends, from where the first one begins. The paper prints it full size.</p>
+    <div v-for="rod in rods" :key="rod.name">
+      <h3>{{ rod.name }}</h3>
+      <p class="figure rod">{{ rod.ends || 'no whole piece' }}</p>
+    </div>
+  </section>
+  <DriftChart :product="product" :layout="plan.layout" />
 </template>
 
 <style scoped>
@@ -39,5 +66,13 @@ const lines = computed(() => describeLines(props.plan.struck, thingNamesOf(props
   top: 0.7em;
   width: 1.1rem;
   border-top: 2.5px dashed var(--chalk);
+}
+.lines li.ledger::before {
+  border-top-style: solid;
+  border-color: var(--line-strong);
+}
+.rod {
+  font-size: 1.1rem;
+  line-height: 1.5;
 }
 </style>

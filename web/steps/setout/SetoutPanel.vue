@@ -14,7 +14,11 @@ import AxisOptions from './AxisOptions.vue';
 import BesideFixtures from './BesideFixtures.vue';
 import WhatCounts from './counts/WhatCounts.vue';
 import EndCutCompass from './EndCutCompass.vue';
+import GroupField from './GroupField.vue';
 import LineList from './LineList.vue';
+import NoCutFinder from './NoCutFinder.vue';
+import PinList from './PinList.vue';
+import SchoolList from './SchoolList.vue';
 import StartList from './starts/StartList.vue';
 import TurnField from './TurnField.vue';
 import type { SetoutMoves } from './useSetoutMoves.ts';
@@ -23,7 +27,10 @@ const props = defineProps<{ job: Job; surface: Surface; plan: SurfacePlan | null
 const tape = useTape();
 const board = useBoardStore();
 const comparison = useComparison(toRef(props, 'job'), toRef(props, 'surface'));
-const isBest = computed(() => props.surface.setout.x.rule === 'best' && props.surface.setout.y.rule === 'best');
+const isBest = computed(() => {
+  const { x, y, school } = props.surface.setout;
+  return x.rule === 'best' && y.rule === 'best' && school === undefined;
+});
 const names = computed(() => (props.plan ? thingNamesOf(props.plan.traced) : { edges: {}, fixtures: {} }));
 const reasons = computed(() => (props.plan ? describeReasons(props.plan.advice.reasons, names.value, tape.value) : []));
 const behind = computed(() => (props.plan ? describeBehind(props.plan.advice.reasons, names.value, tape.value) : null));
@@ -42,12 +49,16 @@ const school = computed(() => (props.plan ? schoolName(schoolOf(props.plan.advic
     <PartTabs v-model="board.setoutPart" :parts="SETOUT_PARTS" label="Parts of setting out" />
     <StartList v-if="board.setoutPart === 'starts'" :job="job" :surface="surface" :plan="plan" :comparison="comparison" :moves="moves" />
     <template v-else-if="board.setoutPart === 'rules'">
+      <GroupField :job="job" :surface="surface" :plan="plan" />
+      <SchoolList :surface="surface" :moves="moves" />
       <TurnField :surface="surface" :plan="plan" :moves="moves" />
       <AxisOptions v-for="axis in ['x', 'y'] as const" :key="axis" :axis="axis" :surface="surface" :plan="plan" :moves="moves" />
       <BesideFixtures :surface="surface" :plan="plan" :moves="moves" />
+      <NoCutFinder :job="job" :surface="surface" :plan="plan" />
     </template>
+    <PinList v-else-if="board.setoutPart === 'pins'" :surface="surface" :plan="plan" :moves="moves" />
     <WhatCounts v-else-if="board.setoutPart === 'counts'" :job="job" :surface="surface" :plan="plan" />
-    <LineList v-else :plan="plan" />
+    <LineList v-else :job="job" :surface="surface" :plan="plan" />
   </template>
   <p v-else class="soft" role="status">Setting out</p>
 </template>

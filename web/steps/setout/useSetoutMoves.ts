@@ -5,6 +5,8 @@ import { motion, type Point } from '@azulejo/core/geometry/point';
 import type { Axis } from '@azulejo/core/setout/weigh/axisPlacement';
 import { normaliseOffset } from '@azulejo/core/setout/weigh/normaliseOffset';
 import { BEST_SETOUT, type AxisChoice, type SetoutChoice, type TurnChoice } from '@azulejo/core/setout/weigh/setoutChoice';
+import type { School } from '@azulejo/core/setout/weigh/school';
+import type { Pin } from '@azulejo/core/setout/weigh/pins';
 import type { SetoutChange } from '@azulejo/core/planning/compareSetouts';
 import type { Tape } from '@azulejo/core/units/tape';
 import { useBoardStore } from '../../stores/boardStore.ts';
@@ -28,6 +30,12 @@ export function useSetoutMoves(surface: Ref<Surface | null>, drawing: Ref<Drawin
     board.preview = null;
   }
 
+  /** Pins stay, however the tiles are moved. */
+  const keptPins = (): Pick<SetoutChoice, 'pins'> => {
+    const pins = surface.value?.setout.pins;
+    return pins ? { pins } : {};
+  };
+
   /** Where the setout lies now, as offsets from the left and bottom limits, mm. */
   function offsets(): Point | null {
     const now = board.preview ?? null;
@@ -40,6 +48,7 @@ export function useSetoutMoves(surface: Ref<Surface | null>, drawing: Ref<Drawin
     x: { rule: 'free', offsetMm: x },
     y: { rule: 'free', offsetMm: y },
     turn: drawing.value?.choice.turn ?? { rule: 'best' },
+    ...keptPins(),
   });
 
   /** Moves the tiles while a hand drags them, mm on the surface. */
@@ -68,7 +77,7 @@ export function useSetoutMoves(surface: Ref<Surface | null>, drawing: Ref<Drawin
     const { setout } = surface.value ?? {};
     const keep = (axis: Axis): AxisChoice =>
       setout && setout[axis].rule !== 'best' ? setout[axis] : (drawing.value?.choice[axis] ?? { rule: 'best' });
-    return { x: keep('x'), y: keep('y'), turn: setout?.turn ?? drawing.value?.choice.turn ?? { rule: 'best' } };
+    return { x: keep('x'), y: keep('y'), turn: setout?.turn ?? drawing.value?.choice.turn ?? { rule: 'best' }, ...keptPins() };
   }
 
   const setRule = (axis: Axis, choice: AxisChoice): void => {
@@ -90,13 +99,19 @@ export function useSetoutMoves(surface: Ref<Surface | null>, drawing: Ref<Drawin
     board.preview = null;
   }
 
+  const setPins = (pins: readonly Pin[], label = 'Pin'): void => {
+    if (surface.value) commit(label, { ...surface.value.setout, pins: JSON.parse(JSON.stringify(pins)) as Pin[] });
+  };
+
   return {
+    setPins,
     take,
     moveBy,
     drop,
     nudge,
     setRule,
-    best: () => commit('Best setout', BEST_SETOUT),
+    school: (school: School) => commit('School of the setout', { ...BEST_SETOUT, school, ...keptPins() }),
+    best: () => commit('Best setout', { ...BEST_SETOUT, ...keptPins() }),
     turn: (turn: TurnChoice) => commit('Turn of the setout', { ...(surface.value?.setout ?? BEST_SETOUT), turn }),
   };
 }

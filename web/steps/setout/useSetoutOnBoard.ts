@@ -1,5 +1,6 @@
 import { computed, type Ref } from 'vue';
 import type { Drawing } from '@azulejo/core/planning/planned';
+import { SCHOOLS } from '@azulejo/core/setout/weigh/school';
 import type { Axis } from '@azulejo/core/setout/weigh/axisPlacement';
 import { useBoardStore } from '../../stores/boardStore.ts';
 import type { StepOnBoard } from '../stepOnBoard.ts';
@@ -21,6 +22,12 @@ export function useSetoutOnBoard(drawing: Ref<Drawing | null>, moves: SetoutMove
     show: computed(() => 'setout'),
     chosenPieces: computed(() => []),
     chosenEdge: computed(() => board.chosenEdge),
+    tap: (at) => {
+      const kind = board.pinTool;
+      if (kind === null || !drawing.value) return;
+      moves.setPins([...drawing.value.pins, { kind, at: [Math.round(at[0] * 10) / 10, Math.round(at[1] * 10) / 10] }]);
+      board.pinTool = null;
+    },
     keys: {
       ArrowLeft: (event) => moves.nudge('x', event.shiftKey ? -10 : -1),
       ArrowRight: (event) => moves.nudge('x', event.shiftKey ? 10 : 1),
@@ -31,6 +38,7 @@ export function useSetoutOnBoard(drawing: Ref<Drawing | null>, moves: SetoutMove
       j: () => moves.setRule(axis.value, { rule: 'jointCentred' }),
       f: () => moves.setRule(axis.value, { rule: sideIsStart(side.value) ? 'fullFromStart' : 'fullFromEnd' }),
       b: () => moves.best(),
+      ...Object.fromEntries(SCHOOLS.map((school, k) => [String(k + 1), () => moves.school(school)])),
     },
   };
 }

@@ -1,0 +1,24 @@
+import type { Pin, PointedPin } from '../../setout/weigh/pins.ts';
+import { formatLength, formatLengthWithUnit } from '../../units/formatLength.ts';
+import type { Tape } from '../../units/tape.ts';
+import { edgeName } from './names.ts';
+import type { ThingNames } from './reasons.ts';
+
+const PIN_NAMES: Readonly<Record<PointedPin, string>> = {
+  fullPiece: 'Full piece here',
+  jointUp: 'Joint across the courses here',
+  jointAlong: 'Joint between courses here',
+  crossing: 'Corners meet here',
+  wholeMotif: 'Whole motif here',
+};
+
+/** What a kind of pin is called on its button. */
+export const pinName = (kind: PointedPin): string => PIN_NAMES[kind];
+
+/** One pin in words. */
+export function describePin(pin: Pin, { edges }: ThingNames, tape: Tape): string {
+  if (pin.kind === 'noCutUnder')
+    return `No piece under ${formatLengthWithUnit(pin.mm, tape)} along ${edgeName(edges[pin.edge] ?? pin.edge)}`;
+  const [x, y] = pin.at.map((mm) => formatLength(mm, tape));
+  return `${PIN_NAMES[pin.kind]}: ${x} from the left, ${y} from the bottom`;
+}

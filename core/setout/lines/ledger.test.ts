@@ -1,0 +1,37 @@
+import { expect, test } from '@jest/globals';
+import { describeLedger } from '../../messages/en/lines.ts';
+import { drawSurface } from '../../planning/drawSurface.ts';
+import type { Surface } from '../../job/job.ts';
+import { jobOfOne } from '../../trials/testJob.ts';
+import { METRIC_TAPE } from '../../units/tape.ts';
+import { gaugeRod } from './gaugeRod.ts';
+
+const drawn = (size: readonly [number, number], y: Surface['setout']['y'], measured: Partial<Surface['measured']> = {}) => {
+  const job = jobOfOne({ size, tile: [300, 200], jointMm: 4, measured, surface: { setout: { x: { rule: 'fullFromStart' }, y } } });
+  return drawSurface(job, job.surfaces[0]);
+};
+
+test('the ledger stands under the second course, and each bottom piece has its height', () => {
+  // Courses from the top: 2000 less the gap of 5; nine courses of 204 leave 159 above the lower gap, less a joint 155.
+  const { ledger } = drawn([1213, 2000], { rule: 'fullFromEnd' });
+  expect(ledger?.atMm).toBeCloseTo(2000 - 5 - 9 * 204 + 4, 6);
+  expect(ledger?.heightsMm.map((mm) => Math.round(mm))).toEqual([163, 163]);
+  expect(new Set(ledger?.bottom.flatMap(({ heightsMm }) => heightsMm.map((mm) => Math.round(mm))))).toEqual(new Set([154]));
+  expect(describeLedger(ledger ?? { heightsMm: [0, 0], atMm: 0, bottom: [] }, METRIC_TAPE)).toEqual([
+    'Ledger, level under the second course: 163 mm above the base.',
+    'Bottom course, from the left: 154.',
+  ]);
+});
+
+test('full courses on the base need no ledger', () => {
+  expect(drawn([1213, 2000], { rule: 'fullFromStart' }).ledger).toBeNull();
+});
+
+test('a gauge rod has every whole course and joint', () => {
+  const rod = gaugeRod(drawn([1213, 2000], { rule: 'fullFromStart' }).layout, 'y');
+  expect(rod).toHaveLength(9);
+  rod.forEach(({ fromMm, toMm }, k) => {
+    expect(fromMm).toBeCloseTo(k * 204, 6);
+    expect(toMm - fromMm).toBeCloseTo(200, 6);
+  });
+});

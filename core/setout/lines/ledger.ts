@@ -1,0 +1,50 @@
+import type { EdgeSummary } from '../edges/edgeCuts.ts';
+import type { Layout } from '../place/layout.ts';
+import { cellShift, unitOf, type Repeat } from '../../pattern/repeat.ts';
+import type { Traced } from '../../surface/traceSurface.ts';
+
+/** One piece of the bottom course: what stays of it at both ends, mm. */
+export interface BottomPiece {
+  readonly fromMm: number;
+  readonly toMm: number;
+  readonly heightsMm: readonly [number, number];
+}
+
+/** A level ledger under the second course of a wall. */
+export interface Ledger {
+  /** Above the base at its left and right ends, mm. */
+  readonly heightsMm: readonly [number, number];
+  /** Where its top edge lies on the drawing, mm. */
+  readonly atMm: number;
+  /** The pieces of the bottom course, from left to right; full ones are left out. */
+  readonly bottom: readonly BottomPiece[];
+}
+
+/** Where the courses of a repeat begin, level: its lowest course within one step. */
+function courseLow(repeat: Repeat): { readonly lowMm: number; readonly stepMm: number } | null {
+  if (repeat.turnedDeg && repeat.turnedDeg % 90 !== 0) return null;
+  const { minY } = unitOf(repeat);
+  const up = repeat.upright ? Math.abs(cellShift(repeat, 1, 0)[1]) : Math.abs(cellShift(repeat, 0, 1)[1]) / repeat.coursesPerCell;
+  return up > 1 ? { lowMm: minY, stepMm: up } : null;
+}
+
+/**
+ * The ledger that a wall's second course stands on, where the bottom course is cut to the base; null where full
+ * courses stand on the base, or courses do not run level.
+ */
+export function ledgerOf(layout: Layout, { edges: outline, sides, limits }: Traced, edges: readonly EdgeSummary[]): Ledger | null {
+  const course = courseLow(layout.repeat);
+  const base = edges.find(({ id }) => id === sides.bottom);
+  if (!course || !base || base.cuts.length === 0) return null;
+  const start = layout.placement.origin[1] + course.lowMm;
+  // The first course that begins above the whole base.
+  const lowest = Math.max(...outline.filter(({ id }) => id === base.id).flatMap(({ from, to, gapMm }) => [from[1] + gapMm, to[1] + gapMm]));
+  const atMm = start + Math.ceil((lowest - start) / course.stepMm - 1e-6) * course.stepMm;
+  if (atMm > limits.maxY) return null;
+  const own = outline.filter(({ id }) => id === base.id);
+  const [left, right] = [own[0].from[1], own[own.length - 1].to[1]];
+  const bottom = base.cuts
+    .map(({ endsMm, alongMm }): BottomPiece => ({ fromMm: alongMm[0], toMm: alongMm[1], heightsMm: endsMm }))
+    .sort((a, b) => a.fromMm - b.fromMm);
+  return { atMm, heightsMm: [atMm - left, atMm - right], bottom };
+}

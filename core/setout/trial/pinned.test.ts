@@ -1,0 +1,62 @@
+import { expect, test } from '@jest/globals';
+import fc from 'fast-check';
+import { planSurface } from '../../plan.ts';
+import type { SurfacePlan } from '../../planning/planned.ts';
+import { isInside, boxOf } from '../../geometry/ring.ts';
+import { jobOfOne } from '../../trials/testJob.ts';
+import { forEachWhole, tileRing } from '../place/layout.ts';
+import type { Pin } from '../weigh/pins.ts';
+
+const planned = (size: readonly [number, number], tile: readonly [number, number], pins: Pin[]): SurfacePlan => {
+  const job = jobOfOne({ size, tile, jointMm: 3, surface: { setout: { x: { rule: 'best' }, y: { rule: 'best' }, pins } } });
+  return planSurface(job, job.surfaces[0]);
+};
+const rooms = fc.record({
+  size: fc.tuple(fc.integer({ min: 1500, max: 3000 }), fc.integer({ min: 1200, max: 2600 })),
+  tile: fc.tuple(fc.integer({ min: 120, max: 420 }), fc.integer({ min: 120, max: 420 })),
+  at: fc.tuple(fc.double({ min: 0.25, max: 0.75, noNaN: true }), fc.double({ min: 0.25, max: 0.75, noNaN: true })),
+});
+
+test('a joint is where it is pinned, a crossing too, and the piece at a pin is full', () => {
+  fc.assert(
+    fc.property(
+      rooms,
+      fc.constantFrom('jointUp' as const, 'jointAlong' as const, 'crossing' as const, 'fullPiece' as const),
+      ({ size, tile, at: [u, v] }, kind) => {
+        const at: [number, number] = [u * size[0], v * size[1]];
+        const { layout, advice } = planned(size, tile, [{ kind, at }]);
+        expect(advice.missedPins).toEqual([0]);
+        const boxes: ReturnType<typeof boxOf>[] = [];
+        let full = false;
+        forEachWhole(layout, (address) => {
+          const ring = tileRing(layout, address);
+          boxes.push(boxOf(ring));
+          if (isInside(at, [[ring]])) full = true;
+        });
+        const off = (mm: number, low: number, high: number): number => Math.min(Math.abs(mm - (low - 1.5)), Math.abs(mm - (high + 1.5)));
+        const offX = Math.min(...boxes.map(({ minX, maxX }) => off(at[0], minX, maxX)));
+        const offY = Math.min(...boxes.map(({ minY, maxY }) => off(at[1], minY, maxY)));
+        if (kind === 'jointUp' || kind === 'crossing') expect(offX).toBeLessThan(1.6);
+        if (kind === 'jointAlong' || kind === 'crossing') expect(offY).toBeLessThan(1.6);
+        if (kind === 'fullPiece') expect(full).toBe(true);
+      },
+    ),
+    { numRuns: 40 },
+  );
+});
+
+test('no piece along a pinned edge is narrower where that can be', () => {
+  const { edges, advice } = planned([2314, 1500], [297.5, 297.5], [{ kind: 'noCutUnder', edge: 'left', mm: 260 }]);
+  expect(advice.missedPins).toEqual([0]);
+  const left = edges.find(({ id }) => id === 'left');
+  expect(left?.smallestCutMm ?? Infinity).toBeGreaterThanOrEqual(259.9);
+});
+
+test('of pins that can not all be kept, two that exclude each other are named', () => {
+  const kept: Pin = { kind: 'jointAlong', at: [700, 400] };
+  const one: Pin = { kind: 'jointUp', at: [700, 400] };
+  const other: Pin = { kind: 'jointUp', at: [850, 400] };
+  const { advice } = planned([2314, 1500], [297.5, 297.5], [kept, one, other]);
+  expect(advice.missedPins.some((mm) => mm > 0)).toBe(true);
+  expect(advice.exclusive).toEqual([1, 2]);
+});

@@ -1,0 +1,74 @@
+import { gaugeRod, type RodMark } from '@azulejo/core/setout/lines/gaugeRod';
+import { formatLength } from '@azulejo/core/units/formatLength';
+import type { Tape } from '@azulejo/core/units/tape';
+import type { Layout } from '@azulejo/core/setout/place/layout';
+
+/** Points of paper in a millimetre. */
+const PT_PER_MM = 72 / 25.4;
+
+/** A strip of the rod on paper, and the room beside it for figures, mm. */
+const STRIP_MM = 12;
+const COLUMN_MM = 33;
+
+/** A strip ends this far from the edge of the page, mm. */
+const MARGIN_MM = 14;
+
+/** Further than this a rod is a lath with marks set by tape: so many strips at most. */
+const MOST_STRIPS = 16;
+
+/** Writes a text at a place; the page's own way of writing. */
+type Write = (text: string, size: number, x: number, y: number, width: number) => void;
+
+/** What a rod page needs of the paper. */
+interface Paper {
+  readonly pdf: PDFKit.PDFDocument;
+  /** Begins a page and tells where its heading ends, points. */
+  readonly startPage: () => number;
+  readonly write: Write;
+  readonly tape: Tape;
+}
+
+/** Draws the gauge rod across the courses full size, in strips to be cut out and glued end to end; every joint is filled. */
+export function writeRodPages(layout: Layout, { pdf, startPage, write, tape }: Paper): void {
+  const marks = gaugeRod(layout, 'y');
+  if (marks.length < 2) return;
+  const total = marks[marks.length - 1].toMm;
+  let top = startPage();
+  const perStrip = (): number => Math.floor(((pdf.page.height - top) / PT_PER_MM - MARGIN_MM) / 10) * 10;
+  const perPage = Math.floor((pdf.page.width / PT_PER_MM - 2 * MARGIN_MM + COLUMN_MM - STRIP_MM) / COLUMN_MM);
+  const length = perStrip();
+  const strips = Math.min(MOST_STRIPS, Math.ceil(total / length));
+  for (let strip = 0; strip < strips; strip++) {
+    if (strip > 0 && strip % perPage === 0) top = startPage();
+    const x = (MARGIN_MM + (strip % perPage) * COLUMN_MM) * PT_PER_MM;
+    drawStrip(pdf, marks, strip * length, Math.min(length, total - strip * length), x, top, write, tape);
+  }
+}
+
+function drawStrip(
+  pdf: PDFKit.PDFDocument,
+  marks: readonly RodMark[],
+  fromMm: number,
+  lengthMm: number,
+  x: number,
+  top: number,
+  write: Write,
+  tape: Tape,
+): void {
+  const at = (mm: number): number => top + (mm - fromMm) * PT_PER_MM;
+  const width = STRIP_MM * PT_PER_MM;
+  pdf
+    .lineWidth(0.5)
+    .strokeColor('#111820')
+    .rect(x, top, width, lengthMm * PT_PER_MM)
+    .stroke();
+  marks.forEach(({ fromMm: low, toMm: high }, k) => {
+    const next = marks[k + 1]?.fromMm ?? high;
+    const [jointFrom, jointTo] = [Math.max(high, fromMm), Math.min(next, fromMm + lengthMm)];
+    if (jointTo > jointFrom) pdf.rect(x, at(jointFrom), width, (jointTo - jointFrom) * PT_PER_MM).fill('#b8402b');
+    const middle = (low + high) / 2;
+    if (middle >= fromMm && middle < fromMm + lengthMm) write(String(k + 1), 9, x + 3, at(middle) - 5, width);
+    if (high >= fromMm && high < fromMm + lengthMm)
+      write(formatLength(high, tape), 8, x + width + 3, at(high) - 5, (COLUMN_MM - STRIP_MM) * PT_PER_MM - 6);
+  });
+}

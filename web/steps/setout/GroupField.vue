@@ -1,0 +1,34 @@
+<script setup lang="ts">
+import { computed } from 'vue';
+import type { Job, Surface } from '@azulejo/core/job/job';
+import type { SurfacePlan } from '@azulejo/core/planning/planned';
+import { formatLengthWithUnit } from '@azulejo/core/units/formatLength';
+import { useTape } from '../../fields/useTape.ts';
+import YesNoField from '../../fields/YesNoField.vue';
+import { useEditSurface } from '../useEditSurface.ts';
+
+/** Whether joints run on into the surfaces that this one meets. */
+const props = defineProps<{ job: Job; surface: Surface; plan: SurfacePlan }>();
+const tape = useTape();
+const edit = useEditSurface(() => props.surface.id);
+const names = computed(() =>
+  props.plan.group.surfaceIds.flatMap((id) => props.job.surfaces.find((surface) => surface.id === id)?.name ?? []).join(', '),
+);
+const set = (runOn: boolean): void => {
+  edit(runOn ? 'Into its group' : 'Out of its group', (target) => {
+    if (runOn) delete target.apart;
+    else target.apart = true;
+  });
+};
+</script>
+
+<template>
+  <section v-if="names" class="stack">
+    <YesNoField label="Joints run on from surface to surface" :value="!surface.apart" @choose="set" />
+    <p class="small soft">{{ surface.apart ? 'Set out by itself, beside' : 'Set out together with' }} {{ names }}.</p>
+    <p v-if="plan.group.offMm > 1 && !surface.apart" class="why">
+      The levels do not agree all the way round: they are {{ formatLengthWithUnit(plan.group.offMm, tape) }} apart where the ring closes, so
+      each is set out by itself. Measure the heights again, or take one out.
+    </p>
+  </section>
+</template>

@@ -1,0 +1,132 @@
+<script setup lang="ts">
+import Button from 'primevue/button';
+import { computed, ref } from 'vue';
+import { PhX } from '@phosphor-icons/vue';
+import type { Surface } from '@azulejo/core/job/job';
+import { describePin, pinName } from '@azulejo/core/messages/en/pins';
+import { thingNamesOf } from '@azulejo/core/messages/thingNames';
+import type { SurfacePlan } from '@azulejo/core/planning/planned';
+import { POINTED_PINS } from '@azulejo/core/setout/weigh/pins';
+import { formatLengthWithUnit } from '@azulejo/core/units/formatLength';
+import ChoiceField from '../../fields/ChoiceField.vue';
+import FieldGrid from '../../fields/FieldGrid.vue';
+import LengthField from '../../fields/LengthField.vue';
+import { useTape } from '../../fields/useTape.ts';
+import { useBoardStore } from '../../stores/boardStore.ts';
+import { edgeTitle } from '../edgeTitle.ts';
+import type { SetoutMoves } from './useSetoutMoves.ts';
+
+/** What is asked of the setout, set by pointing at the drawing; the search keeps to it, or says which two can't both be. */
+const props = defineProps<{ surface: Surface; plan: SurfacePlan; moves: SetoutMoves }>();
+const tape = useTape();
+const board = useBoardStore();
+const names = computed(() => thingNamesOf(props.plan.traced));
+const kinds = computed(() => POINTED_PINS.filter((kind) => kind !== 'wholeMotif' || props.plan.layout.repeat.sheet?.figured));
+const pins = computed(() => props.surface.setout.pins ?? []);
+const rows = computed(() =>
+  pins.value.map((pin, k) => ({ words: describePin(pin, names.value, tape.value), missedMm: props.plan.advice.missedPins[k] ?? 0 })),
+);
+const exclusive = computed(() => props.plan.advice.exclusive);
+const remove = (k: number): void =>
+  props.moves.setPins(
+    pins.value.filter((_, other) => other !== k),
+    'Take a pin out',
+  );
+
+const edges = computed(() => [
+  ...new Map(
+    props.plan.traced.edges.filter(({ isReveal }) => !isReveal).map(({ id }) => [id, { value: id, label: edgeTitle(props.plan, id) }]),
+  ).values(),
+]);
+const edge = ref('');
+const chosenEdge = computed(() => edge.value || edges.value[0]?.value || '');
+function setLeast(mm: number): [] {
+  props.moves.setPins([
+    ...pins.value.filter((pin) => pin.kind !== 'noCutUnder' || pin.edge !== chosenEdge.value),
+    { kind: 'noCutUnder', edge: chosenEdge.value, mm },
+  ]);
+  return [];
+}
+const leastMm = computed(() => {
+  const own = pins.value.find((pin) => pin.kind === 'noCutUnder' && pin.edge === chosenEdge.value);
+  return own?.kind === 'noCutUnder' ? own.mm : null;
+});
+</script>
+
+<template>
+  <section class="stack">
+    <h2>Pin something</h2>
+    <div class="tools" role="group" aria-label="What the next tap on the drawing pins">
+      <button
+        v-for="kind in kinds"
+        :key="kind"
+        type="button"
+        class="plain tool"
+        :aria-pressed="board.pinTool === kind"
+        @click="board.pinTool = board.pinTool === kind ? null : kind"
+      >
+        {{ pinName(kind) }}
+      </button>
+    </div>
+    <p v-if="board.pinTool" class="small" role="status">Now point at the place on the drawing.</p>
+    <FieldGrid>
+      <ChoiceField label="Along" :value="chosenEdge" :options="edges" @choose="edge = $event" />
+      <LengthField label="No piece under" :mm="leastMm" :commit="setLeast" positive />
+    </FieldGrid>
+  </section>
+  <section v-if="rows.length > 0" class="stack">
+    <h2>Pinned</h2>
+    <ul class="pins">
+      <li v-for="({ words, missedMm }, k) in rows" :key="words">
+        <span class="grow">
+          {{ words }}
+          <span v-if="missedMm > 0" class="why">
+            {{ missedMm >= 100 ? 'Not kept.' : `Not kept: off by ${formatLengthWithUnit(missedMm, tape)}.` }}
+          </span>
+        </span>
+        <Button text rounded severity="secondary" :aria-label="`Take out: ${words}`" @click="remove(k)"><PhX /></Button>
+      </li>
+    </ul>
+    <p v-if="exclusive" class="why" role="alert">
+      These two can't both be kept: "{{ rows[exclusive[0]]?.words }}" and "{{ rows[exclusive[1]]?.words }}". Take one out.
+    </p>
+  </section>
+</template>
+
+<style scoped>
+.tools {
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: 0.4rem;
+}
+.tool {
+  border: 1px solid var(--line-strong);
+  border-radius: 4px;
+  padding: 0.5rem 0.6rem;
+  text-align: center;
+  min-height: 44px;
+  font-weight: 600;
+  font-size: 0.92rem;
+  line-height: 1.25;
+}
+.tool[aria-pressed='true'] {
+  background: var(--cobalt-soft);
+  border-color: var(--cobalt);
+  box-shadow: inset 0 0 0 1px var(--cobalt);
+}
+.pins {
+  list-style: none;
+  margin: 0;
+  padding: 0;
+}
+.pins li {
+  display: flex;
+  gap: 0.6rem;
+  align-items: center;
+  border-top: 1px solid var(--line);
+  padding: 0.3rem 0;
+}
+.why {
+  display: block;
+}
+</style>
