@@ -28,7 +28,7 @@ test('an empty list brings three jobs; each row says how far it is, what needs a
   await expect(page.getByTestId('save-state')).toHaveText('Saved');
   await page.goto(server.address);
   await row(page, 'Ferry kiosk').getByRole('link', { name: 'Go on with Back wall' }).click();
-  await expect(page.getByText('Lines to strike')).toBeVisible();
+  await expect(page.getByText('Starts to compare')).toBeVisible();
 });
 
 test('two lengths on an empty list are a setout; nothing is started with one', async ({ page, request }) => {

@@ -24,7 +24,7 @@ test('a skew room: one wall at a time, then diagonals; a misread wall is named a
   await expect(page.getByText('4 walls, closed. 28.5 mm stay open and are spread over the corners.')).toBeVisible();
   await fill(page, 'Name', 'Skew store');
   await page.getByRole('button', { name: 'Set it out' }).click();
-  await expect(page.getByText('Lines to strike')).toBeVisible();
+  await expect(page.getByText('Starts to compare')).toBeVisible();
   await toMeasure(page);
   await expect(page.getByTestId('judgement')).toContainText('Nothing checks these walls yet');
   for (const [from, to, mm] of [
@@ -164,7 +164,7 @@ test('an outline comes out of a drawing; a broken one says where', async ({ page
   await expect(page.getByTestId('import-report')).toContainText('The widest gap closed is 1 mm');
   await fill(page, 'Name', 'Drawn yard');
   await page.getByRole('button', { name: 'Set it out' }).click();
-  await expect(page.getByText('Lines to strike')).toBeVisible();
+  await expect(page.getByText('Starts to compare')).toBeVisible();
   const { shape } = surfaceNamed(await storedJob(page), 'Drawn yard').measured;
   expect(shape.kind === 'walls' && shape.walls.map(({ lengthMm }) => Math.round(lengthMm))).toEqual([3200, 2100, 3160, 2050]);
 });
@@ -205,7 +205,7 @@ test('every surface of the demo opens with its setout', async ({ page }) => {
   expect(surfaces.length).toBeGreaterThanOrEqual(20);
   for (const { id } of surfaces) {
     await page.goto(`${server.address}${JOB}/surfaces/${id}/setout`);
-    await expect(page.getByText('Lines to strike')).toBeVisible();
+    await expect(page.getByText('Starts to compare')).toBeVisible();
     await expect(page.getByText('could not be computed')).toBeHidden();
   }
 });

@@ -30,7 +30,7 @@ test('one-handed, in feet and inches: a wall, its edges, a box, a doorway, and b
   await page.getByRole('link', { name: 'Surface', exact: true }).tap();
   await fill(page, 'Left to right', '58 3/8');
   await fill(page, 'Bottom to top', '4\' 2 1/2"');
-  await expect(page.getByText('Lines to strike')).toBeVisible();
+  await expect(page.getByText('Starts to compare')).toBeVisible();
 
   await step(page, 'Measure');
   await expect(page.getByLabel('Width, left to right')).toHaveValue('58 3/8"');
@@ -41,6 +41,7 @@ test('one-handed, in feet and inches: a wall, its edges, a box, a doorway, and b
   await fill(page, 'Joint', '1/8');
 
   await step(page, 'Set out');
+  await page.getByRole('button', { name: 'By rule', exact: true }).tap();
   await page
     .getByRole('radio', { name: /^a joint on the centre line/i })
     .first()
@@ -117,5 +118,5 @@ test('one wall at a time on a phone, and back when one was wrong', async ({ page
   await page.getByRole('button', { name: /^Close with a straight wall of 4000 mm/ }).tap();
   await expect(page.getByText('6 walls, closed.')).toBeVisible();
   await page.getByRole('button', { name: 'Set it out' }).tap();
-  await expect(page.getByText('Lines to strike')).toBeVisible();
+  await expect(page.getByText('Starts to compare')).toBeVisible();
 });

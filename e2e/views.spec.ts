@@ -22,6 +22,10 @@ const VIEWS: readonly (readonly [name: string, path: string, part?: string])[] =
   ['new surface', '/jobs/tidewater-bakehouse/new'],
   ['tile', `${SURFACE}/tile`],
   ['setout', `${SURFACE}/setout`],
+  ['setout by rule', `${SURFACE}/setout`, 'By rule'],
+  ['pins', `${SURFACE}/setout`, 'Pins'],
+  ['weighing', `${SURFACE}/setout`, 'Weighing'],
+  ['lines', `${SURFACE}/setout`, 'Lines'],
   ['cuts', `${SURFACE}/cuts`],
   ['order', '/jobs/tidewater-bakehouse/order'],
 ];
@@ -53,7 +57,7 @@ for (const { name, colorScheme, viewport } of LOOKS) {
 
 test('the keys are listed under the question mark', async ({ page }) => {
   await page.goto(`${server.address}${SURFACE}/setout`);
-  await expect(page.getByText('Lines to strike')).toBeVisible();
+  await expect(page.getByText('Starts to compare')).toBeVisible();
   await page.keyboard.press('?');
   await expect(page.getByRole('dialog', { name: 'Keys' })).toContainText('Full pieces off the chosen edge');
 });

@@ -38,7 +38,7 @@ export function* layoutSteps(rules: PlanRules, surface: Surface): Generator<Plan
   });
   const isOwn = JSON.stringify(setout) !== JSON.stringify(free);
   const best = isOwn ? yield* compared(choosing(placer, free, QUICK), 0.35) : chosen;
-  const advice = adviseSetout(placer, placer.weighLaid(chosen, drawing), best);
+  const advice = adviseSetout(placer, chosen, placer.weighLaid(chosen, drawing), best);
   return yield* finishSteps(rules, surface, drawing, advice);
 }
 

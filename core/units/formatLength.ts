@@ -12,12 +12,6 @@ export function formatLengthWithUnit(mm: number, tape: Tape): string {
   return tape.system === 'metric' ? `${formatMetric(mm, tape.metricStepMm)} mm` : formatImperial(mm, tape);
 }
 
-/** The nearest length that the tape shows, mm: what two figures that make up a third have to be taken from. */
-export function toShownStep(mm: number, tape: Tape): number {
-  const step = tape.system === 'metric' ? tape.metricStepMm : MM_PER_INCH / tape.fraction / (tape.lightHeavy ? 2 : 1);
-  return Math.round(mm / step + 1e-9) * step;
-}
-
 /** A figure that the tape shows within this, mm, is shown as it is. */
 const EXACT_MM = 0.05;
 

@@ -40,6 +40,7 @@ legend {
   border-radius: 4px;
 }
 .choices label {
+  position: relative;
   flex: 1;
   text-align: center;
   padding: 0.4rem 0.4rem;

@@ -34,6 +34,8 @@ export const ISSUE_WORDS = {
   'surface/no-such-product': ({ productId }) => `The tile "${productId}" is not in this job's list.`,
   'surface/gaps-leave-nothing': ({ role, gapMm }, length) =>
     `The perimeter gaps leave no room for tile: the widest is ${length(gapMm)} (${roleName(role)}).`,
+  'setout/joint-range': () => 'Expected the narrowest joint first: it is wider than the widest one.',
+  'setout/nothing-counts': () => 'Nothing would count, so every start would be as good. Expected at least one thing that counts.',
   'surface/can-not-plan': ({ reason }) => `This surface can't be planned as it stands (${reason}). Its measurements are kept.`,
   'surface/fixtures-leave-nothing': () => 'The fixtures cover the whole surface; there is nothing left to tile.',
   'fixture/outside': ({ name, spaceMm, from }, length) =>

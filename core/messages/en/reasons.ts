@@ -52,7 +52,7 @@ export function ruleName(rule: AxisChoice['rule'], axis: Axis): string {
 /** Why a setout: what it gains, what it costs, and why not the next one. Each can be said in one breath. */
 export function describeReasons({ gain, cost, rival, rivalIsBest }: Reasons, names: ThingNames, tape: Tape): string[] {
   const lines = [capital(`${sentence(gain, names, tape)}.`)];
-  if (cost) lines.push(capital(`${costSentence(cost, names, tape)}.`));
+  if (cost && !rivalIsBest) lines.push(capital(`${costSentence(cost, names, tape)}.`));
   if (rival && !rivalIsBest) lines.push(`The next best start: ${sentence(rival, names, tape)}.`);
   return lines;
 }

@@ -1,6 +1,6 @@
 import type { MainEdges } from '../../surface/sides.ts';
 import type { Axis } from '../weigh/axisPlacement.ts';
-import { isThin, widthsOf, type EdgeSummary } from './edgeCuts.ts';
+import { widthsOf, type EdgeSummary } from './edgeCuts.ts';
 import type { AxisChoice } from '../weigh/setoutChoice.ts';
 
 /** The pieces along one end of the rows. */
@@ -25,10 +25,6 @@ export const endsOf = (sides: MainEdges, axis: Axis): readonly (string | null)[]
 export const edgeNamed = (edges: readonly EdgeSummary[], id: string | null): EdgeSummary | undefined =>
   edges.find((edge) => edge.id === id);
 
-/** Whether either end of a direction gets pieces too narrow to look right. */
-export const leavesSliver = (edges: readonly EdgeSummary[], sides: MainEdges, axis: Axis): boolean =>
-  endsOf(sides, axis).some((id) => edgeNamed(edges, id)?.cuts.some(isThin) ?? false);
-
 /** The pieces at both ends of a direction. */
 export function endCuts(edges: readonly EdgeSummary[], sides: MainEdges, axis: Axis, { rule }: Pick<AxisChoice, 'rule'>): EndCuts {
   const [start, end] = endsOf(sides, axis).map((id) => cutSizes(edgeNamed(edges, id)));
@@ -44,11 +40,5 @@ export function cutSizes(edge: EdgeSummary | undefined): number[] {
   for (const end of edge?.cuts.flatMap(widthsOf) ?? []) if (!sizes.some((mm) => sameCut(mm, end))) sizes.push(end);
   return sizes.sort((a, b) => b - a);
 }
-
-/** Whether two directions come to the same ends. */
-export const sameEnds = (a: EndCuts, b: EndCuts): boolean => samePieces(a.start, b.start) && samePieces(a.end, b.end);
-
-const samePieces = (a: EndPieces, b: EndPieces): boolean =>
-  a.full === b.full && a.cutsMm.length === b.cutsMm.length && a.cutsMm.every((mm, k) => sameCut(mm, b.cutsMm[k]));
 
 const sameCut = (a: number, b: number): boolean => Math.abs(a - b) < 0.05;

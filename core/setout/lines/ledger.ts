@@ -1,3 +1,4 @@
+import { distance } from '../../geometry/point.ts';
 import type { EdgeSummary } from '../edges/edgeCuts.ts';
 import type { Layout } from '../place/layout.ts';
 import { cellShift, unitOf, type Repeat } from '../../pattern/repeat.ts';
@@ -44,7 +45,10 @@ export function ledgerOf(layout: Layout, { edges: outline, sides, limits }: Trac
   const own = outline.filter(({ id }) => id === base.id);
   const [left, right] = [own[0].from[1], own[own.length - 1].to[1]];
   const bottom = base.cuts
-    .map(({ endsMm, alongMm }): BottomPiece => ({ fromMm: alongMm[0], toMm: alongMm[1], heightsMm: endsMm }))
+    .map(({ endsMm, alongMm, edge: { from, to } }): BottomPiece => {
+      const level = (to[0] - from[0]) / distance(from, to);
+      return { fromMm: from[0] + alongMm[0] * level, toMm: from[0] + alongMm[1] * level, heightsMm: endsMm };
+    })
     .sort((a, b) => a.fromMm - b.fromMm);
   return { atMm, heightsMm: [atMm - left, atMm - right], bottom };
 }

@@ -9,7 +9,10 @@ export const allowedSchema = z.strictObject({
     .tuple([gapSchema, gapSchema])
     .nullable()
     .default(null)
-    .refine((range) => range === null || range[0] <= range[1], { message: 'setout/joint-range' })
+    .refine((range) => range === null || range[0] <= range[1], {
+      params: { code: 'setout/joint-range' },
+      message: 'the narrowest joint first',
+    })
     .describe('The narrowest and the widest joint; null for the chosen one alone'),
   shares: z.array(z.number().gt(0).lt(1)).max(8).default([]).describe('Shares that courses of a running bond may be shifted by'),
 });

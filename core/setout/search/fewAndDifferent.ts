@@ -15,8 +15,21 @@ function looksOther(a: EdgeTally, b: EdgeTally): boolean {
   );
 }
 
+/** Whether two setouts come to the same pieces at other ends, and so to the same score: one the mirror image of the other. */
+function isMirrored(a: Candidate, b: Candidate): boolean {
+  if (Math.abs(a.score - b.score) > 1e-3 || Math.abs(a.turnDeg - b.turnDeg) > 0.05) return false;
+  const sizes = ({ figures }: Candidate): string =>
+    figures.edges
+      .filter(({ owner }) => owner.kind === 'edge')
+      .map(({ cutMm, thinnestMm, widestMm }) => (cutMm < 1 ? 'full' : `${thinnestMm.toFixed(1)} ${widestMm.toFixed(1)}`))
+      .sort()
+      .join();
+  return sizes(a) === sizes(b);
+}
+
 /** Whether two setouts differ so that one would want to see both. */
 export function differInKind(a: Candidate, b: Candidate): boolean {
+  if (isMirrored(a, b)) return false;
   if (Math.abs(a.turnDeg - b.turnDeg) > 0.05 || schoolOf(a) !== schoolOf(b)) return true;
   return a.figures.edges.some((tally, k) => looksOther(tally, b.figures.edges[k]));
 }

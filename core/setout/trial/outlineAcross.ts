@@ -108,3 +108,21 @@ function wayOf(ring: Ring, inward: Point): OutlineAcross['way'] {
   const farMm = Math.max(...ring.map((p) => dot(p, dir)));
   return { dir, farMm, fullMm: farMm - Math.min(...ring.map((p) => dot(p, dir))) };
 }
+
+/** The stretch of a line within an outline; one for all, filled again and again. */
+export const CHORD = { low: 0, high: 0 };
+
+/** Finds the stretch of a line within an outline, `at` across it. */
+export function chordOf(chords: Float64Array, highest: number, at: number): void {
+  let [from, to] = [0, chords.length / 5 - 1];
+  while (from < to) {
+    const middle = (from + to + 1) >> 1;
+    if (chords[5 * middle] <= at) from = middle;
+    else to = middle - 1;
+  }
+  const k = 5 * from;
+  const end = k + 5 < chords.length ? chords[k + 5] : highest;
+  const share = (at - chords[k]) / (end - chords[k]);
+  CHORD.low = chords[k + 1] + share * (chords[k + 3] - chords[k + 1]);
+  CHORD.high = chords[k + 2] + share * (chords[k + 4] - chords[k + 2]);
+}

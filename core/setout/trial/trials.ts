@@ -1,9 +1,7 @@
 import { ON_LINE_MM, SMALLEST_PIECE_WIDTH_MM } from '../../geometry/conventions.ts';
 import { distance, dot, quarterTurn, subtract, unit, type Point } from '../../geometry/point.ts';
-import { leftOfLine } from '../../geometry/leftOfLine.ts';
-import { boxOf, stripWidth, type Box, type Ring } from '../../geometry/ring.ts';
+import { boxOf, type Box } from '../../geometry/ring.ts';
 import type { Repeat } from '../../pattern/repeat.ts';
-import { measureCut } from '../edges/edgeCuts.ts';
 import type { Ground } from '../fields/ground.ts';
 import type { BandPlace } from '../fields/splitBands.ts';
 import { latticeOf } from '../place/markCells.ts';
@@ -14,57 +12,21 @@ import type { Pin } from '../weigh/pins.ts';
 import { tallyCut } from '../weigh/tallyCut.ts';
 import { boundaryOf, type Boundary } from './boundary.ts';
 import { bandStretches } from './bandStretches.ts';
+import { POINT_MM, tallyCorner } from './cornerTiles.ts';
 import { fallsOf, notchesIn, wholeSheets, type RoundThing } from './features.ts';
 import { middlesOf, type Middle } from './middles.ts';
-import { lostBelow, outlineAcross, type OutlineAcross } from './outlineAcross.ts';
+import { CHORD, chordOf, lostBelow, outlineAcross, type OutlineAcross } from './outlineAcross.ts';
 import { pinChecks, type PinCheck } from './pinned.ts';
 import { runOffsOf } from './runOffs.ts';
 import { TileTable } from './tileTable.ts';
+import { clippedTo, type LineCut, type TrialLine } from './trialLine.ts';
 import { workOf } from './work.ts';
 
 /** A tile that reaches over a line by no more than this is full in a trial, mm: nothing is gained by leaning on the slack. */
 const FULL_MM = 0.005;
 
-/** An end narrower than this is a point, mm. */
-const POINT_MM = 0.5;
-
 /** A strip this narrow can't be snapped, mm (trade practice). */
 const NARROW_MM = 20;
-
-/** A stretch of the boundary made ready for trials. */
-interface TrialLine {
-  readonly owner: number;
-  /** Its place across itself, and from where to where it runs along itself, mm. */
-  readonly acrossMm: number;
-  readonly startMm: number;
-  readonly endMm: number;
-  readonly alongX: number;
-  readonly alongY: number;
-  /** Square to it, into the field. */
-  readonly inX: number;
-  readonly inY: number;
-  /** Its ends as steps of the lattice whose origin is the frame's. */
-  readonly from: Point;
-  readonly to: Point;
-  /** Every piece of the repeat as this line meets it. */
-  readonly outlines: readonly OutlineAcross[];
-}
-
-/** What one line leaves of one tile, until all lines were walked. */
-interface Cut {
-  line: TrialLine;
-  slot: number;
-  piece: number;
-  sx: number;
-  sy: number;
-  share: number;
-  thinnest: number;
-  full: number;
-  length: number;
-  /** How far the tile reaches beyond the line, and whether that is so little that the joint may take it. */
-  deepest: number;
-  mayBeLost: boolean;
-}
 
 /** What reaches no further may be too narrow to be set, mm: what is narrower by its mean width is left to the joint. */
 const MAY_BE_LOST_MM = 20 * SMALLEST_PIECE_WIDTH_MM;
@@ -92,7 +54,7 @@ export class Trials {
   private readonly boxes: readonly Box[];
   private readonly tallies: readonly EdgeTally[];
   private readonly tiles = new TileTable();
-  private readonly cuts: Cut[] = [];
+  private readonly cuts: LineCut[] = [];
   private cutCount = 0;
   private readonly figures: SetoutFigures;
   readonly rounds: readonly RoundThing[];
@@ -335,7 +297,7 @@ export class Trials {
   /** Takes every cut into the tally of its edge; tiles in a corner, and the narrowest, are really cut first. */
   private tallyAll(): void {
     const { cuts, tiles, tallies } = this;
-    let corners: Map<number, Cut[]> | null = null;
+    let corners: Map<number, LineCut[]> | null = null;
     for (let k = 0; k < this.cutCount; k++) {
       const cut = cuts[k];
       const lines = tiles.lines[cut.slot];
@@ -345,106 +307,18 @@ export class Trials {
         // The gap there is wider by what is lost and the joint before it.
         tallies[cut.line.owner].openMm2 += cut.length * (cut.deepest + this.banded.jointMm);
       } else if (isCorner && tiles.notches[cut.slot] === 0) {
-        corners ??= new Map<number, Cut[]>();
+        corners ??= new Map<number, LineCut[]>();
         const own = corners.get(cut.slot);
         if (own) own.push(cut);
         else corners.set(cut.slot, [cut]);
       } else tallyCut(tallies[cut.line.owner], cut.share, cut.thinnest, cut.full, cut.length);
     }
-    if (corners) for (const [slot, own] of corners) this.tallyCorner(slot, own);
-  }
-
-  /** A tile in a corner, cut by all the lines that meet there; what is too little to be set is left to the joint. */
-  private tallyCorner(slot: number, cuts: readonly Cut[]): void {
-    const [{ piece, sx, sy }] = cuts;
-    if (cuts.length === 2 && isSquareCorner(cuts[0], cuts[1])) {
-      const [a, b] = [cuts[0].thinnest, cuts[1].thinnest];
-      if ((a * b) / (a + b) < SMALLEST_PIECE_WIDTH_MM) this.tiles.lines[slot] = this.tiles.round[slot] = 0;
-      else for (const { line, share, thinnest, full, length } of cuts) tallyCut(this.tallies[line.owner], share, thinnest, full, length);
-      return;
-    }
-    const ring = this.repeat.pieces[piece].ring.map(([px, py]): Point => [px + sx, py + sy]);
-    let left: Ring = ring;
-    for (const { line } of cuts) left = leftOfLine(left, pointOn(line, line.startMm), pointOn(line, line.endMm));
-    if (left.length < 3 || stripWidth([left]) < SMALLEST_PIECE_WIDTH_MM) {
-      this.tiles.lines[slot] = this.tiles.round[slot] = 0;
-      return;
-    }
-    for (const { line } of cuts) {
-      const cut = measureCut(ring, [[left]], {
-        from: pointOn(line, line.startMm),
-        gapMm: 0,
-        along: [line.alongX, line.alongY],
-        inward: [line.inX, line.inY],
-        lengthMm: line.endMm - line.startMm,
-      });
-      if (!cut) continue;
-      const [first, second] = cut.endsMm;
-      const narrow = Math.min(first, second);
-      tallyCut(
-        this.tallies[line.owner],
-        (first + second) / 2 / cut.fullMm,
-        narrow < POINT_MM ? Math.max(first, second) : narrow,
-        cut.fullMm,
-        cut.alongMm[1] - cut.alongMm[0],
-      );
-    }
+    if (!corners) return;
+    for (const [slot, own] of corners) if (!tallyCorner(this.repeat, own, tallies)) tiles.lines[slot] = tiles.round[slot] = 0;
   }
 }
 
 const clamp = (value: number, low: number, high: number): number => (value < low ? low : value > high ? high : value);
-
-/** Whether two lines cut a rectangle near its own sides, one each way: then each leaves of it what it would by itself. */
-const isSquareCorner = (a: Cut, b: Cut): boolean =>
-  a.line.outlines[a.piece].way !== null &&
-  b.line.outlines[b.piece].way !== null &&
-  Math.abs(a.line.alongX * b.line.alongX + a.line.alongY * b.line.alongY) < NEARLY_SQUARE;
-
-/** Two lines that meet as squarely as this, as a cosine, cut a rectangle one each way. */
-const NEARLY_SQUARE = 0.3;
-
-const pointOn = (line: TrialLine, run: number): Point => [
-  line.acrossMm * line.inX + run * line.alongX,
-  line.acrossMm * line.inY + run * line.alongY,
-];
-
-/** The part of a line within a box; null where there is none. */
-function clippedTo(line: TrialLine, { minX, minY, maxX, maxY }: Box, toLattice: (p: Point) => Point): TrialLine | null {
-  const foot = pointOn(line, 0);
-  let [start, end] = [line.startMm, line.endMm];
-  for (const [from, way, low, high] of [
-    [foot[0], line.alongX, minX, maxX],
-    [foot[1], line.alongY, minY, maxY],
-  ]) {
-    if (Math.abs(way) < 1e-12) {
-      if (from < low - ON_LINE_MM || from > high + ON_LINE_MM) return null;
-      continue;
-    }
-    const [a, b] = [(low - from) / way, (high - from) / way];
-    start = Math.max(start, Math.min(a, b));
-    end = Math.min(end, Math.max(a, b));
-  }
-  return end - start < ON_LINE_MM
-    ? null
-    : { ...line, startMm: start, endMm: end, from: toLattice(pointOn(line, start)), to: toLattice(pointOn(line, end)) };
-}
-
-/** The stretch of a line within an outline; one for all, filled again and again. */
-const CHORD = { low: 0, high: 0 };
-
-function chordOf(chords: Float64Array, highest: number, at: number): void {
-  let [from, to] = [0, chords.length / 5 - 1];
-  while (from < to) {
-    const middle = (from + to + 1) >> 1;
-    if (chords[5 * middle] <= at) from = middle;
-    else to = middle - 1;
-  }
-  const k = 5 * from;
-  const end = k + 5 < chords.length ? chords[k + 5] : highest;
-  const share = (at - chords[k]) / (end - chords[k]);
-  CHORD.low = chords[k + 1] + share * (chords[k + 3] - chords[k + 1]);
-  CHORD.high = chords[k + 2] + share * (chords[k + 4] - chords[k + 2]);
-}
 
 /** How near a corner of a ring lies to the circle it stands for, mm. */
 const ROUND_MM = 0.1;

@@ -30,20 +30,20 @@ export interface SetoutOption {
   readonly sliver: boolean;
 }
 
-/** Holds a setout against its rivals: what the product would choose, and each rule in each direction. */
-export function adviseSetout(placer: Placer, chosen: Candidate, best: Candidate): SetoutAdvice {
+/** Holds a setout, as it was tried and as it was laid, against its rivals: what the product would choose, and each rule in each direction. */
+export function adviseSetout(placer: Placer, chosen: Candidate, laid: Candidate, best: Candidate): SetoutAdvice {
   const turn: Turn = { choice: chosen.turn, deg: chosen.turnDeg };
   const alongX = FIXED_RULES.map((rule) => placer.weigh({ rule }, chosen.y, turn));
   const alongY = FIXED_RULES.map((rule) => placer.weigh(chosen.x, { rule }, turn));
   const isBest = isSameSetout(chosen, best);
   const rivals = isBest ? [...alongX, ...alongY].filter((rival) => !isSameSetout(rival, chosen)) : [best];
   return {
-    chosen,
+    chosen: laid,
     best,
     options: { x: alongX.map((candidate) => optionOf(candidate, 'x')), y: alongY.map((candidate) => optionOf(candidate, 'y')) },
-    missedPins: chosen.figures.missedPins.map((mm) => (mm > KEPT_MM ? mm : 0)),
+    missedPins: laid.figures.missedPins.map((mm) => (mm > KEPT_MM ? mm : 0)),
     exclusive: exclusivePins(placer, best),
-    reasons: explainSetout(chosen, rivals, placer.weights, isBest),
+    reasons: explainSetout({ ...laid, costs: chosen.costs, score: chosen.score }, rivals, placer.weights, isBest),
   };
 }
 

@@ -67,7 +67,7 @@ export function explainSetout(chosen: Candidate, rivals: readonly Candidate[], w
     losses.map(({ care }) => speaksAgainst(care, chosen)).find((one) => one !== null && !sameThing(one, gain)) ??
     worstOf(chosen, weights, gain);
   const against = rival === null ? null : (gains.map(({ care }) => speaksAgainst(care, rival)).find((one) => one !== null) ?? null);
-  return { gain, cost, rival: against, rivalIsBest: !isBest && behind > 0, behind };
+  return { gain, cost, rival: against, rivalIsBest: !isBest && behind > NOTICEABLE, behind };
 }
 
 /** What is least good about a setout by itself. */

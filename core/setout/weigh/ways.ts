@@ -22,7 +22,12 @@ export type Care = (typeof CARES)[number];
 const weight = z.number().min(0).max(5);
 
 /** How much each counts: 1 as it comes, 0 not at all. */
-export const weightsSchema = z.strictObject(Object.fromEntries(CARES.map((care) => [care, weight])) as Record<Care, typeof weight>);
+export const weightsSchema = z
+  .strictObject(Object.fromEntries(CARES.map((care) => [care, weight])) as Record<Care, typeof weight>)
+  .refine((weights) => CARES.some((care) => weights[care] > 0), {
+    params: { code: 'setout/nothing-counts' },
+    message: 'something that counts',
+  });
 
 /** How much each counts. */
 export type Weights = z.infer<typeof weightsSchema>;

@@ -1,6 +1,5 @@
 import { useLocalStorage } from '@vueuse/core';
 import { computed } from 'vue';
-import { z } from 'zod';
 import { wayOfWorkingSchema, type WayOfWorking } from '@azulejo/core/setout/weigh/ways';
 
 /** Where this browser keeps them. */
@@ -9,7 +8,7 @@ const KEY = 'azulejo-ways';
 /** The ways of working that a person keeps for other jobs, by name. What can't be read any more is left out. */
 export function useOwnWays() {
   const stored = useLocalStorage<unknown>(KEY, [], { serializer: { read: readJson, write: JSON.stringify } });
-  const ways = computed<readonly WayOfWorking[]>(() => z.array(wayOfWorkingSchema).catch([]).parse(stored.value));
+  const ways = computed<readonly WayOfWorking[]>(() => wayOfWorkingSchema.array().catch([]).parse(stored.value));
   return {
     ways,
     remember: (way: WayOfWorking): void => {

@@ -1,0 +1,66 @@
+import { ON_LINE_MM } from '../../geometry/conventions.ts';
+import type { Point } from '../../geometry/point.ts';
+import type { Box } from '../../geometry/ring.ts';
+import type { OutlineAcross } from './outlineAcross.ts';
+
+/** A stretch of the boundary made ready for trials. */
+export interface TrialLine {
+  readonly owner: number;
+  /** Its place across itself, and from where to where it runs along itself, mm. */
+  readonly acrossMm: number;
+  readonly startMm: number;
+  readonly endMm: number;
+  readonly alongX: number;
+  readonly alongY: number;
+  /** Square to it, into the field. */
+  readonly inX: number;
+  readonly inY: number;
+  /** Its ends as steps of the lattice whose origin is the frame's. */
+  readonly from: Point;
+  readonly to: Point;
+  /** Every piece of the repeat as this line meets it. */
+  readonly outlines: readonly OutlineAcross[];
+}
+
+/** What one line leaves of one tile, until all lines were walked. */
+export interface LineCut {
+  line: TrialLine;
+  slot: number;
+  piece: number;
+  sx: number;
+  sy: number;
+  share: number;
+  thinnest: number;
+  full: number;
+  length: number;
+  /** How far the tile reaches beyond the line, and whether that is so little that the joint may take it. */
+  deepest: number;
+  mayBeLost: boolean;
+}
+
+/** A position on a line, so far along itself. */
+export const pointOn = (line: TrialLine, run: number): Point => [
+  line.acrossMm * line.inX + run * line.alongX,
+  line.acrossMm * line.inY + run * line.alongY,
+];
+
+/** The part of a line within a box; null where there is none. */
+export function clippedTo(line: TrialLine, { minX, minY, maxX, maxY }: Box, toLattice: (p: Point) => Point): TrialLine | null {
+  const foot = pointOn(line, 0);
+  let [start, end] = [line.startMm, line.endMm];
+  for (const [from, way, low, high] of [
+    [foot[0], line.alongX, minX, maxX],
+    [foot[1], line.alongY, minY, maxY],
+  ]) {
+    if (Math.abs(way) < 1e-12) {
+      if (from < low - ON_LINE_MM || from > high + ON_LINE_MM) return null;
+      continue;
+    }
+    const [a, b] = [(low - from) / way, (high - from) / way];
+    start = Math.max(start, Math.min(a, b));
+    end = Math.min(end, Math.max(a, b));
+  }
+  return end - start < ON_LINE_MM
+    ? null
+    : { ...line, startMm: start, endMm: end, from: toLattice(pointOn(line, start)), to: toLattice(pointOn(line, end)) };
+}

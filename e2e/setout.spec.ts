@@ -1,0 +1,83 @@
+import { expect, test, type Page } from '@playwright/test';
+import { fileURLToPath } from 'node:url';
+import { RunningServer } from '@azulejo/server/running';
+
+const server = new RunningServer();
+const DEMO = fileURLToPath(new URL('../demo/tidewater-bakehouse.json', import.meta.url));
+test.beforeAll(() => server.start('--add-job', DEMO));
+test.afterAll(() => server.remove());
+
+const openSetout = async (page: Page, surface: string): Promise<void> => {
+  await page.goto(`${server.address}/jobs/tidewater-bakehouse/surfaces/${surface}/setout`);
+  await expect(page.getByRole('heading', { name: 'Starts to compare' })).toBeVisible();
+};
+const part = (page: Page, name: string) =>
+  page.getByRole('navigation', { name: 'Parts of setting out' }).getByRole('button', { name }).click();
+const saved = (page: Page) => expect(page.getByTestId('save-state')).toHaveText('Saved');
+const cards = (page: Page) => page.getByRole('list').filter({ hasText: 'left over' }).getByRole('listitem');
+
+test('starts that were found are compared, laid by one press, and taken back', async ({ page }) => {
+  await openSetout(page, 'washroom-floor');
+  await expect(cards(page).first()).toBeVisible({ timeout: 30_000 });
+  expect(await cards(page).count()).toBeGreaterThan(1);
+  expect(await cards(page).count()).toBeLessThanOrEqual(6);
+  await expect(cards(page).first()).toContainText('best');
+  await cards(page).nth(1).getByRole('button').first().click();
+  await expect(cards(page).nth(1)).toContainText('laid now');
+  await saved(page);
+  await page.keyboard.press('Control+z');
+  await expect(cards(page).nth(1)).not.toContainText('laid now');
+  for (const k of [0, 1]) await cards(page).nth(k).getByRole('checkbox').check();
+  await page.getByRole('button', { name: 'Lay 2 side by side' }).click();
+  const dialog = page.getByRole('dialog', { name: 'Side by side' });
+  await expect(dialog.getByText('Narrowest piece')).toHaveCount(2);
+  await dialog.getByRole('button', { name: 'Lay start 2' }).click();
+  await expect(cards(page).nth(1)).toContainText('laid now');
+});
+
+test('a place that is pointed at is pinned and kept; two that exclude each other are named', async ({ page }) => {
+  await openSetout(page, 'shower-wall-1');
+  await part(page, 'Pins');
+  const board = await page.getByTestId('board').boundingBox();
+  if (!board) throw new Error('there is no board on the page');
+  const point = async (tool: string, dx: number): Promise<void> => {
+    await page.getByRole('button', { name: tool, exact: true }).click();
+    await page.mouse.click(board.x + board.width / 2 + dx, board.y + board.height / 2);
+    await saved(page);
+  };
+  await point('Joint across the courses here', 0);
+  await expect(page.getByRole('heading', { name: 'Pinned' })).toBeVisible();
+  await expect(page.getByText('Not kept')).toHaveCount(0);
+  await point('Joint across the courses here', 18);
+  await expect(page.getByText("These two can't both be kept")).toBeVisible({ timeout: 20_000 });
+  await page
+    .getByRole('button', { name: /^Take out: Joint across/ })
+    .first()
+    .click();
+  await expect(page.getByText("These two can't both be kept")).toHaveCount(0);
+});
+
+test('a school is one key; a way of working is set by what counts; lines can be read off', async ({ page }) => {
+  await openSetout(page, 'washroom-side');
+  await page.keyboard.press('6');
+  await expect(page.getByTestId('end-top')).toHaveText('full');
+  await part(page, 'Weighing');
+  await page.getByRole('combobox', { name: 'Little work at the saw counts' }).click();
+  await page.getByRole('option', { name: 'much' }).click();
+  await expect(page.getByLabel('Name of this way')).toHaveValue('My way of working');
+  await page.getByLabel('Joint, no narrower than').fill('9');
+  await page.getByLabel('Joint, no narrower than').press('Enter');
+  await expect(page.getByText('Expected the narrowest joint first')).toBeVisible();
+  await part(page, 'Lines');
+  await expect(page.getByText(/^Cross line: /)).toBeVisible();
+  await expect(page.getByText(/^Square where they cross: /)).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Gauge rod' })).toBeVisible();
+});
+
+test('tiles that need no cut are found and laid', async ({ page }) => {
+  await page.goto(server.address);
+  await openSetout(page, 'steps-tread-1');
+  await part(page, 'By rule');
+  await page.getByRole('button', { name: 'Look through the tiles of the job' }).click();
+  await expect(page.getByText(/a tile of .* would fit/).first()).toBeVisible();
+});
