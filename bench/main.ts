@@ -2,6 +2,7 @@ import { benchFrames } from './framesBench.ts';
 import { benchKinds } from './kindsBench.ts';
 import { benchPlans } from './planBench.ts';
 import { benchReconciling } from './reconcileBench.ts';
+import { benchSearch } from './searchBench.ts';
 import { benchServer } from './serverBench.ts';
 
 const say = (text: string): void => {
@@ -27,6 +28,13 @@ for (const row of benchPlans()) {
 say('\nEvery kind of pattern on one skew surface with holes and a rounded side (one run, ms)');
 say('kind | pieces | place | times faster than clipping all | whole plan');
 for (const row of benchKinds()) say([row.kind, row.pieces, ms(row.placeMs), Math.round(row.ratio), ms(row.planMs)].join(' | '));
+
+say('\nSearching for a start, beside laying one (one run, ms)');
+say('room | pieces | 10 000 trials | lay one | trials in that time | start of a plan | first answer | end of the comparison');
+for (const row of benchSearch()) {
+  const { room, pieces, trialsMs, layMs, ratio, quickMs, firstMs, endMs } = row;
+  say([room, pieces, ms(trialsMs), ms(layMs), Math.round(ratio), ms(quickMs), ms(firstMs), ms(endMs)].join(' | '));
+}
 
 say('\nThe board in Chromium under a moving hand');
 say('pieces | hand | frames/s | longest frame ms');

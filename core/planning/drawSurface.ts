@@ -41,7 +41,16 @@ export function drawingOf(surface: Surface, { traced, placer }: OpenSurface, par
     edges,
     beside,
     pins: placer.pins,
-    choice: { x, y, turn, turnDeg, sides, startsMm: placer.startsMm(candidate) },
+    choice: {
+      x,
+      y,
+      turn,
+      turnDeg,
+      sides,
+      startsMm: placer.startsMm(candidate),
+      snapsMm: { x: placer.snapsMm('x', turnDeg), y: placer.snapsMm('y', turnDeg) },
+    },
+    weighed: candidate,
     ledger: surface.kind === 'wall' ? ledgerOf(layout, traced, edges) : null,
     struck: strikeLines(layout, traced, partMm),
   };

@@ -12,6 +12,7 @@ import type { Field } from '../setout/fields/field.ts';
 import type { Point } from '../geometry/point.ts';
 import type { Layout } from '../setout/place/layout.ts';
 import type { Ledger } from '../setout/lines/ledger.ts';
+import type { Axis } from '../setout/weigh/axisPlacement.ts';
 import type { StruckLines } from '../setout/lines/strikeLines.ts';
 import type { LevelFigures } from '../surface/levels/levelFigures.ts';
 import type { Traced } from '../surface/traceSurface.ts';
@@ -33,7 +34,11 @@ export interface Drawing {
   readonly choice: Pick<Candidate, 'x' | 'y' | 'turn' | 'turnDeg' | 'sides'> & {
     /** Where a full piece starts in each direction, from the low limit of the field in its own frame, mm. */
     readonly startsMm: Point;
+    /** The starts that a hand is led to in each direction: centres, edges, what stands in the field; mm. */
+    readonly snapsMm: Readonly<Record<Axis, readonly number[]>>;
   };
+  /** The setout as it was weighed before it was laid. */
+  readonly weighed: Candidate;
   readonly edges: readonly EdgeSummary[];
   /** The sides of what stands in the field, met as edges are. */
   readonly beside: readonly EdgeSummary[];

@@ -101,7 +101,7 @@ const move = (by: Point): void => moves.moveBy(by);
         <SurfaceHead :job="jobs.job" :surface="surface" :step="step" :plan="plan" />
         <MeasurePanel v-if="step === 'measure'" :job="jobs.job" :product="product" :surface="surface" :plan="plan" />
         <TilePanel v-else-if="step === 'tile'" :job="jobs.job" :surface="surface" :plan="plan" />
-        <SetoutPanel v-else-if="step === 'setout'" :job="jobs.job" :surface="surface" :plan="plan" :moves="moves" />
+        <SetoutPanel v-else-if="step === 'setout'" :job="jobs.job" :surface="surface" :plan="plan" :drawing="drawing" :moves="moves" />
         <CutsPanel v-else :job="jobs.job" :surface="surface" :plan="plan" />
         <FindingList v-if="step !== 'cuts'" :job="jobs.job" :surface="surface" :plan="plan" />
       </main>

@@ -102,6 +102,21 @@ export class Placer {
     return [at[0] + firstPieceSpan(repeat, 'x').low - limits.minX, at[1] + firstPieceSpan(repeat, 'y').low - limits.minY];
   }
 
+  /** The starts that a hand is led to: every rule, full pieces off what stands in the field, what is seen as the middle; mm. */
+  snapsMm(axis: Axis, turnDeg: number): number[] {
+    const k = axis === 'x' ? 0 : 1;
+    const { repeat } = this.open.laid;
+    const limits = spanOf(limitsInFrame(this.open.ground, turnDeg), axis);
+    const { low, high } = firstPieceSpan(repeat, axis);
+    const { boundary, middles } = this.trialsAt(turnDeg);
+    const sides = boundary.lines
+      .filter(({ owner, from, to }) => boundary.owners[owner].kind === 'beside' && Math.abs(from[k] - to[k]) < SAME_MM)
+      .flatMap(({ from }) => [from[k] - low, from[k] - high]);
+    const centres = middles.filter((middle) => middle.axis === axis).flatMap(({ atMm, stepMm }) => [atMm, atMm + stepMm]);
+    const rules = FIXED_RULES.map((rule) => this.originOn(axis, { rule }, turnDeg));
+    return [...rules, ...sides, ...centres].map((at) => at + low - limits.low);
+  }
+
   /** Where a direction that is settled puts the origin, in the frame, mm. */
   originOn(axis: Axis, choice: SettledAxis, turnDeg: number): number {
     const { repeat, jointMm } = this.open.laid;

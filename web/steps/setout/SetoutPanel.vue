@@ -4,7 +4,9 @@ import { computed, toRef } from 'vue';
 import type { Job, Surface } from '@azulejo/core/job/job';
 import { describeBehind, describeReasons, schoolName } from '@azulejo/core/messages/en/reasons';
 import { thingNamesOf } from '@azulejo/core/messages/thingNames';
-import type { SurfacePlan } from '@azulejo/core/planning/planned';
+import type { Drawing, SurfacePlan } from '@azulejo/core/planning/planned';
+import { explainSetout } from '@azulejo/core/setout/weigh/explainSetout';
+import { weightsOf } from '@azulejo/core/setout/weigh/ways';
 import { schoolOf } from '@azulejo/core/setout/search/schools';
 import PartTabs from '../../fields/PartTabs.vue';
 import { useTape } from '../../fields/useTape.ts';
@@ -23,7 +25,7 @@ import StartList from './starts/StartList.vue';
 import TurnField from './TurnField.vue';
 import type { SetoutMoves } from './useSetoutMoves.ts';
 
-const props = defineProps<{ job: Job; surface: Surface; plan: SurfacePlan | null; moves: SetoutMoves }>();
+const props = defineProps<{ job: Job; surface: Surface; plan: SurfacePlan | null; drawing: Drawing | null; moves: SetoutMoves }>();
 const tape = useTape();
 const board = useBoardStore();
 const comparison = useComparison(toRef(props, 'job'), toRef(props, 'surface'));
@@ -34,6 +36,13 @@ const isBest = computed(() => {
 const names = computed(() => (props.plan ? thingNamesOf(props.plan.traced) : { edges: {}, fixtures: {} }));
 const reasons = computed(() => (props.plan ? describeReasons(props.plan.advice.reasons, names.value, tape.value) : []));
 const behind = computed(() => (props.plan ? describeBehind(props.plan.advice.reasons, names.value, tape.value) : null));
+/** What the tiles gain and lose against the best start while a hand moves them. */
+const moving = computed(() => {
+  if (!board.preview || !props.plan || !props.drawing) return null;
+  const reasons = explainSetout(props.drawing.weighed, [props.plan.advice.best], weightsOf(props.job.way), false);
+  const said = describeReasons(reasons, names.value, tape.value);
+  return { said, behind: describeBehind(reasons, names.value, tape.value) };
+});
 const school = computed(() => (props.plan ? schoolName(schoolOf(props.plan.advice.chosen)) : ''));
 </script>
 
@@ -41,9 +50,9 @@ const school = computed(() => (props.plan ? schoolName(schoolOf(props.plan.advic
   <template v-if="plan">
     <EndCutCompass :plan="plan" :chosen="board.chosenEdge" @choose="board.chosenEdge = $event" />
     <section class="reasons" aria-live="polite">
-      <b>{{ school }}</b>
-      <p v-for="reason in reasons" :key="reason">{{ reason }}</p>
-      <p v-if="behind" class="behind">{{ behind }}</p>
+      <b>{{ moving ? 'As it lies now' : school }}</b>
+      <p v-for="reason in moving?.said ?? reasons" :key="reason">{{ reason }}</p>
+      <p v-if="moving ? moving.behind : behind" class="behind">{{ moving ? moving.behind : behind }}</p>
     </section>
     <Button v-if="!isBest" label="Take the best of all starts (B)" severity="secondary" outlined @click="moves.best" />
     <PartTabs v-model="board.setoutPart" :parts="SETOUT_PARTS" label="Parts of setting out" />

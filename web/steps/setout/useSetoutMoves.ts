@@ -3,6 +3,7 @@ import type { Surface } from '@azulejo/core/job/job';
 import type { Drawing } from '@azulejo/core/planning/planned';
 import { motion, type Point } from '@azulejo/core/geometry/point';
 import type { Axis } from '@azulejo/core/setout/weigh/axisPlacement';
+import { periodOf } from '@azulejo/core/setout/search/criticalOffsets';
 import { normaliseOffset } from '@azulejo/core/setout/weigh/normaliseOffset';
 import { BEST_SETOUT, type AxisChoice, type SetoutChoice, type TurnChoice } from '@azulejo/core/setout/weigh/setoutChoice';
 import type { School } from '@azulejo/core/setout/weigh/school';
@@ -12,6 +13,9 @@ import type { Tape } from '@azulejo/core/units/tape';
 import { useBoardStore } from '../../stores/boardStore.ts';
 import { useJobStore } from '../../stores/jobStore.ts';
 import { tapeStep, toTapeStep, withoutDust } from '../tapeStep.ts';
+
+/** Tiles are led to a start that is as near as this, mm. */
+const LED_MM = 4;
 
 /** Moves of a setout by hand, and the rules that one key sets. */
 export type SetoutMoves = ReturnType<typeof useSetoutMoves>;
@@ -53,14 +57,30 @@ export function useSetoutMoves(surface: Ref<Surface | null>, drawing: Ref<Drawin
 
   /** Moves the tiles while a hand drags them, mm on the surface. */
   function moveBy(by: Point): void {
-    const now = offsets();
+    const now = held ?? offsets();
     const [x, y] = motion(drawing.value?.choice.turnDeg ?? 0, [0, 0]).unturn(by);
-    if (now) board.preview = free([now[0] + x, now[1] + y]);
+    if (!now) return;
+    held = [now[0] + x, now[1] + y];
+    board.preview = free([led('x', held[0]), led('y', held[1])]);
+  }
+  /** Where the hand itself is, while tiles are led to something near. */
+  let held: Point | null = null;
+
+  /** The nearest start that a hand is led to, where it is near enough, mm. */
+  function led(axis: Axis, mm: number): number {
+    if (!drawing.value) return mm;
+    const { choice, layout } = drawing.value;
+    const period = periodOf(layout.repeat, axis);
+    const found = choice.snapsMm[axis]
+      .map((snap) => (period === null ? snap : snap + period * Math.round((mm - snap) / period)))
+      .reduce((a, b) => (Math.abs(b - mm) < Math.abs(a - mm) ? b : a), Infinity);
+    return Math.abs(found - mm) <= LED_MM ? found : mm;
   }
 
   /** Lets go of dragged tiles, on the nearest step of the tape. */
   function drop(): void {
     const now = board.preview ? offsets() : null;
+    held = null;
     if (now && drawing.value) commit('Move setout', free(tidy(now)));
   }
 
