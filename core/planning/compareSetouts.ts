@@ -74,6 +74,7 @@ export function* compareSetouts(
     const turns = free.turn ? placer.turns(free.turn) : turnsToTry(placer, surface);
     for (const [t, turn] of turns.entries()) {
       const steps = searchOffsets(placer.trialsAt(turn.deg), rangeOf(placer, turn, free), placer.weights, {
+        ...THOROUGH,
         trials: Math.ceil(THOROUGH.trials / (turns.length * variants.length)),
         refined: Math.max(3, Math.ceil(THOROUGH.refined / (turns.length * variants.length))),
       });

@@ -22,10 +22,13 @@ export interface Effort {
   readonly trials: number;
   /** Places that are looked round for better ones. */
   readonly refined: number;
+  /** How often one of them goes on to where something changes, and so many changes are tried each way. */
+  readonly rounds: number;
+  readonly changes: number;
 }
 
 /** How much is tried where one waits for it. */
-export const THOROUGH: Effort = { trials: 2500, refined: 12 };
+export const THOROUGH: Effort = { trials: 2500, refined: 12, rounds: 4, changes: 40 };
 
 /** An even spread of places has so many each way. */
 const SPREAD = 14;
@@ -117,16 +120,16 @@ export class OffsetSearch {
   }
 
   /** Goes from a place to where something changes, one direction by turns, and moves about there, while that makes it better. */
-  refine(start: Place): Place {
+  refine(start: Place, { rounds, changes }: Pick<Effort, 'rounds' | 'changes'>): Place {
     const judge = (x: number, y: number): number => this.judge(x, y);
     let best = moveAbout(start, this.steps, judge);
-    for (let round = 0; round < MOST_ROUNDS; round++) {
+    for (let round = 0; round < rounds; round++) {
       const before = best.score;
       for (const k of [0, 1] as const) {
         if (this.steps[k] === 0) continue;
         judge(best.at[0], best.at[1]);
         const from = best.at;
-        for (const by of nearest(this.changes(from, k), 4 * this.steps[k])) {
+        for (const by of nearest(this.changes(from, k), 4 * this.steps[k], changes)) {
           const at: Point = k === 0 ? [from[0] + by, from[1]] : [from[0], from[1] + by];
           const score = judge(at[0], at[1]);
           if (score < best.score - BETTER) best = { at, score };
@@ -160,7 +163,7 @@ export function* searchOffsets(trials: Trials, range: Range, weights: Weights, e
   const spreadOut = [...cellOf(trials, SPREAD)].map(([x, y]) => search.placeAt(range.x?.[0] ?? x, range.y?.[0] ?? y)).sort(byScore);
   const starts = [...search.apart(places, effort.refined), ...search.apart(spreadOut, Math.ceil(effort.refined / 2))];
   for (const place of starts) {
-    places.push(search.refine(place));
+    places.push(search.refine(place, effort));
     yield search.tried;
   }
   return places.sort(byScore);
@@ -185,21 +188,15 @@ function spread(values: readonly number[], count: number): number[] {
   return Array.from({ length: count }, (_, k) => values[Math.floor((k * values.length) / count)]);
 }
 
-/** So often a place goes on to where something changes. */
-const MOST_ROUNDS = 4;
-
-/** So many changes are tried in one direction, the nearest first. */
-const MOST_CHANGES = 40;
-
 /** How far it is from a place to others of a period, mm. */
 const movesTo = (values: readonly number[], from: number, period: number | null): number[] =>
   values.map((mm) => (period === null ? mm - from : mm - from - period * Math.round((mm - from) / period)));
 
-const nearest = (moves: readonly number[], within: number): number[] =>
+const nearest = (moves: readonly number[], within: number, most: number): number[] =>
   moves
     .filter((mm) => Math.abs(mm) <= within && Math.abs(mm) > 1e-6)
     .sort((a, b) => Math.abs(a) - Math.abs(b))
-    .slice(0, MOST_CHANGES);
+    .slice(0, most);
 
 /** Moves a place by smaller and smaller steps while that makes it better: straight, and aslant where that does not help. */
 function moveAbout(start: Place, steps: Point, judge: (x: number, y: number) => number): Place {

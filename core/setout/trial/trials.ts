@@ -301,7 +301,8 @@ export class Trials {
     for (let k = 0; k < this.cutCount; k++) {
       const cut = cuts[k];
       const lines = tiles.lines[cut.slot];
-      const isCorner = lines > 1 && lines <= MOST_CORNER_LINES;
+      // Stretches of one edge make a curve, no corner.
+      const isCorner = lines > 1 && lines <= MOST_CORNER_LINES && tiles.ofOwner[cut.slot] < lines;
       if (lines === 1 && tiles.notches[cut.slot] === 0 && cut.mayBeLost && cut.deepest < lostBelow(cut.line.outlines[cut.piece])) {
         tiles.lines[cut.slot] = tiles.round[cut.slot] = 0;
         // The gap there is wider by what is lost and the joint before it.

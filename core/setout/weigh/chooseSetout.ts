@@ -20,7 +20,7 @@ import type { Pin } from './pins.ts';
 import { SHIPPED_WAYS, type Weights } from './ways.ts';
 
 /** How much of a search belongs to every plan: enough for the best start of most rooms. */
-export const QUICK: Effort = { trials: 400, refined: 3 };
+export const QUICK: Effort = { trials: 280, refined: 2, rounds: 2, changes: 16 };
 
 /** A rule's place is the place that was found where they differ by no more, mm. */
 const SAME_MM = 0.02;
@@ -178,7 +178,7 @@ function isSamePlace(repeat: Repeat, moved: Point): boolean {
  */
 export function* choosing(placer: Placer, choice: SetoutChoice, effort: Effort): Generator<number, Candidate> {
   const turns = placer.turns(choice.turn ?? turnOfSchool(placer, choice));
-  const coarse = { trials: Math.max(LEAST_TRIALS, Math.ceil(effort.trials / turns.length)), refined: 0 };
+  const coarse = Math.max(LEAST_TRIALS, Math.ceil(effort.trials / turns.length));
   const searches = turns.map((turn) => {
     const range: Range = {
       x: placer.rangeOn('x', choice.x, turn.deg, choice.school),
@@ -188,7 +188,7 @@ export function* choosing(placer: Placer, choice: SetoutChoice, effort: Effort):
   });
   const starts: { readonly turn: Turn; readonly search: OffsetSearch; readonly place: Place }[] = [];
   for (const { turn, search } of searches) {
-    const places = yield* search.coarse(coarse.trials);
+    const places = yield* search.coarse(coarse);
     starts.push(...search.apart(places, effort.refined).map((place) => ({ turn, search, place })));
   }
   starts.sort((a, b) => a.place.score - b.place.score);
@@ -196,7 +196,7 @@ export function* choosing(placer: Placer, choice: SetoutChoice, effort: Effort):
   for (const start of starts.slice(0, effort.refined)) {
     // What starts far behind seldom overtakes.
     if (start.place.score > best.place.score + FAR_BEHIND * Math.abs(best.place.score)) break;
-    const place = start.search.refine(start.place);
+    const place = start.search.refine(start.place, effort);
     yield start.search.tried;
     if (place.score < best.place.score - 1e-9) best = { ...start, place };
   }
@@ -213,7 +213,7 @@ function turnOfSchool({ open }: Placer, { school }: SetoutChoice): SetoutChoice[
 const FAR_BEHIND = 0.15;
 
 /** So many trials are the least that a turn is worth. */
-const LEAST_TRIALS = 120;
+const LEAST_TRIALS = 90;
 
 /** Sets a field out as chosen, with as much search as belongs to a plan. */
 export function chooseSetout(placer: Placer, choice: SetoutChoice): Candidate {

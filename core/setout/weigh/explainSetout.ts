@@ -62,7 +62,7 @@ export function explainSetout(chosen: Candidate, rivals: readonly Candidate[], w
   }));
   const gains = differences.filter(({ gain }) => gain > NOTICEABLE).sort((a, b) => b.gain - a.gain);
   const losses = differences.filter(({ gain }) => gain < -NOTICEABLE).sort((a, b) => a.gain - b.gain);
-  const gain = gains.map(({ care }) => speaksFor(care, chosen)).find((statement) => statement !== null) ?? endsStatement(chosen);
+  const gain = gains.map(({ care }) => speaksFor(care, chosen)).find((statement) => statement !== null) ?? endsStatement(chosen, rival);
   const cost =
     losses.map(({ care }) => speaksAgainst(care, chosen)).find((one) => one !== null && !sameThing(one, gain)) ??
     worstOf(chosen, weights, gain);
@@ -259,12 +259,22 @@ function unevenStatement(chosen: Candidate): Statement | null {
   return { says: 'ends', axis: pairs[0].axis, sizes: [sizeOf(pairs[0].a), sizeOf(pairs[0].b)] };
 }
 
-/** The ends of the direction whose narrower piece is the narrowest. */
-function endsStatement(chosen: Candidate): Statement {
+/** How much an edge comes out otherwise than in a rival, mm: of its narrowest and its widest piece. */
+function offBy(a: EdgeTally, b: EdgeTally): number {
+  if (a.cutMm < 1 && b.cutMm < 1) return 0;
+  if (a.cutMm < 1 || b.cutMm < 1) return 1000;
+  return Math.abs(a.thinnestMm - b.thinnestMm) + Math.abs(a.widestMm - b.widestMm);
+}
+
+/** The ends of the direction that differs most from a rival; by itself, of that with the narrowest piece. */
+function endsStatement(chosen: Candidate, rival: Candidate | null = null): Statement {
   const pairs = PAIRS.flatMap((pair) => {
     const [a, b] = endsOf(chosen, pair);
-    return a && b ? [{ axis: pair[0], a, b, thin: Math.min(a.thinnestMm, b.thinnestMm) }] : [];
-  }).sort((p, q) => p.thin - q.thin);
+    if (!a || !b) return [];
+    const [c, d] = rival ? endsOf(rival, pair) : [];
+    const other = c && d ? offBy(a, c) + offBy(b, d) : 0;
+    return [{ axis: pair[0], a, b, other, thin: Math.min(a.thinnestMm, b.thinnestMm) }];
+  }).sort((p, q) => (Math.abs(q.other - p.other) > 1 ? q.other - p.other : p.thin - q.thin));
   if (pairs.length === 0) return { says: 'work', cutPieces: chosen.figures.cutPieces, minutes: chosen.figures.minutes };
   return { says: 'ends', axis: pairs[0].axis, sizes: [sizeOf(pairs[0].a), sizeOf(pairs[0].b)] };
 }

@@ -20,6 +20,12 @@ const props = defineProps<{ job: Job; surface: Surface; plan: SurfacePlan; compa
 const faces = computed(() => facesOf(props.job, props.surface));
 const shown = computed(() => props.comparison.shown.value);
 const isLeftToProduct = computed(() => props.surface.setout.x.rule === 'best' && props.surface.setout.y.rule === 'best');
+/** A start that is this much better is worth a word, as a share of the score. */
+const WORTH = 0.01;
+const isBehind = computed(() => {
+  const [first] = shown.value;
+  return first !== undefined && props.plan.advice.chosen.score - first.candidate.score > WORTH * Math.abs(first.candidate.score);
+});
 const compared = ref<readonly number[]>([]);
 const comparing = ref(false);
 const MOST_BESIDE = 3;
@@ -57,7 +63,7 @@ const best = computed(() => props.comparison.progress.value?.best ?? null);
       <span class="grow">Stopped before all starts were tried.</span>
       <Button size="small" @click="comparison.again">Go on</Button>
     </div>
-    <p v-if="isLeftToProduct && shown.length > 0 && !inForce(shown[0])" class="small" role="status">
+    <p v-if="isLeftToProduct && shown.length > 0 && isBehind" class="small" role="status">
       Start 1 came out a little better than what is laid. Press it to lay it.
     </p>
     <ol v-if="shown.length > 0" class="cards">

@@ -38,6 +38,8 @@ const option = computed(() => {
     splitLine: { lineStyle: { color: line } },
     nameLocation: 'middle' as const,
     scale: true,
+    min: ({ min, max }: { min: number; max: number }) => Math.floor(min - 0.15 * Math.max(1, max - min)),
+    max: ({ min, max }: { min: number; max: number }) => Math.ceil(max + 0.15 * Math.max(1, max - min)),
   };
   return {
     animation: false,
