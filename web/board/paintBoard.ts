@@ -9,7 +9,7 @@ import { paintArrows } from './paintArrows.ts';
 import { paintFixturePlaces } from './paintFixturePlaces.ts';
 import { paintChosen, paintHatching, paintLabel } from './paintCuts.ts';
 import { paintFixtureNames, paintFixtures, placeFixtureNames } from './paintFixtures.ts';
-import { paintChalkLines, paintEdgeLengths, paintEdges, paintEndCuts, paintPins } from './paintSurroundings.ts';
+import { paintChalkLines, paintEdgeLengths, paintEdges, paintEndCuts, paintPins, paintTapes } from './paintSurroundings.ts';
 import { paintSheetPart, paintSheets } from './paintSheets.ts';
 import { paintFixedFields, paintTiles, type Brush, type TileLook } from './paintTiles.ts';
 
@@ -20,7 +20,7 @@ export interface BoardContent {
   readonly cuts: readonly CutPiece[] | null;
   readonly faces: Faces;
   readonly tape: Tape;
-  readonly show: 'measures' | 'setout' | 'cuts' | 'picture' | 'finished';
+  readonly show: 'measures' | 'setout' | 'lines' | 'cuts' | 'picture' | 'finished';
   readonly chosenPieces: readonly { readonly polygon: Polygon }[];
   readonly chosenEdge: string | null;
   /** Cut sheets of mosaics that are named on the drawing, and the one that is chosen. */
@@ -55,6 +55,10 @@ export function paintBoard(brush: Brush, content: BoardContent): void {
   if (cuts && (show === 'setout' || show === 'cuts')) for (const piece of cuts) paintLabel(brush, piece, taken);
   for (const part of content.sheetParts) paintSheetPart(brush, drawing, part, part.label === content.chosenSheet);
   paintFixtureNames(brush, names);
+  if (show === 'lines') {
+    paintChalkLines(brush, drawing);
+    paintTapes(brush, drawing, content.tape);
+  }
   if (show === 'setout') {
     paintChalkLines(brush, drawing);
     paintPins(brush, drawing);

@@ -75,6 +75,58 @@ export function paintChalkLines(brush: Brush, { struck }: Drawing): void {
   context.setLineDash([]);
 }
 
+/** The tapes that put the lines in their places, with their figures, and where the first tile goes. */
+export function paintTapes(brush: Brush, { struck }: Drawing, tape: Tape): void {
+  const { context, palette, view } = brush;
+  context.strokeStyle = palette.dimension;
+  context.lineWidth = 1.5;
+  for (const { use, tapes } of struck.lines) {
+    if (use === 'control') continue;
+    for (const measure of tapes) {
+      const [x, y] = toScreen(view, measure.at);
+      const foot = measure.by === 'square' ? toScreen(view, measure.foot) : [x, y];
+      context.beginPath();
+      context.moveTo(foot[0], foot[1]);
+      context.lineTo(x, y);
+      context.stroke();
+      writeOver(brush, formatLength(measure.mm, tape), [(x + foot[0]) / 2, (y + foot[1]) / 2]);
+    }
+  }
+  if (!struck.start) return;
+  const [x, y] = toScreen(view, struck.start.at);
+  context.fillStyle = palette.chalk;
+  context.strokeStyle = palette.chalk;
+  context.beginPath();
+  context.arc(x, y, 7, 0, 2 * Math.PI);
+  context.fill();
+  for (const [dx, dy] of struck.start.ways) {
+    const [ex, ey] = [x + dx * START_PX, y - dy * START_PX];
+    context.lineWidth = 3;
+    context.beginPath();
+    context.moveTo(x, y);
+    context.lineTo(ex, ey);
+    context.moveTo(ex - dx * 10 - dy * 6, ey + dy * 10 - dx * 6);
+    context.lineTo(ex, ey);
+    context.lineTo(ex - dx * 10 + dy * 6, ey + dy * 10 + dx * 6);
+    context.stroke();
+  }
+}
+
+/** Length of the arrows that tell which way the work goes, px. */
+const START_PX = 46;
+
+/** A figure over the drawing, on a ground of its own. */
+function writeOver({ context, palette }: Brush, text: string, [x, y]: readonly number[]): void {
+  context.font = `600 ${DIMENSION_PX}px "Barlow Condensed", sans-serif`;
+  context.textAlign = 'center';
+  context.textBaseline = 'middle';
+  const wide = context.measureText(text).width + 10;
+  context.fillStyle = palette.labelHalo;
+  context.fillRect(x - wide / 2, y - DIMENSION_PX / 2 - 2, wide, DIMENSION_PX + 4);
+  context.fillStyle = palette.dimension;
+  context.fillText(text, x, y);
+}
+
 /** Where something is pinned: a needle with its head. */
 export function paintPins({ context, palette, view }: Brush, { pins }: Drawing): void {
   for (const pin of pins) {

@@ -1,6 +1,6 @@
 import type { Ledger } from '../../setout/lines/ledger.ts';
 import type { LineTape } from '../../setout/lines/lineTapes.ts';
-import type { StruckLine, StruckLines } from '../../setout/lines/strikeLines.ts';
+import type { StruckLine, StruckLines, WorkStart } from '../../setout/lines/strikeLines.ts';
 import { formatLength, formatLengthWithUnit } from '../../units/formatLength.ts';
 import type { Tape } from '../../units/tape.ts';
 import { edgeName } from './names.ts';
@@ -10,8 +10,9 @@ import type { ThingNames } from './reasons.ts';
 const STRAIGHT_DEG = 3;
 
 /** All that is struck, a sentence a line, in the order of the work. */
-export function describeLines({ lines, square }: StruckLines, names: ThingNames, tape: Tape): string[] {
+export function describeLines({ lines, square, start }: StruckLines, names: ThingNames, tape: Tape): string[] {
   const said = lines.map((line) => describeLine(line, names, tape));
+  if (start) said.push(describeStart(start, names));
   if (!square) return said;
   const [a, b] = [square.firstMm, square.secondMm].map((mm) => formatLength(mm, tape));
   return [
@@ -37,6 +38,13 @@ export function describeLedger({ heightsMm, bottom }: Ledger, tape: Tape): strin
 
 /** So many different pieces are told one by one. */
 const MOST_TOLD = 12;
+
+/** Where the first tile goes, and which way from there. */
+function describeStart({ ways, endsAt }: WorkStart, names: ThingNames): string {
+  const [along, across] = ways.map(([x, y]) => (Math.abs(x) > Math.abs(y) ? (x > 0 ? 'right' : 'left') : y > 0 ? 'top' : 'bottom'));
+  const back = endsAt === null ? '' : ` Then back to the ${nameOf(endsAt, names)}, so that nobody steps on fresh tiles.`;
+  return `Begin where the course line and the cross line meet: along the courses to the ${along}, then course by course to the ${across}.${back}`;
+}
 
 /** One line to strike, as a tape measure at each end. */
 export function describeLine(line: StruckLine, names: ThingNames, tape: Tape): string {

@@ -2,7 +2,7 @@ import type { Circle } from '../../geometry/circleRing.ts';
 import type { Point } from '../../geometry/point.ts';
 import { boxOf, type Box, type Polygon, type Ring } from '../../geometry/ring.ts';
 import { VISIBILITY, type Edge } from '../../surface/edge.ts';
-import { coverHidesCut } from '../../surface/fixture.ts';
+import { coverHidesCut, type Fixture } from '../../surface/fixture.ts';
 import { mainEdges, type MainEdges } from '../../surface/sides.ts';
 import type { FixtureKind } from '../../surface/fixtureCatalogue.ts';
 import type { SurfaceKind } from '../../surface/surface.ts';
@@ -38,11 +38,15 @@ export const besideOf = ({ fixtures }: Pick<Traced, 'fixtures'>): Edge[] =>
     );
 
 /** What is taken for the middle unless it is said otherwise: what one looks at straight (trade practice). */
-const SEEN_AS_MIDDLE: Readonly<Record<SurfaceKind, ReadonlySet<FixtureKind>>> = {
+const MIDDLES: Readonly<Record<SurfaceKind, ReadonlySet<FixtureKind>>> = {
   wall: new Set(['window', 'nicheOpening']),
   countertop: new Set(['sink', 'hob']),
   floor: new Set(),
 };
+
+/** Whether the eye takes a fixture for the middle: as it was said, or as its kind usually is. */
+export const isSeenAsMiddle = ({ seenAsMiddle, kind }: Pick<Fixture, 'seenAsMiddle' | 'kind'>, surface: SurfaceKind): boolean =>
+  seenAsMiddle ?? MIDDLES[surface].has(kind);
 
 /** The ground of a whole surface. */
 export const groundOf = (traced: Traced, kind: SurfaceKind): Ground => ({
@@ -56,7 +60,7 @@ export const groundOf = (traced: Traced, kind: SurfaceKind): Ground => ({
     clearCircle && !fixture.tiledUnder ? [{ ...clearCircle, id: fixture.id }] : [],
   ),
   middles: traced.fixtures
-    .filter(({ fixture }) => fixture.seenAsMiddle ?? SEEN_AS_MIDDLE[kind].has(fixture.kind))
+    .filter(({ fixture }) => isSeenAsMiddle(fixture, kind))
     .map(({ fixture, place }) => ({ fixtureId: fixture.id, centre: place.centre, axes: kind === 'floor' ? ['x', 'y'] : ['x'] })),
   standing: traced.fixtures.filter(({ fixture }) => fixture.kind === 'column' && !fixture.tiledUnder).map(({ place }) => place.centre),
 });

@@ -161,6 +161,9 @@ test('lines are told in the order of the work, each in a sentence', () => {
   expect(said[1]).toBe('Second-course line: 1591 at both ends, from the left edge.');
   expect(said[2]).toBe('Course line: 1145 at both ends, from the bottom edge.');
   // Ten courses on, 1140 further up, and back, the control line would lie at the edge.
-  expect(said).toHaveLength(4);
+  expect(said).toHaveLength(5);
+  expect(said[3]).toBe(
+    'Begin where the course line and the cross line meet: along the courses to the right, then course by course to the top.',
+  );
   expect(said.at(-1)).toMatch(/^Square where they cross: \d+ along the course line, \d+ along the cross line, then \d+ mm across\.$/);
 });

@@ -1,4 +1,4 @@
-import { dot, motion, type Point } from '../../geometry/point.ts';
+import { dot, motion, subtract, unit, type Point } from '../../geometry/point.ts';
 import { boxRing, type Ring } from '../../geometry/ring.ts';
 import { cellShift, unitOf, type Repeat } from '../../pattern/repeat.ts';
 import { largestTriangle, type SquareTriangle } from '../../surface/squareTriangle.ts';
@@ -35,6 +35,15 @@ export interface SquareCheck extends SquareTriangle {
 export interface StruckLines {
   readonly lines: readonly StruckLine[];
   readonly square: SquareCheck | null;
+  /** Where the first tile is set, and which way the work goes from there; null where the two lines do not cross. */
+  readonly start: WorkStart | null;
+}
+
+/** Where the work begins: ways of length one, first along the courses, then across them; and the edge it ends at, a door. */
+export interface WorkStart {
+  readonly at: Point;
+  readonly ways: readonly [Point, Point];
+  readonly endsAt: string | null;
 }
 
 /** A control line is struck at least so often, mm (trade practice: every four feet or so). */
@@ -61,7 +70,11 @@ export function strikeLines(layout: Layout, surface: Traced, partMm: number): St
     lineAt(surface, along, { use: 'control', alongCourses: true, courses: k * every }, k * every * along.stepMm),
   );
   const lines = [first, second, level, ...controls].filter((line) => line !== null);
-  return { lines, square: first && level ? squareCheck(first, level, partMm) : null };
+  return {
+    lines,
+    square: first && level ? squareCheck(first, level, partMm) : null,
+    start: first && level ? startOf(first, level, surface) : null,
+  };
 }
 
 /** Control lines are struck so many times that way from the first line, as far as the field goes. */
@@ -135,6 +148,20 @@ function lineAt(
   );
   const deg = ((Math.atan2(way[1], way[0]) * 180) / Math.PI + 360) % 180;
   return { ...what, deg: deg > 180 - 1e-9 ? 0 : deg, ends: [low.at, high.at], tapes: tapesTo(surface, low, high) };
+}
+
+/** Work goes away from a door first, and back to it; from where the lines cross, to the right and up where there is none. */
+function startOf(first: StruckLine, level: StruckLine, { edges }: Traced): WorkStart | null {
+  const at = crossingOf(first.ends, level.ends);
+  if (!at) return null;
+  const door = edges.find(({ role }) => role === 'threshold');
+  const away = (line: StruckLine): Point => {
+    const way = unit(subtract(line.ends[1], line.ends[0]));
+    if (!door) return way;
+    const middle: Point = [(door.from[0] + door.to[0]) / 2, (door.from[1] + door.to[1]) / 2];
+    return dot(subtract(middle, at), way) > 0 ? [-way[0], -way[1]] : way;
+  };
+  return { at, ways: [away(level), away(first)], endsAt: door?.id ?? null };
 }
 
 /** Legs along the two first lines from where they cross, as long as they have room for. */

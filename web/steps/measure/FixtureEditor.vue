@@ -19,6 +19,7 @@ import { useAttempt } from '../useAttempt.ts';
 import { useEditSurface } from '../useEditSurface.ts';
 import { useTape } from '../../fields/useTape.ts';
 import TroubleNote from '../../fields/TroubleNote.vue';
+import { isSeenAsMiddle } from '@azulejo/core/setout/fields/ground';
 import YesNoField from '../../fields/YesNoField.vue';
 
 const props = defineProps<{ fixture: Fixture; index: number; surface: Surface; plan: SurfacePlan | null; open: boolean }>();
@@ -102,6 +103,11 @@ function rename(name: string): string | null {
           label="A cover hides the cut"
           :value="fixture.cover !== null"
           @choose="(covered) => change('cover', (f) => (f.cover = covered ? coverOf(fixture) : null))"
+        />
+        <YesNoField
+          label="Seen as the middle"
+          :value="isSeenAsMiddle(fixture, surface.kind)"
+          @choose="(seen) => change('seen as the middle', (f) => (f.seenAsMiddle = seen))"
         />
       </FieldGrid>
       <TroubleNote :why="trouble" />

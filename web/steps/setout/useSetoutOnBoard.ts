@@ -1,4 +1,5 @@
 import { computed, type Ref } from 'vue';
+import { distance, type Point } from '@azulejo/core/geometry/point';
 import type { Drawing } from '@azulejo/core/planning/planned';
 import { SCHOOLS } from '@azulejo/core/setout/weigh/school';
 import type { Axis } from '@azulejo/core/setout/weigh/axisPlacement';
@@ -6,6 +7,17 @@ import { useBoardStore } from '../../stores/boardStore.ts';
 import type { StepOnBoard } from '../stepOnBoard.ts';
 import { sideAxis, sideIsStart, sideOfEdge, WALKED_SIDES } from './edgeDirections.ts';
 import type { SetoutMoves } from './useSetoutMoves.ts';
+
+/** Something round is meant where it is pointed at within this of its edge, mm. */
+const NEAR_MM = 25;
+
+/** The centre of something round that is pointed at: a valve, a pipe; else the place itself. */
+function onFixture({ traced }: Drawing, at: Point): Point {
+  const round = traced.fixtures.find(
+    ({ clearCircle }) => clearCircle && distance(clearCircle.centre, at) <= clearCircle.radiusMm + NEAR_MM,
+  );
+  return round?.clearCircle?.centre ?? at;
+}
 
 /** The tiles are moved by the arrow keys, and set out by a letter from the chosen edge. */
 export function useSetoutOnBoard(drawing: Ref<Drawing | null>, moves: SetoutMoves): StepOnBoard {
@@ -19,13 +31,14 @@ export function useSetoutOnBoard(drawing: Ref<Drawing | null>, moves: SetoutMove
     board.chosenEdge = ids[(ids.indexOf(board.chosenEdge) + 1) % ids.length] ?? 'left';
   }
   return {
-    show: computed(() => 'setout'),
+    show: computed(() => (board.setoutPart === 'lines' ? 'lines' : 'setout')),
     chosenPieces: computed(() => []),
     chosenEdge: computed(() => board.chosenEdge),
     tap: (at) => {
       const kind = board.pinTool;
       if (kind === null || !drawing.value) return;
-      moves.setPins([...drawing.value.pins, { kind, at: [Math.round(at[0] * 10) / 10, Math.round(at[1] * 10) / 10] }]);
+      const [x, y] = onFixture(drawing.value, at);
+      moves.setPins([...drawing.value.pins, { kind, at: [Math.round(x * 10) / 10, Math.round(y * 10) / 10] }]);
       board.pinTool = null;
     },
     keys: {
