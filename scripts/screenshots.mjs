@@ -90,7 +90,21 @@ const PICTURES = [
       await page.getByRole('button', { name: 'Change chips and repeat' }).click();
     },
   },
-  { name: 'setout', path: surface('washroom-floor', 'setout'), look: DESK },
+  {
+    name: 'setout',
+    path: surface('washroom-floor', 'setout'),
+    look: DESK,
+    act: async (page) => {
+      await page.getByText('left over').first().waitFor({ timeout: 30_000 });
+      await page.locator('.panel').evaluate((panel) => panel.scrollTo(0, 150));
+    },
+  },
+  {
+    name: 'setout-lines',
+    path: surface('washroom-floor', 'setout'),
+    look: DESK,
+    act: (page) => page.getByRole('button', { name: 'Lines', exact: true }).click(),
+  },
   { name: 'setout-dark', path: surface('splashback', 'setout'), look: { ...DESK, colorScheme: 'dark' } },
   { name: 'cuts', path: surface('oven-wall', 'cuts'), look: DESK, act: (page) => page.getByRole('button', { name: /off/ }).nth(2).click() },
   { name: 'cuts-sheets', path: surface('splashback', 'cuts'), look: DESK, act: (page) => page.locator('.sheets button').nth(3).click() },

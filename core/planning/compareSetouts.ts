@@ -66,7 +66,7 @@ export function* compareSetouts(
   const variants = variantsOf(rules, surface);
   const free = groupedSetout(rules, { ...surface, setout: BEST_SETOUT });
   const found: Found[] = [];
-  let trials = 0;
+  let [trials, tried] = [0, 0];
   const best = (): Candidate | null =>
     found.reduce<Candidate | null>((a, { candidate }) => (a && a.score <= candidate.score ? a : candidate), null);
   for (const [k, change] of variants.entries()) {
@@ -84,9 +84,10 @@ export function* compareSetouts(
             found.push({ candidate: placer.candidateAt(placer.home(at, turn.deg, free), turn, free), placer, change });
           break;
         }
-        yield { share: (0.7 * (k + (t + 0.5) / turns.length)) / variants.length, trials: trials + step.value, best: best() };
+        tried = step.value;
+        yield { share: (0.7 * (k + (t + 0.5) / turns.length)) / variants.length, trials: trials + tried, best: best() };
       }
-      trials += THOROUGH.trials;
+      trials += tried;
     }
   }
   found.sort((a, b) => a.candidate.score - b.candidate.score);

@@ -58,7 +58,7 @@ const labels = computed(() => columns.value[0]?.told.rows.map(({ label }) => lab
   align-content: start;
 }
 .drawing {
-  height: min(300px, 40vh);
+  height: min(240px, 30vh);
   background: var(--paper);
   border-radius: 4px;
   overflow: hidden;
