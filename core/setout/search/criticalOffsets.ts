@@ -3,7 +3,7 @@ import { distance, quarterTurn, subtract, unit } from '../../geometry/point.ts';
 import { boxOf } from '../../geometry/ring.ts';
 import type { Repeat } from '../../pattern/repeat.ts';
 import type { Trials } from '../trial/trials.ts';
-import { EAR_MM, EAR_SHARE } from '../trial/features.ts';
+import { CLEAR_MM, EAR_MM, EAR_SHARE } from '../trial/features.ts';
 import { spanOf, type Axis, type Span } from '../weigh/axisPlacement.ts';
 import { sliverLimit } from '../weigh/sliver.ts';
 
@@ -83,10 +83,14 @@ export function pinnedOffsets(trials: Trials, axis: Axis): number[] {
   return distinct([...pins.flatMap(({ critical }) => critical(axis)), ...least], periodOf(repeat, axis));
 }
 
-/** Where something round touches the side of a piece, and where a leg beside a notch is just strong enough. */
+/** Where something round touches the side of a piece or has it in its middle, and where a leg beside a notch is just strong enough. */
 function featureOffsets({ rounds, boundary }: Trials, axis: Axis, spans: readonly Span[]): number[] {
   const k = axis === 'x' ? 0 : 1;
-  const touching = rounds.flatMap(({ centre, radiusMm }) => [centre[k] - radiusMm, centre[k] + radiusMm]);
+  const touching = rounds.flatMap(({ centre, radiusMm }) => [
+    centre[k] - radiusMm - 2 * CLEAR_MM,
+    centre[k],
+    centre[k] + radiusMm + 2 * CLEAR_MM,
+  ]);
   return spans.flatMap(({ low, high }) => {
     const leg = Math.max(EAR_MM, EAR_SHARE * (high - low));
     return [

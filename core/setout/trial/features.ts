@@ -12,6 +12,12 @@ import type { TileTable } from './tileTable.ts';
 export const BITE = 1;
 export const HOLE = 2;
 
+/** A tile that something round bites into by less than this does not share its hole, mm. */
+const GRAZED_MM = 2;
+
+/** A tile that is this far off something round is clear of it, mm: the ring that stands for a circle reaches out by a hair. */
+export const CLEAR_MM = 0.03;
+
 /** Something round that comes through, with its clearance; in the frame of the setout. */
 export interface RoundThing {
   readonly id: string;
@@ -121,9 +127,9 @@ export function fallsOf(
     const { ring } = repeat.pieces[piece];
     const inside = isWithin(ring, within[0], within[1]);
     const away = nearestSide(ring, within);
-    if (!inside && away >= radiusMm - WHOLE_SLACK_MM) return;
+    if (!inside && away >= radiusMm + CLEAR_MM) return;
     if (ring.every(([px, py]) => (px - within[0]) ** 2 + (py - within[1]) ** 2 <= radiusMm ** 2)) return;
-    bitten++;
+    if (inside || away < radiusMm - GRAZED_MM) bitten++;
     tiles.round[tiles.at(piece, i, j)] = inside && away > radiusMm ? HOLE : BITE;
   });
   return bitten === 0 ? 'clear' : bitten === 1 ? 'piece' : bitten === 2 ? 'joint' : 'crossing';

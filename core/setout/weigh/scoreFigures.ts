@@ -35,7 +35,7 @@ const COST_A_PIECE = 0.02;
 const MOTIF_COST = 20;
 
 /** A hole in mid-piece is the harder the fewer joints help (trade practice). */
-const FALLS_COST: Readonly<Record<Falls, number>> = { piece: 0.8, joint: 0.25, crossing: 0.1, clear: 0 };
+const FALLS_COST: Readonly<Record<Falls, number>> = { piece: 1.1, joint: 0.25, crossing: 0.1, clear: 0 };
 
 /** What speaks against a setout, by care; less is better. A motif speaks for it. */
 export type Costs = Readonly<Record<Care, number>>;
