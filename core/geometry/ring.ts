@@ -71,19 +71,21 @@ export function isBox(ring: Ring): boolean {
   return Math.abs(ringArea(ring) - (maxX - minX) * (maxY - minY)) < 1;
 }
 
-/** Whether a position lies inside some polygons (even-odd; on an edge is undefined). */
-export function isInside(point: Point, polygons: readonly Polygon[]): boolean {
+/** Whether a position lies within a ring (even-odd; on an edge is undefined). */
+export function isWithin(ring: Ring, x: number, y: number): boolean {
   let inside = false;
-  for (const polygon of polygons) {
-    for (const ring of polygon) {
-      for (let k = 0, last = ring.length - 1; k < ring.length; last = k++) {
-        const [x1, y1] = ring[last];
-        const [x2, y2] = ring[k];
-        if (y1 <= point[1] === y2 <= point[1]) continue;
-        if (point[0] < x1 + ((point[1] - y1) / (y2 - y1)) * (x2 - x1)) inside = !inside;
-      }
-    }
+  for (let k = 0, last = ring.length - 1; k < ring.length; last = k++) {
+    const [x1, y1] = ring[last];
+    const [x2, y2] = ring[k];
+    if (y1 <= y !== y2 <= y && x < x1 + ((y - y1) / (y2 - y1)) * (x2 - x1)) inside = !inside;
   }
+  return inside;
+}
+
+/** Whether a position lies inside some polygons (even-odd; on an edge is undefined). */
+export function isInside([x, y]: Point, polygons: readonly Polygon[]): boolean {
+  let inside = false;
+  for (const polygon of polygons) for (const ring of polygon) if (isWithin(ring, x, y)) inside = !inside;
   return inside;
 }
 

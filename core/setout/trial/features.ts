@@ -1,7 +1,7 @@
 import { WHOLE_SLACK_MM } from '../../geometry/conventions.ts';
 import { distanceToStretch } from '../../geometry/distanceToStretch.ts';
 import type { Point } from '../../geometry/point.ts';
-import { rectangleRing, type Box, type Ring } from '../../geometry/ring.ts';
+import { isWithin, rectangleRing, type Box, type Ring } from '../../geometry/ring.ts';
 import { cellShift, unitOf, type Repeat } from '../../pattern/repeat.ts';
 import { markCells } from '../place/markCells.ts';
 import type { Falls } from '../weigh/figures.ts';
@@ -63,17 +63,6 @@ export function notchesIn(
     });
   }
   return ears;
-}
-
-/** Whether a position lies within a ring. */
-function isWithin(ring: Ring, x: number, y: number): boolean {
-  let inside = false;
-  for (let k = 0, last = ring.length - 1; k < ring.length; last = k++) {
-    const a = ring[last];
-    const b = ring[k];
-    if (a[1] <= y !== b[1] <= y && x < a[0] + ((y - a[1]) / (b[1] - a[1])) * (b[0] - a[0])) inside = !inside;
-  }
-  return inside;
 }
 
 /** How fragile the leg of a piece is that begins at a place and goes a way: 0, or a half at the limit to 1. */

@@ -1,5 +1,5 @@
 import { motion, type Point } from '../../geometry/point.ts';
-import { boxOf, isBox, type Box, type Ring } from '../../geometry/ring.ts';
+import { boxOf, isBox, isWithin, type Box } from '../../geometry/ring.ts';
 import { cellShift, unitOf, type Repeat } from '../../pattern/repeat.ts';
 import { spanOf, type Axis, type Span } from '../weigh/axisPlacement.ts';
 import type { EdgeTally } from '../weigh/figures.ts';
@@ -142,14 +142,4 @@ function nearestCorner(repeat: Repeat, boxes: readonly Box[], toLattice: (p: Poi
         for (const [x, y] of repeat.pieces[piece].ring) least = Math.min(least, Math.hypot(at[0] - dx - x, at[1] - dy - y));
       }
   return least;
-}
-
-function isWithin(ring: Ring, x: number, y: number): boolean {
-  let inside = false;
-  for (let k = 0, last = ring.length - 1; k < ring.length; last = k++) {
-    const [ax, ay] = ring[last];
-    const [bx, by] = ring[k];
-    if (ay <= y !== by <= y && x < ax + ((y - ay) / (by - ay)) * (bx - ax)) inside = !inside;
-  }
-  return inside;
 }
