@@ -39,10 +39,10 @@ export function ledgerOf(layout: Layout, { edges: outline, sides, limits }: Trac
   if (!course || !base || base.cuts.length === 0) return null;
   const start = layout.placement.origin[1] + course.lowMm;
   // The first course that begins above the whole base.
-  const lowest = Math.max(...outline.filter(({ id }) => id === base.id).flatMap(({ from, to, gapMm }) => [from[1] + gapMm, to[1] + gapMm]));
+  const own = outline.filter(({ id }) => id === base.id);
+  const lowest = Math.max(...own.flatMap(({ from, to, gapMm }) => [from[1] + gapMm, to[1] + gapMm]));
   const atMm = start + Math.ceil((lowest - start) / course.stepMm - 1e-6) * course.stepMm;
   if (atMm > limits.maxY) return null;
-  const own = outline.filter(({ id }) => id === base.id);
   const [left, right] = [own[0].from[1], own[own.length - 1].to[1]];
   const bottom = base.cuts
     .map(({ endsMm, alongMm, edge: { from, to } }): BottomPiece => {

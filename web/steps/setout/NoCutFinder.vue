@@ -5,6 +5,7 @@ import type { Job, Surface } from '@azulejo/core/job/job';
 import { productName } from '@azulejo/core/job/job';
 import type { SurfacePlan } from '@azulejo/core/planning/planned';
 import { findCoursing, type Coursing, type Courses } from '@azulejo/core/setout/coursing/findCoursing';
+import { actualSize } from '@azulejo/core/tile/product';
 import { formatLengthWithUnit } from '@azulejo/core/units/formatLength';
 import FieldGrid from '../../fields/FieldGrid.vue';
 import LengthField from '../../fields/LengthField.vue';
@@ -50,8 +51,8 @@ function lay({ productId, turned, fit }: Coursing): void {
   attempt(
     edit('Lay without a cut', (target, job) => {
       const tile = job.products.find(({ id }) => id === productId);
-      const oblong = tile && Math.abs((tile.measured ?? tile.nominal).widthMm - (tile.measured ?? tile.nominal).heightMm) > 0.05;
-      const wide = tile && (tile.measured ?? tile.nominal).widthMm > (tile.measured ?? tile.nominal).heightMm;
+      if (!tile) return;
+      const { widthMm, heightMm } = actualSize(tile);
       Object.assign(target, {
         productId,
         parts: {},
@@ -60,7 +61,7 @@ function lay({ productId, turned, fit }: Coursing): void {
         turnDeg: 0,
         mirrored: false,
         jointMm: fit.jointMm,
-        pattern: { kind: 'stack', lay: oblong && wide === turned ? 'upright' : 'lying' },
+        pattern: { kind: 'stack', lay: Math.abs(widthMm - heightMm) > 0.05 && widthMm > heightMm === turned ? 'upright' : 'lying' },
         setout: { x: { rule: 'fullFromStart' }, y: { rule: 'fullFromStart' } },
       });
       target.measured.edgeGapsMm = {
