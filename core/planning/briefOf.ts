@@ -1,4 +1,5 @@
 import type { Job, Surface } from '../job/job.ts';
+import { tilesNamedBy } from '../job/tilesNamedBy.ts';
 import type { Product } from '../tile/product.ts';
 import { companionsOf } from './groupSetouts.ts';
 import type { PlanRules } from './planned.ts';
@@ -15,20 +16,6 @@ export function briefOf({ products, consumption, practice, way, tape, surfaces, 
   const named = new Set([surface, ...met.surfaces].flatMap((one) => [...tilesNamedBy(one)]));
   const own = products.filter(({ id }) => named.has(id)).map(withoutPicture);
   return { rules: { products: own, consumption, practice, way, tape, ...met }, surface };
-}
-
-/** Every tile that a surface names, by id. */
-function tilesNamedBy({ bands, insets, ...surface }: Surface): ReadonlySet<string> {
-  const laid = [surface, ...insets];
-  return new Set([
-    ...laid.flatMap((own) => [
-      own.productId,
-      ...Object.values(own.parts),
-      ...[own.colours, ...Object.values(own.partColours)].flatMap(({ others }) => others),
-      ...(own.border ? [own.border.productId] : []),
-    ]),
-    ...bands.map((band) => band.productId),
-  ]);
 }
 
 const plain = new WeakMap<Product, Product>();

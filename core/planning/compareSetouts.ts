@@ -6,15 +6,14 @@ import { fewAndDifferent } from '../setout/search/fewAndDifferent.ts';
 import { ONLY_THE_START } from '../setout/search/allowed.ts';
 import type { Turn } from '../setout/search/turns.ts';
 import type { Candidate, LaidSetout } from '../setout/weigh/candidate.ts';
-import { Placer } from '../setout/weigh/chooseSetout.ts';
+import type { Placer } from '../setout/weigh/chooseSetout.ts';
 import { BEST_SETOUT, type SetoutChoice } from '../setout/weigh/setoutChoice.ts';
 import { explainSetout, type Reasons } from '../setout/weigh/explainSetout.ts';
 import { weightsOf } from '../setout/weigh/ways.ts';
-import { openSurface } from '../setout/fields/openSurface.ts';
 import { handyPart } from '../surface/squareTriangle.ts';
-import { traceSurface } from '../surface/traceSurface.ts';
-import { groupedSetout } from './groupSetouts.ts';
-import { drawingOf, prepareSurface } from './drawSurface.ts';
+import { groupedSetout, groupsOf } from './groupSetouts.ts';
+import { drawingOf } from './drawSurface.ts';
+import { prepareSurface } from './prepareSurface.ts';
 import { finishSteps } from './planSurfaceLayout.ts';
 import type { PlanRules, SurfacePlan } from './planned.ts';
 import { shareOut } from './shareOut.ts';
@@ -62,15 +61,14 @@ export function* compareSetouts(
   rules: Pick<PlanRules, 'products' | 'way' | 'links' | 'surfaces'>,
   surface: Surface,
 ): Generator<ComparisonProgress, ComparedSetout[]> {
-  const traced = traceSurface(surface.measured);
   const variants = variantsOf(rules, surface);
-  const free = groupedSetout(rules, { ...surface, setout: BEST_SETOUT });
+  const free = groupedSetout(groupsOf(rules), { ...surface, setout: BEST_SETOUT });
   const found: Found[] = [];
   let [trials, tried] = [0, 0];
   const best = (): Candidate | null =>
     found.reduce<Candidate | null>((a, { candidate }) => (a && a.score <= candidate.score ? a : candidate), null);
   for (const [k, change] of variants.entries()) {
-    const placer = new Placer(openSurface({ ...surface, ...change }, traced, rules.products), weightsOf(rules.way), surface.setout.pins);
+    const { placer } = prepareSurface(rules, { ...surface, ...change });
     const turns = free.turn ? placer.turns(free.turn) : turnsToTry(placer, surface);
     for (const [t, turn] of turns.entries()) {
       const steps = searchOffsets(placer.trialsAt(turn.deg), rangeOf(placer, turn, free), placer.weights, {

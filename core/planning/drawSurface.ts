@@ -1,31 +1,17 @@
 import type { Surface } from '../job/job.ts';
 import type { Candidate } from '../setout/weigh/candidate.ts';
-import { chooseSetout, Placer } from '../setout/weigh/chooseSetout.ts';
-import { weightsOf } from '../setout/weigh/ways.ts';
-import { openSurface } from '../setout/fields/openSurface.ts';
+import { chooseSetout } from '../setout/weigh/chooseSetout.ts';
 import { ledgerOf } from '../setout/lines/ledger.ts';
 import { strikeLines } from '../setout/lines/strikeLines.ts';
 import { handyPart } from '../surface/squareTriangle.ts';
-import { traceSurface, type Traced } from '../surface/traceSurface.ts';
-import { groupedSetout } from './groupSetouts.ts';
+import { groupedSetout, groupsOf } from './groupSetouts.ts';
+import { prepareSurface, type OpenSurface } from './prepareSurface.ts';
 import type { Drawing, PlanRules } from './planned.ts';
-
-/** A surface that is ready to be set out. */
-export interface OpenSurface {
-  readonly traced: Traced;
-  readonly placer: Placer;
-}
-
-/** Traces a surface and opens its fields. */
-export function prepareSurface({ products, way }: Pick<PlanRules, 'products' | 'way'>, surface: Surface): OpenSurface {
-  const traced = traceSurface(surface.measured);
-  return { traced, placer: new Placer(openSurface(surface, traced, products), weightsOf(way), surface.setout.pins) };
-}
 
 /** The first stage of a surface's plan: all that the drawing needs. */
 export function drawSurface(rules: Pick<PlanRules, 'products' | 'way' | 'tape' | 'links' | 'surfaces'>, surface: Surface): Drawing {
   const ready = prepareSurface(rules, surface);
-  return drawingOf(surface, ready, handyPart(surface.tape ?? rules.tape), chooseSetout(ready.placer, groupedSetout(rules, surface)));
+  return drawingOf(surface, ready, handyPart(surface.tape ?? rules.tape), chooseSetout(ready.placer, groupedSetout(groupsOf(rules), surface)));
 }
 
 /** The drawing of a setout that was chosen; `partMm` is what a handy triangle is made of. */

@@ -4,15 +4,16 @@ import { startLabels } from '../cuts/labelPieces.ts';
 import { planSheets } from '../cuts/sheets/planSheets.ts';
 import { productOf, type Surface } from '../job/job.ts';
 import { adviseSetout, type SetoutAdvice } from '../setout/weigh/adviseSetout.ts';
-import { choosing, QUICK } from '../setout/weigh/chooseSetout.ts';
+import { choosingForPlan, QUICK } from '../setout/weigh/chooseSetout.ts';
 import { BEST_SETOUT } from '../setout/weigh/setoutChoice.ts';
 import { handyPart } from '../surface/squareTriangle.ts';
 import { levelFigures } from '../surface/levels/levelFigures.ts';
 import { measureExtent } from '../takeoff/measureExtent.ts';
 import { actualSize } from '../tile/product.ts';
-import { drawingOf, prepareSurface } from './drawSurface.ts';
-import { groupedSetout, groupFigures } from './groupSetouts.ts';
+import { drawingOf } from './drawSurface.ts';
+import { groupedSetout, groupFigures, groupsOf, type Groups } from './groupSetouts.ts';
 import type { Drawing, PlanRules, SurfaceLayout } from './planned.ts';
+import { prepareSurface } from './prepareSurface.ts';
 
 /** The parts of planning a surface, in their order. */
 export type PlanStage = 'placing' | 'comparing' | 'cuts' | 'offCuts';
@@ -28,18 +29,19 @@ export function* layoutSteps(rules: PlanRules, surface: Surface): Generator<Plan
   yield { stage: 'placing', share: 0 };
   const ready = prepareSurface(rules, surface);
   const { placer } = ready;
-  const setout = groupedSetout(rules, surface);
-  const chosen = yield* compared(choosing(placer, setout, QUICK), 0.05);
+  const groups = groupsOf(rules);
+  const setout = groupedSetout(groups, surface);
+  const chosen = yield* compared(choosingForPlan(placer, setout), 0.05);
   const drawing = drawingOf(surface, ready, handyPart(surface.tape ?? rules.tape), chosen);
   // What the product would choose leaves joints that run on over an edge where they are.
-  const free = groupedSetout(rules, {
+  const free = groupedSetout(groups, {
     ...surface,
     setout: { ...BEST_SETOUT, ...(surface.setout.pins ? { pins: surface.setout.pins } : {}) },
   });
   const isOwn = JSON.stringify(setout) !== JSON.stringify(free);
-  const best = isOwn ? yield* compared(choosing(placer, free, QUICK), 0.35) : chosen;
+  const best = isOwn ? yield* compared(choosingForPlan(placer, free), 0.35) : chosen;
   const advice = adviseSetout(placer, chosen, placer.weighLaid(chosen, drawing), best);
-  return yield* finishSteps(rules, surface, drawing, advice);
+  return yield* finishSteps(rules, surface, drawing, advice, groups);
 }
 
 /** What follows once a setout is drawn: every cut described, sheets and levels. */
@@ -48,12 +50,13 @@ export function* finishSteps(
   surface: Surface,
   drawing: Drawing,
   advice: SetoutAdvice,
+  groups: Groups = groupsOf(rules),
 ): Generator<PlanProgress, SurfaceLayout> {
   yield { stage: 'cuts', share: 0.7 };
   const labels = startLabels(drawing.fields);
   const cuts = describeCuts(drawing, rules.products, labels);
   yield { stage: 'cuts', share: 0.85 };
-  const groups = groupCuts(cuts, rules.products);
+  const cutGroups = groupCuts(cuts, rules.products);
   yield { stage: 'offCuts', share: 0.9 };
   const { levels } = surface.measured;
   const { widthMm, heightMm } = actualSize(productOf(rules, surface));
@@ -62,10 +65,10 @@ export function* finishSteps(
     levels: levels && levelFigures(levels, drawing.traced.field, rules.practice, Math.max(widthMm, heightMm)),
     extent: measureExtent(drawing.traced, drawing.fields),
     advice,
-    group: groupFigures(rules, surface),
+    group: groupFigures(groups, surface),
     labels,
     cuts,
-    groups,
+    groups: cutGroups,
     sheets: planSheets(drawing.fields, rules.consumption.offCutsKept),
   };
 }

@@ -21,7 +21,7 @@ export interface MarkedCells {
 type ToLattice = (p: Point) => Point;
 
 /** Positions as steps along the vectors of a repeat; throws when the vectors are parallel. */
-export function latticeOf({ vectors: [a, b] }: Repeat): ToLattice {
+export function latticeOf({ vectors: [a, b] }: Pick<Repeat, 'vectors'>): ToLattice {
   const det = a[0] * b[1] - a[1] * b[0];
   if (det === 0) throw new Error(`the vectors of a repeat must not be parallel: ${String(a)} and ${String(b)}`);
   return ([x, y]) => [(x * b[1] - y * b[0]) / det, (a[0] * y - a[1] * x) / det];

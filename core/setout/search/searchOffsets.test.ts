@@ -1,7 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import { seededNumbers } from '../../geometry/seededNumbers.ts';
 import { roomToSearch } from '../../trials/roomToSearch.ts';
-import { prepareSurface } from '../../planning/drawSurface.ts';
+import { prepareSurface } from '../../planning/prepareSurface.ts';
 import type { Placer } from '../weigh/chooseSetout.ts';
 import { costsOf, scoreOf } from '../weigh/scoreFigures.ts';
 import { candidatesOf } from '../../planning/compareSetouts.ts';

@@ -1,12 +1,11 @@
-import { SMALLEST_PIECE_WIDTH_MM } from '../../geometry/conventions.ts';
-import { leftOfLine } from '../../geometry/leftOfLine.ts';
+import { ON_LINE_MM, SMALLEST_PIECE_WIDTH_MM } from '../../geometry/conventions.ts';
 import type { Point } from '../../geometry/point.ts';
-import { stripWidth, type Ring } from '../../geometry/ring.ts';
+import type { Ring } from '../../geometry/ring.ts';
 import type { Repeat } from '../../pattern/repeat.ts';
 import { measureCut } from '../edges/edgeCuts.ts';
 import type { EdgeTally } from '../weigh/figures.ts';
 import { tallyCut } from '../weigh/tallyCut.ts';
-import { pointOn, type LineCut } from './trialLine.ts';
+import { pointOn, type LineCut, type TrialLine } from './trialLine.ts';
 
 /** An end narrower than this is a point, mm. */
 export const POINT_MM = 0.5;
@@ -23,31 +22,127 @@ export function tallyCorner(repeat: Repeat, cuts: readonly LineCut[], tallies: r
     for (const { line, share, thinnest, full, length } of cuts) tallyCut(tallies[line.owner], share, thinnest, full, length);
     return true;
   }
-  const ring = repeat.pieces[piece].ring.map(([px, py]): Point => [px + sx, py + sy]);
-  let left: Ring = ring;
-  for (const { line } of cuts) left = leftOfLine(left, pointOn(line, line.startMm), pointOn(line, line.endMm));
-  if (left.length < 3 || stripWidth([left]) < SMALLEST_PIECE_WIDTH_MM) return false;
-  for (const { line } of cuts) {
-    const cut = measureCut(ring, [[left]], {
-      from: pointOn(line, line.startMm),
-      gapMm: 0,
-      along: [line.alongX, line.alongY],
-      inward: [line.inX, line.inY],
-      lengthMm: line.endMm - line.startMm,
-    });
-    if (!cut) continue;
-    const [first, second] = cut.endsMm;
-    const narrow = Math.min(first, second);
-    tallyCut(
-      tallies[line.owner],
-      (first + second) / 2 / cut.fullMm,
-      narrow < POINT_MM ? Math.max(first, second) : narrow,
-      cut.fullMm,
-      cut.alongMm[1] - cut.alongMm[0],
-    );
+  const { ring } = repeat.pieces[piece];
+  LEFT.start(ring, sx, sy);
+  for (const { line } of cuts) LEFT.keepInside(line);
+  if (LEFT.count < 3 || LEFT.stripWidth() < SMALLEST_PIECE_WIDTH_MM) return false;
+  for (const cut of cuts) {
+    if (cut.line.outlines[piece].way === null) tallyDepth(cut, tallies);
+    else tallySides(cut, ring, tallies);
   }
   return true;
 }
+
+/** A piece that is no rectangle stays as deep as what is left of it reaches, square to the line. */
+function tallyDepth({ line, piece, sx, sy }: LineCut, tallies: readonly EdgeTally[]): void {
+  const { lowAcross, highAcross } = line.outlines[piece];
+  const off = sx * line.inX + sy * line.inY - line.acrossMm;
+  if (lowAcross + off > -ON_LINE_MM || highAcross + off < ON_LINE_MM) return;
+  const { deepest, start, end } = LEFT.along(line);
+  if (!(end > start) || end - line.startMm < ON_LINE_MM || start > line.endMm - ON_LINE_MM) return;
+  const stays = Math.min(highAcross + off, deepest);
+  const full = highAcross - lowAcross;
+  tallyCut(tallies[line.owner], stays / full, stays, full, Math.min(line.endMm, end) - Math.max(line.startMm, start));
+}
+
+/** What stays of a rectangle is measured along its own sides, as on the layout. */
+function tallySides({ line, sx, sy }: LineCut, ring: Ring, tallies: readonly EdgeTally[]): void {
+  const moved = ring.map(([px, py]): Point => [px + sx, py + sy]);
+  const cut = measureCut(moved, [[LEFT.toRing()]], {
+    from: pointOn(line, line.startMm),
+    gapMm: 0,
+    along: [line.alongX, line.alongY],
+    inward: [line.inX, line.inY],
+    lengthMm: line.endMm - line.startMm,
+  });
+  if (!cut) return;
+  const [first, second] = cut.endsMm;
+  const narrow = Math.min(first, second);
+  const thinnest = narrow < POINT_MM ? Math.max(first, second) : narrow;
+  tallyCut(tallies[line.owner], (first + second) / 2 / cut.fullMm, thinnest, cut.fullMm, cut.alongMm[1] - cut.alongMm[0]);
+}
+
+/** What is left of one tile while lines take their part, as numbers in two arrays that are filled again and again. */
+class WhatIsLeft {
+  count = 0;
+  private xy = new Float64Array(256);
+  private next = new Float64Array(256);
+
+  start(ring: Ring, sx: number, sy: number): void {
+    // Each line adds two corners at most.
+    if (2 * ring.length + 64 > this.xy.length) [this.xy, this.next] = [new Float64Array(4 * ring.length), new Float64Array(4 * ring.length)];
+    this.count = ring.length;
+    for (let k = 0; k < ring.length; k++) {
+      this.xy[2 * k] = ring[k][0] + sx;
+      this.xy[2 * k + 1] = ring[k][1] + sy;
+    }
+  }
+
+  /** Keeps what lies on the inner side of a line. */
+  keepInside({ inX, inY, acrossMm }: TrialLine): void {
+    const { xy, next, count } = this;
+    let kept = 0;
+    for (let k = 0; k < count; k++) {
+      const [x, y] = [xy[2 * k], xy[2 * k + 1]];
+      const to = k + 1 < count ? 2 * k + 2 : 0;
+      const depth = x * inX + y * inY - acrossMm;
+      const then = xy[to] * inX + xy[to + 1] * inY - acrossMm;
+      if (depth >= 0) {
+        next[2 * kept] = x;
+        next[2 * kept++ + 1] = y;
+      }
+      if (depth >= 0 !== then >= 0) {
+        const share = depth / (depth - then);
+        next[2 * kept] = x + share * (xy[to] - x);
+        next[2 * kept++ + 1] = y + share * (xy[to + 1] - y);
+      }
+    }
+    this.count = kept < 3 ? 0 : kept;
+    [this.xy, this.next] = [next, xy];
+  }
+
+  /** Mean width, mm: twice the area over the length round it. */
+  stripWidth(): number {
+    const { xy, count } = this;
+    let [twice, length] = [0, 0];
+    for (let k = 0, last = count - 1; k < count; last = k++) {
+      const [ax, ay, bx, by] = [xy[2 * last] - xy[0], xy[2 * last + 1] - xy[1], xy[2 * k] - xy[0], xy[2 * k + 1] - xy[1]];
+      twice += ax * by - ay * bx;
+      length += Math.hypot(bx - ax, by - ay);
+    }
+    return twice / length;
+  }
+
+  /** How deep it reaches beyond a line, and from where to where it lies on it, mm along the line. */
+  along({ inX, inY, alongX, alongY, acrossMm }: TrialLine): typeof ALONG {
+    const { xy, count } = this;
+    ALONG.deepest = -Infinity;
+    ALONG.start = Infinity;
+    ALONG.end = -Infinity;
+    let wasOn = Math.abs(xy[2 * count - 2] * inX + xy[2 * count - 1] * inY - acrossMm) <= ON_LINE_MM;
+    let before = xy[2 * count - 2] * alongX + xy[2 * count - 1] * alongY;
+    for (let k = 0; k < count; k++) {
+      const depth = xy[2 * k] * inX + xy[2 * k + 1] * inY - acrossMm;
+      const run = xy[2 * k] * alongX + xy[2 * k + 1] * alongY;
+      if (depth > ALONG.deepest) ALONG.deepest = depth;
+      const isOn = Math.abs(depth) <= ON_LINE_MM;
+      if (isOn && wasOn && Math.abs(run - before) > ON_LINE_MM) {
+        ALONG.start = Math.min(ALONG.start, run, before);
+        ALONG.end = Math.max(ALONG.end, run, before);
+      }
+      wasOn = isOn;
+      before = run;
+    }
+    return ALONG;
+  }
+
+  toRing(): Ring {
+    return Array.from({ length: this.count }, (_, k): Point => [this.xy[2 * k], this.xy[2 * k + 1]]);
+  }
+}
+
+const ALONG = { deepest: 0, start: 0, end: 0 };
+const LEFT = new WhatIsLeft();
 
 /** Whether two lines cut a rectangle near its own sides, one each way: then each leaves of it what it would by itself. */
 const isSquareCorner = (a: LineCut, b: LineCut): boolean =>

@@ -33,8 +33,9 @@ export const EAR_SHARE = 1 / 3;
 function forTilesNear(at: Point, reach: Point, boxes: readonly Box[], visit: (piece: number, i: number, j: number) => void): void {
   for (let piece = 0; piece < boxes.length; piece++) {
     const { minX, minY, maxX, maxY } = boxes[piece];
-    for (let j = Math.ceil(at[1] - maxY - reach[1]); j <= Math.floor(at[1] - minY + reach[1]); j++)
-      for (let i = Math.ceil(at[0] - maxX - reach[0]); i <= Math.floor(at[0] - minX + reach[0]); i++) visit(piece, i, j);
+    const [lastJ, lastI] = [Math.floor(at[1] - minY + reach[1]), Math.floor(at[0] - minX + reach[0])];
+    for (let j = Math.ceil(at[1] - maxY - reach[1]); j <= lastJ; j++)
+      for (let i = Math.ceil(at[0] - maxX - reach[0]); i <= lastI; i++) visit(piece, i, j);
   }
 }
 

@@ -1,6 +1,7 @@
 import { ON_LINE_MM } from '../../geometry/conventions.ts';
 import type { Point } from '../../geometry/point.ts';
 import type { Box } from '../../geometry/ring.ts';
+import type { AlongLattice } from './alongLattice.ts';
 import type { OutlineAcross } from './outlineAcross.ts';
 
 /** A stretch of the boundary made ready for trials. */
@@ -20,6 +21,8 @@ export interface TrialLine {
   readonly to: Point;
   /** Every piece of the repeat as this line meets it. */
   readonly outlines: readonly OutlineAcross[];
+  /** How it runs with the lattice; null where it does not. */
+  readonly lattice: AlongLattice | null;
 }
 
 /** What one line leaves of one tile, until all lines were walked. */
@@ -62,5 +65,5 @@ export function clippedTo(line: TrialLine, { minX, minY, maxX, maxY }: Box, toLa
   }
   return end - start < ON_LINE_MM
     ? null
-    : { ...line, startMm: start, endMm: end, from: toLattice(pointOn(line, start)), to: toLattice(pointOn(line, end)) };
+    : { ...line, lattice: null, startMm: start, endMm: end, from: toLattice(pointOn(line, start)), to: toLattice(pointOn(line, end)) };
 }

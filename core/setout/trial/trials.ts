@@ -10,6 +10,8 @@ import type { Axis } from '../weigh/axisPlacement.ts';
 import { sliverLimit } from '../weigh/sliver.ts';
 import type { Pin } from '../weigh/pins.ts';
 import { tallyCut } from '../weigh/tallyCut.ts';
+import { MINUTES } from '../../tile/cutKinds.ts';
+import { alongLattice, type AlongLattice } from './alongLattice.ts';
 import { boundaryOf, type Boundary } from './boundary.ts';
 import { bandStretches } from './bandStretches.ts';
 import { POINT_MM, tallyCorner } from './cornerTiles.ts';
@@ -34,6 +36,9 @@ const MAY_BE_LOST_MM = 20 * SMALLEST_PIECE_WIDTH_MM;
 /** A move changes what a line leaves where it does not run along the line, as a sine. */
 const MOVES_SINE = 0.5;
 
+/** A cut that is in the tally of its edge already. */
+const TALLIED = -1;
+
 /** A tile that more lines run through lies along a curve. */
 const MOST_CORNER_LINES = 4;
 
@@ -56,6 +61,8 @@ export class Trials {
   private readonly tiles = new TileTable();
   private readonly cuts: LineCut[] = [];
   private cutCount = 0;
+  /** What tiles that were met many at once come to. */
+  private readonly alike = { pieces: 0, minutes: 0, opened: 0 };
   private readonly figures: SetoutFigures;
   readonly rounds: readonly RoundThing[];
   readonly middles: readonly Middle[];
@@ -119,6 +126,7 @@ export class Trials {
     }
     tiles.clear();
     this.cutCount = 0;
+    this.alike.pieces = this.alike.minutes = this.alike.opened = 0;
     this.walkAll(x, y);
     figures.ears = notchesIn(this.boundary.notches, this.repeat, this.boxes, this.toLattice, [x, y], tiles);
     this.tallyAll();
@@ -127,7 +135,7 @@ export class Trials {
     });
     this.middles.forEach((middle, k) => (figures.middles[k].offMm = middle.offMm(x, y)));
     figures.motifs = wholeSheets(this.repeat, this.boundary, this.toLattice, [x, y]);
-    workOf(tiles, figures);
+    workOf(tiles, this.alike, figures);
     for (let k = 0; k < this.pins.length; k++) figures.missedPins[k] = this.pins[k].missedMm(x, y, tiles, tallies);
     return figures;
   }
@@ -167,7 +175,7 @@ export class Trials {
 
   private readyLines(): TrialLine[] {
     const known = new Map<string, readonly OutlineAcross[]>();
-    return this.boundary.lines.flatMap(({ from, to, owner }) => {
+    const lines = this.boundary.lines.flatMap(({ from, to, owner }): TrialLine[] => {
       if (this.rounds.some((round) => isOnRound(round, from) && isOnRound(round, to))) return [];
       const along = unit(subtract(to, from));
       const inward = quarterTurn(along);
@@ -187,13 +195,16 @@ export class Trials {
           from: this.toLattice(from),
           to: this.toLattice(to),
           outlines,
+          lattice: null,
         },
       ];
     });
+    return lines.map((line) => ({ ...line, lattice: alongLattice(line, lines, this.rounds, this.repeat) }));
   }
 
   /** Meets every tile that a line runs through. */
   private walk(line: TrialLine, x: number, y: number, du: number, dv: number): void {
+    if (line.lattice && this.pins.length === 0) return this.walkAlong(line, line.lattice, x, y);
     const u0 = line.from[0] - du;
     const v0 = line.from[1] - dv;
     const u1 = line.to[0] - du;
@@ -202,31 +213,88 @@ export class Trials {
     const highV = v0 < v1 ? v1 : v0;
     const level = v0 === v1;
     const slope = level ? 0 : (u1 - u0) / (v1 - v0);
-    const { ax, ay, bx, by, slackU, slackV } = this;
+    const { slackU, slackV } = this;
     for (let piece = 0; piece < this.boxes.length; piece++) {
       const box = this.boxes[piece];
-      const outline = line.outlines[piece];
       const lastRow = Math.floor(highV - box.minY + slackV);
       for (let j = Math.ceil(lowV - box.maxY - slackV); j <= lastRow; j++) {
         const from = level ? u0 : u0 + slope * (clamp(j + box.minY - slackV, lowV, highV) - v0);
         const to = level ? u1 : u0 + slope * (clamp(j + box.maxY + slackV, lowV, highV) - v0);
         const last = Math.floor((from < to ? to : from) - box.minX + slackU);
-        for (let i = Math.ceil((from < to ? from : to) - box.maxX - slackU); i <= last; i++) {
-          this.meet(line, outline, piece, i, j, x + i * ax + j * bx, y + i * ay + j * by);
-        }
+        for (let i = Math.ceil((from < to ? from : to) - box.maxX - slackU); i <= last; i++) this.meet(line, piece, i, j, x, y);
       }
     }
   }
 
-  /** Takes in what a line leaves of one tile, whose cell begins at `sx`, `sy`. */
-  private meet(line: TrialLine, outline: OutlineAcross, piece: number, i: number, j: number, sx: number, sy: number): void {
+  /** The same for a line that runs with the lattice: the tiles of a row lie alike to it, and where nothing else is near they are met at once. */
+  private walkAlong(line: TrialLine, { g, h, stepMm, rowAlongMm, rowAcrossMm, clear }: AlongLattice, x: number, y: number): void {
+    const across = x * line.inX + y * line.inY - line.acrossMm;
+    const along = x * line.alongX + y * line.alongY;
+    for (let piece = 0; piece < this.boxes.length; piece++) {
+      const { lowAcross, highAcross, lowAlong, highAlong, straight } = line.outlines[piece];
+      const lastRow = Math.floor(((straight ? this.reachMm : FULL_MM) - lowAcross - across) / rowAcrossMm);
+      for (let row = Math.ceil((ON_LINE_MM - highAcross - across) / rowAcrossMm); row <= lastRow; row++) {
+        const base = along + row * rowAlongMm;
+        const last = Math.floor((line.endMm - lowAlong - base) / stepMm);
+        let n = Math.ceil((line.startMm - highAlong - base) / stepMm);
+        for (const { from, to } of clear) {
+          const first = Math.max(n, Math.ceil((from - lowAlong - base) / stepMm));
+          const end = Math.floor((to - highAlong - base) / stepMm);
+          if (end - first < 1) continue;
+          for (; n < first; n++) this.meet(line, piece, n * g[0] + row * h[0], n * g[1] + row * h[1], x, y);
+          this.meetAlike(line, piece, n * g[0] + row * h[0], n * g[1] + row * h[1], x, y, end - n + 1);
+          n = end + 1;
+        }
+        for (; n <= last; n++) this.meet(line, piece, n * g[0] + row * h[0], n * g[1] + row * h[1], x, y);
+      }
+    }
+  }
+
+  /** Takes in what a line leaves of one tile. */
+  private meet(line: TrialLine, piece: number, i: number, j: number, x: number, y: number): void {
+    const sx = x + i * this.ax + j * this.bx;
+    const sy = y + i * this.ay + j * this.by;
+    if (!this.measure(line, line.outlines[piece], sx, sy, 1)) return;
+    const { tiles } = this;
+    const slot = tiles.at(piece, i, j);
+    tiles.lines[slot]++;
+    if (tiles.owner[slot] === -1) tiles.owner[slot] = line.owner;
+    if (tiles.owner[slot] === line.owner) tiles.ofOwner[slot]++;
+    tiles.share[slot] *= MET.share;
+    if (MET.thinnest < NARROW_MM) tiles.narrow[slot] = 1;
+    this.keep(line, slot, piece, sx, sy);
+  }
+
+  /** Takes in so many tiles of which a line leaves the same, and that nothing else cuts. */
+  private meetAlike(line: TrialLine, piece: number, i: number, j: number, x: number, y: number, count: number): void {
+    const sx = x + i * this.ax + j * this.bx;
+    const sy = y + i * this.ay + j * this.by;
+    if (!this.measure(line, line.outlines[piece], sx, sy, count)) return;
+    const { share, thinnest, full, length, deepest } = MET;
+    const tally = this.tallies[line.owner];
+    if (deepest < MAY_BE_LOST_MM && deepest < lostBelow(line.outlines[piece])) {
+      tally.openMm2 += count * length * (deepest + this.banded.jointMm);
+      return;
+    }
+    tallyCut(tally, share, thinnest, full, count * length);
+    this.alike.pieces += count;
+    this.alike.minutes += count * (thinnest < NARROW_MM ? MINUTES.rip : MINUTES.straight);
+    this.alike.opened += share <= 0.5 ? count / 2 : count;
+    this.keep(line, TALLIED, piece, sx, sy);
+  }
+
+  /** Finds what a line leaves of a tile whose cell begins at `sx`, `sy`; false where it does not cut it. A gap is so many tiles long. */
+  private measure(line: TrialLine, outline: OutlineAcross, sx: number, sy: number, count: number): boolean {
     const off = sx * line.inX + sy * line.inY - line.acrossMm;
     const deepest = outline.highAcross + off;
     const nearest = outline.lowAcross + off;
-    if (deepest <= ON_LINE_MM) return;
-    if (nearest >= -FULL_MM) return void (nearest > ON_LINE_MM && this.leaveOpen(line, outline, nearest, sx, sy));
+    if (deepest <= ON_LINE_MM) return false;
+    if (nearest >= -FULL_MM) {
+      if (nearest > ON_LINE_MM) this.leaveOpen(line, outline, nearest, sx, sy, count);
+      return false;
+    }
     const shift = sx * line.alongX + sy * line.alongY;
-    if (outline.highAlong + shift < line.startMm || outline.lowAlong + shift > line.endMm) return;
+    if (outline.highAlong + shift < line.startMm || outline.lowAlong + shift > line.endMm) return false;
     if (outline.straight) {
       CHORD.low = outline.lowAlong;
       CHORD.high = outline.highAlong;
@@ -234,7 +302,7 @@ export class Trials {
     const start = CHORD.low + shift > line.startMm ? CHORD.low + shift : line.startMm;
     const end = CHORD.high + shift < line.endMm ? CHORD.high + shift : line.endMm;
     const length = end - start;
-    if (!(length > ON_LINE_MM)) return;
+    if (!(length > ON_LINE_MM)) return false;
     let first = deepest;
     let second = deepest;
     let full = deepest - nearest;
@@ -250,48 +318,37 @@ export class Trials {
     }
     const narrow = first < second ? first : second;
     const wide = first < second ? second : first;
-    const thinnest = narrow < POINT_MM ? wide : narrow;
-    const share = (first + second) / 2 / full;
-    const { tiles, cuts } = this;
-    const slot = tiles.at(piece, i, j);
-    tiles.lines[slot]++;
-    if (tiles.owner[slot] === -1) tiles.owner[slot] = line.owner;
-    if (tiles.owner[slot] === line.owner) tiles.ofOwner[slot]++;
-    tiles.share[slot] *= share;
-    if (thinnest < NARROW_MM) tiles.narrow[slot] = 1;
+    MET.thinnest = narrow < POINT_MM ? wide : narrow;
+    MET.share = (first + second) / 2 / full;
+    MET.full = full;
+    MET.length = length;
+    MET.deepest = deepest;
+    return true;
+  }
+
+  /** Keeps what was just measured until all lines were walked. */
+  private keep(line: TrialLine, slot: number, piece: number, sx: number, sy: number): void {
     const at = this.cutCount++;
-    const cut = (cuts[at] ??= {
-      line,
-      slot: 0,
-      piece: 0,
-      sx: 0,
-      sy: 0,
-      share: 0,
-      thinnest: 0,
-      full: 0,
-      length: 0,
-      deepest: 0,
-      mayBeLost: false,
-    });
+    const cut = (this.cuts[at] ??= { ...MET, line, slot, piece, sx, sy, mayBeLost: false });
     cut.line = line;
     cut.slot = slot;
     cut.piece = piece;
     cut.sx = sx;
     cut.sy = sy;
-    cut.share = share;
-    cut.thinnest = thinnest;
-    cut.full = full;
-    cut.length = length;
-    cut.deepest = deepest;
-    cut.mayBeLost = deepest < MAY_BE_LOST_MM;
+    cut.share = MET.share;
+    cut.thinnest = MET.thinnest;
+    cut.full = MET.full;
+    cut.length = MET.length;
+    cut.deepest = MET.deepest;
+    cut.mayBeLost = MET.deepest < MAY_BE_LOST_MM;
   }
 
   /** Takes in a tile that stops short of a line by less than a joint: the gap there is so much wider. */
-  private leaveOpen(line: TrialLine, outline: OutlineAcross, gapMm: number, sx: number, sy: number): void {
+  private leaveOpen(line: TrialLine, outline: OutlineAcross, gapMm: number, sx: number, sy: number, count: number): void {
     if (!outline.straight || gapMm > this.reachMm) return;
     const shift = sx * line.alongX + sy * line.alongY;
     const length = Math.min(outline.highAlong + shift, line.endMm) - Math.max(outline.lowAlong + shift, line.startMm);
-    if (length > 0) this.tallies[line.owner].openMm2 += length * gapMm;
+    if (length > 0) this.tallies[line.owner].openMm2 += count * length * gapMm;
   }
 
   /** Takes every cut into the tally of its edge; tiles in a corner, and the narrowest, are really cut first. */
@@ -300,6 +357,7 @@ export class Trials {
     let corners: Map<number, LineCut[]> | null = null;
     for (let k = 0; k < this.cutCount; k++) {
       const cut = cuts[k];
+      if (cut.slot === TALLIED) continue;
       const lines = tiles.lines[cut.slot];
       // Stretches of one edge make a curve, no corner.
       const isCorner = lines > 1 && lines <= MOST_CORNER_LINES && tiles.ofOwner[cut.slot] < lines;
@@ -318,6 +376,9 @@ export class Trials {
     for (const [slot, own] of corners) if (!tallyCorner(this.repeat, own, tallies)) tiles.lines[slot] = tiles.round[slot] = 0;
   }
 }
+
+/** What a line leaves of the tile it was last held against: the share that stays, what it is judged by, and so on; mm. */
+const MET = { share: 0, thinnest: 0, full: 0, length: 0, deepest: 0 };
 
 const clamp = (value: number, low: number, high: number): number => (value < low ? low : value > high ? high : value);
 

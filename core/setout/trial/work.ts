@@ -6,10 +6,17 @@ import type { TileTable } from './tileTable.ts';
 /** A piece that one edge cuts in so many stretches is cut to a curve. */
 const CURVED_STRETCHES = 3;
 
+/** Pieces with one straight cut each, the minutes they take, and the tiles they come from. */
+interface PlainWork {
+  readonly pieces: number;
+  readonly minutes: number;
+  readonly opened: number;
+}
+
 /** Counts the pieces that were cut, those that are hard, the minutes they take and the tiles they come from. */
-export function workOf(tiles: TileTable, figures: SetoutFigures): void {
-  let pieces = 0;
-  let [hard, minutes, opened] = [0, 0, 0];
+export function workOf(tiles: TileTable, plain: PlainWork, figures: SetoutFigures): void {
+  let { pieces, minutes, opened } = plain;
+  let hard = 0;
   for (let k = 0; k < tiles.count; k++) {
     // A tile of which the corner leaves nothing to set.
     if (tiles.lines[k] + tiles.notches[k] + tiles.round[k] === 0) continue;

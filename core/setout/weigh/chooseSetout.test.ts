@@ -1,7 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { planSurface } from '../../plan.ts';
-import { prepareSurface } from '../../planning/drawSurface.ts';
+import { prepareSurface } from '../../planning/prepareSurface.ts';
 import { AS_DRAWN } from '../search/turns.ts';
 import { chooseSetout } from './chooseSetout.ts';
 import type { SurfacePlan } from '../../planning/planned.ts';

@@ -33,6 +33,8 @@ export class Placer {
   /** What trials lay: the outlines of the repeat in their smallest cell. */
   readonly fine: Repeat;
   private readonly trials = new Map<number, Trials>();
+  /** What was chosen for a plan, by what was left to choose. */
+  readonly chosen = new Map<string, Candidate>();
 
   constructor(open: OpenField, weights: Weights = SHIPPED_WAYS.carefulEye, pins: readonly Pin[] = []) {
     this.pins = pins;
@@ -174,21 +176,20 @@ function isSamePlace(repeat: Repeat, moved: Point): boolean {
 
 /**
  * Sets a field out as chosen; what is left to the product is searched for, a step at a time. Every turn that is left
- * open is tried coarsely, and the best places of all turns are looked round.
+ * open is tried coarsely, and the best places of the likeliest are looked round.
  */
 export function* choosing(placer: Placer, choice: SetoutChoice, effort: Effort): Generator<number, Candidate> {
-  const turns = placer.turns(choice.turn ?? turnOfSchool(placer, choice));
-  const coarse = Math.max(LEAST_TRIALS, Math.ceil(effort.trials / turns.length));
-  const searches = turns.map((turn) => {
+  const searches = placer.turns(choice.turn ?? turnOfSchool(placer, choice)).map((turn) => {
     const range: Range = {
       x: placer.rangeOn('x', choice.x, turn.deg, choice.school),
       y: placer.rangeOn('y', choice.y, turn.deg, choice.school),
     };
     return { turn, search: new OffsetSearch(placer.trialsAt(turn.deg), range, placer.weights) };
   });
+  const likely = searches.length > MOST_TURNS ? yield* likeliest(searches) : searches;
   const starts: { readonly turn: Turn; readonly search: OffsetSearch; readonly place: Place }[] = [];
-  for (const { turn, search } of searches) {
-    const places = yield* search.coarse(coarse);
+  for (const { turn, search } of likely) {
+    const places = yield* search.coarse(Math.ceil(effort.trials / likely.length));
     starts.push(...search.apart(places, effort.refined).map((place) => ({ turn, search, place })));
   }
   starts.sort((a, b) => a.place.score - b.place.score);
@@ -203,6 +204,20 @@ export function* choosing(placer: Placer, choice: SetoutChoice, effort: Effort):
   return placer.candidateAt(placer.home(best.place.at, best.turn.deg, choice), best.turn, choice);
 }
 
+/** The turns that come out best after a few trials of each. */
+function* likeliest<T extends { readonly search: OffsetSearch }>(searches: readonly T[]): Generator<number, readonly T[]> {
+  const scouted: { readonly one: T; readonly score: number }[] = [];
+  for (const one of searches) scouted.push({ one, score: (yield* one.search.coarse(SCOUTING_TRIALS))[0].score });
+  return scouted
+    .sort((a, b) => a.score - b.score)
+    .slice(0, MOST_TURNS)
+    .map(({ one }) => one);
+}
+
+/** So many turns are searched to the end, chosen by so many trials of each. */
+const MOST_TURNS = 2;
+const SCOUTING_TRIALS = 32;
+
 /** A school that begins at the edge seen first lies square to it. */
 function turnOfSchool({ open }: Placer, { school }: SetoutChoice): SetoutChoice['turn'] {
   const seen = school === 'offTheSeenEdge' ? edgeSeenFirst(open.ground) : null;
@@ -212,12 +227,22 @@ function turnOfSchool({ open }: Placer, { school }: SetoutChoice): SetoutChoice[
 /** A place this far behind the best is not looked round, as a share of its score. */
 const FAR_BEHIND = 0.15;
 
-/** So many trials are the least that a turn is worth. */
-const LEAST_TRIALS = 90;
+/** The same with as much search as belongs to a plan, remembered: a hand that moves leaves what is best where it is. */
+export function* choosingForPlan(placer: Placer, choice: SetoutChoice): Generator<number, Candidate> {
+  const { x, y, turn = null, school = null } = choice;
+  const text = JSON.stringify([x, y, turn, school]);
+  const known = placer.chosen.get(text) ?? (yield* choosing(placer, choice, QUICK));
+  if (placer.chosen.size >= MOST_CHOSEN) placer.chosen.clear();
+  placer.chosen.set(text, known);
+  return known;
+}
+
+/** So many choices of one surface are remembered. */
+const MOST_CHOSEN = 40;
 
 /** Sets a field out as chosen, with as much search as belongs to a plan. */
 export function chooseSetout(placer: Placer, choice: SetoutChoice): Candidate {
-  const steps = choosing(placer, choice, QUICK);
+  const steps = choosingForPlan(placer, choice);
   for (;;) {
     const step = steps.next();
     if (step.done) return step.value;

@@ -1,6 +1,7 @@
 import { expect, test } from '@jest/globals';
 import type { Job } from '../../job/job.ts';
-import { drawingOf, prepareSurface } from '../../planning/drawSurface.ts';
+import { drawingOf } from '../../planning/drawSurface.ts';
+import { prepareSurface } from '../../planning/prepareSurface.ts';
 import type { Drawing } from '../../planning/planned.ts';
 import { roomToSearch } from '../../trials/roomToSearch.ts';
 import { randomJob } from '../../trials/randomJob.ts';
