@@ -42,7 +42,16 @@ export function periodOf({ vectors }: Repeat, axis: Axis): number | null {
  * or where two opposite edges cut alike, or what is seen as the middle gets a piece or a joint: between two of them
  * every cut grows or shrinks evenly, so nothing is best there. Within one period, mm.
  */
-export function criticalOffsets(trials: Trials, axis: Axis): number[] {
+export function criticalOffsets(trials: Trials, axis: Axis): readonly number[] {
+  const known = found.get(trials) ?? {};
+  known[axis] ??= findCritical(trials, axis);
+  found.set(trials, known);
+  return known[axis];
+}
+
+const found = new WeakMap<Trials, Partial<Record<Axis, readonly number[]>>>();
+
+function findCritical(trials: Trials, axis: Axis): readonly number[] {
   const { repeat } = trials;
   const period = periodOf(repeat, axis);
   const places = linesAcross(trials, axis);

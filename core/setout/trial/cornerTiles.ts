@@ -5,36 +5,46 @@ import type { Repeat } from '../../pattern/repeat.ts';
 import { measureCut } from '../edges/edgeCuts.ts';
 import type { EdgeTally } from '../weigh/figures.ts';
 import { tallyCut } from '../weigh/tallyCut.ts';
-import { pointOn, type LineCut, type TrialLine } from './trialLine.ts';
+import type { CutList } from './cutList.ts';
+import { pointOn, type TrialLine } from './trialLine.ts';
 
 /** An end narrower than this is a point, mm. */
 export const POINT_MM = 0.5;
 
 /**
- * Takes a tile in a corner into the tallies, cut by all the lines that meet there. Tells whether anything of it is
- * left to be set: what is too little the joint takes.
+ * Takes a tile in a corner into the tallies, cut by all the lines that meet there; `own` are the places of its cuts.
+ * Tells whether anything of it is left to be set: what is too little the joint takes.
  */
-export function tallyCorner(repeat: Repeat, cuts: readonly LineCut[], tallies: readonly EdgeTally[]): boolean {
-  const [{ piece, sx, sy }] = cuts;
-  if (cuts.length === 2 && isSquareCorner(cuts[0], cuts[1])) {
-    const [a, b] = [cuts[0].thinnest, cuts[1].thinnest];
-    if ((a * b) / (a + b) < SMALLEST_PIECE_WIDTH_MM) return false;
-    for (const { line, share, thinnest, full, length } of cuts) tallyCut(tallies[line.owner], share, thinnest, full, length);
+export function tallyCorner(
+  repeat: Repeat,
+  lines: readonly TrialLine[],
+  cuts: CutList,
+  own: readonly number[],
+  tallies: readonly EdgeTally[],
+): boolean {
+  const [a, b] = own;
+  const piece = cuts.piece[a];
+  if (own.length === 2 && isSquareCorner(lines[cuts.line[a]], lines[cuts.line[b]], piece)) {
+    const [one, other] = [cuts.thinnest[a], cuts.thinnest[b]];
+    if ((one * other) / (one + other) < SMALLEST_PIECE_WIDTH_MM) return false;
+    for (const k of own) tallyCut(tallies[lines[cuts.line[k]].owner], cuts.share[k], cuts.thinnest[k], cuts.full[k], cuts.length[k]);
     return true;
   }
   const { ring } = repeat.pieces[piece];
+  const [sx, sy] = [cuts.sx[a], cuts.sy[a]];
   LEFT.start(ring, sx, sy);
-  for (const { line } of cuts) LEFT.keepInside(line);
+  for (const k of own) LEFT.keepInside(lines[cuts.line[k]]);
   if (LEFT.count < 3 || LEFT.stripWidth() < SMALLEST_PIECE_WIDTH_MM) return false;
-  for (const cut of cuts) {
-    if (cut.line.outlines[piece].way === null) tallyDepth(cut, tallies);
-    else tallySides(cut, ring, tallies);
+  for (const k of own) {
+    const line = lines[cuts.line[k]];
+    if (line.outlines[piece].way === null) tallyDepth(line, piece, sx, sy, tallies[line.owner]);
+    else tallySides(line, ring, sx, sy, tallies[line.owner]);
   }
   return true;
 }
 
 /** A piece that is no rectangle stays as deep as what is left of it reaches, square to the line. */
-function tallyDepth({ line, piece, sx, sy }: LineCut, tallies: readonly EdgeTally[]): void {
+function tallyDepth(line: TrialLine, piece: number, sx: number, sy: number, tally: EdgeTally): void {
   const { lowAcross, highAcross } = line.outlines[piece];
   const off = sx * line.inX + sy * line.inY - line.acrossMm;
   if (lowAcross + off > -ON_LINE_MM || highAcross + off < ON_LINE_MM) return;
@@ -42,11 +52,11 @@ function tallyDepth({ line, piece, sx, sy }: LineCut, tallies: readonly EdgeTall
   if (!(end > start) || end - line.startMm < ON_LINE_MM || start > line.endMm - ON_LINE_MM) return;
   const stays = Math.min(highAcross + off, deepest);
   const full = highAcross - lowAcross;
-  tallyCut(tallies[line.owner], stays / full, stays, full, Math.min(line.endMm, end) - Math.max(line.startMm, start));
+  tallyCut(tally, stays / full, stays, full, Math.min(line.endMm, end) - Math.max(line.startMm, start));
 }
 
 /** What stays of a rectangle is measured along its own sides, as on the layout. */
-function tallySides({ line, sx, sy }: LineCut, ring: Ring, tallies: readonly EdgeTally[]): void {
+function tallySides(line: TrialLine, ring: Ring, sx: number, sy: number, tally: EdgeTally): void {
   const moved = ring.map(([px, py]): Point => [px + sx, py + sy]);
   const cut = measureCut(moved, [[LEFT.toRing()]], {
     from: pointOn(line, line.startMm),
@@ -59,7 +69,7 @@ function tallySides({ line, sx, sy }: LineCut, ring: Ring, tallies: readonly Edg
   const [first, second] = cut.endsMm;
   const narrow = Math.min(first, second);
   const thinnest = narrow < POINT_MM ? Math.max(first, second) : narrow;
-  tallyCut(tallies[line.owner], (first + second) / 2 / cut.fullMm, thinnest, cut.fullMm, cut.alongMm[1] - cut.alongMm[0]);
+  tallyCut(tally, (first + second) / 2 / cut.fullMm, thinnest, cut.fullMm, cut.alongMm[1] - cut.alongMm[0]);
 }
 
 /** What is left of one tile while lines take their part, as numbers in two arrays that are filled again and again. */
@@ -70,7 +80,8 @@ class WhatIsLeft {
 
   start(ring: Ring, sx: number, sy: number): void {
     // Each line adds two corners at most.
-    if (2 * ring.length + 64 > this.xy.length) [this.xy, this.next] = [new Float64Array(4 * ring.length), new Float64Array(4 * ring.length)];
+    if (2 * ring.length + 64 > this.xy.length)
+      [this.xy, this.next] = [new Float64Array(4 * ring.length), new Float64Array(4 * ring.length)];
     this.count = ring.length;
     for (let k = 0; k < ring.length; k++) {
       this.xy[2 * k] = ring[k][0] + sx;
@@ -145,10 +156,8 @@ const ALONG = { deepest: 0, start: 0, end: 0 };
 const LEFT = new WhatIsLeft();
 
 /** Whether two lines cut a rectangle near its own sides, one each way: then each leaves of it what it would by itself. */
-const isSquareCorner = (a: LineCut, b: LineCut): boolean =>
-  a.line.outlines[a.piece].way !== null &&
-  b.line.outlines[b.piece].way !== null &&
-  Math.abs(a.line.alongX * b.line.alongX + a.line.alongY * b.line.alongY) < NEARLY_SQUARE;
+const isSquareCorner = (a: TrialLine, b: TrialLine, piece: number): boolean =>
+  a.outlines[piece].way !== null && b.outlines[piece].way !== null && Math.abs(a.alongX * b.alongX + a.alongY * b.alongY) < NEARLY_SQUARE;
 
 /** Two lines that meet as squarely as this, as a cosine, cut a rectangle one each way. */
 const NEARLY_SQUARE = 0.3;

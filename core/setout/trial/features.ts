@@ -6,6 +6,7 @@ import { cellShift, unitOf, type Repeat } from '../../pattern/repeat.ts';
 import { markCells } from '../place/markCells.ts';
 import type { Falls } from '../weigh/figures.ts';
 import type { Boundary, BoundaryNotch } from './boundary.ts';
+import type { CellIndex } from './cellIndex.ts';
 import type { TileTable } from './tileTable.ts';
 
 /** How a tile meets something round. */
@@ -30,7 +31,12 @@ export const EAR_MM = 25;
 export const EAR_SHARE = 1 / 3;
 
 /** Calls for every tile whose box in the lattice may hold a position, within `reach` steps. */
-function forTilesNear(at: Point, reach: Point, boxes: readonly Box[], visit: (piece: number, i: number, j: number) => void): void {
+function forTilesNear({ boxes, index }: Cell, at: Point, reach: Point, visit: (piece: number, i: number, j: number) => void): void {
+  if (index.find(at[0] - reach[0], at[0] + reach[0], at[1] - reach[1], at[1] + reach[1])) {
+    const found = [...index.found];
+    for (let k = 0; k < found.length; k += 3) visit(found[k], found[k + 1], found[k + 2]);
+    return;
+  }
   for (let piece = 0; piece < boxes.length; piece++) {
     const { minX, minY, maxX, maxY } = boxes[piece];
     const [lastJ, lastI] = [Math.floor(at[1] - minY + reach[1]), Math.floor(at[0] - minX + reach[0])];
@@ -39,22 +45,24 @@ function forTilesNear(at: Point, reach: Point, boxes: readonly Box[], visit: (pi
   }
 }
 
+/** The cell of a repeat, with where its pieces lie in the lattice. */
+export interface Cell {
+  readonly repeat: Repeat;
+  readonly toLattice: (p: Point) => Point;
+  readonly boxes: readonly Box[];
+  readonly index: CellIndex;
+}
+
 /**
  * Finds the tiles that corners of the boundary reach into, and tells how many fragile legs they get. A leg is measured
  * on the outline itself, from the corner into the field.
  */
-export function notchesIn(
-  notches: readonly BoundaryNotch[],
-  repeat: Repeat,
-  boxes: readonly Box[],
-  toLattice: (p: Point) => Point,
-  [x, y]: Point,
-  tiles: TileTable,
-): number {
+export function notchesIn(notches: readonly BoundaryNotch[], cell: Cell, [x, y]: Point, tiles: TileTable): number {
+  const { repeat, toLattice } = cell;
   let ears = 0;
   for (const { at, inward } of notches) {
     const place: Point = [at[0] - x, at[1] - y];
-    forTilesNear(toLattice(place), [0, 0], boxes, (piece, i, j) => {
+    forTilesNear(cell, toLattice(place), [0, 0], (piece, i, j) => {
       const [dx, dy] = cellShift(repeat, i, j);
       const within: Point = [place[0] - dx, place[1] - dy];
       const { ring } = repeat.pieces[piece];
@@ -99,19 +107,13 @@ function nearestSide(ring: Ring, p: Point): number {
 }
 
 /** Tells what something round falls on, and marks the tiles it bites into. */
-export function fallsOf(
-  { centre, radiusMm }: RoundThing,
-  repeat: Repeat,
-  boxes: readonly Box[],
-  toLattice: (p: Point) => Point,
-  [x, y]: Point,
-  tiles: TileTable,
-): Falls {
+export function fallsOf({ centre, radiusMm }: RoundThing, cell: Cell, [x, y]: Point, tiles: TileTable): Falls {
+  const { repeat, toLattice } = cell;
   const place: Point = [centre[0] - x, centre[1] - y];
   const [ux, vx] = toLattice([radiusMm, 0]);
   const [uy, vy] = toLattice([0, radiusMm]);
   let bitten = 0;
-  forTilesNear(toLattice(place), [Math.abs(ux) + Math.abs(uy), Math.abs(vx) + Math.abs(vy)], boxes, (piece, i, j) => {
+  forTilesNear(cell, toLattice(place), [Math.abs(ux) + Math.abs(uy), Math.abs(vx) + Math.abs(vy)], (piece, i, j) => {
     const [dx, dy] = cellShift(repeat, i, j);
     const within: Point = [place[0] - dx, place[1] - dy];
     const { ring } = repeat.pieces[piece];

@@ -6,6 +6,8 @@ import type { OutlineAcross } from './outlineAcross.ts';
 
 /** A stretch of the boundary made ready for trials. */
 export interface TrialLine {
+  /** Its place among the lines. */
+  readonly index: number;
   readonly owner: number;
   /** Its place across itself, and from where to where it runs along itself, mm. */
   readonly acrossMm: number;
@@ -23,22 +25,6 @@ export interface TrialLine {
   readonly outlines: readonly OutlineAcross[];
   /** How it runs with the lattice; null where it does not. */
   readonly lattice: AlongLattice | null;
-}
-
-/** What one line leaves of one tile, until all lines were walked. */
-export interface LineCut {
-  line: TrialLine;
-  slot: number;
-  piece: number;
-  sx: number;
-  sy: number;
-  share: number;
-  thinnest: number;
-  full: number;
-  length: number;
-  /** How far the tile reaches beyond the line, and whether that is so little that the joint may take it. */
-  deepest: number;
-  mayBeLost: boolean;
 }
 
 /** A position on a line, so far along itself. */

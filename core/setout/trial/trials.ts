@@ -17,11 +17,13 @@ import { bandStretches } from './bandStretches.ts';
 import { POINT_MM, tallyCorner } from './cornerTiles.ts';
 import { fallsOf, notchesIn, wholeSheets, type RoundThing } from './features.ts';
 import { middlesOf, type Middle } from './middles.ts';
+import { CellIndex } from './cellIndex.ts';
+import { CutList } from './cutList.ts';
 import { CHORD, chordOf, lostBelow, outlineAcross, type OutlineAcross } from './outlineAcross.ts';
 import { pinChecks, type PinCheck } from './pinned.ts';
 import { runOffsOf } from './runOffs.ts';
 import { TileTable } from './tileTable.ts';
-import { clippedTo, type LineCut, type TrialLine } from './trialLine.ts';
+import { clippedTo, type TrialLine } from './trialLine.ts';
 import { workOf } from './work.ts';
 
 /** A tile that reaches over a line by no more than this is full in a trial, mm: nothing is gained by leaning on the slack. */
@@ -56,18 +58,18 @@ interface Banded {
 export class Trials {
   readonly boundary: Boundary;
   private readonly lines: readonly TrialLine[];
-  private readonly boxes: readonly Box[];
+  readonly boxes: readonly Box[];
+  readonly index: CellIndex;
   private readonly tallies: readonly EdgeTally[];
   private readonly tiles = new TileTable();
-  private readonly cuts: LineCut[] = [];
-  private cutCount = 0;
+  private readonly cuts = new CutList();
   /** What tiles that were met many at once come to. */
   private readonly alike = { pieces: 0, minutes: 0, opened: 0 };
   private readonly figures: SetoutFigures;
   readonly rounds: readonly RoundThing[];
   readonly middles: readonly Middle[];
   readonly pins: readonly PinCheck[];
-  private readonly toLattice: (p: Point) => Point;
+  readonly toLattice: (p: Point) => Point;
   private readonly ax: number;
   private readonly ay: number;
   /** How far beyond a line tiles are looked for: as far as a joint, mm, and in steps of the lattice. */
@@ -97,6 +99,7 @@ export class Trials {
     this.slackU = Math.abs(alongU[0]) + Math.abs(alongV[0]);
     this.slackV = Math.abs(alongU[1]) + Math.abs(alongV[1]);
     this.boxes = repeat.pieces.map(({ ring }) => boxOf(ring.map(this.toLattice)));
+    this.index = new CellIndex(this.boxes, this.slackU, this.slackV);
     this.rounds = ground.rounds.map((round) => ({ ...round, centre: unturned(round.centre, turnDeg) }));
     this.lines = this.readyLines();
     this.middles = middlesOf(ground, repeat, turnDeg);
@@ -125,13 +128,13 @@ export class Trials {
       tally.thinnestMm = Infinity;
     }
     tiles.clear();
-    this.cutCount = 0;
+    this.cuts.count = 0;
     this.alike.pieces = this.alike.minutes = this.alike.opened = 0;
     this.walkAll(x, y);
-    figures.ears = notchesIn(this.boundary.notches, this.repeat, this.boxes, this.toLattice, [x, y], tiles);
+    figures.ears = notchesIn(this.boundary.notches, this, [x, y], tiles);
     this.tallyAll();
     this.rounds.forEach((round, k) => {
-      figures.rounds[k].falls = fallsOf(round, this.repeat, this.boxes, this.toLattice, [x, y], tiles);
+      figures.rounds[k].falls = fallsOf(round, this, [x, y], tiles);
     });
     this.middles.forEach((middle, k) => (figures.middles[k].offMm = middle.offMm(x, y)));
     figures.motifs = wholeSheets(this.repeat, this.boundary, this.toLattice, [x, y]);
@@ -163,11 +166,12 @@ export class Trials {
    */
   nextChanges(axis: Axis): number[] {
     const moves = new Set<number>();
-    for (let k = 0; k < this.cutCount; k++) {
-      const { line, thinnest, full } = this.cuts[k];
-      const way = axis === 'x' ? line.inX : line.inY;
+    const { count, line, thinnest, full } = this.cuts;
+    for (let k = 0; k < count; k++) {
+      const { inX, inY } = this.lines[line[k]];
+      const way = axis === 'x' ? inX : inY;
       if (Math.abs(way) < MOVES_SINE) continue;
-      for (const mm of [-thinnest, full - thinnest, full / 2 - thinnest, sliverLimit(full) - thinnest])
+      for (const mm of [-thinnest[k], full[k] - thinnest[k], full[k] / 2 - thinnest[k], sliverLimit(full[k]) - thinnest[k]])
         moves.add(Math.round((mm / way) * 1e4) / 1e4);
     }
     return [...moves];
@@ -184,6 +188,7 @@ export class Trials {
       known.set(key, outlines);
       return [
         {
+          index: -1,
           owner,
           acrossMm: dot(from, inward),
           startMm: dot(from, along),
@@ -199,7 +204,7 @@ export class Trials {
         },
       ];
     });
-    return lines.map((line) => ({ ...line, lattice: alongLattice(line, lines, this.rounds, this.repeat) }));
+    return lines.map((line, index) => ({ ...line, index, lattice: alongLattice(line, lines, this.rounds, this.repeat) }));
   }
 
   /** Meets every tile that a line runs through. */
@@ -211,6 +216,11 @@ export class Trials {
     const v1 = line.to[1] - dv;
     const lowV = v0 < v1 ? v0 : v1;
     const highV = v0 < v1 ? v1 : v0;
+    if (this.index.find(u0 < u1 ? u0 : u1, u0 < u1 ? u1 : u0, lowV, highV)) {
+      const { found } = this.index;
+      for (let k = 0; k < found.length; k += 3) this.meet(line, found[k], found[k + 1], found[k + 2], x, y);
+      return;
+    }
     const level = v0 === v1;
     const slope = level ? 0 : (u1 - u0) / (v1 - v0);
     const { slackU, slackV } = this;
@@ -255,14 +265,14 @@ export class Trials {
     const sx = x + i * this.ax + j * this.bx;
     const sy = y + i * this.ay + j * this.by;
     if (!this.measure(line, line.outlines[piece], sx, sy, 1)) return;
-    const { tiles } = this;
+    const { tiles, cuts } = this;
     const slot = tiles.at(piece, i, j);
     tiles.lines[slot]++;
     if (tiles.owner[slot] === -1) tiles.owner[slot] = line.owner;
     if (tiles.owner[slot] === line.owner) tiles.ofOwner[slot]++;
-    tiles.share[slot] *= MET.share;
-    if (MET.thinnest < NARROW_MM) tiles.narrow[slot] = 1;
-    this.keep(line, slot, piece, sx, sy);
+    tiles.share[slot] *= cuts.share[cuts.count];
+    if (cuts.thinnest[cuts.count] < NARROW_MM) tiles.narrow[slot] = 1;
+    cuts.keep(line.index, slot, piece, sx, sy);
   }
 
   /** Takes in so many tiles of which a line leaves the same, and that nothing else cuts. */
@@ -270,20 +280,22 @@ export class Trials {
     const sx = x + i * this.ax + j * this.bx;
     const sy = y + i * this.ay + j * this.by;
     if (!this.measure(line, line.outlines[piece], sx, sy, count)) return;
-    const { share, thinnest, full, length, deepest } = MET;
+    const { cuts } = this;
+    const at = cuts.count;
+    const [share, thinnest, length, deepest] = [cuts.share[at], cuts.thinnest[at], cuts.length[at], cuts.deepest[at]];
     const tally = this.tallies[line.owner];
     if (deepest < MAY_BE_LOST_MM && deepest < lostBelow(line.outlines[piece])) {
       tally.openMm2 += count * length * (deepest + this.banded.jointMm);
       return;
     }
-    tallyCut(tally, share, thinnest, full, count * length);
+    tallyCut(tally, share, thinnest, cuts.full[at], count * length);
     this.alike.pieces += count;
     this.alike.minutes += count * (thinnest < NARROW_MM ? MINUTES.rip : MINUTES.straight);
     this.alike.opened += share <= 0.5 ? count / 2 : count;
-    this.keep(line, TALLIED, piece, sx, sy);
+    cuts.keep(line.index, TALLIED, piece, sx, sy);
   }
 
-  /** Finds what a line leaves of a tile whose cell begins at `sx`, `sy`; false where it does not cut it. A gap is so many tiles long. */
+  /** Writes what a line leaves of a tile whose cell begins at `sx`, `sy` at the end of the list; false where it does not cut it. A gap is so many tiles long. */
   private measure(line: TrialLine, outline: OutlineAcross, sx: number, sy: number, count: number): boolean {
     const off = sx * line.inX + sy * line.inY - line.acrossMm;
     const deepest = outline.highAcross + off;
@@ -318,29 +330,14 @@ export class Trials {
     }
     const narrow = first < second ? first : second;
     const wide = first < second ? second : first;
-    MET.thinnest = narrow < POINT_MM ? wide : narrow;
-    MET.share = (first + second) / 2 / full;
-    MET.full = full;
-    MET.length = length;
-    MET.deepest = deepest;
+    const { cuts } = this;
+    const at = cuts.count;
+    cuts.thinnest[at] = narrow < POINT_MM ? wide : narrow;
+    cuts.share[at] = (first + second) / 2 / full;
+    cuts.full[at] = full;
+    cuts.length[at] = length;
+    cuts.deepest[at] = deepest;
     return true;
-  }
-
-  /** Keeps what was just measured until all lines were walked. */
-  private keep(line: TrialLine, slot: number, piece: number, sx: number, sy: number): void {
-    const at = this.cutCount++;
-    const cut = (this.cuts[at] ??= { ...MET, line, slot, piece, sx, sy, mayBeLost: false });
-    cut.line = line;
-    cut.slot = slot;
-    cut.piece = piece;
-    cut.sx = sx;
-    cut.sy = sy;
-    cut.share = MET.share;
-    cut.thinnest = MET.thinnest;
-    cut.full = MET.full;
-    cut.length = MET.length;
-    cut.deepest = MET.deepest;
-    cut.mayBeLost = MET.deepest < MAY_BE_LOST_MM;
   }
 
   /** Takes in a tile that stops short of a line by less than a joint: the gap there is so much wider. */
@@ -354,31 +351,31 @@ export class Trials {
   /** Takes every cut into the tally of its edge; tiles in a corner, and the narrowest, are really cut first. */
   private tallyAll(): void {
     const { cuts, tiles, tallies } = this;
-    let corners: Map<number, LineCut[]> | null = null;
-    for (let k = 0; k < this.cutCount; k++) {
-      const cut = cuts[k];
-      if (cut.slot === TALLIED) continue;
-      const lines = tiles.lines[cut.slot];
+    let corners: Map<number, number[]> | null = null;
+    for (let k = 0; k < cuts.count; k++) {
+      const slot = cuts.slot[k];
+      if (slot === TALLIED) continue;
+      const lines = tiles.lines[slot];
+      const line = this.lines[cuts.line[k]];
+      const deepest = cuts.deepest[k];
       // Stretches of one edge make a curve, no corner.
-      const isCorner = lines > 1 && lines <= MOST_CORNER_LINES && tiles.ofOwner[cut.slot] < lines;
-      if (lines === 1 && tiles.notches[cut.slot] === 0 && cut.mayBeLost && cut.deepest < lostBelow(cut.line.outlines[cut.piece])) {
-        tiles.lines[cut.slot] = tiles.round[cut.slot] = 0;
+      const isCorner = lines > 1 && lines <= MOST_CORNER_LINES && tiles.ofOwner[slot] < lines;
+      if (lines === 1 && tiles.notches[slot] === 0 && deepest < MAY_BE_LOST_MM && deepest < lostBelow(line.outlines[cuts.piece[k]])) {
+        tiles.lines[slot] = tiles.round[slot] = 0;
         // The gap there is wider by what is lost and the joint before it.
-        tallies[cut.line.owner].openMm2 += cut.length * (cut.deepest + this.banded.jointMm);
-      } else if (isCorner && tiles.notches[cut.slot] === 0) {
-        corners ??= new Map<number, LineCut[]>();
-        const own = corners.get(cut.slot);
-        if (own) own.push(cut);
-        else corners.set(cut.slot, [cut]);
-      } else tallyCut(tallies[cut.line.owner], cut.share, cut.thinnest, cut.full, cut.length);
+        tallies[line.owner].openMm2 += cuts.length[k] * (deepest + this.banded.jointMm);
+      } else if (isCorner && tiles.notches[slot] === 0) {
+        corners ??= new Map<number, number[]>();
+        const own = corners.get(slot);
+        if (own) own.push(k);
+        else corners.set(slot, [k]);
+      } else tallyCut(tallies[line.owner], cuts.share[k], cuts.thinnest[k], cuts.full[k], cuts.length[k]);
     }
     if (!corners) return;
-    for (const [slot, own] of corners) if (!tallyCorner(this.repeat, own, tallies)) tiles.lines[slot] = tiles.round[slot] = 0;
+    for (const [slot, own] of corners)
+      if (!tallyCorner(this.repeat, this.lines, cuts, own, tallies)) tiles.lines[slot] = tiles.round[slot] = 0;
   }
 }
-
-/** What a line leaves of the tile it was last held against: the share that stays, what it is judged by, and so on; mm. */
-const MET = { share: 0, thinnest: 0, full: 0, length: 0, deepest: 0 };
 
 const clamp = (value: number, low: number, high: number): number => (value < low ? low : value > high ? high : value);
 
