@@ -9,7 +9,7 @@ import type { Circle } from '../geometry/circleRing.ts';
 import type { EdgeRole } from '../surface/edge.ts';
 import type { EdgeSummary } from '../setout/edges/edgeCuts.ts';
 import { isSliver } from '../setout/weigh/sliver.ts';
-import { forEachWhole, tileRing, toTileFrame, type Address, type CutTile, type Layout } from '../setout/place/layout.ts';
+import { forEachWhole, fromTileFrame, tileRing, toTileFrame, type Address, type CutTile, type Layout } from '../setout/place/layout.ts';
 import { MINUTES, type CutKind } from '../tile/cutKinds.ts';
 import type { Mark, Side } from './cutKind.ts';
 import { chipTool, toolFor, type Tool } from './cutTool.ts';
@@ -61,6 +61,8 @@ interface CutContext {
   readonly tiles: readonly Ring[];
   /** Round fixtures with their clearance, and where tiles end at curved edges, on the surface. */
   readonly circles: readonly Circle[];
+  /** Pieces that were described, by their outline. */
+  readonly described: Map<string, Described>;
 }
 
 /** Describes every piece that is not whole, field by field, course by course. */
@@ -73,7 +75,7 @@ export function describeCuts(
   const circles = [...traced.fixtures.flatMap(({ clearCircle }) => (clearCircle ? [clearCircle] : [])), ...traced.curves];
   return fields.flatMap((field, index) => {
     const { layout } = field;
-    const context: CutContext = { layout, field: index, circles, tiles: layout.repeat.pieces.map(tileOf) };
+    const context: CutContext = { layout, field: index, circles, tiles: layout.repeat.pieces.map(tileOf), described: new Map() };
     const stones = cutFromTiles(layout);
     const open = new Set<CutTile>(stones);
     return [...layout.cutTiles, ...stones].flatMap((tile) => {
@@ -102,47 +104,88 @@ function cutFromTiles(layout: Layout): CutTile[] {
 const tileOf = ({ ring, corner, turnDeg, cutFrom }: RepeatPiece): Ring =>
   cutFrom ? rectangleRing(0, 0, cutFrom.widthMm, cutFrom.heightMm) : tidyRing(mapRing(ring, motion(turnDeg, corner).unturn));
 
+/** What two pieces of one outline in one tile have in common. */
+type Described = Pick<CutPiece, 'kind' | 'marks' | 'tool' | 'sizeMm' | 'areaMm2' | 'minutes' | 'factorySides' | 'inTile'> & {
+  /** Where its label goes, in the tile's frame. */
+  readonly labelInTile: Point;
+};
+
 function describePiece(
   known: Pick<CutPiece, 'label' | 'of' | 'edgeShows'>,
   address: Address,
   polygon: Polygon,
   product: Product,
-  { layout, field, tiles, circles }: CutContext,
+  context: CutContext,
 ): CutPiece {
+  const { layout, field, tiles, circles, described } = context;
   const outline = tiles[address.piece];
-  const around = boxOf(outline);
-  const tile = { widthMm: around.maxX - around.minX, heightMm: around.maxY - around.minY };
   const intoTile = toTileFrame(layout, address);
-  const inTile = mapPolygon(polygon, intoTile).map(tidyRing);
-  const box = boxOf(inTile[0]);
-  const sizeMm = { widthMm: box.maxX - box.minX, heightMm: box.maxY - box.minY };
-  const near = circles.map(({ centre, radiusMm }) => ({ centre: intoTile(centre), radiusMm }));
-  const cuts = markPiece(inTile, outline, near);
-  const kind = kindOf(cuts, sizeMm, known.of === 'stone' ? sizeMm : tile);
-  const marks = cuts.map(({ mark }) => mark);
+  const own = mapPolygon(polygon, intoTile).map(tidyRing);
+  const near = circles
+    .map(({ centre, radiusMm }) => ({ centre: intoTile(centre), radiusMm }))
+    .filter(({ centre, radiusMm }) => Math.hypot(...centre) < radiusMm + reachOf(outline));
+  // A curve is marked by its circle, which lies anew for every piece.
+  const key = near.length === 0 ? `${address.piece} ${product.id} ${known.of} ${textOf(own)}` : null;
+  const same = key === null ? undefined : described.get(key);
+  const { labelInTile, ...common } = same ?? describeOutline(own, outline, near, known.of, product, layout.repeat.pieces[address.piece]);
+  if (key !== null && !same) described.set(key, { labelInTile, ...common });
   return {
     ...known,
+    ...common,
     field,
     productId: product.id,
     hand: layout.repeat.pieces[address.piece].hand ?? null,
     polygon,
-    inTile,
     tile: outline,
     hasWayUp: known.of !== 'chip' && hasWayUp(product),
-    labelAt: labelPoint(polygon),
+    labelAt: fromTileFrame(layout, address)(labelInTile),
+    address: { piece: address.piece, i: address.i, j: address.j },
+  };
+}
+
+function describeOutline(
+  inTile: Polygon,
+  outline: Ring,
+  circles: readonly Circle[],
+  of: CutPiece['of'],
+  product: Product,
+  { cutFrom }: RepeatPiece,
+): Described {
+  const around = boxOf(outline);
+  const tile = { widthMm: around.maxX - around.minX, heightMm: around.maxY - around.minY };
+  const box = boxOf(inTile[0]);
+  const sizeMm = { widthMm: box.maxX - box.minX, heightMm: box.maxY - box.minY };
+  const cuts = markPiece(inTile, outline, circles);
+  const kind = kindOf(cuts, sizeMm, of === 'stone' ? sizeMm : tile);
+  const marks = cuts.map(({ mark }) => mark);
+  return {
+    inTile,
+    labelInTile: labelPoint(inTile),
     kind,
     marks,
     sizeMm,
-    address: { piece: address.piece, i: address.i, j: address.j },
     tool:
-      known.of === 'chip'
+      of === 'chip'
         ? chipTool(kind, product, Math.max(tile.widthMm, tile.heightMm))
         : toolFor(kind, marks, product, narrowestPart(marks, tile)),
-    areaMm2: polygonArea(polygon),
+    areaMm2: polygonArea(inTile),
     minutes: minutesOf(cuts),
     // A piece of an ashlar is sawn on any side; its edges are dressed.
-    factorySides: layout.repeat.pieces[address.piece].cutFrom ? [] : keptSides(inTile, tile),
+    factorySides: cutFrom ? [] : keptSides(inTile, tile),
   };
+}
+
+/** Pieces are one where no corner differs by a thousandth of a millimetre. */
+const textOf = (polygon: Polygon): string =>
+  polygon.map((ring) => ring.map(([x, y]) => `${Math.round(x * 1000)} ${Math.round(y * 1000)}`).join(' ')).join('|');
+
+const reaches = new WeakMap<Ring, number>();
+
+/** How far a tile reaches from the corner of its box, mm. */
+function reachOf(outline: Ring): number {
+  const reach = reaches.get(outline) ?? outline.reduce((far, [x, y]) => Math.max(far, Math.hypot(x, y)), 0);
+  reaches.set(outline, reach);
+  return reach;
 }
 
 function kindOf(cuts: readonly MarkedCut[], size: Size, tile: Size): CutKind {

@@ -156,7 +156,8 @@ test('a wall that runs in a joint cuts nothing', () => {
 test.each(['stack', 'runningBond', 'hexagon', 'herringbone', 'octagonDot'] as const)(
   '%s: from any tile one comes to a neighbour each way, and from it back',
   (kind) => {
-    const job = trialJob(PATTERNS[kind].defaults as Pattern);
+    // So large that the middle has neighbours all round.
+    const job = trialJob(PATTERNS[kind].defaults as Pattern, 3);
     const { layout, traced } = planSurface(job, job.surfaces[0]);
     const middle = { ...addressNear(layout, traced.region) };
     for (const way of [

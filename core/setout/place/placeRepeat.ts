@@ -1,7 +1,8 @@
-import { boxOf, mapPolygon, mapRing, type Polygon } from '../../geometry/ring.ts';
+import { motion } from '../../geometry/point.ts';
+import { boxOf, mapPolygon, mapRing, type Box, type Polygon } from '../../geometry/ring.ts';
 import { cellShift, type Repeat } from '../../pattern/repeat.ts';
 import { cutTile, prototypeOf } from './cutTile.ts';
-import { placementMotion, type CutTile, type Layout, type Placement } from './layout.ts';
+import type { CutTile, Layout, Placement } from './layout.ts';
 import { RegionNear } from './regionNear.ts';
 import { boundarySegments, latticeOf, markCells, type MarkedCells, type Segment } from './markCells.ts';
 
@@ -10,19 +11,18 @@ import { boundarySegments, latticeOf, markCells, type MarkedCells, type Segment 
  * Work grows with the length of the boundary, not with the number of tiles.
  */
 export function placeRepeat(region: readonly Polygon[], repeat: Repeat, placement: Placement): Layout {
-  const { unturn, turn } = placementMotion(placement);
-  const flat = region.map((polygon) => mapPolygon(polygon, unturn));
-  const segments = boundarySegments(flat);
+  const { unturn, turn } = motion(placement.turnDeg, [0, 0]);
+  const { segments, near } = turnedRegion(region, placement.turnDeg, repeat);
+  const [x0, y0] = unturn(placement.origin);
   const toLattice = latticeOf(repeat);
   const runs = new RunList();
   const cutTiles: CutTile[] = [];
   const dropped: Polygon[] = [];
-  const box = flat.length > 0 ? boxOf(flat.flat(2)) : null;
 
-  if (box === null) return { repeat, placement, wholeRuns: new Int32Array(), wholeCount: 0, cutTiles, dropped };
-  repeat.pieces.forEach(({ ring }, piece) => {
+  if (near === null) return { repeat, placement, wholeRuns: new Int32Array(), wholeCount: 0, cutTiles, dropped };
+  repeat.pieces.forEach((own, piece) => {
+    const ring = mapRing(own.ring, ([x, y]) => [x + x0, y + y0]);
     const prototype = prototypeOf(ring);
-    const near = new RegionNear(flat, box, boxOf(ring));
     const marked = markCells(ring, toLattice, segments);
     const cutRow = (j: number, i: number, touching: readonly Segment[]): void => {
       const [dx, dy] = cellShift(repeat, i, j);
@@ -38,6 +38,38 @@ export function placeRepeat(region: readonly Polygon[], repeat: Repeat, placemen
     for (const [j, first, last] of untouchedRuns(marked)) runs.add(piece, j, first, last);
   });
   return { repeat, placement, wholeRuns: runs.toArray(), wholeCount: runs.count, cutTiles, dropped };
+}
+
+/** A region as a turn sees it: the same wherever in it a repeat begins. */
+interface TurnedRegion {
+  readonly turnDeg: number;
+  readonly tile: Box;
+  readonly segments: readonly Segment[];
+  /** Null where there is nothing of it. */
+  readonly near: RegionNear | null;
+}
+
+/** What regions look like from the turns they were last seen from. */
+const seen = new WeakMap<readonly Polygon[], TurnedRegion[]>();
+const MOST_TURNS = 4;
+
+function turnedRegion(region: readonly Polygon[], turnDeg: number, { pieces }: Repeat): TurnedRegion {
+  const boxes = pieces.map(({ ring }) => boxOf(ring));
+  const tile: Box = {
+    minX: 0,
+    minY: 0,
+    maxX: Math.max(...boxes.map(({ minX, maxX }) => maxX - minX)),
+    maxY: Math.max(...boxes.map(({ minY, maxY }) => maxY - minY)),
+  };
+  const known = seen.get(region) ?? [];
+  const same = known.find((one) => one.turnDeg === turnDeg && one.tile.maxX === tile.maxX && one.tile.maxY === tile.maxY);
+  if (same) return same;
+  const { unturn } = motion(turnDeg, [0, 0]);
+  const flat = region.map((polygon) => mapPolygon(polygon, unturn));
+  const near = flat.length > 0 ? new RegionNear(flat, boxOf(flat.flat(2)), tile) : null;
+  const turned = { turnDeg, tile, segments: boundarySegments(flat), near };
+  seen.set(region, [turned, ...known].slice(0, MOST_TURNS));
+  return turned;
 }
 
 /** The stretches inside, broken where the boundary touches a cell. */
