@@ -1,3 +1,4 @@
+import { TOLERANCE_MM } from '../geometry/conventions.ts';
 import { boxOf, mapPolygon, mapRing, polygonArea, rectangleRing, tidyRing, type Polygon, type Ring } from '../geometry/ring.ts';
 import { labelPoint } from '../geometry/labelPoint.ts';
 import { motion, type Point } from '../geometry/point.ts';
@@ -123,7 +124,7 @@ function describePiece(
   const own = mapPolygon(polygon, intoTile).map(tidyRing);
   const near = circles
     .map(({ centre, radiusMm }) => ({ centre: intoTile(centre), radiusMm }))
-    .filter(({ centre, radiusMm }) => Math.hypot(...centre) < radiusMm + reachOf(outline));
+    .filter(({ centre, radiusMm }) => Math.abs(Math.hypot(...centre) - radiusMm) < reachOf(outline) + TOLERANCE_MM);
   // A curve is marked by its circle, which lies anew for every piece.
   const key = near.length === 0 ? `${address.piece} ${product.id} ${known.of} ${textOf(own)}` : null;
   const same = key === null ? undefined : described.get(key);

@@ -20,24 +20,42 @@ export interface CutGroup {
  * quarter when it is square, a sixth when it is a hexagon; a directional one may not. Nothing is ever flipped.
  */
 export function groupCuts(pieces: readonly CutPiece[], products: readonly Product[]): CutGroup[] {
-  const groups: { first: CutPiece; turned: Polygon[]; pieces: CutPiece[] }[] = [];
+  const groups: OpenGroup[] = [];
+  const byLook = new Map<string, OpenGroup[]>();
+  const byOutline = new Map<Polygon, OpenGroup[]>();
   for (const piece of pieces) {
-    const home = groups.find((group) => isAlike(group.first, piece) && group.turned.some((polygon) => sameOutline(polygon, piece.inTile)));
+    // Pieces that were described together share their outline.
+    const twins = byOutline.get(piece.inTile) ?? [];
+    const look = lookOf(piece);
+    const alike = byLook.get(look) ?? [];
+    let home =
+      twins.find(({ first }) => lookOf(first) === look) ??
+      alike.find((group) => isAlike(group.first, piece) && group.turned.some((polygon) => sameOutline(polygon, piece.inTile)));
     if (home) home.pieces.push(piece);
-    else groups.push({ first: piece, turned: turnedOutlines(piece, hasWayUp(productNamed(products, piece.productId))), pieces: [piece] });
+    else {
+      home = { first: piece, turned: turnedOutlines(piece, hasWayUp(productNamed(products, piece.productId))), pieces: [piece] };
+      groups.push(home);
+      byLook.set(look, [...alike, home]);
+    }
+    if (!twins.includes(home)) byOutline.set(piece.inTile, [...twins, home]);
   }
   return groups
     .sort((a, b) => b.pieces.length - a.pieces.length || b.first.areaMm2 - a.first.areaMm2)
     .map(({ first, pieces: members }, k) => ({ id: `cut-${k + 1}`, first, pieces: members }));
 }
 
+/** A group while pieces are put into it. */
+interface OpenGroup {
+  readonly first: CutPiece;
+  readonly turned: readonly Polygon[];
+  readonly pieces: CutPiece[];
+}
+
+/** What equal cuts have in common to the letter. */
+const lookOf = ({ kind, productId, hand, edgeShows, inTile }: CutPiece): string =>
+  `${kind} ${productId} ${hand ?? ''} ${edgeShows} ${inTile.length} ${inTile[0].length}`;
+
 const isAlike = (a: CutPiece, b: CutPiece): boolean =>
-  a.kind === b.kind &&
-  a.productId === b.productId &&
-  a.hand === b.hand &&
-  a.edgeShows === b.edgeShows &&
-  a.inTile.length === b.inTile.length &&
-  a.inTile[0].length === b.inTile[0].length &&
   Math.abs(a.areaMm2 - b.areaMm2) <= SAME_CUT_MM * 2 * (a.sizeMm.widthMm + a.sizeMm.heightMm);
 
 /** The outlines that cut the same piece: the tile turned about its middle, as far as its outline and its face allow. */
