@@ -11,7 +11,12 @@ import type { Drawing, PlanRules } from './planned.ts';
 /** The first stage of a surface's plan: all that the drawing needs. */
 export function drawSurface(rules: Pick<PlanRules, 'products' | 'way' | 'tape' | 'links' | 'surfaces'>, surface: Surface): Drawing {
   const ready = prepareSurface(rules, surface);
-  return drawingOf(surface, ready, handyPart(surface.tape ?? rules.tape), chooseSetout(ready.placer, groupedSetout(groupsOf(rules), surface)));
+  return drawingOf(
+    surface,
+    ready,
+    handyPart(surface.tape ?? rules.tape),
+    chooseSetout(ready.placer, groupedSetout(groupsOf(rules), surface)),
+  );
 }
 
 /** The drawing of a setout that was chosen; `partMm` is what a handy triangle is made of. */

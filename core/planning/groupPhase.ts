@@ -34,7 +34,10 @@ const MOST_REMEMBERED = 200;
 /** The phase that costs a group least. */
 export function phaseOf(group: InStep, { way }: Pick<PlanRules, 'way'>): number {
   const { members } = group;
-  const text = JSON.stringify([members.map(({ open, axis, sign, offMm, surface: { setout } }) => [open.key, axis, sign, offMm, setout]), way]);
+  const text = JSON.stringify([
+    members.map(({ open, axis, sign, offMm, surface: { setout } }) => [open.key, axis, sign, offMm, setout]),
+    way,
+  ]);
   const phase = phases.get(text) ?? cheapestPhase(group, weightsOf(way));
   if (phases.size >= MOST_REMEMBERED) phases.clear();
   phases.set(text, phase);

@@ -134,14 +134,7 @@ function phaseGap(a: Member, b: Member, stepMm: number): number {
 }
 
 /** The direction of a surface into which joints of another run on over an edge they share; null where they can't. */
-function carriedOver(
-  groups: Groups,
-  here: Member,
-  ownEdge: string,
-  other: Surface,
-  otherEdge: string,
-  stepMm: number,
-): Member | null {
+function carriedOver(groups: Groups, here: Member, ownEdge: string, other: Surface, otherEdge: string, stepMm: number): Member | null {
   const [a, b] = [straightEdge(here.surface, ownEdge), straightEdge(other, otherEdge)];
   if (!a || !b || a.axis !== here.axis) return null;
   if (!isAsDrawn(other) || !isAsDrawn(here.surface)) return null;
