@@ -97,3 +97,42 @@ test('joints of a floor run on into the skirting, whichever way its edge runs', 
   const mirrored = (((2000 - joints(planned, 's', 'y', 303) - 300) % 303) + 303) % 303;
   expect(apart(mirrored, joints(planned, 'side', 'x', 303), 303)).toBeLessThan(0.05);
 });
+
+test('what is cut off at a corner begins the course beyond it, in step with its courses', () => {
+  let met = 0;
+  fc.assert(
+    fc.property(
+      fc.tuple(fc.integer({ min: 900, max: 1800 }), fc.integer({ min: 900, max: 1800 }), fc.integer({ min: 900, max: 1800 })),
+      fc.constantFrom(0.5, 1 / 3),
+      (widths, offset) => {
+        const job = shower(widths, [2300, 2250, 2400], [600, 300], 3);
+        const pattern = { kind: 'runningBond', lay: 'lying', offset, step: 'alternating' } as const;
+        const bonded = {
+          ...job,
+          surfaces: job.surfaces.map((one) => ({ ...one, pattern })),
+          links: job.links.map((link) => ({ ...link, runsOn: true })),
+        };
+        const planned = plan(bonded).surfaces;
+        for (const k of [0, 1]) {
+          const [end, start] = [planned[k], planned[k + 1]];
+          const cutsAt = (surface: (typeof planned)[number], edge: string): Map<number, number> =>
+            new Map(
+              surface.edges.find(({ id }) => id === edge)?.cuts.map(({ thinnestMm, alongMm }) => [Math.round(alongMm[0]), thinnestMm]),
+            );
+          // Each course by its height: an edge at the right runs up, one at the left down.
+          const height = start.edges.find(({ id }) => id === 'left')?.lengthMm ?? 0;
+          const before = cutsAt(end, 'right');
+          for (const { thinnestMm, alongMm, fullMm } of start.edges.find(({ id }) => id === 'left')?.cuts ?? []) {
+            const rest = before.get(Math.round(height - alongMm[1]));
+            if (rest === undefined) continue;
+            expect(rest + thinnestMm).toBeCloseTo(fullMm, 1);
+            met++;
+          }
+          expect(end.group.corners.find(({ surfaceId }) => surfaceId === start.surfaceId)?.runsOn).toBe(true);
+        }
+      },
+    ),
+    { numRuns: 10 },
+  );
+  expect(met).toBeGreaterThan(60);
+});

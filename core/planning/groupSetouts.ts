@@ -9,7 +9,7 @@ import type { Link } from '../surface/link.ts';
 import { lineOfEdge } from '../surface/fixture.ts';
 import { measuredOutline } from '../surface/traceSurface.ts';
 import { phaseOf, type Member } from './groupPhase.ts';
-import type { PlanRules } from './planned.ts';
+import type { GroupFigures, PlanRules } from './planned.ts';
 import { prepareSurface, type OpenSurface } from './prepareSurface.ts';
 
 /** What a group is worked out from. */
@@ -76,12 +76,13 @@ export function groupedSetout(groups: Groups, surface: Surface): SetoutChoice {
   return setout;
 }
 
-/** The surfaces that joints of a surface run on into in either direction, and how far closing edges are from agreeing, mm. */
-export function groupFigures(groups: Groups, surface: Surface): { readonly surfaceIds: readonly string[]; readonly offMm: number } {
+/** What a surface is set out together with. */
+export function groupFigures(groups: Groups, surface: Surface): GroupFigures {
   const found = (['x', 'y'] as const).map((axis) => groupOf(groups, { ...surface, apart: false }, axis)).filter((group) => group !== null);
   return {
     surfaceIds: [...new Set(found.flatMap(({ members }) => members.map((member) => member.surface.id)))].filter((id) => id !== surface.id),
     offMm: Math.max(0, ...found.map(({ offMm }) => offMm)),
+    corners: cornersOf(groups, surface),
   };
 }
 
@@ -115,7 +116,7 @@ function walk(groups: Groups, surfaces: readonly Surface[], first: Surface, axis
       ] as const) {
         const other = surfaces.find(({ id }) => id === theirs.surface);
         if (mine.surface !== here.surface.id || !other || other.apart) continue;
-        const over = carriedOver(groups, here, mine.edge, other, theirs.edge, stepMm);
+        const over = carriedOver(groups, here, mine.edge, other, theirs.edge, stepMm) ?? roundTheCorner(groups, link, here, other);
         if (!over) continue;
         const known = members.find((member) => member.surface.id === other.id && member.axis === over.axis);
         if (known) offMm = Math.max(offMm, phaseGap(known, over, stepMm));
@@ -125,6 +126,39 @@ function walk(groups: Groups, surfaces: readonly Surface[], first: Surface, axis
   }
   return { members, stepMm, offMm };
 }
+
+/** A direction of a surface that goes on with what is cut off at an upright corner: piece by piece as if the walls were one. */
+function roundTheCorner(groups: Groups, link: Link, here: Member, other: Surface): Member | null {
+  if (!link.runsOn || here.axis !== 'x') return null;
+  const corner = cornerOf(link, here.surface, other);
+  if (!corner) return null;
+  const open = openIn(groups, other);
+  const [mine, theirs] = [here.open, open].map(({ placer }) => placer.open.ground.limits);
+  const offMm = corner === 'right' ? here.offMm - mine.maxX + theirs.minX : here.offMm - mine.minX + theirs.maxX;
+  return { surface: other, axis: 'x', open, sign: here.sign, offMm };
+}
+
+/** At which end of a wall another goes on that is laid alike; null where what is cut off there can't begin a course of it. */
+function cornerOf(link: Link, here: Surface, other: Surface): 'left' | 'right' | null {
+  const [mine, theirs] = link.a.surface === here.id ? [link.a, link.b] : [link.b, link.a];
+  const [a, b] = [straightEdge(here, mine.edge), straightEdge(other, theirs.edge)];
+  if (!a || !b || a.axis !== 'y' || b.axis !== 'y' || here.kind !== 'wall' || other.kind !== 'wall') return null;
+  const isAlike = JSON.stringify(layingOf(here)) === JSON.stringify(layingOf(other));
+  // An outline runs up at its right and down at its left.
+  if (!isAlike || !isAsDrawn(here) || !isAsDrawn(other) || a.way === b.way) return null;
+  return a.way > 0 ? 'right' : 'left';
+}
+
+const layingOf = ({ productId, pattern, jointMm, turnDeg, parts }: Surface) => [productId, pattern, jointMm, turnDeg, parts];
+
+/** The corners of a wall at which what is cut off can run on, and whether it does. */
+const cornersOf = ({ rules }: Groups, surface: Surface): GroupFigures['corners'] =>
+  rules.links.flatMap((link) => {
+    const theirs = link.a.surface === surface.id ? link.b : link.b.surface === surface.id ? link.a : null;
+    const other = rules.surfaces.find(({ id }) => id === theirs?.surface);
+    if (!other || !cornerOf(link, surface, other)) return [];
+    return [{ linkId: link.id, surfaceId: other.id, runsOn: link.runsOn ?? false }];
+  });
 
 /** How far two ways to one member are from agreeing, mm. */
 function phaseGap(a: Member, b: Member, stepMm: number): number {

@@ -50,14 +50,24 @@ export interface Drawing {
   readonly ledger: Ledger | null;
 }
 
+/** What a surface is set out together with. */
+export interface GroupFigures {
+  /** The surfaces that its joints run on into in either direction. */
+  readonly surfaceIds: readonly string[];
+  /** How far edges that close a ring are from agreeing, mm. */
+  readonly offMm: number;
+  /** The upright corners at which what is cut off can begin the course beyond, and whether it does. */
+  readonly corners: readonly { readonly linkId: string; readonly surfaceId: string; readonly runsOn: boolean }[];
+}
+
 /** All of one surface that it has by itself: its drawing, its setout weighed, every cut described. */
 export interface SurfaceLayout extends Drawing {
   /** What the levels come to; null before there are three readings. */
   readonly levels: LevelFigures | null;
   readonly extent: Extent;
   readonly advice: SetoutAdvice;
-  /** The surfaces that its joints run on into, and how far edges that close a ring are from agreeing, mm. */
-  readonly group: { readonly surfaceIds: readonly string[]; readonly offMm: number };
+  /** What it is set out together with. */
+  readonly group: GroupFigures;
   /** How pieces are named, field by field. */
   readonly labels: readonly Labels[];
   readonly cuts: readonly CutPiece[];

@@ -13,6 +13,7 @@ export const linkSchema = z.strictObject({
   a: endSchema,
   b: endSchema,
   meets: z.enum(MEETINGS).describe('inside: two walls of a room; outside: counter to nosing; flat: one plane'),
+  runsOn: z.boolean().optional().describe('What is cut off a piece at an upright corner begins the course beyond it; no where left out'),
 });
 
 /** An edge that two surfaces share. */

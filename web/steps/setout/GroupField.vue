@@ -20,12 +20,29 @@ const set = (runOn: boolean): void => {
     else target.apart = true;
   });
 };
+const nameOf = (id: string): string => props.job.surfaces.find((surface) => surface.id === id)?.name ?? id;
+const setRunsOn = (linkId: string, runsOn: boolean): void => {
+  edit(runsOn ? 'Cut-offs run on' : 'Cut-offs stay', (_, job) => {
+    const link = job.links.find(({ id }) => id === linkId);
+    if (link && runsOn) link.runsOn = true;
+    else if (link) delete link.runsOn;
+  });
+};
 </script>
 
 <template>
   <section v-if="names" class="stack">
     <YesNoField label="Joints run on from surface to surface" :value="!surface.apart" @choose="set" />
     <p class="small soft">{{ surface.apart ? 'Set out by itself, beside' : 'Set out together with' }} {{ names }}.</p>
+    <template v-if="!surface.apart">
+      <YesNoField
+        v-for="{ linkId, surfaceId, runsOn } in plan.group.corners"
+        :key="linkId"
+        :label="`What is cut off runs on round the corner, to ${nameOf(surfaceId)}`"
+        :value="runsOn"
+        @choose="setRunsOn(linkId, $event)"
+      />
+    </template>
     <p v-if="plan.group.offMm > 1 && !surface.apart" class="why">
       The levels do not agree all the way round: they are {{ formatLengthWithUnit(plan.group.offMm, tape) }} apart where the ring closes, so
       each is set out by itself. Measure the heights again, or take one out.
