@@ -2,10 +2,12 @@ import type { Point } from '../geometry/point.ts';
 
 /** Where a cut piece comes from. */
 export interface CutSource {
-  /** Number of the tile opened for cuts, from 1. */
+  /** Number of the tile opened for cuts, from 1, over all surfaces that are planned together. */
   readonly tile: number;
-  /** Label of the piece whose off-cut is used; null when a tile is opened. */
+  /** Label of the piece that is cut from the tile before it; null when a tile is opened. */
   readonly offCutOf: string | null;
+  /** The surface of that piece. */
+  readonly ofSurface: string | null;
   /** Where in the tile the piece is cut: the near corner of its box from that of the tile's, as it lies turned, mm. */
   readonly at: Point;
   /** How the piece is turned in the tile against how it lies in its own, degrees; it is never flipped. */

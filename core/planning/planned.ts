@@ -1,7 +1,7 @@
 import type { CutPiece } from '../cuts/cutPiece.ts';
 import type { CutGroup } from '../cuts/groupCuts.ts';
 import type { Labels } from '../cuts/labelPieces.ts';
-import type { OffCutPlan } from '../cuts/offCutPlan.ts';
+import type { OffCutPlan } from '../cuts/offCuts/planOffCuts.ts';
 import type { SheetPlan } from '../cuts/sheets/planSheets.ts';
 import type { Job } from '../job/job.ts';
 import type { Candidate } from '../setout/weigh/candidate.ts';

@@ -1,6 +1,6 @@
 import { isMixed } from '../pattern/laying.ts';
 import { isShaped, type CutPiece } from '../cuts/cutPiece.ts';
-import type { OffCutPlan } from '../cuts/offCutPlan.ts';
+import type { OffCutPlan } from '../cuts/offCuts/planOffCuts.ts';
 import type { SheetPlan } from '../cuts/sheets/planSheets.ts';
 import { ringArea } from '../geometry/ring.ts';
 import { productAt, type Field } from '../setout/fields/field.ts';

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import type { CutGroup } from '@azulejo/core/cuts/groupCuts';
-import type { OffCutPlan } from '@azulejo/core/cuts/offCutPlan';
+import type { OffCutPlan } from '@azulejo/core/cuts/offCuts/planOffCuts';
 import { describeMark } from '@azulejo/core/messages/en/marks';
 import { kindName } from '@azulejo/core/messages/en/names';
 import { formatLength, formatLengthWithUnit } from '@azulejo/core/units/formatLength';

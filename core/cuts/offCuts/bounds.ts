@@ -1,0 +1,133 @@
+import { ringArea } from '../../geometry/ring.ts';
+import type { Size } from '../../tile/product.ts';
+import { canShare } from './canShare.ts';
+import { mostPairs } from './mostPairs.ts';
+import { tileSize, type CutRule, type WantedPiece } from './wanted.ts';
+
+/** Sizes are taken to be smaller by this, mm, so that a hair never proves anything. */
+const HAIR_MM = 0.1;
+
+/**
+ * So many tiles are needed at least, whatever the plan: the best of several proofs. Each gives every piece a weight of
+ * which no tile can hold more than one in all.
+ */
+export function leastTiles(pieces: readonly WantedPiece[], rule: CutRule, isRectangular: boolean): number {
+  if (pieces.length === 0) return 0;
+  const proofs = [byArea(pieces), byCorners(pieces, isRectangular)];
+  if (isRectangular) {
+    proofs.push(...dualFeasible(pieces, rule), byPairs(pieces, rule));
+  }
+  return Math.max(1, ...proofs.map((sum) => Math.ceil(sum - 1e-6)));
+}
+
+/**
+ * Large pieces by area: one over half a tile has a tile to itself among such; by the classes of Martello and Toth
+ * (Knapsack Problems, 1990, 8.3), with pieces over `1 - share` counted whole and those under `share` not at all.
+ */
+function byArea(pieces: readonly WantedPiece[]): number {
+  const tile = Math.abs(ringArea(pieces[0].tile));
+  const shares = pieces.map(({ areaMm2 }) => Math.max(0, areaMm2 / tile - 1e-6));
+  const cuts = [0, ...shares.filter((share) => share <= 0.5)];
+  return Math.max(
+    ...cuts.map((least) => {
+      let sum = 0;
+      for (const share of shares) sum += share > 1 - least ? 1 : share < least ? 0 : share;
+      return sum;
+    }),
+    shares.filter((share) => share > 0.5).length,
+  );
+}
+
+/** A rectangle has four corners: two sides that meet and have to be factory edges take one, three take two, four the tile. */
+function byCorners(pieces: readonly WantedPiece[], isRectangular: boolean): number {
+  if (!isRectangular) return 0;
+  return pieces.reduce((sum, piece) => sum + cornersOf(piece), 0) / 4;
+}
+
+function cornersOf({ factorySides }: WantedPiece): number {
+  const has = new Set(factorySides);
+  return (['left', 'right'] as const).reduce(
+    (sum, x) => sum + (['bottom', 'top'] as const).filter((y) => has.has(x) && has.has(y)).length,
+    0,
+  );
+}
+
+/** Of so many pieces it is asked which three fit into a tile; of more only the largest. */
+const MOST_IN_THREES = 320;
+
+/** So many threes are really held against a tile; of others it is taken that they fit. */
+const MOST_LOOKED_AT = 4000;
+
+/**
+ * Pieces of which no three fit into a tile, as two of them can't share one, or they are too large or take too many corners:
+ * at best they go in pairs, and only those that can share a tile make one.
+ */
+function byPairs(all: readonly WantedPiece[], rule: CutRule): number {
+  const size = tileSize(all[0]);
+  const tileMm2 = size.widthMm * size.heightMm + 1;
+  const pieces = [...all]
+    .sort((a, b) => Math.min(2, cornersOf(b)) - Math.min(2, cornersOf(a)) || b.areaMm2 - a.areaMm2)
+    .slice(0, MOST_IN_THREES);
+  const corners = pieces.map(cornersOf);
+  const share = pieces.map((a, k) => pieces.map((b, m) => m < k && canShare([a, b], size, rule)));
+  const canPair = (a: number, b: number): boolean => share[Math.max(a, b)][Math.min(a, b)];
+  const kept: number[] = [];
+  let looked = 0;
+  for (let k = 0; k < pieces.length; k++) {
+    const beside = kept.filter((m) => canPair(k, m));
+    const makesThree = beside.some((a, at) =>
+      beside
+        .slice(at + 1)
+        .some(
+          (b) =>
+            corners[k] + corners[a] + corners[b] <= 4 &&
+            pieces[k].areaMm2 + pieces[a].areaMm2 + pieces[b].areaMm2 <= tileMm2 &&
+            canPair(a, b) &&
+            (looked++ > MOST_LOOKED_AT || canShare([pieces[k], pieces[a], pieces[b]], size, rule)),
+        ),
+    );
+    if (!makesThree) kept.push(k);
+  }
+  return kept.length - mostPairs(kept.length, (a, b) => canPair(kept[a], kept[b]));
+}
+
+/** A function that never lets what fits beside each other within 1 count for more than 1. */
+type Dual = (share: number) => number;
+
+/** Counts what is over `1 - least` whole, what is under `least` not at all. */
+const cutOff =
+  (least: number): Dual =>
+  (share) =>
+    share > 1 - least ? 1 : share < least ? 0 : share;
+
+/** Rounds to parts of `1 / k` (Fekete and Schepers, 2001, u^(k)). */
+const rounded =
+  (k: number): Dual =>
+  (share) => {
+    const parts = share * (k + 1);
+    return Math.abs(parts - Math.round(parts)) < 1e-9 ? share : Math.floor(parts) / k;
+  };
+
+/**
+ * Boxes by width and height, each through a dual feasible function: the products add up to no more than 1 in a tile
+ * (Fekete and Schepers, A general framework for bounds for higher-dimensional orthogonal packing problems, 2004). A piece
+ * that may lie either way counts the lesser way; only pieces that fill their box count.
+ */
+function* dualFeasible(pieces: readonly WantedPiece[], { kerfMm, directional }: CutRule): Generator<number> {
+  const { widthMm, heightMm } = tileSize(pieces[0]);
+  const [wide, high] = [widthMm + kerfMm, heightMm + kerfMm];
+  const boxes = pieces.filter(({ isRectangle }) => isRectangle).map(({ sizeMm, factorySides }) => sharesOf(sizeMm, factorySides.length));
+  function sharesOf(size: Size, sides: number): readonly (readonly [number, number])[] {
+    const ways = directional ? [size] : [size, { widthMm: size.heightMm, heightMm: size.widthMm }];
+    return ways
+      .filter((way) => way.widthMm <= widthMm + HAIR_MM && way.heightMm <= heightMm + HAIR_MM)
+      .map((way) => [(way.widthMm + kerfMm - HAIR_MM) / wide, (way.heightMm + kerfMm - HAIR_MM) / high] as const)
+      .slice(0, sides === 4 ? 1 : 2);
+  }
+  const duals: Dual[] = [
+    (share) => share,
+    ...[0.1, 0.15, 0.2, 0.25, 0.3, 1 / 3, 0.35, 0.4, 0.45, 0.5].map(cutOff),
+    ...[1, 2, 3, 4, 5].map(rounded),
+  ];
+  for (const f of duals) for (const g of duals) yield boxes.reduce((sum, ways) => sum + Math.min(...ways.map(([w, h]) => f(w) * g(h))), 0);
+}

@@ -1,0 +1,168 @@
+import { difference } from '../../geometry/clip.ts';
+import { distanceToStretch } from '../../geometry/distanceToStretch.ts';
+import type { Motion } from '../../geometry/point.ts';
+import { seededNumbers } from '../../geometry/seededNumbers.ts';
+import { selfTurns } from '../../geometry/selfTurns.ts';
+import { boxOf, mapPolygon, polygonArea, polygonsArea, ringArea, type Box, type Polygon, type Ring } from '../../geometry/ring.ts';
+import type { CutRule, PackedTile, PlacedPiece, WantedPiece } from './wanted.ts';
+
+/** Measured outlines miss their own turn by a little, mm. */
+const TURN_SLACK_MM = 0.5;
+
+/** Pieces come this much nearer to each other than the kerf, mm: no saw knows it. */
+const TOUCH_MM = 0.05;
+
+/** A piece in one of the places that its tile has for it. */
+interface Place {
+  readonly outline: Polygon;
+  readonly turnDeg: number;
+  readonly box: Box;
+  /** Same for the same outline in the same place. */
+  readonly key: number;
+}
+
+interface Item {
+  readonly piece: WantedPiece;
+  readonly places: readonly Place[];
+}
+
+interface Bin {
+  readonly placed: readonly { readonly item: Item; readonly place: Place }[];
+  readonly areaMm2: number;
+}
+
+/**
+ * Packs pieces of tiles that are no rectangles: each lies where it lies in its own tile, in any turn that brings the
+ * outline onto itself, so that its factory edges stay factory edges. A round of improving at a time, as for rectangles.
+ */
+export function* packOutlines(pieces: readonly WantedPiece[], rule: CutRule, atLeast: number): Generator<PackedTile[], PackedTile[]> {
+  const keepsOff = new Clearance(rule.kerfMm);
+  const items = itemsOf(pieces, rule, keepsOff);
+  const tileMm2 = Math.abs(ringArea(pieces[0].tile));
+  const byArea = (a: Item, b: Item): number => b.piece.areaMm2 - a.piece.areaMm2;
+  let best = packed([], [...items].sort(byArea), tileMm2, keepsOff);
+  const next = seededNumbers(SEED);
+  for (let round = 0; round < MOST_ROUNDS && best.length > atLeast; round++) {
+    yield best.map(toPacked);
+    const few = Math.min(best.length, 2 + Math.floor(next() * 6));
+    const emptied = new Set([...best].sort((a, b) => a.areaMm2 - b.areaMm2).slice(0, Math.ceil(few / 2)));
+    while (emptied.size < few) emptied.add(best[Math.floor(next() * best.length)]);
+    const kept = best.filter((bin) => !emptied.has(bin));
+    const blurred = [...emptied]
+      .flatMap(({ placed }) => placed.map(({ item }) => ({ item, by: item.piece.areaMm2 * (0.7 + 0.6 * next()) })))
+      .sort((a, b) => b.by - a.by)
+      .map(({ item }) => item);
+    const again = packed(kept, blurred, tileMm2, keepsOff);
+    if (again.length < best.length || (again.length === best.length && worth(again) > worth(best))) best = again;
+  }
+  return best.map(toPacked);
+}
+
+const SEED = 11;
+const MOST_ROUNDS = 60;
+
+const worth = (bins: readonly Bin[]): number => bins.reduce((sum, { areaMm2 }) => sum + areaMm2 ** 2, 0);
+
+/** Puts each piece into the fullest tile that has its place free, or into one more. */
+function packed(bins: readonly Bin[], items: readonly Item[], tileMm2: number, keepsOff: Clearance): Bin[] {
+  const all = [...bins];
+  for (const item of items) {
+    let best: { readonly at: number; readonly place: Place } | null = null;
+    for (let at = 0; at < all.length; at++) {
+      const bin = all[at];
+      if (bin.areaMm2 + item.piece.areaMm2 > tileMm2 || (best && bin.areaMm2 <= all[best.at].areaMm2)) continue;
+      const place = item.places.find((one) => bin.placed.every((other) => keepsOff.keeps(one, other.place)));
+      if (place) best = { at, place };
+    }
+    if (best) {
+      const { placed, areaMm2 } = all[best.at];
+      all[best.at] = { placed: [...placed, { item, place: best.place }], areaMm2: areaMm2 + item.piece.areaMm2 };
+    } else all.push({ placed: [{ item, place: item.places[0] }], areaMm2: item.piece.areaMm2 });
+  }
+  return all;
+}
+
+/** Whether two places keep the kerf between them; each pair is looked at once. */
+class Clearance {
+  private readonly known = new Map<number, boolean>();
+  private readonly keys = new Map<string, number>();
+  readonly kerfMm: number;
+
+  constructor(kerfMm: number) {
+    this.kerfMm = kerfMm;
+  }
+
+  /** A number for an outline where it lies. */
+  keyOf(outline: Polygon): number {
+    const text = outline.map((ring) => ring.map(([x, y]) => `${x.toFixed(2)} ${y.toFixed(2)}`).join()).join('|');
+    const key = this.keys.get(text) ?? this.keys.size;
+    this.keys.set(text, key);
+    return key;
+  }
+
+  keeps(a: Place, b: Place): boolean {
+    const pair = a.key < b.key ? a.key * 65536 + b.key : b.key * 65536 + a.key;
+    const known = this.known.get(pair);
+    if (known !== undefined) return known;
+    const keeps = apart(a.box, b.box, this.kerfMm) || !overlaps(a, b, this.kerfMm);
+    this.known.set(pair, keeps);
+    return keeps;
+  }
+}
+
+const apart = (a: Box, b: Box, kerfMm: number): boolean =>
+  a.minX > b.maxX + kerfMm || b.minX > a.maxX + kerfMm || a.minY > b.maxY + kerfMm || b.minY > a.maxY + kerfMm;
+
+/** Whether two places lie on each other, or so near that the saw between them would take from one. */
+function overlaps(a: Place, b: Place, kerfMm: number): boolean {
+  if (Math.min(nearest(a.outline, b.outline), nearest(b.outline, a.outline)) < kerfMm - TOUCH_MM) return true;
+  const left = polygonsArea(difference([b.outline], [a.outline]));
+  return polygonArea(b.outline) - left > TOUCH_MM * (b.box.maxX - b.box.minX + b.box.maxY - b.box.minY);
+}
+
+/** From the corners of one outline to the nearest side of another, mm. */
+function nearest(a: Polygon, b: Polygon): number {
+  let least = Infinity;
+  for (const ring of a)
+    for (const p of ring)
+      for (const other of b)
+        for (let k = 0; k < other.length; k++) {
+          const mm = distanceToStretch(p, other[k], other[(k + 1) % other.length]);
+          if (mm < least) least = mm;
+        }
+  return least;
+}
+
+function itemsOf(pieces: readonly WantedPiece[], { directional }: CutRule, keepsOff: Clearance): Item[] {
+  const turnsOf = new Map<Ring, readonly Motion[]>();
+  return pieces.map((piece): Item => {
+    const turns = turnsOf.get(piece.tile) ?? selfTurns(piece.tile, TURN_SLACK_MM);
+    turnsOf.set(piece.tile, turns);
+    const own: Place = placeOf(piece.outline, 0, keepsOff);
+    if (directional) return { piece, places: [own] };
+    const turned = turns.map((turn) => placeOf(mapPolygon(piece.outline, turn.turn), degreesOf(turn), keepsOff));
+    const places = [own, ...turned];
+    return { piece, places: places.filter(({ key }, k) => places.findIndex((other) => other.key === key) === k) };
+  });
+}
+
+const placeOf = (outline: Polygon, turnDeg: number, keepsOff: Clearance): Place => ({
+  outline,
+  turnDeg,
+  box: boxOf(outline[0]),
+  key: keepsOff.keyOf(outline),
+});
+
+/** Degrees that a motion turns by. */
+function degreesOf(motion: Motion): number {
+  const [from, to] = [motion.turn([0, 0]), motion.turn([1, 0])];
+  return Math.round((Math.atan2(to[1] - from[1], to[0] - from[0]) * 180) / Math.PI);
+}
+
+const toPacked = ({ placed }: Bin): PackedTile =>
+  placed.map(({ item: { piece }, place }): PlacedPiece => ({
+    piece,
+    outline: place.outline,
+    at: [place.box.minX, place.box.minY],
+    turnDeg: place.turnDeg,
+  }));

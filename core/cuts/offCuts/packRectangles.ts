@@ -1,0 +1,174 @@
+import { difference } from '../../geometry/clip.ts';
+import { drawnIn } from '../../geometry/drawnIn.ts';
+import { seededNumbers } from '../../geometry/seededNumbers.ts';
+import { boxOf, boxRing, mapPolygon, type Box, type Polygon } from '../../geometry/ring.ts';
+import { motion } from '../../geometry/point.ts';
+import type { Size } from '../../tile/product.ts';
+import type { Side } from '../cutKind.ts';
+import { largestBoxWithin } from './boxWithin.ts';
+import { FreeSpace, type Fit, type WantedBox } from './freeSpace.ts';
+import { tileSize, type CutRule, type PackedTile, type PlacedPiece, type WantedPiece } from './wanted.ts';
+
+/** A piece with what a packer asks of it, in every turn that is allowed. */
+interface Item {
+  readonly piece: WantedPiece;
+  readonly turns: readonly Turned[];
+}
+
+/** A piece in one turn. */
+interface Turned {
+  readonly deg: number;
+  readonly box: WantedBox;
+  /** Its outline with the near corner of its box at the origin, and the boxes that it leaves open within its own. */
+  readonly outline: Polygon;
+  readonly open: readonly Box[];
+}
+
+/** A tile while pieces are taken from it. */
+interface Bin {
+  readonly space: FreeSpace;
+  readonly placed: { readonly item: Item; readonly turned: Turned; readonly box: Box }[];
+  areaMm2: number;
+}
+
+const ROUND: readonly Side[] = ['bottom', 'right', 'top', 'left'];
+
+/**
+ * Packs pieces into as few rectangular tiles as it finds, a round of improving at a time; the best so far is given
+ * each time. The same pieces give the same tiles. Nothing is flipped; kerf is kept; every side that has to be a factory
+ * edge lies on the edge of the tile; each tile comes apart by cuts from edge to edge.
+ */
+export function* packRectangles(pieces: readonly WantedPiece[], rule: CutRule, atLeast: number): Generator<PackedTile[], PackedTile[]> {
+  const size = tileSize(pieces[0]);
+  const items = pieces.map((piece) => itemOf(piece, rule));
+  let best = bestOf(ORDERS.map((order) => packed([], [...items].sort(order), size, rule.kerfMm)));
+  const next = seededNumbers(SEED);
+  for (let round = 0; round < MOST_ROUNDS && best.length > atLeast; round++) {
+    yield best.map(toPacked);
+    best = improved(best, size, rule.kerfMm, next);
+  }
+  return best.map(toPacked);
+}
+
+const SEED = 7;
+
+/** So often tiles are emptied and packed anew. */
+const MOST_ROUNDS = 60;
+
+const areaOf = ({ widthMm, heightMm }: Size): number => widthMm * heightMm;
+const boxArea = ({ piece }: Item): number => areaOf(piece.sizeMm);
+const longer = ({ piece: { sizeMm } }: Item): number => Math.max(sizeMm.widthMm, sizeMm.heightMm);
+
+/** The orders in which pieces are taken: large ones first, by what makes them hard to place. */
+const ORDERS: readonly ((a: Item, b: Item) => number)[] = [
+  (a, b) => boxArea(b) - boxArea(a),
+  (a, b) => b.piece.factorySides.length - a.piece.factorySides.length || boxArea(b) - boxArea(a),
+  (a, b) => longer(b) - longer(a) || boxArea(b) - boxArea(a),
+];
+
+/** Fewer tiles are better; of as many, those of which the fullest are fuller, so that the others may be emptied. */
+const worth = (bins: readonly Bin[]): number => bins.reduce((sum, { areaMm2 }) => sum + areaMm2 ** 2, 0);
+
+function bestOf(plans: readonly Bin[][]): Bin[] {
+  return plans.reduce((a, b) => (b.length < a.length || (b.length === a.length && worth(b) > worth(a)) ? b : a));
+}
+
+/** Puts each piece where it sits tightest, or into a tile more. */
+function packed(bins: readonly Bin[], items: readonly Item[], size: Size, kerfMm: number): Bin[] {
+  const all = [...bins];
+  for (const item of items) {
+    let best: { readonly bin: Bin; readonly turned: Turned; readonly fit: Fit } | null = null;
+    for (const bin of all)
+      for (const turned of item.turns) {
+        const fit = bin.space.fit(turned.box);
+        if (fit && (!best || fit.leftMm2 < best.fit.leftMm2 - 1 || (fit.leftMm2 < best.fit.leftMm2 + 1 && fit.leftMm < best.fit.leftMm)))
+          best = { bin, turned, fit };
+      }
+    if (best) put(best.bin, item, best.turned, best.fit.box);
+    else all.push(opened(item, size, kerfMm));
+  }
+  return all;
+}
+
+/** A tile that is opened for a piece: it lies there as in its own. */
+function opened(item: Item, size: Size, kerfMm: number): Bin {
+  const bin: Bin = { space: new FreeSpace(size, kerfMm), placed: [], areaMm2: 0 };
+  const [turned] = item.turns;
+  put(bin, item, turned, bin.space.fit(turned.box)?.box ?? boxOf(item.piece.outline[0]));
+  return bin;
+}
+
+function put(bin: Bin, item: Item, turned: Turned, box: Box): void {
+  bin.placed.push({ item, turned, box });
+  bin.areaMm2 += item.piece.areaMm2;
+  const moved = ({ minX, minY, maxX, maxY }: Box): Box => ({
+    minX: minX + box.minX,
+    minY: minY + box.minY,
+    maxX: maxX + box.minX,
+    maxY: maxY + box.minY,
+  });
+  bin.space.take(box, turned.open.map(moved));
+}
+
+/** Empties a few tiles, those that are least full and some by chance, and packs their pieces anew. */
+function improved(bins: Bin[], size: Size, kerfMm: number, next: () => number): Bin[] {
+  const byFill = [...bins].sort((a, b) => a.areaMm2 - b.areaMm2);
+  const few = Math.min(bins.length, 2 + Math.floor(next() * 6));
+  const emptied = new Set(byFill.slice(0, Math.ceil(few / 2)));
+  while (emptied.size < few) emptied.add(bins[Math.floor(next() * bins.length)]);
+  const items = [...emptied].flatMap(({ placed }) => placed.map(({ item }) => item));
+  const kept = bins.filter((bin) => !emptied.has(bin)).map(copyOf(size, kerfMm));
+  const order = ORDERS[Math.floor(next() * ORDERS.length)];
+  // A little disorder, so that not the same comes out again.
+  const blurred = items.map((item) => ({ item, by: boxArea(item) * (0.7 + 0.6 * next()) }));
+  const sorted = next() < 0.4 ? items.sort(order) : blurred.sort((a, b) => b.by - a.by).map(({ item }) => item);
+  return bestOf([bins, packed(kept, sorted, size, kerfMm)]);
+}
+
+const copyOf =
+  (size: Size, kerfMm: number) =>
+  ({ placed }: Bin): Bin => {
+    const bin: Bin = { space: new FreeSpace(size, kerfMm), placed: [], areaMm2: 0 };
+    for (const { item, turned, box } of placed) put(bin, item, turned, box);
+    return bin;
+  };
+
+function itemOf(piece: WantedPiece, { directional, kerfMm }: CutRule): Item {
+  const quarters = directional ? [0] : piece.isRectangle && piece.factorySides.length === 0 ? [0, 1] : [0, 2, 1, 3];
+  return { piece, turns: quarters.map((quarter) => turnedBy(piece, quarter, kerfMm)) };
+}
+
+function turnedBy({ outline, sizeMm, factorySides, isRectangle }: WantedPiece, quarter: number, kerfMm: number): Turned {
+  const { turn } = motion(90 * quarter, [0, 0]);
+  const round = mapPolygon(outline, turn);
+  const { minX, minY } = boxOf(round[0]);
+  const atOrigin = mapPolygon(round, ([x, y]) => [x - minX, y - minY]);
+  const [widthMm, heightMm] = quarter % 2 === 0 ? [sizeMm.widthMm, sizeMm.heightMm] : [sizeMm.heightMm, sizeMm.widthMm];
+  return {
+    deg: 90 * quarter,
+    outline: atOrigin,
+    box: { widthMm, heightMm, sides: new Set(factorySides.map((side) => ROUND[(ROUND.indexOf(side) + quarter) % 4])) },
+    open: isRectangle ? [] : openWithin(atOrigin, { minX: 0, minY: 0, maxX: widthMm, maxY: heightMm }, kerfMm),
+  };
+}
+
+/** Smaller openings hold no piece, mm. */
+const SMALLEST_OPEN_MM = 15;
+
+/** The largest upright boxes that a piece leaves open at the corners of its own, the kerf off: what is notched out is tile still. */
+function openWithin([outer]: Polygon, own: Box, kerfMm: number): Box[] {
+  const left = difference([[boxRing(own)]], [[kerfMm > 0 ? drawnIn(outer, -kerfMm) : outer]]);
+  const isOpen = ({ minX, minY, maxX, maxY }: Box): boolean =>
+    Math.min(maxX - minX, maxY - minY) >= SMALLEST_OPEN_MM &&
+    (minX < 0.01 || maxX > own.maxX - 0.01) &&
+    (minY < 0.01 || maxY > own.maxY - 0.01);
+  return left.flatMap((part) => largestBoxWithin(part, isOpen) ?? []);
+}
+
+const toPacked = ({ placed }: Bin): PackedTile =>
+  placed.map(({ item: { piece }, turned, box }): PlacedPiece => ({
+    piece,
+    outline: mapPolygon(turned.outline, ([x, y]) => [x + box.minX, y + box.minY]),
+    at: [box.minX, box.minY],
+    turnDeg: turned.deg,
+  }));

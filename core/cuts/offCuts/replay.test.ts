@@ -1,0 +1,165 @@
+import { expect, test } from '@jest/globals';
+import { readFileSync } from 'node:fs';
+import { readJobFile } from '../../formats/jobFile.ts';
+import { sharedArea } from '../../geometry/clip.ts';
+import { distanceToStretch } from '../../geometry/distanceToStretch.ts';
+import { motion } from '../../geometry/point.ts';
+import { boxOf, isBox, mapPolygon, polygonArea, type Polygon } from '../../geometry/ring.ts';
+import { checkJob } from '../../job/checkJob.ts';
+import type { Job } from '../../job/job.ts';
+import { plan } from '../../plan.ts';
+import type { SurfacePlan } from '../../planning/planned.ts';
+import { randomJob } from '../../trials/randomJob.ts';
+import { roomToSearch } from '../../trials/roomToSearch.ts';
+import type { Side } from '../cutKind.ts';
+import type { CutPiece } from '../cutPiece.ts';
+import type { CutSource } from '../cutSource.ts';
+
+/** A piece as its source says it is cut from the tile: turned about its own box, its near corner put where it is cut. */
+function cutFrom({ inTile }: CutPiece, { at, turnDeg }: CutSource): Polygon {
+  const turned = mapPolygon(inTile, motion(turnDeg, [0, 0]).turn);
+  const { minX, minY } = boxOf(turned[0]);
+  return mapPolygon(turned, ([x, y]) => [x - minX + at[0], y - minY + at[1]]);
+}
+
+const ROUND: readonly Side[] = ['bottom', 'right', 'top', 'left'];
+
+/** What is wrong with the sources of all surfaces of a plan, replayed with nothing but polygons. */
+function faultsOf(surfaces: readonly SurfacePlan[], { products, consumption }: Job): string[] {
+  const faults: string[] = [];
+  const tiles = new Map<number, { piece: CutPiece; placed: Polygon; surfaceId: string; source: CutSource }[]>();
+  for (const { surfaceId, cuts, offCuts } of surfaces)
+    for (const piece of cuts) {
+      const source = offCuts.sources.get(piece.label);
+      if (!source) faults.push(`${piece.label} comes from nowhere`);
+      else if (piece.of !== 'chip')
+        tiles.set(source.tile, [...(tiles.get(source.tile) ?? []), { piece, placed: cutFrom(piece, source), surfaceId, source }]);
+    }
+  for (const [tile, uses] of tiles) {
+    uses.forEach(({ piece, placed, source, surfaceId }, k) => {
+      // A whole tile in the frame of its box: the piece lies within, and upon no other.
+      const own = polygonArea(placed);
+      const box = boxOf(placed[0]);
+      // A tile that comes onto itself when turned does so to a tenth of a millimetre.
+      const hair = 0.1 * (box.maxX - box.minX + box.maxY - box.minY);
+      if (own - sharedArea([placed], [[piece.tile]]) > hair) faults.push(`${piece.label} reaches out of its tile ${tile}`);
+      for (const other of uses.slice(0, k)) {
+        if (sharedArea([placed], [other.placed]) > 0.5) faults.push(`${piece.label} and ${other.piece.label} share tile ${tile}`);
+        else if (apartMm(placed, other.placed) < consumption.kerfMm - 0.15)
+          faults.push(`${piece.label} and ${other.piece.label} leave the saw no room`);
+        if (other.piece.productId !== piece.productId || other.piece.hand !== piece.hand) faults.push(`two tiles are one: ${tile}`);
+      }
+      if (uses.length > 1 && !consumption.offCutsKept) faults.push(`${piece.label} is an off-cut where none is kept`);
+      const product = products.find(({ id }) => id === piece.productId);
+      if (product?.face === 'directional' && source.turnDeg !== 0) faults.push(`${piece.label} is turned against its way up`);
+      const before = uses.find(({ piece: { label }, surfaceId: on }) => label === source.offCutOf && on === source.ofSurface);
+      if ((source.offCutOf === null) !== (uses.length === 1 || isFirst(uses, source)) || (source.offCutOf !== null && !before))
+        faults.push(`${piece.label} of ${surfaceId} does not say what is cut before it`);
+      if (!isBox(piece.tile)) return;
+      const around = boxOf(piece.tile);
+      for (const side of piece.factorySides) {
+        const now = ROUND[(ROUND.indexOf(side) + Math.round(source.turnDeg / 90)) % 4];
+        const off = {
+          left: box.minX,
+          right: around.maxX - box.maxX,
+          bottom: box.minY,
+          top: around.maxY - box.maxY,
+        }[now];
+        if (Math.abs(off) > 0.1) faults.push(`${piece.label} lies off the factory edge it needs`);
+      }
+    });
+  }
+  const told = surfaces.reduce((sum, { offCuts }) => sum + offCuts.openedForCuts, 0);
+  // Sheets that are cut between chips alone have no piece of their own.
+  const sheets = surfaces.reduce((sum, surface) => sum + surface.sheets.reduce((all, { openedForParts }) => all + openedForParts, 0), 0);
+  if (tiles.size + sheets !== told) faults.push(`${tiles.size + sheets} tiles are opened, ${told} are told`);
+  for (const { surfaceId, offCuts } of surfaces)
+    if (offCuts.openedForCuts < offCuts.lowerBound) faults.push(`fewer tiles are opened than can be for ${surfaceId}`);
+  return faults;
+}
+
+/** How near two outlines come to each other, mm. */
+const apartMm = (a: Polygon, b: Polygon): number => Math.min(...[nearest(a, b), nearest(b, a)]);
+const nearest = (a: Polygon, b: Polygon): number =>
+  Math.min(...a.flat().flatMap((p) => b.flatMap((ring) => ring.map((from, k) => distanceToStretch(p, from, ring[(k + 1) % ring.length])))));
+
+const isFirst = (uses: readonly { readonly source: CutSource }[], source: CutSource): boolean => uses[0].source === source;
+
+const demo = (name: string): Job => {
+  const read = readJobFile(readFileSync(new URL(`../../../demo/${name}.json`, import.meta.url), 'utf8'));
+  if (!read.ok) throw new Error(JSON.stringify(read.issues));
+  return read.value;
+};
+
+test.each(['tidewater-bakehouse', 'sample-boards', 'ferry-kiosk'])(
+  'every cut of %s finds its place in the tile it is said to come from',
+  (name) => {
+    const job = demo(name);
+    expect(faultsOf(plan(job).surfaces, job)).toEqual([]);
+  },
+);
+
+test('and on any job, whatever the outline of its tiles', () => {
+  for (let seed = 1; seed <= 16; seed++) {
+    const job = randomJob(seed);
+    if (checkJob(job).length > 0) continue;
+    expect([seed, ...faultsOf(plan(job).surfaces, job)]).toEqual([seed]);
+  }
+});
+
+test('over 40 rooms no more than a fiftieth of the tiles opened for cuts could be spared, by proof', () => {
+  let [opened, needed] = [0, 0];
+  for (let seed = 1; seed <= 40; seed++) {
+    const room = roomToSearch(seed, 25);
+    const job: Job = { ...room, consumption: { ...room.consumption, offCutsKept: true, kerfMm: 2.5 } };
+    const { surfaces } = plan(job);
+    expect([seed, ...faultsOf(surfaces, job)]).toEqual([seed]);
+    opened += surfaces[0].offCuts.openedForCuts;
+    needed += surfaces[0].offCuts.lowerBound;
+  }
+  expect(opened).toBeGreaterThanOrEqual(needed);
+  expect(opened / needed).toBeLessThan(1.02);
+});
+
+test('surfaces that are laid alike take from one another’s tiles, and open no more together than each by itself', () => {
+  const room = roomToSearch(3, 25);
+  const [surface] = room.surfaces;
+  const consumption = { ...room.consumption, offCutsKept: true, kerfMm: 2.5 };
+  const alone = plan({ ...room, consumption }).surfaces[0].offCuts.openedForCuts;
+  const job: Job = { ...room, consumption, surfaces: [1, 2, 3].map((k) => ({ ...surface, id: `s${k}`, name: `Room ${k}` })) };
+  const { surfaces } = plan(job);
+  expect(faultsOf(surfaces, job)).toEqual([]);
+  expect(surfaces.reduce((sum, { offCuts }) => sum + offCuts.openedForCuts, 0)).toBeLessThanOrEqual(3 * alone);
+  expect(
+    surfaces.flatMap(({ offCuts, surfaceId }) => [...offCuts.sources.values()].filter((s) => s.ofSurface && s.ofSurface !== surfaceId))
+      .length,
+  ).toBeGreaterThan(0);
+});
+
+test('a plan that is broken is caught: moved, turned, on another piece, on another tile, a tile too few', () => {
+  const room = roomToSearch(2, 25);
+  const job: Job = { ...room, consumption: { ...room.consumption, offCutsKept: true, kerfMm: 2.5 } };
+  const [surface] = plan(job).surfaces;
+  expect(faultsOf([surface], job)).toEqual([]);
+  const shared = surface.offCuts.tiles.find(({ uses }) => uses.length > 1);
+  if (!shared) throw new Error('no tile is shared');
+  const [first, second] = shared.uses;
+  const put = (label: string, change: Partial<CutSource>): SurfacePlan[] => {
+    const source = surface.offCuts.sources.get(label);
+    if (!source) throw new Error(label);
+    return [
+      { ...surface, offCuts: { ...surface.offCuts, sources: new Map([...surface.offCuts.sources, [label, { ...source, ...change }]]) } },
+    ];
+  };
+  const at = surface.offCuts.sources.get(first.label)?.at ?? [0, 0];
+  expect(faultsOf(put(first.label, { at: [at[0] + 5000, at[1]] }), job).join()).toMatch(/reaches out/);
+  expect(faultsOf(put(second.label, { ...surface.offCuts.sources.get(first.label) }), job).join()).toMatch(/share tile/);
+  expect(faultsOf(put(second.label, { tile: 9999 }), job).join()).toMatch(/are told/);
+  expect(faultsOf(put(second.label, { offCutOf: 'nothing' }), job).join()).toMatch(/does not say/);
+  const sure = surface.cuts.find(({ factorySides }) => factorySides.length > 0);
+  const source = surface.offCuts.sources.get(sure?.label ?? '');
+  const turned = put(sure?.label ?? '', { turnDeg: (source?.turnDeg ?? 0) + 180 });
+  expect(faultsOf(turned, job).join()).toMatch(/factory edge/);
+  const fewer = { ...surface, offCuts: { ...surface.offCuts, openedForCuts: surface.offCuts.lowerBound - 1 } };
+  expect(faultsOf([fewer], job).join()).toMatch(/fewer tiles/);
+});
