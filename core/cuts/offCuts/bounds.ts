@@ -2,22 +2,32 @@ import { ringArea } from '../../geometry/ring.ts';
 import type { Size } from '../../tile/product.ts';
 import { canShare } from './canShare.ts';
 import { mostPairs } from './mostPairs.ts';
-import { tileSize, type CutRule, type WantedPiece } from './wanted.ts';
+import { isFromRectangle, tileSize, type CutRule, type WantedPiece } from './wanted.ts';
 
 /** Sizes are taken to be smaller by this, mm, so that a hair never proves anything. */
 const HAIR_MM = 0.1;
 
 /**
- * So many tiles are needed at least, whatever the plan: the best of several proofs. Each gives every piece a weight of
- * which no tile can hold more than one in all.
+ * So many tiles are needed at least, whatever the plan: the best of several proofs, or the first that proves `enough`. Each
+ * gives every piece a weight of which no tile can hold more than one in all.
  */
-export function leastTiles(pieces: readonly WantedPiece[], rule: CutRule, isRectangular: boolean): number {
+export function leastTiles(pieces: readonly WantedPiece[], rule: CutRule, enough = Infinity): number {
   if (pieces.length === 0) return 0;
-  const proofs = [byArea(pieces), byCorners(pieces, isRectangular)];
-  if (isRectangular) {
-    proofs.push(...dualFeasible(pieces, rule), byPairs(pieces, rule));
+  let least = 1;
+  for (const sum of proofs(pieces, rule)) {
+    least = Math.max(least, Math.ceil(sum - 1e-6));
+    if (least >= enough) break;
   }
-  return Math.max(1, ...proofs.map((sum) => Math.ceil(sum - 1e-6)));
+  return least;
+}
+
+/** The proofs, those that are worked out soonest first. */
+function* proofs(pieces: readonly WantedPiece[], rule: CutRule): Generator<number> {
+  yield byArea(pieces);
+  if (!pieces.every(isFromRectangle)) return;
+  yield pieces.reduce((sum, piece) => sum + cornersOf(piece), 0) / 4;
+  yield* dualFeasible(pieces, rule);
+  yield byPairs(pieces, rule);
 }
 
 /**
@@ -39,11 +49,6 @@ function byArea(pieces: readonly WantedPiece[]): number {
 }
 
 /** A rectangle has four corners: two sides that meet and have to be factory edges take one, three take two, four the tile. */
-function byCorners(pieces: readonly WantedPiece[], isRectangular: boolean): number {
-  if (!isRectangular) return 0;
-  return pieces.reduce((sum, piece) => sum + cornersOf(piece), 0) / 4;
-}
-
 function cornersOf({ factorySides }: WantedPiece): number {
   const has = new Set(factorySides);
   return (['left', 'right'] as const).reduce(
@@ -69,7 +74,26 @@ function byPairs(all: readonly WantedPiece[], rule: CutRule): number {
     .sort((a, b) => Math.min(2, cornersOf(b)) - Math.min(2, cornersOf(a)) || b.areaMm2 - a.areaMm2)
     .slice(0, MOST_IN_THREES);
   const corners = pieces.map(cornersOf);
-  const share = pieces.map((a, k) => pieces.map((b, m) => m < k && canShare([a, b], size, rule)));
+  // Pieces that are alike are asked about once.
+  const kinds = new Map<string, number>();
+  const kindOf = pieces.map((piece) => numbered(kinds, lookOf(piece)));
+  const answers = new Map<string, boolean>();
+  const fit = (...own: readonly number[]): boolean => {
+    const key = own
+      .map((k) => kindOf[k])
+      .sort((a, b) => a - b)
+      .join();
+    const known =
+      answers.get(key) ??
+      canShare(
+        own.map((k) => pieces[k]),
+        size,
+        rule,
+      );
+    answers.set(key, known);
+    return known;
+  };
+  const share = pieces.map((_, k) => pieces.map((__, m) => m < k && fit(k, m)));
   const canPair = (a: number, b: number): boolean => share[Math.max(a, b)][Math.min(a, b)];
   const kept: number[] = [];
   let looked = 0;
@@ -83,12 +107,24 @@ function byPairs(all: readonly WantedPiece[], rule: CutRule): number {
             corners[k] + corners[a] + corners[b] <= 4 &&
             pieces[k].areaMm2 + pieces[a].areaMm2 + pieces[b].areaMm2 <= tileMm2 &&
             canPair(a, b) &&
-            (looked++ > MOST_LOOKED_AT || canShare([pieces[k], pieces[a], pieces[b]], size, rule)),
+            (looked++ > MOST_LOOKED_AT || fit(k, a, b)),
         ),
     );
     if (!makesThree) kept.push(k);
   }
   return kept.length - mostPairs(kept.length, (a, b) => canPair(kept[a], kept[b]));
+}
+
+/** What two pieces have in common that fit beside the same others. */
+const lookOf = ({ sizeMm, areaMm2, factorySides, isRectangle, outline }: WantedPiece): string =>
+  isRectangle
+    ? `${sizeMm.widthMm.toFixed(2)} ${sizeMm.heightMm.toFixed(2)} ${[...factorySides].sort().join()}`
+    : `${areaMm2.toFixed(1)} ${outline[0].map(([x, y]) => `${x.toFixed(2)} ${y.toFixed(2)}`).join()}`;
+
+function numbered(numbers: Map<string, number>, text: string): number {
+  const number = numbers.get(text) ?? numbers.size;
+  numbers.set(text, number);
+  return number;
 }
 
 /** A function that never lets what fits beside each other within 1 count for more than 1. */
@@ -129,5 +165,17 @@ function* dualFeasible(pieces: readonly WantedPiece[], { kerfMm, directional }: 
     ...[0.1, 0.15, 0.2, 0.25, 0.3, 1 / 3, 0.35, 0.4, 0.45, 0.5].map(cutOff),
     ...[1, 2, 3, 4, 5].map(rounded),
   ];
-  for (const f of duals) for (const g of duals) yield boxes.reduce((sum, ways) => sum + Math.min(...ways.map(([w, h]) => f(w) * g(h))), 0);
+  // Every way of every box goes through every function once.
+  const through = duals.map((dual) => boxes.map((ways) => ways.map(([w, h]) => [dual(w), dual(h)] as const)));
+  for (const f of through)
+    for (const g of through) {
+      let sum = 0;
+      for (let k = 0; k < boxes.length; k++) {
+        // What is too large for the tile has one to itself.
+        let least = 1;
+        for (let way = 0; way < f[k].length; way++) least = Math.min(least, f[k][way][0] * g[k][way][1]);
+        sum += least;
+      }
+      yield sum;
+    }
 }

@@ -1,9 +1,20 @@
 import { difference } from '../../geometry/clip.ts';
 import { distanceToStretch } from '../../geometry/distanceToStretch.ts';
-import type { Motion } from '../../geometry/point.ts';
+import { labelPoint } from '../../geometry/labelPoint.ts';
+import type { Motion, Point } from '../../geometry/point.ts';
 import { seededNumbers } from '../../geometry/seededNumbers.ts';
 import { selfTurns } from '../../geometry/selfTurns.ts';
-import { boxOf, mapPolygon, polygonArea, polygonsArea, ringArea, type Box, type Polygon, type Ring } from '../../geometry/ring.ts';
+import {
+  boxOf,
+  isInside,
+  mapPolygon,
+  polygonArea,
+  polygonsArea,
+  ringArea,
+  type Box,
+  type Polygon,
+  type Ring,
+} from '../../geometry/ring.ts';
 import type { CutRule, PackedTile, PlacedPiece, WantedPiece } from './wanted.ts';
 
 /** Measured outlines miss their own turn by a little, mm. */
@@ -17,6 +28,8 @@ interface Place {
   readonly outline: Polygon;
   readonly turnDeg: number;
   readonly box: Box;
+  /** A few places well inside it. */
+  readonly inside: readonly Point[];
   /** Same for the same outline in the same place. */
   readonly key: number;
 }
@@ -35,14 +48,14 @@ interface Bin {
  * Packs pieces of tiles that are no rectangles: each lies where it lies in its own tile, in any turn that brings the
  * outline onto itself, so that its factory edges stay factory edges. A round of improving at a time, as for rectangles.
  */
-export function* packOutlines(pieces: readonly WantedPiece[], rule: CutRule, atLeast: number): Generator<PackedTile[], PackedTile[]> {
+export function* packOutlines(pieces: readonly WantedPiece[], rule: CutRule): Generator<PackedTile[], never> {
   const keepsOff = new Clearance(rule.kerfMm);
   const items = itemsOf(pieces, rule, keepsOff);
   const tileMm2 = Math.abs(ringArea(pieces[0].tile));
   const byArea = (a: Item, b: Item): number => b.piece.areaMm2 - a.piece.areaMm2;
   let best = packed([], [...items].sort(byArea), tileMm2, keepsOff);
   const next = seededNumbers(SEED);
-  for (let round = 0; round < MOST_ROUNDS && best.length > atLeast; round++) {
+  for (;;) {
     yield best.map(toPacked);
     const few = Math.min(best.length, 2 + Math.floor(next() * 6));
     const emptied = new Set([...best].sort((a, b) => a.areaMm2 - b.areaMm2).slice(0, Math.ceil(few / 2)));
@@ -55,11 +68,9 @@ export function* packOutlines(pieces: readonly WantedPiece[], rule: CutRule, atL
     const again = packed(kept, blurred, tileMm2, keepsOff);
     if (again.length < best.length || (again.length === best.length && worth(again) > worth(best))) best = again;
   }
-  return best.map(toPacked);
 }
 
 const SEED = 11;
-const MOST_ROUNDS = 60;
 
 const worth = (bins: readonly Bin[]): number => bins.reduce((sum, { areaMm2 }) => sum + areaMm2 ** 2, 0);
 
@@ -115,6 +126,8 @@ const apart = (a: Box, b: Box, kerfMm: number): boolean =>
 
 /** Whether two places lie on each other, or so near that the saw between them would take from one. */
 function overlaps(a: Place, b: Place, kerfMm: number): boolean {
+  // Most pieces of one tile lie well upon each other: a few places tell.
+  if (a.inside.some((p) => isInside(p, [b.outline])) || b.inside.some((p) => isInside(p, [a.outline]))) return true;
   if (Math.min(nearest(a.outline, b.outline), nearest(b.outline, a.outline)) < kerfMm - TOUCH_MM) return true;
   const left = polygonsArea(difference([b.outline], [a.outline]));
   return polygonArea(b.outline) - left > TOUCH_MM * (b.box.maxX - b.box.minX + b.box.maxY - b.box.minY);
@@ -150,8 +163,17 @@ const placeOf = (outline: Polygon, turnDeg: number, keepsOff: Clearance): Place 
   outline,
   turnDeg,
   box: boxOf(outline[0]),
+  inside: placesInside(outline),
   key: keepsOff.keyOf(outline),
 });
+
+/** The place for its label, and half way from there to some of its corners. */
+function placesInside(outline: Polygon): Point[] {
+  const middle = labelPoint(outline);
+  const step = Math.ceil(outline[0].length / 8);
+  const halfway = outline[0].filter((_, k) => k % step === 0).map(([x, y]): Point => [(x + middle[0]) / 2, (y + middle[1]) / 2]);
+  return [middle, ...halfway].filter((p) => isInside(p, [outline]));
+}
 
 /** Degrees that a motion turns by. */
 function degreesOf(motion: Motion): number {

@@ -27,7 +27,7 @@ interface Turned {
 /** A tile while pieces are taken from it. */
 interface Bin {
   readonly space: FreeSpace;
-  readonly placed: { readonly item: Item; readonly turned: Turned; readonly box: Box }[];
+  readonly placed: { readonly item: Item; readonly turned: Turned; readonly space: Box; readonly box: Box }[];
   areaMm2: number;
 }
 
@@ -38,22 +38,18 @@ const ROUND: readonly Side[] = ['bottom', 'right', 'top', 'left'];
  * each time. The same pieces give the same tiles. Nothing is flipped; kerf is kept; every side that has to be a factory
  * edge lies on the edge of the tile; each tile comes apart by cuts from edge to edge.
  */
-export function* packRectangles(pieces: readonly WantedPiece[], rule: CutRule, atLeast: number): Generator<PackedTile[], PackedTile[]> {
+export function* packRectangles(pieces: readonly WantedPiece[], rule: CutRule): Generator<PackedTile[], never> {
   const size = tileSize(pieces[0]);
   const items = pieces.map((piece) => itemOf(piece, rule));
   let best = bestOf(ORDERS.map((order) => packed([], [...items].sort(order), size, rule.kerfMm)));
   const next = seededNumbers(SEED);
-  for (let round = 0; round < MOST_ROUNDS && best.length > atLeast; round++) {
+  for (;;) {
     yield best.map(toPacked);
     best = improved(best, size, rule.kerfMm, next);
   }
-  return best.map(toPacked);
 }
 
 const SEED = 7;
-
-/** So often tiles are emptied and packed anew. */
-const MOST_ROUNDS = 60;
 
 const areaOf = ({ widthMm, heightMm }: Size): number => widthMm * heightMm;
 const boxArea = ({ piece }: Item): number => areaOf(piece.sizeMm);
@@ -77,29 +73,41 @@ function bestOf(plans: readonly Bin[][]): Bin[] {
 function packed(bins: readonly Bin[], items: readonly Item[], size: Size, kerfMm: number): Bin[] {
   const all = [...bins];
   for (const item of items) {
-    let best: { readonly bin: Bin; readonly turned: Turned; readonly fit: Fit } | null = null;
-    for (const bin of all)
-      for (const turned of item.turns) {
-        const fit = bin.space.fit(turned.box);
-        if (fit && (!best || fit.leftMm2 < best.fit.leftMm2 - 1 || (fit.leftMm2 < best.fit.leftMm2 + 1 && fit.leftMm < best.fit.leftMm)))
-          best = { bin, turned, fit };
-      }
-    if (best) put(best.bin, item, best.turned, best.fit.box);
+    const best = tightest(all, item);
+    if (best) put(best.bin, item, best.turned, best.fit);
     else all.push(opened(item, size, kerfMm));
   }
   return all;
+}
+
+/** Where a piece sits tightest. */
+interface Tightest {
+  readonly bin: Bin;
+  readonly turned: Turned;
+  readonly fit: Fit;
+}
+
+function tightest(bins: readonly Bin[], { turns }: Item): Tightest | null {
+  let best: Tightest | null = null;
+  for (const bin of bins)
+    for (const turned of turns) {
+      const fit = bin.space.fit(turned.box, best?.fit ?? null);
+      if (fit) best = { bin, turned, fit };
+    }
+  return best;
 }
 
 /** A tile that is opened for a piece: it lies there as in its own. */
 function opened(item: Item, size: Size, kerfMm: number): Bin {
   const bin: Bin = { space: new FreeSpace(size, kerfMm), placed: [], areaMm2: 0 };
   const [turned] = item.turns;
-  put(bin, item, turned, bin.space.fit(turned.box)?.box ?? boxOf(item.piece.outline[0]));
+  // A piece that does not fit as it is asked for lies as in its own tile.
+  put(bin, item, turned, bin.space.fit(turned.box, null) ?? { space: boxOf(item.piece.tile), box: boxOf(item.piece.outline[0]) });
   return bin;
 }
 
-function put(bin: Bin, item: Item, turned: Turned, box: Box): void {
-  bin.placed.push({ item, turned, box });
+function put(bin: Bin, item: Item, turned: Turned, { space, box }: Pick<Fit, 'space' | 'box'>): void {
+  bin.placed.push({ item, turned, space, box });
   bin.areaMm2 += item.piece.areaMm2;
   const moved = ({ minX, minY, maxX, maxY }: Box): Box => ({
     minX: minX + box.minX,
@@ -107,7 +115,7 @@ function put(bin: Bin, item: Item, turned: Turned, box: Box): void {
     maxX: maxX + box.minX,
     maxY: maxY + box.minY,
   });
-  bin.space.take(box, turned.open.map(moved));
+  bin.space.take(space, box, turned.open.map(moved));
 }
 
 /** Empties a few tiles, those that are least full and some by chance, and packs their pieces anew. */
@@ -117,7 +125,7 @@ function improved(bins: Bin[], size: Size, kerfMm: number, next: () => number): 
   const emptied = new Set(byFill.slice(0, Math.ceil(few / 2)));
   while (emptied.size < few) emptied.add(bins[Math.floor(next() * bins.length)]);
   const items = [...emptied].flatMap(({ placed }) => placed.map(({ item }) => item));
-  const kept = bins.filter((bin) => !emptied.has(bin)).map(copyOf(size, kerfMm));
+  const kept = bins.filter((bin) => !emptied.has(bin)).map(copyOf);
   const order = ORDERS[Math.floor(next() * ORDERS.length)];
   // A little disorder, so that not the same comes out again.
   const blurred = items.map((item) => ({ item, by: boxArea(item) * (0.7 + 0.6 * next()) }));
@@ -125,13 +133,7 @@ function improved(bins: Bin[], size: Size, kerfMm: number, next: () => number): 
   return bestOf([bins, packed(kept, sorted, size, kerfMm)]);
 }
 
-const copyOf =
-  (size: Size, kerfMm: number) =>
-  ({ placed }: Bin): Bin => {
-    const bin: Bin = { space: new FreeSpace(size, kerfMm), placed: [], areaMm2: 0 };
-    for (const { item, turned, box } of placed) put(bin, item, turned, box);
-    return bin;
-  };
+const copyOf = ({ space, placed, areaMm2 }: Bin): Bin => ({ space: space.copy(), placed: [...placed], areaMm2 });
 
 function itemOf(piece: WantedPiece, { directional, kerfMm }: CutRule): Item {
   const quarters = directional ? [0] : piece.isRectangle && piece.factorySides.length === 0 ? [0, 1] : [0, 2, 1, 3];

@@ -12,14 +12,19 @@ export interface Packing {
 /** Packs pieces of one tile, a round of improving at a time; the best so far each time. The same pieces give the same plan. */
 export function* packTiles(pieces: readonly WantedPiece[], rule: CutRule): Generator<Packing, Packing> {
   if (pieces.length === 0) return { tiles: [], lowerBound: 0 };
-  const isRectangular = pieces.every(isFromRectangle);
-  const lowerBound = leastTiles(pieces, rule, isRectangular);
-  const rounds = (isRectangular ? packRectangles : packOutlines)(pieces, rule, lowerBound);
-  for (let round = rounds.next(); ; round = rounds.next()) {
-    if (round.done) return { tiles: round.value, lowerBound };
-    yield { tiles: round.value, lowerBound };
+  const rounds = (pieces.every(isFromRectangle) ? packRectangles : packOutlines)(pieces, rule);
+  const first = rounds.next().value;
+  const lowerBound = leastTiles(pieces, rule, first.length);
+  let tiles = first;
+  for (let k = roundsFor(pieces.length); k > 0 && tiles.length > lowerBound; k--) {
+    yield { tiles, lowerBound };
+    tiles = rounds.next().value;
   }
+  return { tiles, lowerBound };
 }
+
+/** So often tiles are emptied and packed anew: less often where there are many pieces. */
+const roundsFor = (pieces: number): number => Math.min(60, Math.floor(2000 / pieces));
 
 /** The same at once. */
 export function packAll(pieces: readonly WantedPiece[], rule: CutRule): Packing {

@@ -5,7 +5,7 @@ import type { CutSource } from '../cutSource.ts';
 import type { SheetPlan } from '../sheets/planSheets.ts';
 import { leastTiles } from './bounds.ts';
 import { packAll } from './packTiles.ts';
-import { isFromRectangle, wantedFrom, type CutRule, type PackedTile, type WantedPiece } from './wanted.ts';
+import { wantedFrom, type CutRule, type PackedTile, type WantedPiece } from './wanted.ts';
 
 /** What is cut on one surface. */
 export interface CutsOfSurface {
@@ -96,7 +96,9 @@ export function planOffCuts(surfaces: readonly CutsOfSurface[], products: readon
       cuts.filter((piece) => keyOf(piece) === keyOf(kind)).map((piece) => wantedFrom(surfaceId, piece)),
     );
     const cutRule: CutRule = { kerfMm: rule.kerfMm, directional: hasWayUp(productNamed(products, kind.productId)) };
-    const tiles = inLaidOrder(rule.offCutsKept ? packAll(wanted.flat(), cutRule).tiles : wanted.flat().map(inOwnTile), wanted.flat());
+    const all = wanted.flat();
+    const packing = rule.offCutsKept ? packAll(all, cutRule) : { tiles: all.map(inOwnTile), lowerBound: all.length };
+    const tiles = inLaidOrder(packing.tiles, all);
     const numbered = tiles.map((uses, k): OpenedTile => ({
       ...kind,
       tile: opened + k + 1,
@@ -105,11 +107,13 @@ export function planOffCuts(surfaces: readonly CutsOfSurface[], products: readon
       uses: uses.map(({ piece, outline, turnDeg }) => ({ surfaceId: piece.surfaceId, label: piece.label, outline, turnDeg })),
     }));
     opened += tiles.length;
-    let before = 0;
+    let [before, pieces] = [0, 0];
     surfaces.forEach(({ surfaceId }, k) => {
       if (wanted[k].length === 0) return;
       const openedForCuts = numbered.filter(({ openedFor }) => openedFor === surfaceId).length;
-      const needed = rule.offCutsKept ? leastOf(wanted.slice(0, k + 1).flat(), cutRule) : before + wanted[k].length;
+      pieces += wanted[k].length;
+      const isLast = pieces === all.length;
+      const needed = isLast ? packing.lowerBound : rule.offCutsKept ? leastTiles(all.slice(0, pieces), cutRule) : pieces;
       drafts[k].byTile.push({ ...kind, openedForCuts, lowerBound: Math.max(0, needed - before) });
       before += openedForCuts;
       for (const tile of numbered) if (tile.uses.some((use) => use.surfaceId === surfaceId)) drafts[k].tiles.push(tile);
@@ -142,8 +146,6 @@ function tell(
     });
   });
 }
-
-const leastOf = (pieces: readonly WantedPiece[], rule: CutRule): number => leastTiles(pieces, rule, pieces.every(isFromRectangle));
 
 /** Every kind of tile that is cut, or whose sheets are parted, in the order in which it is met. */
 function kindsOf(surfaces: readonly CutsOfSurface[]): TileKind[] {
