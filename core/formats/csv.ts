@@ -3,6 +3,7 @@ import { tapeOf, type Job, type Surface } from '../job/job.ts';
 import { materialName } from '../messages/en/materials.ts';
 import { roundMoney } from '../money/packs.ts';
 import { describeMark } from '../messages/en/marks.ts';
+import { pieceBefore } from '../messages/en/offCuts.ts';
 import { kindName } from '../messages/en/names.ts';
 import type { Plan } from '../plan.ts';
 import type { SurfacePlan } from '../planning/planned.ts';
@@ -26,7 +27,7 @@ export function cutsCsv(job: Job, surface: Surface, planned: SurfacePlan): strin
         Tool: piece.tool,
         'Cut edge shows': piece.edgeShows ? 'yes' : 'no',
         'From tile': source?.tile ?? '',
-        'Off-cut of': source?.offCutOf ?? '',
+        'Cut after': source?.offCutOf ? pieceBefore(source, job, surface.id) : '',
       };
     }),
   );
@@ -42,7 +43,7 @@ export function cutsCsv(job: Job, surface: Surface, planned: SurfacePlan): strin
     'Tool',
     'Cut edge shows',
     'From tile',
-    'Off-cut of',
+    'Cut after',
   ]);
 }
 

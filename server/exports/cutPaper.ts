@@ -2,6 +2,7 @@ import PDFDocument from 'pdfkit';
 import { productName, productOf, tapeOf } from '@azulejo/core/job/job';
 import { edgeName, kindName } from '@azulejo/core/messages/en/names';
 import { describeLedger, describeLines } from '@azulejo/core/messages/en/lines';
+import { pieceBefore } from '@azulejo/core/messages/en/offCuts';
 import { describeMark } from '@azulejo/core/messages/en/marks';
 import { describePattern } from '@azulejo/core/messages/en/patterns';
 import { describeReasons } from '@azulejo/core/messages/en/reasons';
@@ -190,7 +191,7 @@ function writeCutPages(pdf: PDFKit.PDFDocument, source: SurfaceSource): void {
       `${formatLength(first.sizeMm.widthMm, tape)} x ${formatLengthWithUnit(first.sizeMm.heightMm, tape)}`,
       [...first.marks.map((mark) => describeMark(mark, tape)), ...(first.edgeShows ? ['cut edge shows: dress it'] : [])].join('; '),
       first.tool,
-      pieces.map(({ label }) => `${label}${sourceOf(planned, label)}`).join('  '),
+      pieces.map(({ label }) => `${label}${sourceOf(source, label)}`).join('  '),
     ];
     pdf.font('text').fontSize(9);
     const height = Math.max(OUTLINE, ...cells.map((text, k) => pdf.heightOfString(text, { width: COLUMNS[k].width - 8 }))) + ROW_GAP;
@@ -209,11 +210,11 @@ function writeCutPages(pdf: PDFKit.PDFDocument, source: SurfaceSource): void {
   }
 }
 
-/** Where a piece comes from: a tile that is opened, by number, or what another piece left. */
-function sourceOf({ offCuts }: SurfaceSource['planned'], label: string): string {
-  const source = offCuts.sources.get(label);
+/** Where a piece comes from: a tile that is opened, by number, and the piece that is cut from it before. */
+function sourceOf({ job, surface, planned }: SurfaceSource, label: string): string {
+  const source = planned.offCuts.sources.get(label);
   if (!source) return '';
-  return source.offCutOf === null ? ` (${source.tile})` : ` (${source.tile}, left by ${source.offCutOf})`;
+  return source.offCutOf === null ? ` (${source.tile})` : ` (${source.tile}, after ${pieceBefore(source, job, surface.id)})`;
 }
 
 function startCutPage(pdf: PDFKit.PDFDocument, source: SurfaceSource): number {

@@ -1,5 +1,6 @@
-import type { Job } from '@azulejo/core/job/job';
+import type { Job, Surface } from '@azulejo/core/job/job';
 import { plan, planSurface } from '@azulejo/core/plan';
+import type { SurfacePlan } from '@azulejo/core/planning/planned';
 import { ApiError } from '../errors/apiError.ts';
 import type { ExportKind } from '../exports/exportKind.ts';
 import { EXPORTS } from '../exports/registry.ts';
@@ -28,5 +29,9 @@ export async function writeExport({ exportId, job, surfaceId }: ExportTask): Pro
   if (kind.of === 'job') return { name: job.name, content: await kind.write(job, () => plan(job)) };
   const surface = job.surfaces.find(({ id }) => id === surfaceId);
   if (!surface) throw new ApiError('surface/not-found');
-  return { name: `${job.name}-${surface.name}`, content: await kind.write({ job, surface, planned: planSurface(job, surface) }) };
+  return { name: `${job.name}-${surface.name}`, content: await kind.write({ job, surface, planned: plannedOf(job, surface) }) };
 }
+
+/** A surface as it is planned beside the others: what its pieces are cut from is planned for all together. */
+const plannedOf = (job: Job, surface: Surface): SurfacePlan =>
+  plan(job).surfaces.find(({ surfaceId }) => surfaceId === surface.id) ?? planSurface(job, surface);

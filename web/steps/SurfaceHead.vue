@@ -35,7 +35,7 @@ const go = (surfaceId: string): void => {
         <dd>{{ plan.totals.cut }}</dd>
       </div>
       <div>
-        <dt>{{ unit }} opened</dt>
+        <dt>{{ unit }}{{ job.surfaces.length > 1 ? ' by itself' : ' opened' }}</dt>
         <dd>{{ plan.totals.opened }}</dd>
       </div>
       <div>

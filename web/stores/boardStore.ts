@@ -34,6 +34,15 @@ export const SETOUT_PARTS = [
   { name: 'lines', label: 'Lines' },
 ] as const;
 
+/** The parts of cutting. */
+export const CUT_PARTS = [
+  { name: 'pieces', label: 'Pieces to cut' },
+  { name: 'tiles', label: 'Tiles to open' },
+] as const;
+
+/** One part of cutting. */
+export type CutPart = (typeof CUT_PARTS)[number]['name'];
+
 /** One part of setting out. */
 export type SetoutPart = (typeof SETOUT_PARTS)[number]['name'];
 
@@ -52,6 +61,7 @@ export const useBoardStore = defineStore('board', () => {
   const measurePart = ref<MeasurePart>('shape');
   const tilePart = ref<TilePart>('tile');
   const setoutPart = ref<SetoutPart>('starts');
+  const cutPart = ref<CutPart>('pieces');
   /** What the next tap on the drawing pins; null where it pins nothing. */
   const pinTool = ref<PointedPin | null>(null);
   /** Whether the tile step shows the surface as it will look, instead of the working drawing. */
@@ -90,6 +100,7 @@ export const useBoardStore = defineStore('board', () => {
     measurePart,
     tilePart,
     setoutPart,
+    cutPart,
     pinTool,
     finished,
     chosenStones,

@@ -1,24 +1,33 @@
 import { proxy } from 'comlink';
-import { shallowRef } from 'vue';
+import { computed, shallowRef } from 'vue';
 import type { Job } from '@azulejo/core/job/job';
 import type { Plan } from '@azulejo/core/plan';
 import type { SurfacePlan } from '@azulejo/core/planning/planned';
 import { withoutPictures } from '@azulejo/core/planning/briefOf';
 import { useJobStore } from '../stores/jobStore.ts';
-import { planner } from './planner.ts';
+import { planner, searcher } from './planner.ts';
 import { useLatest } from './useLatest.ts';
 
-/** The plan of the open job; surfaces come one by one, as they are planned. */
-export function useJobPlan() {
+/**
+ * The plan of the open job; surfaces come one by one, as they are planned. Beside the plan of one surface it is worked
+ * out by the worker that is idle then.
+ */
+export function useJobPlan({ besideSurface }: { readonly besideSurface: boolean } = { besideSurface: false }) {
+  const worker = besideSurface ? searcher : planner;
   const jobs = useJobStore();
-  const surfaces = shallowRef<ReadonlyMap<string, SurfacePlan>>(new Map());
+  const early = shallowRef<ReadonlyMap<string, SurfacePlan>>(new Map());
   const told = proxy((planned: SurfacePlan) => {
-    surfaces.value = new Map([...surfaces.value, [planned.surfaceId, planned]]);
+    early.value = new Map([...early.value, [planned.surfaceId, planned]]);
   });
   const planned = useLatest<Job, Plan>(
     () => jobs.job,
-    (job) => planner.planJob(withoutPictures(job), told),
-    () => void planner.giveUp(),
+    (job) => worker.planJob(withoutPictures(job), told),
+    () => void worker.giveUp(),
   );
+  /** Each surface by itself at first, then as it is beside the others. */
+  const surfaces = computed(() => {
+    const whole = planned.value.value;
+    return whole ? new Map(whole.surfaces.map((surface) => [surface.surfaceId, surface])) : early.value;
+  });
   return { plan: planned.value, surfaces };
 }

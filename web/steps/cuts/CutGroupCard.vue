@@ -2,13 +2,22 @@
 import { computed } from 'vue';
 import type { CutGroup } from '@azulejo/core/cuts/groupCuts';
 import type { OffCutPlan } from '@azulejo/core/cuts/offCuts/planOffCuts';
+import type { Job } from '@azulejo/core/job/job';
 import { describeMark } from '@azulejo/core/messages/en/marks';
+import { describeSource } from '@azulejo/core/messages/en/offCuts';
 import { kindName } from '@azulejo/core/messages/en/names';
 import { formatLength, formatLengthWithUnit } from '@azulejo/core/units/formatLength';
 import PieceOutline from './PieceOutline.vue';
 import { useTape } from '../../fields/useTape.ts';
 
-const props = defineProps<{ group: CutGroup; offCuts: OffCutPlan; chosen: boolean; chosenLabel: string | null }>();
+const props = defineProps<{
+  group: CutGroup;
+  job: Job;
+  surfaceId: string;
+  offCuts: OffCutPlan | null;
+  chosen: boolean;
+  chosenLabel: string | null;
+}>();
 const tape = useTape();
 const emit = defineEmits<{ choose: []; choosePiece: [label: string] }>();
 
@@ -17,7 +26,13 @@ const size = computed(() => {
   return `${formatLength(widthMm, tape.value)} x ${formatLengthWithUnit(heightMm, tape.value)}`;
 });
 const marks = computed(() => props.group.first.marks.map((mark) => describeMark(mark, tape.value)));
-const source = computed(() => (props.chosenLabel ? (props.offCuts.sources.get(props.chosenLabel) ?? null) : null));
+/** Where the chosen piece comes from; null while that is being planned. */
+const source = computed(() => {
+  const { chosenLabel, group, offCuts, job, surfaceId } = props;
+  const own = chosenLabel !== null && group.pieces.some(({ label }) => label === chosenLabel);
+  const found = own ? offCuts?.sources.get(chosenLabel) : undefined;
+  return found && describeSource(chosenLabel ?? '', found, job, surfaceId);
+});
 </script>
 
 <template>
@@ -47,10 +62,7 @@ const source = computed(() => (props.chosenLabel ? (props.offCuts.sources.get(pr
       >
         {{ piece.label }}
       </button>
-      <p v-if="source" class="small soft">
-        {{ chosenLabel }} comes from {{ source.offCutOf ? `the off-cut of ${source.offCutOf}` : `a new tile` }} (tile {{ source.tile }} of
-        those opened for cuts).
-      </p>
+      <p v-if="source" class="small soft">{{ source }}</p>
     </div>
   </li>
 </template>

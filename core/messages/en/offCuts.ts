@@ -1,0 +1,41 @@
+import type { CutSource } from '../../cuts/cutSource.ts';
+import type { LeftOver } from '../../cuts/offCuts/leftOver.ts';
+import type { OffCutPlan } from '../../cuts/offCuts/planOffCuts.ts';
+import type { Job } from '../../job/job.ts';
+import { formatLength, formatLengthWithUnit } from '../../units/formatLength.ts';
+import type { Tape } from '../../units/tape.ts';
+
+const surfaceName = ({ surfaces }: Pick<Job, 'surfaces'>, id: string | null): string =>
+  surfaces.find((surface) => surface.id === id)?.name ?? String(id);
+
+const tiles = (count: number): string => (count === 1 ? 'One tile' : `${count} tiles`);
+
+/** The piece that is cut from a tile before another; with its surface where that is not the one that is looked at. */
+export const pieceBefore = ({ offCutOf, ofSurface }: CutSource, job: Pick<Job, 'surfaces'>, surfaceId: string): string =>
+  ofSurface === surfaceId ? String(offCutOf) : `${offCutOf} of ${surfaceName(job, ofSurface)}`;
+
+/** Which tile a piece is cut from, and after which other piece. */
+export function describeSource(label: string, source: CutSource, job: Pick<Job, 'surfaces'>, surfaceId: string): string {
+  const before = source.offCutOf === null ? 'a new one' : `after ${pieceBefore(source, job, surfaceId)}`;
+  return `${label} comes from tile ${source.tile} of those opened for cuts: ${before}.`;
+}
+
+/** How many tiles are opened for the cuts of a surface, and how few would do. */
+export function describeOpened({ openedForCuts, lowerBound, tiles: from }: OffCutPlan, surfaceId: string): string {
+  const others = from.filter(({ openedFor }) => openedFor !== surfaceId).length;
+  const opened =
+    openedForCuts === 0
+      ? 'No tile is opened for the cuts here'
+      : `${tiles(openedForCuts)} ${openedForCuts === 1 ? 'is' : 'are'} opened for the cuts here`;
+  const taken = others === 0 ? '' : `; ${others === 1 ? 'one more was' : `${others} more were`} opened for a surface that is laid before`;
+  if (openedForCuts === 0) return `${opened}${taken}.`;
+  const proof = lowerBound === openedForCuts ? 'No plan could do with fewer.' : `No plan could do with fewer than ${lowerBound}.`;
+  return `${opened}${taken}. ${proof}`;
+}
+
+/** What is left of a tile and worth keeping, by the largest rectangle in each; nothing where nothing is. */
+export function describeLeft(left: readonly LeftOver[], tape: Tape): string {
+  if (left.length === 0) return '';
+  const sizes = left.map(({ boxMm: { widthMm, heightMm } }) => `${formatLength(widthMm, tape)} x ${formatLengthWithUnit(heightMm, tape)}`);
+  return `Left: ${sizes.join(' and ')}.`;
+}

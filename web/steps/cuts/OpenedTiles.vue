@@ -1,0 +1,66 @@
+<script setup lang="ts">
+import { computed } from 'vue';
+import { productName, type Job, type Surface } from '@azulejo/core/job/job';
+import { leftOver } from '@azulejo/core/cuts/offCuts/leftOver';
+import type { OffCutPlan } from '@azulejo/core/cuts/offCuts/planOffCuts';
+import { describeLeft, describeOpened } from '@azulejo/core/messages/en/offCuts';
+import { useTape } from '../../fields/useTape.ts';
+import OpenedTileCard from './OpenedTileCard.vue';
+
+/** Every tile that is opened for cuts, with what is cut from it and what is left. */
+const props = defineProps<{ job: Job; surface: Surface; offCuts: OffCutPlan }>();
+const tape = useTape();
+
+const kinds = computed(() => {
+  const { kerfMm } = props.job.consumption;
+  const byKind = new Map<string, { name: string; tiles: { tile: OffCutPlan['tiles'][number]; left: ReturnType<typeof leftOver> }[] }>();
+  for (const tile of props.offCuts.tiles) {
+    const key = `${tile.hand ?? ''}/${tile.productId}`;
+    const own = byKind.get(key) ?? { name: productName(props.job, tile.productId), tiles: [] };
+    own.tiles.push({ tile, left: leftOver(tile, kerfMm) });
+    byKind.set(key, own);
+  }
+  return [...byKind.values()];
+});
+const sheets = computed(() => props.offCuts.byTile.length > 0 && props.offCuts.tiles.length === 0);
+</script>
+
+<template>
+  <p v-if="sheets" class="soft">Parts of sheets are listed with the pieces to cut: each says which rest it is taken from.</p>
+  <p v-else-if="offCuts.tiles.length === 0">Every piece is whole. No tile is opened for cuts.</p>
+  <template v-else>
+    <p>{{ describeOpened(offCuts, surface.id) }}</p>
+    <p class="small soft">
+      Tiles are numbered in the order in which surfaces are laid. Cut edge to edge, the larger part first; the saw's kerf is taken off
+      between pieces, and nothing is turned over.
+    </p>
+    <section v-for="kind in kinds" :key="kind.name" class="stack">
+      <h3 v-if="kinds.length > 1">{{ kind.name }}</h3>
+      <ul>
+        <OpenedTileCard
+          v-for="{ tile, left } in kind.tiles"
+          :key="tile.tile"
+          :tile="tile"
+          :left="left"
+          :job="job"
+          :surface-id="surface.id"
+          :note="describeLeft(left, tape)"
+        />
+      </ul>
+    </section>
+  </template>
+</template>
+
+<style scoped>
+ul {
+  list-style: none;
+  margin: 0;
+  padding: 0;
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(150px, 1fr));
+  gap: 1rem 0.9rem;
+}
+h3 {
+  margin: 0.4rem 0 0;
+}
+</style>
