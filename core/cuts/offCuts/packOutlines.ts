@@ -53,7 +53,14 @@ export function* packOutlines(pieces: readonly WantedPiece[], rule: CutRule): Ge
   const items = itemsOf(pieces, rule, keepsOff);
   const tileMm2 = Math.abs(ringArea(pieces[0].tile));
   const byArea = (a: Item, b: Item): number => b.piece.areaMm2 - a.piece.areaMm2;
-  let best = packed([], [...items].sort(byArea), tileMm2, keepsOff);
+  const surfaces = [...new Set(pieces.map(({ surfaceId }) => surfaceId))];
+  // Each surface by what those before it left; all at once only where that opens fewer.
+  const inTurn = surfaces.reduce<Bin[]>(
+    (bins, id) => packed(bins, items.filter(({ piece }) => piece.surfaceId === id).sort(byArea), tileMm2, keepsOff),
+    [],
+  );
+  const atOnce = surfaces.length > 1 ? packed([], [...items].sort(byArea), tileMm2, keepsOff) : inTurn;
+  let best = atOnce.length < inTurn.length ? atOnce : inTurn;
   const next = seededNumbers(SEED);
   for (;;) {
     yield best.map(toPacked);

@@ -41,7 +41,13 @@ const ROUND: readonly Side[] = ['bottom', 'right', 'top', 'left'];
 export function* packRectangles(pieces: readonly WantedPiece[], rule: CutRule): Generator<PackedTile[], never> {
   const size = tileSize(pieces[0]);
   const items = pieces.map((piece) => itemOf(piece, rule));
-  let best = bestOf(ORDERS.map((order) => packed([], [...items].sort(order), size, rule.kerfMm)));
+  // Each surface by what those before it left; all at once only where that opens fewer.
+  const inTurn = bySurface(items).reduce<Bin[]>(
+    (bins, own) => bestOf(ORDERS.map((order) => packed(bins.map(copyOf), [...own].sort(order), size, rule.kerfMm))),
+    [],
+  );
+  const atOnce = bestOf(ORDERS.map((order) => packed([], [...items].sort(order), size, rule.kerfMm)));
+  let best = atOnce.length < inTurn.length ? atOnce : inTurn;
   const next = seededNumbers(SEED);
   for (;;) {
     yield best.map(toPacked);
@@ -54,6 +60,13 @@ const SEED = 7;
 const areaOf = ({ widthMm, heightMm }: Size): number => widthMm * heightMm;
 const boxArea = ({ piece }: Item): number => areaOf(piece.sizeMm);
 const longer = ({ piece: { sizeMm } }: Item): number => Math.max(sizeMm.widthMm, sizeMm.heightMm);
+
+/** The pieces of each surface, in the order in which they are laid. */
+function bySurface(items: readonly Item[]): Item[][] {
+  const groups = new Map<string, Item[]>();
+  for (const item of items) groups.set(item.piece.surfaceId, [...(groups.get(item.piece.surfaceId) ?? []), item]);
+  return [...groups.values()];
+}
 
 /** The orders in which pieces are taken: large ones first, by what makes them hard to place. */
 const ORDERS: readonly ((a: Item, b: Item) => number)[] = [

@@ -29,8 +29,13 @@ export function describeOpened({ openedForCuts, lowerBound, tiles: from }: OffCu
       : `${tiles(openedForCuts)} ${openedForCuts === 1 ? 'is' : 'are'} opened for the cuts here`;
   const taken = others === 0 ? '' : `; ${others === 1 ? 'one more was' : `${others} more were`} opened for a surface that is laid before`;
   if (openedForCuts === 0) return `${opened}${taken}.`;
-  const proof = lowerBound === openedForCuts ? 'No plan could do with fewer.' : `No plan could do with fewer than ${lowerBound}.`;
-  return `${opened}${taken}. ${proof}`;
+  const proof =
+    lowerBound === openedForCuts
+      ? ' No plan could do with fewer.'
+      : lowerBound > 0
+        ? ` No plan could do with fewer than ${lowerBound}.`
+        : '';
+  return `${opened}${taken}.${proof}`;
 }
 
 /** What is left of a tile and worth keeping, by the largest rectangle in each; nothing where nothing is. */
