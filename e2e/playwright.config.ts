@@ -4,7 +4,7 @@ export default defineConfig({
   testDir: '.',
   // Each file has a server and a folder of its own.
   workers: 2,
-  timeout: 60_000,
+  timeout: 120_000,
   expect: { timeout: 10_000 },
   outputDir: '../test-results',
   reporter: [['list']],
