@@ -58,7 +58,6 @@ describe('a reason is said in one breath', () => {
     [{ says: 'falls', fixtureId: 'w', falls: 'joint' }, 'Window falls on a joint, half a hole in each of two tiles.'],
     [{ says: 'legs', some: true }, 'Some notched pieces keep a leg that breaks easily.'],
     [{ says: 'work', cutPieces: 31, minutes: 46 }, '31 cuts, about 46 minutes at the saw.'],
-    [{ says: 'opened', opened: 12 }, 'About 12 tiles are opened for the cuts.'],
     [{ says: 'motifs', motifs: 1 }, '1 motif shows whole.'],
   ])('%j', (statement, words) => {
     const [said] = describeReasons(reasons(statement), names, METRIC_TAPE);

@@ -32,6 +32,7 @@ export const KEY_GROUPS: readonly { readonly where: string; readonly lines: read
       { keys: 'F2', does: 'Read the distance meter into the field' },
     ],
   },
+  { where: 'Cuts', lines: [{ keys: 'T', does: 'Turn the tiles over: marks on the face, or on the back' }] },
   {
     where: 'Drawing',
     lines: [

@@ -11,6 +11,8 @@ const props = defineProps<{ job: Job; surface: Surface; step: string; plan: Surf
 const router = useRouter();
 /** Sheets where mosaics alone are laid. */
 const unit = computed(() => (props.plan?.figures.tiles.every(({ piecesPerTile }) => piecesPerTile > 1) ? 'sheets' : 'tiles'));
+/** Other surfaces may take from its tiles: what it opens beside them stands under its cuts. */
+const opened = computed(() => (unit.value === 'tiles' && props.job.surfaces.length > 1 ? 'tiles if alone' : `${unit.value} opened`));
 /** The figure and its unit. */
 const area = computed(() => formatArea(props.plan?.extent.areaMm2 ?? 0, tapeOf(props.job, props.surface)).split(' '));
 const options = computed(() => props.job.surfaces.map(({ id, name }) => ({ value: id, label: name })));
@@ -35,7 +37,7 @@ const go = (surfaceId: string): void => {
         <dd>{{ plan.totals.cut }}</dd>
       </div>
       <div>
-        <dt>{{ unit }}{{ job.surfaces.length > 1 ? ' by itself' : ' opened' }}</dt>
+        <dt>{{ opened }}</dt>
         <dd>{{ plan.totals.opened }}</dd>
       </div>
       <div>

@@ -102,8 +102,6 @@ function sentence(statement: Statement, names: ThingNames, tape: Tape): string {
       return statement.some ? 'some notched pieces keep a leg that breaks easily' : 'no notched piece keeps a leg that breaks easily';
     case 'work':
       return `${statement.cutPieces} cuts, about ${hours(statement.minutes)} at the saw`;
-    case 'opened':
-      return `about ${statement.opened} tiles are opened for the cuts`;
     case 'motifs':
       return statement.motifs === 0
         ? 'no motif shows whole'

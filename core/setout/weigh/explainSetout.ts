@@ -27,7 +27,6 @@ export type Statement =
   | { readonly says: 'falls'; readonly fixtureId: string; readonly falls: Falls }
   | { readonly says: 'legs'; readonly some: boolean }
   | { readonly says: 'work'; readonly cutPieces: number; readonly minutes: number }
-  | { readonly says: 'opened'; readonly opened: number }
   | { readonly says: 'motifs'; readonly motifs: number };
 
 /** The pieces along one edge: the narrowest and the widest that are cut; null where all are full. */
@@ -199,9 +198,9 @@ function speaksAgainst(care: Care, chosen: Candidate): Statement | null {
     case 'ears':
       return figures.ears > 0 ? { says: 'legs', some: true } : null;
     case 'work':
-      return { says: 'work', cutPieces: figures.cutPieces, minutes: figures.minutes };
+    // Tiles are opened for cuts: which ones, the cutting plan knows.
     case 'pieces':
-      return { says: 'opened', opened: figures.opened };
+      return { says: 'work', cutPieces: figures.cutPieces, minutes: figures.minutes };
     case 'motifs':
       return figures.motifs === 0 ? { says: 'motifs', motifs: 0 } : null;
   }

@@ -8,6 +8,7 @@ import { describeSource } from '@azulejo/core/messages/en/offCuts';
 import { kindName } from '@azulejo/core/messages/en/names';
 import { formatLength, formatLengthWithUnit } from '@azulejo/core/units/formatLength';
 import PieceOutline from './PieceOutline.vue';
+import { useSeenSide } from './useSeenSide.ts';
 import { useTape } from '../../fields/useTape.ts';
 
 const props = defineProps<{
@@ -25,7 +26,9 @@ const size = computed(() => {
   const { widthMm, heightMm } = props.group.first.sizeMm;
   return `${formatLength(widthMm, tape.value)} x ${formatLengthWithUnit(heightMm, tape.value)}`;
 });
-const marks = computed(() => props.group.first.marks.map((mark) => describeMark(mark, tape.value)));
+const { seen: asMarked } = useSeenSide();
+const seen = computed(() => asMarked(props.group.first));
+const marks = computed(() => seen.value.marks.map((mark) => describeMark(mark, tape.value)));
 /** Where the chosen piece comes from; null while that is being planned. */
 const source = computed(() => {
   const { chosenLabel, group, offCuts, job, surfaceId } = props;
@@ -38,7 +41,7 @@ const source = computed(() => {
 <template>
   <li class="group" :class="{ chosen }">
     <button type="button" class="plain summary" :aria-expanded="chosen" @click="emit('choose')">
-      <PieceOutline :piece="group.first" class="outline" />
+      <PieceOutline :piece="seen" class="outline" />
       <span class="words">
         <span class="off"
           ><b>{{ group.pieces.length }} off</b><span class="size figure">{{ size }}</span></span

@@ -13,9 +13,12 @@ import { useJobPlan } from '../../workers/useJobPlan.ts';
 import CutGroupCard from './CutGroupCard.vue';
 import OpenedTiles from './OpenedTiles.vue';
 import SheetParts from './SheetParts.vue';
+import SwitchField from '../../fields/SwitchField.vue';
+import { SEEN_SIDES, useSeenSide } from './useSeenSide.ts';
 
 const props = defineProps<{ job: Job; surface: Surface; plan: SurfacePlan | null }>();
 const board = useBoardStore();
+const { side } = useSeenSide();
 /** Surfaces that share a tile take from what another left: where pieces come from is planned for all together. */
 const { plan: shared } = useJobPlan({ besideSurface: true });
 const offCuts = computed(() => shared.value?.surfaces.find(({ surfaceId }) => surfaceId === props.surface.id)?.offCuts ?? null);
@@ -62,6 +65,11 @@ watch(
           {{ plan.groups.length === 1 ? 'One setting' : `${plan.groups.length} settings` }} for
           {{ plan.cuts.length === 1 ? 'one piece' : `${plan.cuts.length} pieces` }}, about {{ minutes }} min of cutting. Figures are from
           factory edges with joint and gap taken off; set the fence to them.
+        </p>
+        <SwitchField label="Tiles are marked" :value="side" :options="SEEN_SIDES" @choose="side = $event" />
+        <p v-if="side === 'back'" class="small soft">
+          Drawn as they lie face down, the top still away from you: left is right of the face. An arrow shows which way the top of the face
+          is.
         </p>
         <ol class="groups">
           <CutGroupCard

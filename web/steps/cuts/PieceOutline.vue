@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import type { CutPiece } from '@azulejo/core/cuts/cutPiece';
+import type { SeenPiece } from '@azulejo/core/cuts/backView';
 import { boxOf } from '@azulejo/core/geometry/ring';
 
-const props = defineProps<{ piece: CutPiece }>();
+const props = defineProps<{ piece: SeenPiece }>();
 
 const VIEW = 100;
 /** Tiles with more corners than this have none to tape from. */

@@ -1,0 +1,24 @@
+import { useLocalStorage } from '@vueuse/core';
+import { computed } from 'vue';
+import { seenFromBack, type SeenPiece } from '@azulejo/core/cuts/backView';
+
+/** Which side of a tile is marked. */
+export const SEEN_SIDES = [
+  { value: 'face', label: 'Face up' },
+  { value: 'back', label: 'Face down' },
+] as const;
+
+/** A side. */
+export type SeenSide = (typeof SEEN_SIDES)[number]['value'];
+
+/** Whether a person marks tiles on the face or on the back; kept by this browser. */
+export function useSeenSide() {
+  const stored = useLocalStorage<string>('azulejo-marked-side', 'face');
+  const side = computed<SeenSide>({
+    get: () => (stored.value === 'back' ? 'back' : 'face'),
+    set: (value) => (stored.value = value),
+  });
+  const seen = (piece: SeenPiece): SeenPiece => (side.value === 'back' ? seenFromBack(piece) : piece);
+  const turnOver = (): void => void (side.value = side.value === 'back' ? 'face' : 'back');
+  return { side, seen, turnOver };
+}
