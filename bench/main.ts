@@ -1,5 +1,6 @@
 import { benchFrames } from './framesBench.ts';
 import { benchKinds } from './kindsBench.ts';
+import { benchOffCuts } from './offCutsBench.ts';
 import { benchPlans } from './planBench.ts';
 import { benchReconciling } from './reconcileBench.ts';
 import { benchSearch } from './searchBench.ts';
@@ -11,7 +12,7 @@ const say = (text: string): void => {
 const ms = (value: number): string => value.toFixed(value < 10 ? 2 : 0);
 
 say('Plan of a floor, against clipping every piece with the same library (one run, ms)');
-say('pieces | place | drawing | whole plan | clip all | pieces/s | times faster');
+say('pieces | place | drawing | whole plan | clip all | pieces/s | times faster | whole plan to placing');
 for (const row of benchPlans()) {
   say(
     [
@@ -22,12 +23,16 @@ for (const row of benchPlans()) {
       ms(row.clipAllMs),
       Math.round(row.piecesPerSecond),
       Math.round(row.ratio),
+      Math.round(row.planMs / row.placeMs),
     ].join(' | '),
   );
 }
 say('\nEvery kind of pattern on one skew surface with holes and a rounded side (one run, ms)');
-say('kind | pieces | place | times faster than clipping all | whole plan');
-for (const row of benchKinds()) say([row.kind, row.pieces, ms(row.placeMs), Math.round(row.ratio), ms(row.planMs)].join(' | '));
+say('kind | pieces | place | times faster than clipping all | whole plan | whole plan to placing');
+for (const row of benchKinds()) {
+  const { kind, pieces, placeMs, ratio, planMs } = row;
+  say([kind, pieces, ms(placeMs), Math.round(ratio), ms(planMs), Math.round(planMs / placeMs)].join(' | '));
+}
 
 say('\nSearching for a start, beside laying one (one run, ms)');
 say('room | pieces | 10 000 trials | lay one | trials in that time | start of a plan | first answer | end of the comparison');
@@ -35,6 +40,11 @@ for (const row of benchSearch()) {
   const { room, pieces, trialsMs, layMs, ratio, quickMs, firstMs, endMs } = row;
   say([room, pieces, ms(trialsMs), ms(layMs), Math.round(ratio), ms(quickMs), ms(firstMs), ms(endMs)].join(' | '));
 }
+
+say('\nTiles opened for cuts, against what any plan would need (one run, ms)');
+say('rooms | cuts | opened | at least | more than needed | first answer | end');
+for (const { rooms, cuts, opened, lowerBound, gapShare, firstMs, endMs } of benchOffCuts())
+  say([rooms, cuts, opened, lowerBound, `${(100 * gapShare).toFixed(1)} %`, ms(firstMs), ms(endMs)].join(' | '));
 
 say('\nThe board in Chromium under a moving hand');
 say('pieces | hand | frames/s | longest frame ms');

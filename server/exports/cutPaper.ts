@@ -221,7 +221,17 @@ function startCutPage(pdf: PDFKit.PDFDocument, source: SurfaceSource): number {
   const width = pdf.page.width - 2 * MARGIN;
   let y = writeHeader(pdf, source, 'cuts');
   y = write(pdf, SAFETY.cutting, 'text', 8, FAINT, MARGIN, y, width) + 4;
-  y = write(pdf, 'Behind a piece stands the tile it is cut from, counted as they are opened.', 'text', 8, FAINT, MARGIN, y, width) + 6;
+  y =
+    write(
+      pdf,
+      'Marks are for tiles that lie face up. Behind a piece stands the tile it is cut from, counted as they are opened over the job.',
+      'text',
+      8,
+      FAINT,
+      MARGIN,
+      y,
+      width,
+    ) + 6;
   writeRow(
     pdf,
     COLUMNS.map(({ title }) => title),
