@@ -68,8 +68,13 @@ export type Mark =
       readonly to: Side | null;
     };
 
-/** Core bits that are to be had, mm. */
-const CORE_BITS_MM = [6, 8, 10, 12, 14, 16, 18, 20, 22, 25, 28, 30, 32, 35, 38, 40, 44, 50, 55, 60, 65, 68, 75, 82, 90, 100, 110, 120, 127];
+/** Core bits that are to be had, mm (makers' lists of diamond bits). */
+export const CORE_BITS_MM: readonly number[] = [
+  6, 8, 10, 12, 14, 16, 18, 20, 22, 25, 28, 30, 32, 35, 38, 40, 44, 50, 55, 60, 65, 68, 75, 82, 90, 100, 110, 120, 127,
+];
 
-/** The next core bit that clears a diameter in mm; null when the hole must be sawn or ground. */
-export const coreBitFor = (diameterMm: number): number | null => CORE_BITS_MM.find((bit) => bit >= diameterMm - 0.05) ?? null;
+/** The smallest of some core bits that clears a diameter in mm; null when the hole must be sawn or ground. */
+export function coreBitFor(diameterMm: number, bitsMm: readonly number[] = CORE_BITS_MM): number | null {
+  const enough = bitsMm.filter((bit) => bit >= diameterMm - 0.05);
+  return enough.length === 0 ? null : Math.min(...enough);
+}

@@ -62,6 +62,8 @@ interface CutContext {
   readonly tiles: readonly Ring[];
   /** Round fixtures with their clearance, and where tiles end at curved edges, on the surface. */
   readonly circles: readonly Circle[];
+  /** The core bits that are at hand, mm. */
+  readonly bitsMm: readonly number[] | undefined;
   /** Pieces that were described, by their outline. */
   readonly described: Map<string, Described>;
 }
@@ -71,12 +73,13 @@ export function describeCuts(
   { traced, fields, edges }: { readonly traced: Traced; readonly fields: readonly Field[]; readonly edges: readonly EdgeSummary[] },
   products: readonly Product[],
   labels: readonly Labels[],
+  bitsMm?: readonly number[],
 ): CutPiece[] {
   const shown = new Set(edges.filter(({ role }) => SHOWN_ROLES.has(role)).flatMap(({ cuts }) => cuts.map((cut) => cut.tile)));
   const circles = [...traced.fixtures.flatMap(({ clearCircle }) => (clearCircle ? [clearCircle] : [])), ...traced.curves];
   return fields.flatMap((field, index) => {
     const { layout } = field;
-    const context: CutContext = { layout, field: index, circles, tiles: layout.repeat.pieces.map(tileOf), described: new Map() };
+    const context: CutContext = { layout, field: index, circles, tiles: layout.repeat.pieces.map(tileOf), described: new Map(), bitsMm };
     const stones = cutFromTiles(layout);
     const open = new Set<CutTile>(stones);
     return [...layout.cutTiles, ...stones].flatMap((tile) => {
@@ -118,7 +121,7 @@ function describePiece(
   product: Product,
   context: CutContext,
 ): CutPiece {
-  const { layout, field, tiles, circles, described } = context;
+  const { layout, field, tiles, circles, described, bitsMm } = context;
   const outline = tiles[address.piece];
   const intoTile = toTileFrame(layout, address);
   const own = mapPolygon(polygon, intoTile).map(tidyRing);
@@ -128,7 +131,8 @@ function describePiece(
   // A curve is marked by its circle, which lies anew for every piece.
   const key = near.length === 0 ? `${address.piece} ${product.id} ${known.of} ${textOf(own)}` : null;
   const same = key === null ? undefined : described.get(key);
-  const { labelInTile, ...common } = same ?? describeOutline(own, outline, near, known.of, product, layout.repeat.pieces[address.piece]);
+  const { labelInTile, ...common } =
+    same ?? describeOutline(own, outline, { near, bitsMm }, known.of, product, layout.repeat.pieces[address.piece]);
   if (key !== null && !same) described.set(key, { labelInTile, ...common });
   return {
     ...known,
@@ -147,7 +151,7 @@ function describePiece(
 function describeOutline(
   inTile: Polygon,
   outline: Ring,
-  circles: readonly Circle[],
+  { near, bitsMm }: { readonly near: readonly Circle[]; readonly bitsMm: readonly number[] | undefined },
   of: CutPiece['of'],
   product: Product,
   { cutFrom }: RepeatPiece,
@@ -156,7 +160,7 @@ function describeOutline(
   const tile = { widthMm: around.maxX - around.minX, heightMm: around.maxY - around.minY };
   const box = boxOf(inTile[0]);
   const sizeMm = { widthMm: box.maxX - box.minX, heightMm: box.maxY - box.minY };
-  const cuts = markPiece(inTile, outline, circles);
+  const cuts = markPiece(inTile, outline, near, bitsMm);
   const kind = kindOf(cuts, sizeMm, of === 'stone' ? sizeMm : tile);
   const marks = cuts.map(({ mark }) => mark);
   return {

@@ -3,7 +3,7 @@ import { boxOf, isBox, type Box, type Ring } from '../geometry/ring.ts';
 import { cross, distance, subtract, type Point } from '../geometry/point.ts';
 import type { Size } from '../tile/product.ts';
 import type { CutKind } from '../tile/cutKinds.ts';
-import { coreBitFor, type Mark, type Side, type SideMeasure } from './cutKind.ts';
+import { CORE_BITS_MM, coreBitFor, type Mark, type Side, type SideMeasure } from './cutKind.ts';
 import type { Circle } from '../geometry/circleRing.ts';
 import { fitCircle, runsOn } from './fitCircle.ts';
 import type { CutLine } from './traceCuts.ts';
@@ -19,14 +19,15 @@ export interface MarkedCut {
 /**
  * Names one cut and says how it is marked: from the tile's factory edges, or for a notch or slot that
  * opens to a side cut before it, from the sides of the piece. `outline` is the tile, `piece` the box of the piece in the tile,
- * `circles` those of round fixtures in the tile's frame.
+ * `circles` those of round fixtures in the tile's frame, `bitsMm` the core bits that are at hand.
  */
-export function markCut(line: CutLine, outline: Ring, piece: Box, circles: readonly Circle[]): MarkedCut {
+export function markCut(line: CutLine, outline: Ring, piece: Box, circles: readonly Circle[], bitsMm = CORE_BITS_MM): MarkedCut {
   const around = boxOf(outline);
   const tile = { widthMm: around.maxX - around.minX, heightMm: around.maxY - around.minY };
   const plain = isBox(outline);
-  if (line.closed) return line.curved ? (circleCut(line, 'hole', tile, circles) ?? pathCut(line, 'hole', tile)) : windowCut(line, tile);
-  if (line.curved) return (bulges(line) ? null : circleCut(line, 'halfHole', tile, circles)) ?? pathCut(line, 'curve', tile);
+  if (line.closed)
+    return line.curved ? (circleCut(line, 'hole', tile, circles, bitsMm) ?? pathCut(line, 'hole', tile)) : windowCut(line, tile);
+  if (line.curved) return (bulges(line) ? null : circleCut(line, 'halfHole', tile, circles, bitsMm)) ?? pathCut(line, 'curve', tile);
   switch (line.points.length) {
     case 2:
       return plain ? straightCut(line.points[0], line.points[1], outline, tile) : chordCut(line.points[0], line.points[1], outline, tile);
@@ -194,14 +195,20 @@ function windowCut(line: CutLine, tile: Size): MarkedCut {
 }
 
 /** The circle is the fixture's own where the cut runs on one; a shallow bite alone would tell it badly. */
-function circleCut(line: CutLine, kind: 'hole' | 'halfHole', tile: Size, circles: readonly Circle[]): MarkedCut | null {
+function circleCut(
+  line: CutLine,
+  kind: 'hole' | 'halfHole',
+  tile: Size,
+  circles: readonly Circle[],
+  bitsMm: readonly number[],
+): MarkedCut | null {
   const circle = circles.find((known) => runsOn(line.points, known)) ?? fitCircle(line.points);
   if (!circle) return null;
   const [xMm, yMm] = circle.centre;
   const isWithin = xMm > -ON_LINE_MM && xMm < tile.widthMm + ON_LINE_MM && yMm > -ON_LINE_MM && yMm < tile.heightMm + ON_LINE_MM;
   if (!isWithin) return biteCut(line, tile, circle.radiusMm);
   const diameterMm = 2 * circle.radiusMm;
-  return { kind, mark: { type: 'circle', xMm, yMm, diameterMm, coreMm: coreBitFor(diameterMm) } };
+  return { kind, mark: { type: 'circle', xMm, yMm, diameterMm, coreMm: coreBitFor(diameterMm, bitsMm) } };
 }
 
 /** No tape finds a centre outside the tile: the ends of the bite are marked on its sides. */

@@ -9,15 +9,15 @@ import { traceCuts } from './traceCuts.ts';
  * The cuts of a piece in the order they are made, straight ones first, with their marks. Marks that would not
  * give the piece back are told as free lines instead. All in the tile's frame, mm.
  */
-export function markPiece(piece: Polygon, tile: Ring, circles: readonly Circle[]): readonly MarkedCut[] {
+export function markPiece(piece: Polygon, tile: Ring, circles: readonly Circle[], bitsMm?: readonly number[]): readonly MarkedCut[] {
   const lines = traceCuts(piece, tile);
   const around = boxOf(tile);
   const size = { widthMm: around.maxX - around.minX, heightMm: around.maxY - around.minY };
   const box = boxOf(piece[0]);
-  const usual = inOrder(lines.map((line) => markCut(line, tile, box, circles)));
+  const usual = inOrder(lines.map((line) => markCut(line, tile, box, circles, bitsMm)));
   if (isSure(usual) || givesBack(marksOf(usual), tile, piece)) return usual;
-  const asPath = lines.map((line) => pathCut(line, markCut(line, tile, box, circles).kind, size));
-  const straightOnly = inOrder(lines.map((line, k) => (line.points.length === 2 ? markCut(line, tile, box, circles) : asPath[k])));
+  const asPath = lines.map((line) => pathCut(line, markCut(line, tile, box, circles, bitsMm).kind, size));
+  const straightOnly = inOrder(lines.map((line, k) => (line.points.length === 2 ? markCut(line, tile, box, circles, bitsMm) : asPath[k])));
   return givesBack(marksOf(straightOnly), tile, piece) ? straightOnly : inOrder(asPath);
 }
 

@@ -176,7 +176,8 @@ test('a circle is found from part of its arc, and not from what is no circle', (
 });
 
 test('a core bit is the next that exists; beyond the largest there is none', () => {
-  expect([5, 6, 59, 60, 61, 120, 126, 128].map(coreBitFor)).toEqual([6, 6, 60, 60, 65, 120, 127, null]);
+  expect([5, 6, 59, 60, 61, 120, 126, 128].map((mm) => coreBitFor(mm))).toEqual([6, 6, 60, 60, 65, 120, 127, null]);
+  expect([20, 35, 36, 70].map((mm) => coreBitFor(mm, [68, 35]))).toEqual([35, 35, 68, null]);
 });
 
 describe('the tool', () => {

@@ -54,7 +54,7 @@ export function* finishSteps(
 ): Generator<PlanProgress, SurfaceLayout> {
   yield { stage: 'cuts', share: 0.7 };
   const labels = startLabels(drawing.fields);
-  const cuts = describeCuts(drawing, rules.products, labels);
+  const cuts = describeCuts(drawing, rules.products, labels, rules.consumption.coreBitsMm);
   yield { stage: 'cuts', share: 0.85 };
   const cutGroups = groupCuts(cuts, rules.products);
   yield { stage: 'offCuts', share: 0.9 };

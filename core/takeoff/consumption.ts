@@ -26,6 +26,11 @@ export const consumptionSchema = z.strictObject({
   backButtered: z.boolean().default(false),
   groutKgPerLitre: z.number().min(0.1).max(10).default(1.6),
   groutLeftPercent: z.number().min(0).max(100).default(10).describe('Left in the bucket'),
+  coreBitsMm: z
+    .array(lengthSchema)
+    .max(80)
+    .optional()
+    .describe('Core bits at hand, mm; the usual ones where left out. A hole takes the smallest that clears it'),
   sealantDepthMm: lengthSchema.default(6).describe('Depth of a sealant joint, mm, never more than the tile'),
 });
 

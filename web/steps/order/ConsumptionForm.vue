@@ -4,6 +4,9 @@ import type { Job } from '@azulejo/core/job/job';
 import { NOTCHES, type Notch } from '@azulejo/core/takeoff/consumption';
 import { provideTape } from '../../fields/useTape.ts';
 import { METRIC_TAPE } from '@azulejo/core/units/tape';
+import { CORE_BITS_MM } from '@azulejo/core/cuts/cutKind';
+import { parseLength } from '@azulejo/core/units/parseLength';
+import TextField from '../../fields/TextField.vue';
 import LengthField from '../../fields/LengthField.vue';
 import NumberField from '../../fields/NumberField.vue';
 import PackList from './PackList.vue';
@@ -58,6 +61,21 @@ const setUse = (label: string, part: Partial<Job['consumption']>) =>
   jobs.change(label, (draft) => {
     Object.assign(draft.consumption, part);
   });
+const bits = computed(() => (use.value.coreBitsMm ?? CORE_BITS_MM).join(', '));
+/** Takes a list of bits, or tells what it can't read. */
+function setBits(text: string): string | null {
+  const read = text.split(/[;,]\s*|\s+/).filter((part) => part !== '');
+  const lengths = read.map((part) => parseLength(part));
+  const wrong = read.find((_, k) => !lengths[k].ok);
+  if (wrong !== undefined) return `"${wrong}" is no size of a bit. Write them like 28, 35, 68.`;
+  const sizes = [...new Set(lengths.flatMap((one) => (one.ok ? [one.value] : [])))].sort((a, b) => a - b);
+  const isUsual = sizes.length === 0 || sizes.join() === CORE_BITS_MM.join();
+  const issues = jobs.change('Core bits', (draft) => {
+    if (isUsual) delete draft.consumption.coreBitsMm;
+    else draft.consumption.coreBitsMm = sizes;
+  });
+  return issues.length > 0 ? 'Bits are between 1 mm and 50 m, at most 80 of them.' : null;
+}
 const setNotch = (mm: number) => setUse('Trowel notch', { trowelNotchMm: mm === 0 ? null : (mm as Notch) });
 </script>
 
@@ -84,6 +102,8 @@ const setNotch = (mm: number) => setUse('Trowel notch', { trowelNotchMm: mm === 
         :commit="setFigure(figure)"
       />
     </div>
+    <TextField label="Core bits at hand, mm" :value="bits" :longest="400" placeholder="28, 35, 68" :commit="setBits" />
+    <p class="small soft">A hole takes the smallest that clears it; without one it is sawn or ground. Empty the list for the usual bits.</p>
     <SwitchField label="Trowel notch, mm" :value="use.trowelNotchMm ?? 0" :options="notches" @choose="setNotch" />
     <SwitchField
       label="Backs of the tiles"
