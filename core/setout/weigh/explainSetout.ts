@@ -198,8 +198,8 @@ function speaksAgainst(care: Care, chosen: Candidate): Statement | null {
     case 'ears':
       return figures.ears > 0 ? { says: 'legs', some: true } : null;
     case 'work':
-    // Tiles are opened for cuts: which ones, the cutting plan knows.
     case 'pieces':
+      // How many tiles are opened for the cuts the cutting plan knows.
       return { says: 'work', cutPieces: figures.cutPieces, minutes: figures.minutes };
     case 'motifs':
       return figures.motifs === 0 ? { says: 'motifs', motifs: 0 } : null;
