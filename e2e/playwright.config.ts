@@ -5,7 +5,7 @@ export default defineConfig({
   // Each file has a server and a folder of its own.
   workers: 2,
   timeout: 120_000,
-  expect: { timeout: 10_000 },
+  expect: { timeout: 20_000 },
   outputDir: '../test-results',
   reporter: [['list']],
   use: {

@@ -10,7 +10,7 @@ export const SAMPLES = '/jobs/sample-boards';
 export function tiling(server: RunningServer) {
   const open = async (page: Page, surface: string, step = 'tile', job = JOB): Promise<void> => {
     await page.goto(`${server.address}${job}/surfaces/${surface}/${step}`);
-    await expect(page.getByText('opened')).toBeVisible();
+    await expect(page.getByText(/^(tiles|sheets) (opened|if alone)$/)).toBeVisible();
   };
   const storedJob = async (page: Page, at = JOB): Promise<Job> => {
     await page.waitForTimeout(250);
