@@ -31,8 +31,7 @@ const sheets = computed(() => props.offCuts.byTile.length > 0 && props.offCuts.t
   <template v-else>
     <p>{{ describeOpened(offCuts, surface.id) }}</p>
     <p class="small soft">
-      Tiles are numbered in the order in which surfaces are laid. Cut edge to edge, the larger part first; the saw's kerf is taken off
-      between pieces, and nothing is turned over.
+      Tiles are numbered in the order in which surfaces are laid. The saw's kerf is taken off between pieces, and nothing is turned over.
     </p>
     <section v-for="kind in kinds" :key="kind.name" class="stack">
       <h3 v-if="kinds.length > 1">{{ kind.name }}</h3>
