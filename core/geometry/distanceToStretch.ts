@@ -1,10 +1,9 @@
-import { dot, subtract, type Point } from './point.ts';
+import type { Point } from './point.ts';
 
 /** The distance from a position to a straight stretch between two others, mm. */
-export function distanceToStretch(p: Point, from: Point, to: Point): number {
-  const along = subtract(to, from);
-  const run = subtract(p, from);
-  const size = dot(along, along);
-  const share = size === 0 ? 0 : Math.min(1, Math.max(0, dot(run, along) / size));
-  return Math.hypot(run[0] - share * along[0], run[1] - share * along[1]);
+export function distanceToStretch([x, y]: Point, [fromX, fromY]: Point, [toX, toY]: Point): number {
+  const [alongX, alongY, runX, runY] = [toX - fromX, toY - fromY, x - fromX, y - fromY];
+  const size = alongX * alongX + alongY * alongY;
+  const share = size === 0 ? 0 : Math.min(1, Math.max(0, (alongX * runX + alongY * runY) / size));
+  return Math.hypot(runX - share * alongX, runY - share * alongY);
 }

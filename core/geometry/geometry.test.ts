@@ -1,5 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
+import { areaInBox } from './areaInBox.ts';
 import { circleRing } from './circleRing.ts';
 import { difference, intersect, sharedArea, unionOfRings } from './clip.ts';
 import { ARC_SAGITTA_MM } from './conventions.ts';
@@ -7,7 +8,19 @@ import { insetEdges } from './insetEdges.ts';
 import { labelPoint } from './labelPoint.ts';
 import { leftOfLine } from './leftOfLine.ts';
 import { motion, type Point } from './point.ts';
-import { boxOf, isConvex, isInside, mapRing, polygonsArea, rectangleRing, ringArea, ringLength, tidyRing, type Ring } from './ring.ts';
+import {
+  boxOf,
+  boxRing,
+  isConvex,
+  isInside,
+  mapRing,
+  polygonsArea,
+  rectangleRing,
+  ringArea,
+  ringLength,
+  tidyRing,
+  type Ring,
+} from './ring.ts';
 
 /** A convex ring on a circle, counter-clockwise. */
 const convexRing = fc
@@ -95,6 +108,16 @@ describe('clipping', () => {
         const area = polygonsArea([[a]]);
         expect(polygonsArea(intersect([[a]], clip)) + polygonsArea(difference([[a]], clip))).toBeCloseTo(area, 0);
         expect(polygonsArea(intersect(clip, [[a]]))).toBeCloseTo(sharedArea([[a]], clip), 0);
+      }),
+    );
+  });
+
+  test('the area of a crooked ring with a hole within a box is what the library makes of it', () => {
+    fc.assert(
+      fc.property(crookedRing, fc.integer({ min: -1500, max: 1500 }), fc.integer({ min: 100, max: 2500 }), (ring, at, size) => {
+        const holed = [ring, [...rectangleRing(-40, -30, 90, 70)].reverse()];
+        const box = { minX: at, minY: at / 2, maxX: at + size, maxY: at / 2 + size / 3 };
+        expect(areaInBox(holed, box)).toBeCloseTo(sharedArea([holed], [[boxRing(box)]]), 0);
       }),
     );
   });

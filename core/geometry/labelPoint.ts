@@ -1,5 +1,6 @@
 import { boxOf, isInside, type Polygon, type Ring } from './ring.ts';
-import { cross, dot, length, subtract, type Point } from './point.ts';
+import { distanceToStretch } from './distanceToStretch.ts';
+import type { Point } from './point.ts';
 
 const STEPS = 8;
 
@@ -10,12 +11,12 @@ export function labelPoint(whole: Polygon): Point {
   const middle: Point = [(box.minX + box.maxX) / 2, (box.minY + box.maxY) / 2];
   if (polygon.length === 1 && polygon[0].length === 4) return middle;
   let best = middle;
-  let depth = isInside(middle, [polygon]) ? 1.4 * depthIn(middle, polygon) : 0;
+  let depth = isInside(middle, [polygon]) ? 1.4 * depthIn(middle, polygon, 0) : 0;
   for (let i = 1; i < STEPS; i++) {
     for (let j = 1; j < STEPS; j++) {
       const at: Point = [box.minX + ((box.maxX - box.minX) * i) / STEPS, box.minY + ((box.maxY - box.minY) * j) / STEPS];
-      const here = isInside(at, [polygon]) ? depthIn(at, polygon) : 0;
-      if (here > depth) [best, depth] = [at, here];
+      const here = depthIn(at, polygon, depth);
+      if (here > depth && isInside(at, [polygon])) [best, depth] = [at, here];
     }
   }
   return best;
@@ -30,14 +31,14 @@ function thinned(ring: Ring): Ring {
   return step === 1 ? ring : ring.filter((_, k) => k % step === 0);
 }
 
-function depthIn(point: Point, polygon: Polygon): number {
-  return Math.min(...polygon.flatMap((ring) => ring.map((from, k) => distanceToSegment(point, from, ring[(k + 1) % ring.length]))));
-}
-
-function distanceToSegment(point: Point, from: Point, to: Point): number {
-  const along = subtract(to, from);
-  const size = length(along);
-  const share = size === 0 ? 0 : dot(subtract(point, from), along) / (size * size);
-  if (share <= 0 || share >= 1) return Math.min(length(subtract(point, from)), length(subtract(point, to)));
-  return Math.abs(cross(along, subtract(point, from))) / size;
+/** How far a position is from the nearest side, mm; 0 as soon as that is no more than `than`. */
+function depthIn(point: Point, polygon: Polygon, than: number): number {
+  let least = Infinity;
+  for (const ring of polygon)
+    for (let k = 0; k < ring.length; k++) {
+      const mm = distanceToStretch(point, ring[k], ring[k + 1 === ring.length ? 0 : k + 1]);
+      if (mm <= than) return 0;
+      if (mm < least) least = mm;
+    }
+  return least;
 }

@@ -1,5 +1,5 @@
-import { difference } from '../../geometry/clip.ts';
-import { boxRing, polygonsArea, type Box, type Polygon } from '../../geometry/ring.ts';
+import { areaInBox } from '../../geometry/areaInBox.ts';
+import type { Box, Polygon } from '../../geometry/ring.ts';
 
 /** A box may reach over an outline by this much on average, mm. */
 const OVER_MM = 0.01;
@@ -34,4 +34,4 @@ const distinct = (values: readonly number[]): number[] =>
   [...values].sort((a, b) => a - b).filter((mm, k, all) => k === 0 || mm - all[k - 1] > OVER_MM);
 
 const isWithin = (box: Box, polygon: Polygon): boolean =>
-  polygonsArea(difference([[boxRing(box)]], [polygon])) <= OVER_MM * (box.maxX - box.minX + box.maxY - box.minY);
+  areaOf(box) - areaInBox(polygon, box) <= OVER_MM * (box.maxX - box.minX + box.maxY - box.minY);

@@ -135,22 +135,22 @@ const apart = (a: Box, b: Box, kerfMm: number): boolean =>
 function overlaps(a: Place, b: Place, kerfMm: number): boolean {
   // Most pieces of one tile lie well upon each other: a few places tell.
   if (a.inside.some((p) => isInside(p, [b.outline])) || b.inside.some((p) => isInside(p, [a.outline]))) return true;
-  if (Math.min(nearest(a.outline, b.outline), nearest(b.outline, a.outline)) < kerfMm - TOUCH_MM) return true;
+  const nearMm = kerfMm - TOUCH_MM;
+  if (comesWithin(nearMm, a, b) || comesWithin(nearMm, b, a)) return true;
   const left = polygonsArea(difference([b.outline], [a.outline]));
   return polygonArea(b.outline) - left > TOUCH_MM * (b.box.maxX - b.box.minX + b.box.maxY - b.box.minY);
 }
 
-/** From the corners of one outline to the nearest side of another, mm. */
-function nearest(a: Polygon, b: Polygon): number {
-  let least = Infinity;
-  for (const ring of a)
-    for (const p of ring)
-      for (const other of b)
-        for (let k = 0; k < other.length; k++) {
-          const mm = distanceToStretch(p, other[k], other[(k + 1) % other.length]);
-          if (mm < least) least = mm;
-        }
-  return least;
+/** Whether a corner of one place is nearer than so much to a side of another. */
+function comesWithin(mm: number, a: Place, { outline, box }: Place): boolean {
+  const isFar = ([x, y]: Point): boolean => x < box.minX - mm || x > box.maxX + mm || y < box.minY - mm || y > box.maxY + mm;
+  return a.outline.some((ring) =>
+    ring.some(
+      (p) =>
+        !isFar(p) &&
+        outline.some((other) => other.some((from, k) => distanceToStretch(p, from, other[k + 1 === other.length ? 0 : k + 1]) < mm)),
+    ),
+  );
 }
 
 function itemsOf(pieces: readonly WantedPiece[], { directional }: CutRule, keepsOff: Clearance): Item[] {

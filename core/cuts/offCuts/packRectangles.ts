@@ -2,7 +2,7 @@ import { difference } from '../../geometry/clip.ts';
 import { drawnIn } from '../../geometry/drawnIn.ts';
 import { seededNumbers } from '../../geometry/seededNumbers.ts';
 import { boxOf, boxRing, mapPolygon, type Box, type Polygon } from '../../geometry/ring.ts';
-import { motion } from '../../geometry/point.ts';
+import { motion, type Point } from '../../geometry/point.ts';
 import type { Size } from '../../tile/product.ts';
 import type { Side } from '../cutKind.ts';
 import { largestBoxWithin } from './boxWithin.ts';
@@ -42,11 +42,12 @@ export function* packRectangles(pieces: readonly WantedPiece[], rule: CutRule): 
   const size = tileSize(pieces[0]);
   const items = pieces.map((piece) => itemOf(piece, rule));
   // Each surface by what those before it left; all at once only where that opens fewer.
-  const inTurn = bySurface(items).reduce<Bin[]>(
+  const surfaces = bySurface(items);
+  const inTurn = surfaces.reduce<Bin[]>(
     (bins, own) => bestOf(ORDERS.map((order) => packed(bins.map(copyOf), [...own].sort(order), size, rule.kerfMm))),
     [],
   );
-  const atOnce = bestOf(ORDERS.map((order) => packed([], [...items].sort(order), size, rule.kerfMm)));
+  const atOnce = surfaces.length === 1 ? inTurn : bestOf(ORDERS.map((order) => packed([], [...items].sort(order), size, rule.kerfMm)));
   let best = atOnce.length < inTurn.length ? atOnce : inTurn;
   const next = seededNumbers(SEED);
   for (;;) {
@@ -150,20 +151,21 @@ const copyOf = ({ space, placed, areaMm2 }: Bin): Bin => ({ space: space.copy(),
 
 function itemOf(piece: WantedPiece, { directional, kerfMm }: CutRule): Item {
   const quarters = directional ? [0] : piece.isRectangle && piece.factorySides.length === 0 ? [0, 1] : [0, 2, 1, 3];
-  return { piece, turns: quarters.map((quarter) => turnedBy(piece, quarter, kerfMm)) };
+  const open = piece.isRectangle ? [] : openWithin(piece.outline, kerfMm);
+  return { piece, turns: quarters.map((quarter) => turnedBy(piece, open, quarter)) };
 }
 
-function turnedBy({ outline, sizeMm, factorySides, isRectangle }: WantedPiece, quarter: number, kerfMm: number): Turned {
+function turnedBy({ outline, sizeMm, factorySides }: WantedPiece, open: readonly Box[], quarter: number): Turned {
   const { turn } = motion(90 * quarter, [0, 0]);
   const round = mapPolygon(outline, turn);
   const { minX, minY } = boxOf(round[0]);
-  const atOrigin = mapPolygon(round, ([x, y]) => [x - minX, y - minY]);
+  const toOrigin = ([x, y]: Point): Point => [x - minX, y - minY];
   const [widthMm, heightMm] = quarter % 2 === 0 ? [sizeMm.widthMm, sizeMm.heightMm] : [sizeMm.heightMm, sizeMm.widthMm];
   return {
     deg: 90 * quarter,
-    outline: atOrigin,
+    outline: mapPolygon(round, toOrigin),
     box: { widthMm, heightMm, sides: new Set(factorySides.map((side) => ROUND[(ROUND.indexOf(side) + quarter) % 4])) },
-    open: isRectangle ? [] : openWithin(atOrigin, { minX: 0, minY: 0, maxX: widthMm, maxY: heightMm }, kerfMm),
+    open: open.map((box) => boxOf(boxRing(box).map((corner) => toOrigin(turn(corner))))),
   };
 }
 
@@ -171,12 +173,13 @@ function turnedBy({ outline, sizeMm, factorySides, isRectangle }: WantedPiece, q
 const SMALLEST_OPEN_MM = 15;
 
 /** The largest upright boxes that a piece leaves open at the corners of its own, the kerf off: what is notched out is tile still. */
-function openWithin([outer]: Polygon, own: Box, kerfMm: number): Box[] {
+function openWithin([outer]: Polygon, kerfMm: number): Box[] {
+  const own = boxOf(outer);
   const left = difference([[boxRing(own)]], [[kerfMm > 0 ? drawnIn(outer, -kerfMm) : outer]]);
   const isOpen = ({ minX, minY, maxX, maxY }: Box): boolean =>
     Math.min(maxX - minX, maxY - minY) >= SMALLEST_OPEN_MM &&
-    (minX < 0.01 || maxX > own.maxX - 0.01) &&
-    (minY < 0.01 || maxY > own.maxY - 0.01);
+    (minX < own.minX + 0.01 || maxX > own.maxX - 0.01) &&
+    (minY < own.minY + 0.01 || maxY > own.maxY - 0.01);
   return left.flatMap((part) => largestBoxWithin(part, isOpen) ?? []);
 }
 

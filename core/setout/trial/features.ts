@@ -97,13 +97,18 @@ function reachOf(ring: Ring, [x, y]: Point, [wx, wy]: Point): number {
   return nearest === Infinity ? 0 : nearest;
 }
 
-function nearestSide(ring: Ring, p: Point): number {
+/** How far the nearest side of a ring is from a place, mm; Infinity where none comes within `reachMm`. */
+function nearestSide(ring: Ring, p: Point, reachMm: number): number {
+  const [x, y] = p;
   let least = Infinity;
   for (let k = 0, last = ring.length - 1; k < ring.length; last = k++) {
+    const [ax, ay, bx, by] = [ring[last][0] - x, ring[last][1] - y, ring[k][0] - x, ring[k][1] - y];
+    if ((ax > reachMm && bx > reachMm) || (ay > reachMm && by > reachMm)) continue;
+    if ((ax < -reachMm && bx < -reachMm) || (ay < -reachMm && by < -reachMm)) continue;
     const mm = distanceToStretch(p, ring[last], ring[k]);
     if (mm < least) least = mm;
   }
-  return least;
+  return least < reachMm ? least : Infinity;
 }
 
 /** Tells what something round falls on, and marks the tiles it bites into. */
@@ -118,8 +123,8 @@ export function fallsOf({ centre, radiusMm }: RoundThing, cell: Cell, [x, y]: Po
     const within: Point = [place[0] - dx, place[1] - dy];
     const { ring } = repeat.pieces[piece];
     const inside = isWithin(ring, within[0], within[1]);
-    const away = nearestSide(ring, within);
-    if (!inside && away >= radiusMm + CLEAR_MM) return;
+    const away = nearestSide(ring, within, radiusMm + CLEAR_MM);
+    if (!inside && away === Infinity) return;
     if (ring.every(([px, py]) => (px - within[0]) ** 2 + (py - within[1]) ** 2 <= radiusMm ** 2)) return;
     if (inside || away < radiusMm - GRAZED_MM) bitten++;
     tiles.round[tiles.at(piece, i, j)] = inside && away > radiusMm ? HOLE : BITE;

@@ -76,27 +76,40 @@ export function lostBelow(outline: OutlineAcross): number {
 const SAME_MM = 1e-6;
 
 function chordsOf(across: Float64Array, along: Float64Array): Float64Array {
-  const stops = [...across].sort((a, b) => a - b).filter((mm, k, all) => k === 0 || mm - all[k - 1] > SAME_MM);
+  const stops = Float64Array.from(across)
+    .sort()
+    .filter((mm, k, all) => k === 0 || mm - all[k - 1] > SAME_MM);
   const table = new Float64Array(5 * Math.max(0, stops.length - 1));
-  for (let k = 0; k + 1 < stops.length; k++) {
-    const inset = (stops[k + 1] - stops[k]) * 1e-9;
-    const [start, end] = [chordAt(across, along, stops[k] + inset), chordAt(across, along, stops[k + 1] - inset)];
-    table.set([stops[k], start[0], start[1], end[0], end[1]], 5 * k);
+  for (let k = 0; k + 1 < stops.length; k++) table.set([stops[k], Infinity, -Infinity, Infinity, -Infinity], 5 * k);
+  // Each side of the outline tells the steps that it goes through.
+  for (let k = 0, last = across.length - 1; k < across.length; last = k++) {
+    const [from, to] = across[last] < across[k] ? [last, k] : [k, last];
+    const slope = (along[to] - along[from]) / (across[to] - across[from]);
+    for (let at = stepAt(stops, across[from]); at + 1 < stops.length && stops[at + 1] <= across[to] + SAME_MM; at++) {
+      if (across[to] - across[from] <= SAME_MM) break;
+      const [start, end] = [stops[at], stops[at + 1]].map((mm) => along[from] + slope * (mm - across[from]));
+      widen(table, 5 * at + 1, start);
+      widen(table, 5 * at + 3, end);
+    }
   }
   return table;
 }
 
-/** Where an outline begins and ends on a line, mm. */
-function chordAt(across: Float64Array, along: Float64Array, at: number): readonly [number, number] {
-  let [low, high] = [Infinity, -Infinity];
-  for (let k = 0, last = across.length - 1; k < across.length; last = k++) {
-    const [a, b] = [across[last] - at, across[k] - at];
-    if (a < 0 === b < 0) continue;
-    const run = along[last] + (a / (a - b)) * (along[k] - along[last]);
-    low = Math.min(low, run);
-    high = Math.max(high, run);
+/** The step that begins at a place, or nearest to it. */
+function stepAt(stops: Float64Array, mm: number): number {
+  let [from, to] = [0, stops.length - 1];
+  while (from < to) {
+    const middle = (from + to) >> 1;
+    if (stops[middle] < mm - SAME_MM) from = middle + 1;
+    else to = middle;
   }
-  return [low, high];
+  return from;
+}
+
+/** Lets a stretch of the table, low and high, hold one more place. */
+function widen(table: Float64Array, at: number, mm: number): void {
+  if (mm < table[at]) table[at] = mm;
+  if (mm > table[at + 1]) table[at + 1] = mm;
 }
 
 function wayOf(ring: Ring, inward: Point): OutlineAcross['way'] {
