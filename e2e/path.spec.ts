@@ -116,6 +116,12 @@ test('from two lengths to a cut list and an order', async ({ page }) => {
   const label = await piece.textContent();
   await piece.click();
   await expect(page.getByText(`${label} comes from`)).toBeVisible();
+  await page.keyboard.press('c');
+  await expect(page.getByText(/^1 of \d+ cut, none laid\.$/)).toBeVisible();
+  await page.reload();
+  await page.getByLabel('Find a piece by its label').fill(String(label));
+  await expect(page.getByRole('button', { name: `${label} is laid` })).toBeVisible();
+  await expect(page.getByText(/^1 of \d+ cut/)).toBeVisible();
   await page.getByTestId('board').click({ position: { x: 110, y: board.height / 2 + 40 } });
   await expect(page.getByRole('group', { name: 'Pieces of this cut' }).getByRole('button', { pressed: true })).toBeVisible();
 

@@ -14,6 +14,8 @@ import { jobRoutes } from './jobs/jobRoutes.ts';
 import { readBody } from './readBody.ts';
 import { refuseForeignOrigins, type Welcome } from './refuseForeignOrigins.ts';
 import { webRoutes } from './web/webRoutes.ts';
+import { TickRepository } from './site/tickRepository.ts';
+import { tickRoutes } from './site/tickRoutes.ts';
 import type { Work } from './work/registry.ts';
 
 const BODY_LIMIT_BYTES = 8 * 1024 * 1024;
@@ -74,6 +76,7 @@ export async function buildApp(options: AppOptions): Promise<FastifyInstance> {
   await app.register(swagger, { openapi: { info: { title: 'Azulejo', version: '1' } }, transform: jsonSchemaTransform });
   const jobs = new JobRepository(database);
   await app.register(jobRoutes(jobs), { prefix: '/api' });
+  await app.register(tickRoutes(new TickRepository(database)), { prefix: '/api' });
   await app.register(glanceRoutes(jobs, options.takeGlance), { prefix: '/api' });
   await app.register(exportRoutes(jobs, options.writeExport), { prefix: '/api' });
   if (options.copies) await app.register(copyRoutes(jobs, options.copies), { prefix: '/api' });

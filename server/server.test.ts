@@ -243,6 +243,26 @@ describe('who may ask', () => {
   });
 });
 
+test('ticks are kept beside the job: in any order, twice without harm, gone with it', async () => {
+  const { id } = (await ask('POST', '/jobs', { name: 'Ticked', system: 'metric' })).body;
+  const tick = (k: number, state: string, turn: number) => ({
+    id: `00000000-0000-4000-8000-00000000000${k}`,
+    surfaceId: 'wall',
+    label: 'C7',
+    state,
+    turn,
+  });
+  const send = async (...ticks: object[]) => (await ask('POST', `/jobs/${id}/ticks`, { ticks })).body;
+  expect(await send(tick(2, 'laid', 2))).toEqual([tick(2, 'laid', 2)]);
+  expect(await send(tick(1, 'cut', 1), tick(2, 'laid', 2))).toEqual([tick(2, 'laid', 2)]);
+  expect(await send(tick(3, 'open', 2))).toEqual([tick(2, 'laid', 2)]);
+  expect((await send(tick(4, 'sawn', 3))).code).toBe('request/invalid');
+  expect((await ask('POST', '/jobs/no-such/ticks', { ticks: [tick(5, 'cut', 1)] })).body.code).toBe('job/not-found');
+  expect((await ask('GET', `/jobs/${id}`)).body.version).toBe(1);
+  await ask('DELETE', `/jobs/${id}?baseVersion=1`);
+  expect((await ask('GET', `/jobs/${id}/ticks`)).body).toEqual([]);
+});
+
 test('a full disk is told as such and nothing is half saved', async () => {
   const full: Database = {
     ...database,

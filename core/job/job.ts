@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { cuttingSchema } from '../cuts/cutOrder.ts';
 import { bandSchema, borderSchema } from '../pattern/edging.ts';
 import { layingFields } from '../pattern/laying.ts';
 import { insetSchema } from '../setout/fields/inset.ts';
@@ -70,6 +71,7 @@ export const jobSchema = z.strictObject({
   links: z.array(linkSchema).max(MOST.links).default([]).describe('Edges at which surfaces meet'),
   way: wayChoiceSchema.default('carefulEye').describe('How setouts are weighed'),
   consumption: consumptionSchema,
+  cutting: cuttingSchema.optional().describe('How it is cut: what first, and how much at a time'),
   prices: pricesSchema,
 });
 

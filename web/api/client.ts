@@ -1,4 +1,5 @@
 import type { Glance } from '@azulejo/core/formats/glance';
+import type { Tick } from '@azulejo/core/site/tick';
 import type { Copy, JobEntry, LatestJob, Rescue, Saved, SentChange, StoredJob } from '@azulejo/core/formats/apiTypes';
 
 /** A refusal by the server, or no answer at all (`network/unreachable`). */
@@ -40,6 +41,8 @@ const jobUrl = (id: string): string => `/jobs/${encodeURIComponent(id)}`;
 
 /** The server's API. */
 export const api = {
+  listTicks: (jobId: string) => ask<Tick[]>('GET', `${jobUrl(jobId)}/ticks`),
+  addTicks: (jobId: string, ticks: readonly Tick[]) => ask<Tick[]>('POST', `${jobUrl(jobId)}/ticks`, { ticks }),
   listJobs: () => ask<JobEntry[]>('GET', '/jobs'),
   takeGlance: (id: string, sketch: readonly string[]) =>
     ask<Glance>('GET', `${jobUrl(id)}/glance?${new URLSearchParams({ sketch: sketch.join(',') }).toString()}`),

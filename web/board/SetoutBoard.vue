@@ -8,6 +8,7 @@ import type { CutPiece } from '@azulejo/core/cuts/cutPiece';
 import { isInside, type Polygon } from '@azulejo/core/geometry/ring';
 import type { Point } from '@azulejo/core/geometry/point';
 import type { Drawing } from '@azulejo/core/planning/planned';
+import type { TickState } from '@azulejo/core/site/tick';
 import { useTheme } from '../theme/useTheme.ts';
 import { DARK_DRAWING, LIGHT_DRAWING } from '../theme/drawingPalette.ts';
 import { gripAt, type Grip } from './grip.ts';
@@ -31,6 +32,8 @@ const props = defineProps<{
   /** Cut sheets to name, and the chosen one. */
   sheetParts?: readonly SheetPart[];
   chosenSheet?: string | null;
+  /** How far along pieces are, by their label. */
+  ticked?: ReadonlyMap<string, TickState>;
   movable: boolean;
   /** What measuring shows, and what can be taken hold of there. */
   measure?: MeasureOverlay | null;
@@ -98,6 +101,7 @@ const content = computed<BoardContent | null>(() =>
         sliding: slide.sliding.value,
         sheetParts: props.sheetParts ?? [],
         chosenSheet: props.chosenSheet ?? null,
+        ticked: props.ticked ?? new Map(),
       }
     : null,
 );

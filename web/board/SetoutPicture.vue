@@ -31,6 +31,7 @@ const content = computed<BoardContent | null>(() =>
         sliding: false,
         sheetParts: [],
         chosenSheet: null,
+        ticked: new Map(),
       }
     : null,
 );

@@ -4,10 +4,11 @@ import type { SheetPart } from '@azulejo/core/cuts/sheets/planSheets';
 import type { CutPiece } from '@azulejo/core/cuts/cutPiece';
 import type { Polygon } from '@azulejo/core/geometry/ring';
 import type { Drawing } from '@azulejo/core/planning/planned';
+import type { TickState } from '@azulejo/core/site/tick';
 import type { Tape } from '@azulejo/core/units/tape';
 import { paintArrows } from './paintArrows.ts';
 import { paintFixturePlaces } from './paintFixturePlaces.ts';
-import { paintChosen, paintHatching, paintLabel } from './paintCuts.ts';
+import { paintChosen, paintHatching, paintLabel, paintTicks } from './paintCuts.ts';
 import { paintFixtureNames, paintFixtures, placeFixtureNames } from './paintFixtures.ts';
 import { paintChalkLines, paintEdgeLengths, paintEdges, paintEndCuts, paintPins, paintTapes } from './paintSurroundings.ts';
 import { paintSheetPart, paintSheets } from './paintSheets.ts';
@@ -26,6 +27,8 @@ export interface BoardContent {
   /** Cut sheets of mosaics that are named on the drawing, and the one that is chosen. */
   readonly sheetParts: readonly SheetPart[];
   readonly chosenSheet: string | null;
+  /** How far along pieces are, by their label. */
+  readonly ticked: ReadonlyMap<string, TickState>;
   /** Whether tiles slide under a hand, painted apart. */
   readonly sliding: boolean;
   /** What measuring shows; null outside it. */
@@ -49,6 +52,7 @@ export function paintBoard(brush: Brush, content: BoardContent): void {
   else paintGround(brush, content, look);
   paintFixtures(brush, drawing);
   paintEdges(brush, drawing, content.chosenEdge);
+  if (cuts && show === 'cuts') paintTicks(brush, cuts, content.ticked);
   paintChosen(brush, content.chosenPieces);
   const names = show === 'picture' || show === 'finished' ? [] : placeFixtureNames(brush, drawing);
   const taken = names.map(({ box }) => box);

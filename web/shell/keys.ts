@@ -32,7 +32,15 @@ export const KEY_GROUPS: readonly { readonly where: string; readonly lines: read
       { keys: 'F2', does: 'Read the distance meter into the field' },
     ],
   },
-  { where: 'Cuts', lines: [{ keys: 'T', does: 'Turn the tiles over: marks on the face, or on the back' }] },
+  {
+    where: 'Cuts',
+    lines: [
+      { keys: 'T', does: 'Turn the tiles over: marks on the face, or on the back' },
+      { keys: 'C', does: 'Tick the chosen pieces as cut; once more takes it back' },
+      { keys: 'L', does: 'Tick the chosen pieces as laid; once more takes it back' },
+      { keys: '/', does: 'Find a piece by its label' },
+    ],
+  },
   {
     where: 'Drawing',
     lines: [

@@ -47,7 +47,7 @@ const steps: Readonly<Record<SurfaceStep, StepOnBoard>> = {
   measure: useMeasureOnBoard(surface, drawing, tape),
   tile: useTileOnBoard({ job: computed(() => jobs.job), surface, drawing, cuts }, useInsetMoves(surface, tape)),
   setout: useSetoutOnBoard(drawing, moves),
-  cuts: useCutsOnBoard(plan, cuts),
+  cuts: useCutsOnBoard({ job: computed(() => jobs.job), surface, plan, cuts }),
 };
 const onBoard = computed(() => steps[props.step]);
 const boardRef = useTemplateRef<BoardHandle>('boardRef');
@@ -72,6 +72,7 @@ const move = (by: Point): void => moves.moveBy(by);
         :chosen-pieces="onBoard.chosenPieces.value"
         :sheet-parts="onBoard.sheetParts?.value ?? []"
         :chosen-sheet="board.chosenSheet"
+        :ticked="onBoard.ticked?.value ?? new Map()"
         :chosen-edge="onBoard.chosenEdge?.value ?? null"
         :movable="step === 'setout'"
         :label="`${surface.name}, drawn to scale. The cut list and the lines to strike give the same in words.`"

@@ -3,6 +3,7 @@ import type { CutPiece } from '@azulejo/core/cuts/cutPiece';
 import type { SheetPart } from '@azulejo/core/cuts/sheets/planSheets';
 import type { Point } from '@azulejo/core/geometry/point';
 import type { Polygon } from '@azulejo/core/geometry/ring';
+import type { TickState } from '@azulejo/core/site/tick';
 import type { Grip } from '../board/grip.ts';
 import type { BoardContent } from '../board/paintBoard.ts';
 import type { MeasureOverlay } from '../board/paintMeasures.ts';
@@ -20,6 +21,8 @@ export interface StepOnBoard {
   /** Pieces outlined as chosen. */
   readonly chosenPieces: ComputedRef<readonly { readonly polygon: Polygon }[]>;
   readonly sheetParts?: ComputedRef<readonly SheetPart[]>;
+  /** How far along pieces are, by their label. */
+  readonly ticked?: ComputedRef<ReadonlyMap<string, TickState>>;
   readonly chosenEdge?: ComputedRef<string | null>;
   readonly measure?: ComputedRef<MeasureOverlay | null>;
   readonly holds?: Holds;

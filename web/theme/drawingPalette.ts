@@ -21,6 +21,9 @@ export interface DrawingPalette {
   readonly dimension: string;
   readonly chosen: string;
   readonly profile: string;
+  /** Laid over pieces that are cut or laid, and the ticks on them. */
+  readonly done: string;
+  readonly doneInk: string;
 }
 
 /** The drawing on paper. */
@@ -43,6 +46,8 @@ export const LIGHT_DRAWING: DrawingPalette = {
   dimension: '#14202b',
   chosen: '#1c4f9c',
   profile: '#b07d00',
+  done: '#dfe9e2',
+  doneInk: '#14613a',
 };
 
 /** The drawing on a dark ground; tiles keep their own colour, a little dimmed. */
@@ -65,4 +70,6 @@ export const DARK_DRAWING: DrawingPalette = {
   dimension: '#e8edf1',
   chosen: '#8fb8ee',
   profile: '#f2c12e',
+  done: '#2a3d33',
+  doneInk: '#8fd3a8',
 };

@@ -1,6 +1,8 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import type { CutGroup } from '@azulejo/core/cuts/groupCuts';
+import Button from 'primevue/button';
+import { PhCheck, PhChecks } from '@phosphor-icons/vue';
+import type { CutSetting } from '@azulejo/core/cuts/cutOrder';
 import type { OffCutPlan } from '@azulejo/core/cuts/offCuts/planOffCuts';
 import type { Job } from '@azulejo/core/job/job';
 import { describeMark } from '@azulejo/core/messages/en/marks';
@@ -10,9 +12,11 @@ import { formatLength, formatLengthWithUnit } from '@azulejo/core/units/formatLe
 import PieceOutline from './PieceOutline.vue';
 import { useSeenSide } from './useSeenSide.ts';
 import { useTape } from '../../fields/useTape.ts';
+import type { TickState } from '@azulejo/core/site/tick';
+import { useTickStore } from '../../stores/tickStore.ts';
 
 const props = defineProps<{
-  group: CutGroup;
+  setting: CutSetting;
   job: Job;
   surfaceId: string;
   offCuts: OffCutPlan | null;
@@ -20,31 +24,53 @@ const props = defineProps<{
   chosenLabel: string | null;
 }>();
 const tape = useTape();
+const ticks = useTickStore();
 const emit = defineEmits<{ choose: []; choosePiece: [label: string] }>();
 
+const group = computed(() => props.setting.group);
 const size = computed(() => {
-  const { widthMm, heightMm } = props.group.first.sizeMm;
+  const { widthMm, heightMm } = group.value.first.sizeMm;
   return `${formatLength(widthMm, tape.value)} x ${formatLengthWithUnit(heightMm, tape.value)}`;
 });
 const { seen: asMarked } = useSeenSide();
-const seen = computed(() => asMarked(props.group.first));
+const seen = computed(() => asMarked(group.value.first));
 const marks = computed(() => seen.value.marks.map((mark) => describeMark(mark, tape.value)));
 /** Where the chosen piece comes from; null while that is being planned. */
 const source = computed(() => {
-  const { chosenLabel, group, offCuts, job, surfaceId } = props;
-  const own = chosenLabel !== null && group.pieces.some(({ label }) => label === chosenLabel);
+  const { chosenLabel, setting, offCuts, job, surfaceId } = props;
+  const own = chosenLabel !== null && setting.pieces.some(({ label }) => label === chosenLabel);
   const found = own ? offCuts?.sources.get(chosenLabel) : undefined;
   return found && describeSource(chosenLabel ?? '', found, job, surfaceId);
 });
+const stateOf = (label: string): TickState => ticks.stateOf(props.surfaceId, label);
+/** What is ticked: the chosen piece, or all of the card. */
+const meant = computed(() => {
+  const labels = props.setting.pieces.map(({ label }) => label);
+  return props.chosenLabel !== null && labels.includes(props.chosenLabel) ? [props.chosenLabel] : labels;
+});
+const counted = computed(() => {
+  const states = props.setting.pieces.map(({ label }) => stateOf(label));
+  return { cut: states.filter((state) => state !== 'open').length, laid: states.filter((state) => state === 'laid').length };
+});
+const isDone = computed(() => counted.value.cut === props.setting.pieces.length);
+const isAll = (state: TickState): boolean => meant.value.every((label) => stateOf(label) === state);
+const areCut = computed(() => meant.value.every((label) => stateOf(label) !== 'open'));
+const tick = (state: TickState) => void ticks.tick(props.surfaceId, meant.value, state);
 </script>
 
 <template>
-  <li class="group" :class="{ chosen }">
+  <li class="group" :class="{ chosen, done: isDone }">
     <button type="button" class="plain summary" :aria-expanded="chosen" @click="emit('choose')">
       <PieceOutline :piece="seen" class="outline" />
       <span class="words">
         <span class="off"
-          ><b>{{ group.pieces.length }} off</b><span class="size figure">{{ size }}</span></span
+          ><b
+            >{{ setting.pieces.length }} off<span v-if="counted.cut > 0" class="counted"
+              ><PhChecks v-if="counted.laid === setting.pieces.length" :size="17" /><PhCheck v-else :size="17" />{{
+                counted.laid === setting.pieces.length ? 'laid' : isDone ? 'cut' : `${counted.cut} cut`
+              }}</span
+            ></b
+          ><span class="size figure">{{ size }}</span></span
         >
         <span class="small"
           ><b>{{ kindName(group.first.kind) }}</b
@@ -55,7 +81,7 @@ const source = computed(() => {
     </button>
     <div v-if="chosen" class="pieces" role="group" aria-label="Pieces of this cut">
       <button
-        v-for="piece in group.pieces"
+        v-for="piece in setting.pieces"
         :key="piece.label"
         class="plain"
         type="button"
@@ -63,8 +89,23 @@ const source = computed(() => {
         :aria-pressed="piece.label === chosenLabel"
         @click="emit('choosePiece', piece.label)"
       >
-        {{ piece.label }}
+        {{ piece.label }}<PhChecks v-if="stateOf(piece.label) === 'laid'" :size="15" aria-label="laid" /><PhCheck
+          v-else-if="stateOf(piece.label) === 'cut'"
+          :size="15"
+          aria-label="cut"
+        />
       </button>
+      <div class="ticks no-print">
+        <Button v-if="!areCut" size="small" @click="tick('cut')"
+          ><PhCheck :size="17" />{{ meant.length === 1 ? `${meant[0]} is cut` : 'All cut' }}</Button
+        >
+        <Button v-if="areCut && !isAll('laid')" size="small" @click="tick('laid')"
+          ><PhChecks :size="17" />{{ meant.length === 1 ? `${meant[0]} is laid` : 'All laid' }}</Button
+        >
+        <Button v-if="!isAll('open')" size="small" severity="secondary" text @click="tick(isAll('laid') ? 'cut' : 'open')">{{
+          isAll('laid') ? 'Not laid yet' : 'Not cut yet'
+        }}</Button>
+      </div>
       <p v-if="source" class="small soft">{{ source }}</p>
     </div>
   </li>
@@ -125,7 +166,7 @@ const source = computed(() => {
   gap: 0.35rem;
   padding: 0 0.4rem 0.8rem;
 }
-.pieces button {
+.pieces > button {
   font: 600 1rem var(--figure);
   padding: 0.25rem 0.55rem;
   border-radius: 3px;
@@ -133,19 +174,40 @@ const source = computed(() => {
   color: var(--ink);
   box-shadow: inset 0 0 0 1px var(--line-strong);
 }
-.pieces button.on {
+.pieces > button.on {
   background: var(--cobalt);
   color: var(--panel);
 }
-.pieces button:focus-visible {
+.pieces > button:focus-visible {
   outline: 3px solid var(--cobalt);
   outline-offset: 1px;
+}
+.pieces > button svg {
+  margin-left: 0.25rem;
+  vertical-align: -2px;
+}
+.counted {
+  font: 500 0.95rem 'Barlow';
+  color: var(--done);
+  margin-left: 0.6rem;
+}
+.counted svg {
+  vertical-align: -3px;
+  margin-right: 0.2rem;
+}
+.done .outline {
+  opacity: 0.45;
+}
+.ticks {
+  flex-basis: 100%;
+  display: flex;
+  gap: 0.5rem;
 }
 .pieces p {
   flex-basis: 100%;
 }
 @media (pointer: coarse) {
-  .pieces button {
+  .pieces > button {
     min-width: 44px;
     min-height: 44px;
     box-sizing: border-box;

@@ -1,26 +1,61 @@
 import { computed, type Ref } from 'vue';
 import type { CutPiece } from '@azulejo/core/cuts/cutPiece';
+import type { Job, Surface } from '@azulejo/core/job/job';
 import type { SurfacePlan } from '@azulejo/core/planning/planned';
+import type { TickState } from '@azulejo/core/site/tick';
 import { useBoardStore } from '../../stores/boardStore.ts';
+import { useTickStore } from '../../stores/tickStore.ts';
 import type { StepOnBoard } from '../stepOnBoard.ts';
+import { FIND_FIELD } from './findField.ts';
+import { useCutList } from './useCutList.ts';
 import { useSeenSide } from './useSeenSide.ts';
 
+/** What the drawing of the cuts is made from. */
+interface Shown {
+  readonly job: Ref<Job | null>;
+  readonly surface: Ref<Surface | null>;
+  readonly plan: Ref<SurfacePlan | null>;
+  readonly cuts: Ref<readonly CutPiece[] | null>;
+}
+
 /** A piece on the drawing finds its line in the list of cuts, and a line its pieces. */
-export function useCutsOnBoard(plan: Ref<SurfacePlan | null>, cuts: Ref<readonly CutPiece[] | null>): StepOnBoard {
+export function useCutsOnBoard({ job, surface, plan, cuts }: Shown): StepOnBoard {
   const board = useBoardStore();
+  const ticks = useTickStore();
   const { turnOver } = useSeenSide();
+  const list = useCutList(job, surface, plan);
+  const chosenLabels = computed(() => {
+    if (board.chosenLabel !== null) return [board.chosenLabel];
+    return list.settingOf(board.chosenGroup)?.pieces.map(({ label }) => label) ?? [];
+  });
+  /** Ticks what is chosen; where all of it is that far already, takes it a step back. */
+  function tick(state: TickState, before: TickState): void {
+    const { value: on } = surface;
+    if (!on) return;
+    const labels = chosenLabels.value;
+    const all = labels.every((label) => ticks.stateOf(on.id, label) === state);
+    void ticks.tick(on.id, labels, all ? before : state);
+  }
   return {
     show: computed(() => 'cuts'),
     chosenPieces: computed(() => {
-      const group = plan.value?.groups.find(({ id }) => id === board.chosenGroup);
-      const labels = new Set(group?.pieces.map(({ label }) => label));
-      return (cuts.value ?? []).filter(({ label }) => (board.chosenLabel ? label === board.chosenLabel : labels.has(label)));
+      const labels = new Set(chosenLabels.value);
+      return (cuts.value ?? []).filter(({ label }) => labels.has(label));
+    }),
+    ticked: computed(() => {
+      const { value: on } = surface;
+      return new Map(on && cuts.value ? cuts.value.map(({ label }) => [label, ticks.stateOf(on.id, label)]) : []);
     }),
     sheetParts: computed(() => plan.value?.sheets.flatMap(({ parts }) => parts) ?? []),
-    keys: { t: turnOver },
+    keys: {
+      t: turnOver,
+      c: () => tick('cut', 'open'),
+      l: () => tick('laid', 'cut'),
+      '/': () => document.getElementById(FIND_FIELD)?.focus(),
+    },
     pickPiece: (label) => {
       board.chosenLabel = label;
-      board.chosenGroup = plan.value?.groups.find(({ pieces }) => pieces.some((piece) => piece.label === label))?.id ?? null;
+      board.chosenGroup = list.settingWith(label)?.id ?? null;
     },
   };
 }

@@ -1,0 +1,83 @@
+import { describe, expect, test } from '@jest/globals';
+import fc from 'fast-check';
+import { planSurface } from '../plan.ts';
+import { jobOfOne } from '../trials/testJob.ts';
+import { cutTrips, fenceOf, fenceSettings, orderFor } from './cutOrder.ts';
+
+const skewRoom = (shift: number, fixtureMm: number) => {
+  const job = jobOfOne({
+    size: [2400 + shift, 1700],
+    tile: [300, 200],
+    jointMm: 3,
+    surface: { setout: { x: { rule: 'free', offsetMm: 40 + shift }, y: { rule: 'free', offsetMm: 60 } } },
+    measured: {
+      fixtures: [
+        {
+          id: 'box',
+          name: 'box',
+          kind: 'cutOut',
+          outline: { kind: 'rectangle', widthMm: fixtureMm, heightMm: 180 },
+          from: [
+            { edge: 'left', mm: 420 },
+            { edge: 'bottom', mm: 510 },
+          ],
+          cover: null,
+          tiledUnder: false,
+          clearanceMm: 3,
+        },
+      ],
+    },
+  });
+  return planSurface(job, job.surfaces[0]);
+};
+
+describe('the order of cuts', () => {
+  test('every piece is cut once, none before its trip, and no trip is larger than what can be carried', () => {
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 0, max: 250 }),
+        fc.integer({ min: 90, max: 700 }),
+        fc.option(fc.integer({ min: 1, max: 30 })),
+        (shift, size, perTrip) => {
+          const { cuts, groups } = skewRoom(shift, size);
+          const trips = cutTrips(cuts, groups, { order: 'hardestLast', perTrip });
+          const labels = trips.map((trip) => trip.flatMap(({ pieces }) => pieces.map(({ label }) => label)));
+          expect(labels.flat().sort()).toEqual(cuts.map(({ label }) => label).sort());
+          expect(new Set(trips.flat().map(({ id }) => id)).size).toBe(trips.flat().length);
+          if (perTrip !== null)
+            labels.forEach((own, k) =>
+              expect(own.sort()).toEqual(
+                cuts
+                  .slice(k * perTrip, (k + 1) * perTrip)
+                  .map(({ label }) => label)
+                  .sort(),
+              ),
+            );
+        },
+      ),
+      { numRuns: 12 },
+    );
+  });
+
+  test('the hardest come last or first, and the fence is never set twice to the same among equally hard cuts', () => {
+    const { cuts, groups } = skewRoom(130, 400);
+    const minutes = (order: 'hardestFirst' | 'hardestLast') =>
+      cutTrips(cuts, groups, { order, perTrip: null })[0].map(({ group }) => group.first.minutes);
+    expect(minutes('hardestLast')).toEqual([...minutes('hardestLast')].sort((a, b) => a - b));
+    expect(minutes('hardestFirst')).toEqual([...minutes('hardestFirst')].sort((a, b) => b - a));
+    const trips = cutTrips(cuts, groups, { order: 'hardestLast', perTrip: null });
+    const settings = trips[0].flatMap(({ group: { first } }) => {
+      const fence = fenceOf(first);
+      return fence ? [`${first.minutes} ${fence.tool} ${fence.mm.toFixed(1)}`] : [];
+    });
+    expect(fenceSettings(trips)).toBeLessThanOrEqual(new Set(settings).size);
+    expect(fenceSettings([trips[0], trips[0].filter(({ group }) => fenceOf(group.first)).slice(-1)])).toBe(fenceSettings(trips));
+  });
+
+  test('lanterns are cut hardest first unless the job says otherwise', () => {
+    const lantern = { kind: 'arabesque' } as Parameters<typeof orderFor>[0];
+    expect(orderFor(lantern, undefined)).toBe('hardestFirst');
+    expect(orderFor(lantern, { order: 'hardestLast', perTrip: null })).toBe('hardestLast');
+    expect(orderFor({ kind: 'stack' } as Parameters<typeof orderFor>[0], undefined)).toBe('hardestLast');
+  });
+});

@@ -1,0 +1,111 @@
+import { z } from 'zod';
+import type { Pattern } from '../pattern/registry.ts';
+import type { CutGroup } from './groupCuts.ts';
+import type { CutPiece } from './cutPiece.ts';
+import type { Tool } from './cutTool.ts';
+
+/** Which cuts are made first. */
+export const CUT_ORDERS = ['hardestLast', 'hardestFirst'] as const;
+
+/** Which cuts are made first. */
+export type CutOrder = (typeof CUT_ORDERS)[number];
+
+/** How a job is cut. */
+export const cuttingSchema = z.strictObject({
+  order: z.enum(CUT_ORDERS).nullable().default(null).describe('Which cuts are made first; null by the pattern of each surface'),
+  perTrip: z
+    .int()
+    .min(1)
+    .max(500)
+    .nullable()
+    .default(null)
+    .describe('Pieces that are carried to a saw far away and back at a time; null where the saw is at hand'),
+});
+
+/** How a job is cut. */
+export type Cutting = z.infer<typeof cuttingSchema>;
+
+/** Mosaics and lanterns are cut hardest first, so that the rest is laid to them; with others there is time for them at the end (trade practice). */
+const HARDEST_FIRST: ReadonlySet<Pattern['kind']> = new Set(['sheet', 'arabesque', 'scallop', 'pennyRound']);
+
+/** The order in force for a pattern. */
+export const orderFor = (pattern: Pattern, cutting: Cutting | undefined): CutOrder =>
+  cutting?.order ?? (HARDEST_FIRST.has(pattern.kind) ? 'hardestFirst' : 'hardestLast');
+
+/** Equal pieces that are cut one after the other. */
+export interface CutSetting {
+  /** Of its own among all settings of a surface. */
+  readonly id: string;
+  readonly group: CutGroup;
+  readonly pieces: readonly CutPiece[];
+}
+
+/** What is cut before the person walks back; all of it where the saw is at hand. */
+export type CutTrip = readonly CutSetting[];
+
+/**
+ * The cuts of a surface as they are made: trip by trip in the order of laying, within a trip by what is hardest, and among
+ * equally hard ones tool by tool with the fence coming in from wide to narrow, so that it is moved as seldom as can be.
+ */
+export function cutTrips(
+  cuts: readonly CutPiece[],
+  groups: readonly CutGroup[],
+  { order, perTrip }: { readonly order: CutOrder; readonly perTrip: number | null },
+): CutTrip[] {
+  if (perTrip === null)
+    return groups.length === 0
+      ? []
+      : [
+          sorted(
+            groups.map((group) => ({ id: group.id, group, pieces: group.pieces })),
+            order,
+          ),
+        ];
+  const groupOf = new Map(groups.flatMap((group) => group.pieces.map((piece) => [piece, group] as const)));
+  const trips: CutTrip[] = [];
+  for (let from = 0; from < cuts.length; from += perTrip) {
+    const own = new Map<CutGroup, CutPiece[]>();
+    for (const piece of cuts.slice(from, from + perTrip)) {
+      const group = groupOf.get(piece);
+      if (group) own.set(group, [...(own.get(group) ?? []), piece]);
+    }
+    const settings = [...own].map(([group, pieces]) => ({ id: `trip-${trips.length + 1}-${group.id}`, group, pieces }));
+    trips.push(sorted(settings, order));
+  }
+  return trips;
+}
+
+function sorted(settings: readonly CutSetting[], order: CutOrder): CutSetting[] {
+  const sign = order === 'hardestFirst' ? -1 : 1;
+  return [...settings].sort(
+    ({ group: { first: a } }, { group: { first: b } }) =>
+      sign * (a.minutes - b.minutes) ||
+      a.tool.localeCompare(b.tool) ||
+      (fenceOf(b)?.mm ?? 0) - (fenceOf(a)?.mm ?? 0) ||
+      b.areaMm2 - a.areaMm2,
+  );
+}
+
+/** What the fence of a tool is set to for a piece that is cut straight across, mm; null where a mark is followed by hand. */
+export function fenceOf({ marks, tool }: Pick<CutPiece, 'marks' | 'tool'>): { readonly tool: Tool; readonly mm: number } | null {
+  const [mark, ...more] = marks;
+  if (more.length > 0 || mark?.type !== 'line') return null;
+  return Math.abs(mark.mm[0] - mark.mm[1]) > SAME_FENCE_MM ? null : { tool, mm: (mark.mm[0] + mark.mm[1]) / 2 };
+}
+
+/** A fence is left as it stands within this, mm: a tape does not tell more apart. */
+const SAME_FENCE_MM = 0.25;
+
+/** How often a fence is set for cuts in the order in which they are made. */
+export function fenceSettings(trips: readonly CutTrip[]): number {
+  const standing = new Map<Tool, number>();
+  let set = 0;
+  for (const { group } of trips.flat()) {
+    const fence = fenceOf(group.first);
+    if (!fence) continue;
+    const before = standing.get(fence.tool);
+    if (before === undefined || Math.abs(before - fence.mm) > SAME_FENCE_MM) set++;
+    standing.set(fence.tool, fence.mm);
+  }
+  return set;
+}

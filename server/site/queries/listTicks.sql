@@ -1,0 +1,5 @@
+SELECT DISTINCT ON (surface_id, label)
+  id, surface_id AS "surfaceId", label, state, turn
+FROM tick
+WHERE job_id = $1::text
+ORDER BY surface_id, label, turn DESC, array_position(ARRAY['laid', 'cut', 'open'], state), id::text COLLATE "C" DESC

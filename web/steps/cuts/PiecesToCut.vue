@@ -1,0 +1,144 @@
+<script setup lang="ts">
+import { polygonsArea } from '@azulejo/core/geometry/ring';
+import { computed, nextTick, onMounted, ref, toRef, watch } from 'vue';
+import type { OffCutPlan } from '@azulejo/core/cuts/offCuts/planOffCuts';
+import type { Job, Surface } from '@azulejo/core/job/job';
+import { describeCutting, describeTicked } from '@azulejo/core/messages/en/cutting';
+import { SAFETY } from '@azulejo/core/messages/en/safety';
+import type { SurfacePlan } from '@azulejo/core/planning/planned';
+import SwitchField from '../../fields/SwitchField.vue';
+import { useBoardStore } from '../../stores/boardStore.ts';
+import { useTickStore } from '../../stores/tickStore.ts';
+import CutGroupCard from './CutGroupCard.vue';
+import CutOrderForm from './CutOrderForm.vue';
+import FindPiece from './FindPiece.vue';
+import SheetParts from './SheetParts.vue';
+import { useCutList } from './useCutList.ts';
+import { SEEN_SIDES, useSeenSide } from './useSeenSide.ts';
+
+/** Every cut in the order in which it is made, ticked off as it goes. */
+const props = defineProps<{ job: Job; surface: Surface; plan: SurfacePlan; offCuts: OffCutPlan | null }>();
+const board = useBoardStore();
+const ticks = useTickStore();
+const { side } = useSeenSide();
+const { order, trips, fenceSet, settingWith } = useCutList(toRef(props, 'job'), toRef(props, 'surface'), toRef(props, 'plan'));
+
+const LISTS = [
+  { value: 'all', label: 'All' },
+  { value: 'open', label: 'Still to cut' },
+] as const;
+const listed = ref<'all' | 'open'>('all');
+const stateOf = (label: string) => ticks.stateOf(props.surface.id, label);
+const shown = computed(() =>
+  trips.value.map((trip, k) => ({
+    number: k + 1,
+    count: trip.reduce((sum, { pieces }) => sum + pieces.length, 0),
+    settings: listed.value === 'all' ? trip : trip.filter(({ pieces }) => pieces.some(({ label }) => stateOf(label) === 'open')),
+  })),
+);
+const labels = computed(() => props.plan.cuts.map(({ label }) => label));
+const told = computed(() => describeTicked(labels.value.map(stateOf), ticks.waiting.length));
+/** Ticked under a label that no piece has any longer. */
+const strays = computed(() => {
+  const known = new Set(labels.value);
+  return [...ticks.inForce.values()]
+    .filter((tick) => tick.surfaceId === props.surface.id && tick.state !== 'open' && !known.has(tick.label))
+    .map(({ label }) => label);
+});
+const dropped = computed(() => polygonsArea(props.plan.fields.flatMap(({ layout }) => layout.dropped)));
+
+function choose(id: string): void {
+  const again = board.chosenGroup === id && board.chosenLabel === null;
+  board.chosenGroup = again ? null : id;
+  board.chosenLabel = null;
+}
+function choosePiece(id: string, label: string): void {
+  board.chosenGroup = id;
+  board.chosenLabel = board.chosenLabel === label ? null : label;
+}
+function find(label: string): void {
+  listed.value = 'all';
+  board.chosenLabel = label;
+  board.chosenGroup = settingWith(label)?.id ?? null;
+}
+watch(
+  () => board.chosenGroup,
+  async (id) => {
+    await nextTick();
+    if (id) document.getElementById(id)?.scrollIntoView({ block: 'nearest' });
+  },
+);
+onMounted(() => void ticks.look(props.job.id));
+</script>
+
+<template>
+  <SheetParts v-for="sheets in plan.sheets" :key="sheets.productId" :plan="sheets" :job="job" />
+  <p v-if="plan.groups.length === 0 && plan.sheets.length === 0">Every piece is whole. Nothing to cut.</p>
+  <template v-else-if="plan.groups.length > 0">
+    <p class="caution">{{ SAFETY.cutting }}</p>
+    <p class="soft">{{ describeCutting(plan.cuts, trips, fenceSet) }}</p>
+    <div class="switches">
+      <SwitchField label="Tiles are marked" :value="side" :options="SEEN_SIDES" @choose="side = $event" />
+      <SwitchField label="List" :value="listed" :options="LISTS" @choose="listed = $event" />
+    </div>
+    <p v-if="side === 'back'" class="small soft">
+      Drawn as they lie face down, the top still away from you: left is right of the face. An arrow shows which way the top of the face is.
+    </p>
+    <CutOrderForm :job="job" :order="order" />
+    <FindPiece :labels="labels" @found="find" />
+    <p class="told" role="status">
+      <b>{{ told }}</b>
+      <span v-if="ticks.trouble && ticks.waiting.length > 0" class="small soft">
+        {{ ticks.trouble }} They are kept here and sent when it does.</span
+      >
+    </p>
+    <p v-if="strays.length > 0" class="caution">
+      Ticked, but no longer in the plan: {{ strays.slice(0, 12).join(', ') }}{{ strays.length > 12 ? ' and more' : '' }}.
+    </p>
+    <section v-for="trip in shown" :key="trip.number">
+      <h3 v-if="shown.length > 1">
+        Trip {{ trip.number }}<span class="small soft">{{ trip.count === 1 ? 'one piece' : `${trip.count} pieces` }}</span>
+      </h3>
+      <p v-if="trip.settings.length === 0" class="small soft">All cut.</p>
+      <ol class="groups">
+        <CutGroupCard
+          v-for="setting in trip.settings"
+          :id="setting.id"
+          :key="setting.id"
+          :setting="setting"
+          :off-cuts="offCuts"
+          :job="job"
+          :surface-id="surface.id"
+          :chosen="board.chosenGroup === setting.id"
+          :chosen-label="board.chosenLabel"
+          @choose="choose(setting.id)"
+          @choose-piece="choosePiece(setting.id, $event)"
+        />
+      </ol>
+    </section>
+  </template>
+  <p v-if="dropped > 1" class="small soft">Strips too narrow for any saw, under a millimetre and a half, are left to the joint.</p>
+</template>
+
+<style scoped>
+.groups {
+  margin: 0;
+  padding: 0;
+  list-style: none;
+}
+.switches {
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: 0.8rem;
+}
+h3 {
+  display: flex;
+  gap: 0.6rem;
+  align-items: baseline;
+  margin: 0.4rem 0;
+}
+.told {
+  display: grid;
+  gap: 0.15rem;
+}
+</style>
