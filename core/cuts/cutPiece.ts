@@ -84,7 +84,8 @@ export function describeCuts(
     const open = new Set<CutTile>(stones);
     return [...layout.cutTiles, ...stones].flatMap((tile) => {
       const product = productNamed(products, productAt(field, tile));
-      return tile.polygons.map((polygon, part) => {
+      // Parts of one tile are told apart from left to right, whatever order they were found in.
+      return leftToRight(tile.polygons).map((polygon, part) => {
         const name = labelOf(labels[index], layout, tile) + (tile.polygons.length > 1 ? String.fromCharCode(97 + part) : '');
         const of = layout.repeat.sheet ? 'chip' : open.has(tile) ? 'stone' : 'tile';
         return describePiece({ label: name, of, edgeShows: shown.has(tile) }, tile, polygon, product, context);
@@ -92,6 +93,14 @@ export function describeCuts(
     });
   });
 }
+
+const leftToRight = (polygons: readonly Polygon[]): readonly Polygon[] =>
+  polygons.length === 1
+    ? polygons
+    : [...polygons].sort(([a], [b]) => {
+        const [p, q] = [boxOf(a), boxOf(b)];
+        return Math.abs(p.minX - q.minX) > 0.5 ? p.minX - q.minX : p.minY - q.minY;
+      });
 
 /** Pieces that no boundary touches, but that are smaller than the tile they come from. */
 function cutFromTiles(layout: Layout): CutTile[] {

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { cuttingSchema } from '../cuts/cutOrder.ts';
+import { keptCountSchema } from '../cuts/keptLabels.ts';
 import { bandSchema, borderSchema } from '../pattern/edging.ts';
 import { layingFields } from '../pattern/laying.ts';
 import { insetSchema } from '../setout/fields/inset.ts';
@@ -42,6 +43,7 @@ export const surfaceSchema = z.strictObject({
   border: borderSchema.nullable().default(null).describe('Tiles that frame the surface; null for none'),
   bands: z.array(bandSchema).max(20).default([]),
   insets: z.array(insetSchema).max(40).default([]).describe('Insets with a tiling of their own'),
+  counted: z.array(keptCountSchema).max(80).optional().describe('How pieces were counted when cutting began, field by field'),
   laid: z.boolean().default(false).describe('Whether the work on it is done'),
 });
 

@@ -53,7 +53,7 @@ export function* finishSteps(
   groups: Groups = groupsOf(rules),
 ): Generator<PlanProgress, SurfaceLayout> {
   yield { stage: 'cuts', share: 0.7 };
-  const labels = startLabels(drawing.fields);
+  const labels = startLabels(drawing.fields, surface.counted, surface.pattern.kind);
   const cuts = describeCuts(drawing, rules.products, labels, rules.consumption.coreBitsMm);
   yield { stage: 'cuts', share: 0.85 };
   const cutGroups = groupCuts(cuts, rules.products);

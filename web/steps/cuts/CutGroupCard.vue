@@ -13,7 +13,6 @@ import PieceOutline from './PieceOutline.vue';
 import { useSeenSide } from './useSeenSide.ts';
 import { useTape } from '../../fields/useTape.ts';
 import type { TickState } from '@azulejo/core/site/tick';
-import { useTickStore } from '../../stores/tickStore.ts';
 
 const props = defineProps<{
   setting: CutSetting;
@@ -22,10 +21,10 @@ const props = defineProps<{
   offCuts: OffCutPlan | null;
   chosen: boolean;
   chosenLabel: string | null;
+  stateOf: (label: string) => TickState;
 }>();
 const tape = useTape();
-const ticks = useTickStore();
-const emit = defineEmits<{ choose: []; choosePiece: [label: string] }>();
+const emit = defineEmits<{ choose: []; choosePiece: [label: string]; tick: [labels: readonly string[], state: TickState] }>();
 
 const group = computed(() => props.setting.group);
 const size = computed(() => {
@@ -42,20 +41,19 @@ const source = computed(() => {
   const found = own ? offCuts?.sources.get(chosenLabel) : undefined;
   return found && describeSource(chosenLabel ?? '', found, job, surfaceId);
 });
-const stateOf = (label: string): TickState => ticks.stateOf(props.surfaceId, label);
 /** What is ticked: the chosen piece, or all of the card. */
 const meant = computed(() => {
   const labels = props.setting.pieces.map(({ label }) => label);
   return props.chosenLabel !== null && labels.includes(props.chosenLabel) ? [props.chosenLabel] : labels;
 });
 const counted = computed(() => {
-  const states = props.setting.pieces.map(({ label }) => stateOf(label));
+  const states = props.setting.pieces.map(({ label }) => props.stateOf(label));
   return { cut: states.filter((state) => state !== 'open').length, laid: states.filter((state) => state === 'laid').length };
 });
 const isDone = computed(() => counted.value.cut === props.setting.pieces.length);
-const isAll = (state: TickState): boolean => meant.value.every((label) => stateOf(label) === state);
-const areCut = computed(() => meant.value.every((label) => stateOf(label) !== 'open'));
-const tick = (state: TickState) => void ticks.tick(props.surfaceId, meant.value, state);
+const isAll = (state: TickState): boolean => meant.value.every((label) => props.stateOf(label) === state);
+const areCut = computed(() => meant.value.every((label) => props.stateOf(label) !== 'open'));
+const tick = (state: TickState): void => emit('tick', meant.value, state);
 </script>
 
 <template>

@@ -14,6 +14,7 @@ import CutOrderForm from './CutOrderForm.vue';
 import FindPiece from './FindPiece.vue';
 import SheetParts from './SheetParts.vue';
 import { useCutList } from './useCutList.ts';
+import { useTicking } from './useTicking.ts';
 import { SEEN_SIDES, useSeenSide } from './useSeenSide.ts';
 
 /** Every cut in the order in which it is made, ticked off as it goes. */
@@ -28,7 +29,10 @@ const LISTS = [
   { value: 'open', label: 'Still to cut' },
 ] as const;
 const listed = ref<'all' | 'open'>('all');
-const stateOf = (label: string) => ticks.stateOf(props.surface.id, label);
+const { stateOf, tick, keep, countAnew } = useTicking(toRef(props, 'surface'), toRef(props, 'plan'));
+const isTicked = computed(() =>
+  [...ticks.inForce.values()].some(({ surfaceId, state }) => surfaceId === props.surface.id && state !== 'open'),
+);
 const shown = computed(() =>
   trips.value.map((trip, k) => ({
     number: k + 1,
@@ -95,6 +99,15 @@ onMounted(() => void ticks.look(props.job.id));
     <p v-if="strays.length > 0" class="caution">
       Ticked, but no longer in the plan: {{ strays.slice(0, 12).join(', ') }}{{ strays.length > 12 ? ' and more' : '' }}.
     </p>
+    <p class="small soft kept no-print">
+      {{
+        surface.counted
+          ? 'Labels stay on their pieces, whatever changes; what is added before the first has a plus.'
+          : 'Labels are counted from the bottom left until the first piece is ticked; then they stay.'
+      }}
+      <button v-if="!surface.counted" class="plain link" type="button" @click="keep">Keep them from now on</button>
+      <button v-else-if="!isTicked" class="plain link" type="button" @click="countAnew">Count anew</button>
+    </p>
     <section v-for="trip in shown" :key="trip.number">
       <h3 v-if="shown.length > 1">
         Trip {{ trip.number }}<span class="small soft">{{ trip.count === 1 ? 'one piece' : `${trip.count} pieces` }}</span>
@@ -111,6 +124,8 @@ onMounted(() => void ticks.look(props.job.id));
           :surface-id="surface.id"
           :chosen="board.chosenGroup === setting.id"
           :chosen-label="board.chosenLabel"
+          :state-of="stateOf"
+          @tick="tick"
           @choose="choose(setting.id)"
           @choose-piece="choosePiece(setting.id, $event)"
         />
@@ -136,6 +151,10 @@ h3 {
   gap: 0.6rem;
   align-items: baseline;
   margin: 0.4rem 0;
+}
+.link {
+  color: var(--cobalt);
+  text-decoration: underline;
 }
 .told {
   display: grid;

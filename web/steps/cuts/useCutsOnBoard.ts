@@ -4,11 +4,11 @@ import type { Job, Surface } from '@azulejo/core/job/job';
 import type { SurfacePlan } from '@azulejo/core/planning/planned';
 import type { TickState } from '@azulejo/core/site/tick';
 import { useBoardStore } from '../../stores/boardStore.ts';
-import { useTickStore } from '../../stores/tickStore.ts';
 import type { StepOnBoard } from '../stepOnBoard.ts';
 import { FIND_FIELD } from './findField.ts';
 import { useCutList } from './useCutList.ts';
 import { useSeenSide } from './useSeenSide.ts';
+import { useTicking } from './useTicking.ts';
 
 /** What the drawing of the cuts is made from. */
 interface Shown {
@@ -21,7 +21,7 @@ interface Shown {
 /** A piece on the drawing finds its line in the list of cuts, and a line its pieces. */
 export function useCutsOnBoard({ job, surface, plan, cuts }: Shown): StepOnBoard {
   const board = useBoardStore();
-  const ticks = useTickStore();
+  const { stateOf, tick: tickAll } = useTicking(surface, plan);
   const { turnOver } = useSeenSide();
   const list = useCutList(job, surface, plan);
   const chosenLabels = computed(() => {
@@ -30,11 +30,8 @@ export function useCutsOnBoard({ job, surface, plan, cuts }: Shown): StepOnBoard
   });
   /** Ticks what is chosen; where all of it is that far already, takes it a step back. */
   function tick(state: TickState, before: TickState): void {
-    const { value: on } = surface;
-    if (!on) return;
     const labels = chosenLabels.value;
-    const all = labels.every((label) => ticks.stateOf(on.id, label) === state);
-    void ticks.tick(on.id, labels, all ? before : state);
+    tickAll(labels, labels.every((label) => stateOf(label) === state) ? before : state);
   }
   return {
     show: computed(() => 'cuts'),
@@ -42,10 +39,7 @@ export function useCutsOnBoard({ job, surface, plan, cuts }: Shown): StepOnBoard
       const labels = new Set(chosenLabels.value);
       return (cuts.value ?? []).filter(({ label }) => labels.has(label));
     }),
-    ticked: computed(() => {
-      const { value: on } = surface;
-      return new Map(on && cuts.value ? cuts.value.map(({ label }) => [label, ticks.stateOf(on.id, label)]) : []);
-    }),
+    ticked: computed(() => new Map((cuts.value ?? []).map(({ label }) => [label, stateOf(label)]))),
     sheetParts: computed(() => plan.value?.sheets.flatMap(({ parts }) => parts) ?? []),
     keys: {
       t: turnOver,
