@@ -10,6 +10,9 @@ const SNAP_MATERIALS: ReadonlySet<Product['material']> = new Set(['ceramic', 'po
 /** Narrowest strip a snap cutter breaks off cleanly, mm: about 20, and twice the thickness for thick pieces. */
 export const narrowestSnapMm = (thicknessMm: number): number => Math.max(20, 2 * thicknessMm);
 
+/** Thicker tiles do not break along a scored line, mm: pavers go to the saw. */
+const THICKEST_SNAPPED_MM = 16;
+
 /**
  * The tool for the cuts of one piece. `narrowestMm` is the narrower part of the tile on either
  * side of a straight cut.
@@ -21,7 +24,10 @@ export function toolFor(kind: CutKind, marks: readonly Mark[], product: Product,
   if (kind === 'curve') return product.material === 'glass' ? 'wet saw' : 'grinder';
   const straight =
     !SHAPED_KINDS.has(kind) && marks.every((mark) => mark.type === 'line' || mark.type === 'corner' || mark.type === 'chord');
-  const snaps = SNAP_MATERIALS.has(product.material) && narrowestMm >= narrowestSnapMm(product.thicknessMm);
+  const snaps =
+    SNAP_MATERIALS.has(product.material) &&
+    product.thicknessMm <= THICKEST_SNAPPED_MM &&
+    narrowestMm >= narrowestSnapMm(product.thicknessMm);
   return straight && snaps ? 'snap cutter' : 'wet saw';
 }
 

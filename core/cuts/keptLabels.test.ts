@@ -87,14 +87,14 @@ describe('labels that are kept', () => {
     expect(moved.length).toBeGreaterThan(0);
   });
 
-  test('what is laid before the first that was counted has a plus', () => {
+  test('what is laid before the first that was counted has a dash', () => {
     const { defaults } = PATTERNS.stack;
     const before = planned(room(1500, defaults));
     const after = planned(room(0.5, defaults, keepLabels(before.fields, before.labels, 'stack')));
-    const added = after.cuts.map(({ label }) => label).filter((label) => label.includes('+'));
-    expect(added).toContain('A+1');
+    const added = after.cuts.map(({ label }) => label).filter((label) => label.includes('-'));
+    expect(added).toContain('A-1');
     // Another pattern is counted anew.
     const other = planned(room(0.5, PATTERNS.herringbone.defaults, keepLabels(before.fields, before.labels, 'stack')));
-    expect(other.cuts.some(({ label }) => label.includes('+'))).toBe(false);
+    expect(other.cuts.some(({ label }) => label.includes('-'))).toBe(false);
   });
 });

@@ -65,14 +65,14 @@ function placeOf({ repeat }: Layout, perCell: readonly number[], { piece, i }: A
 
 /**
  * The name of a tile: letters for the course, counted from the first, and its place: `C7`; `2A4` in the second field. What
- * came before the first of a kept count has a plus: `+A7` in the first course below it, `C+1` the first tile left of `C1`.
+ * came before the first of a kept count has a dash: `-A7` in the first course below it, `C-1` the first tile left of `C1`.
  */
 export function labelOf(labels: Labels, layout: Layout, { piece, i, j }: Address): string {
   const address = { piece, i: i + labels.shift[0], j: j + labels.shift[1] };
   const course = courseOf(layout, address);
   const place = placeOf(layout, labels.perCell, address) - (labels.firstInCourse.get(course) ?? 0) + 1;
   const row = course - labels.firstCourse;
-  return `${labels.prefix}${row < 0 ? `+${letters(-row - 1)}` : letters(row)}${place < 1 ? `+${1 - place}` : place}`;
+  return `${labels.prefix}${row < 0 ? `-${letters(-row - 1)}` : letters(row)}${place < 1 ? `-${1 - place}` : place}`;
 }
 
 /** The letters of a course or row: 0 is A, 23 is Z, 24 is AA. I and O stay out: on a wet tile they read as 1 and 0. */

@@ -1,3 +1,4 @@
+import type { CutCare } from '../../cuts/cutMethod.ts';
 import type { CutTrip } from '../../cuts/cutOrder.ts';
 import type { CutPiece } from '../../cuts/cutPiece.ts';
 import type { TickState } from '../../site/tick.ts';
@@ -22,3 +23,19 @@ export function describeTicked(states: readonly TickState[], waiting: number): s
   const far = cut === 0 ? `None of ${states.length} cut yet.` : `${cut} of ${states.length} cut, ${laid === 0 ? 'none' : laid} laid.`;
   return waiting === 0 ? far : `${far} ${waiting === 1 ? 'One tick waits' : `${waiting} ticks wait`} for the server.`;
 }
+
+const CARES: Readonly<Record<CutCare, string>> = {
+  glass: 'Glass: tape on the line, a sacrificial piece behind, feed slowly with plenty of water.',
+  long: 'Long tile: hold both halves up along the whole cut, two people at the saw.',
+  narrow: 'Narrow piece: support it up to the blade and keep fingers off with a push stick.',
+  corners: 'Drill each inside corner first, so that no crack runs on from it.',
+  relief: 'Relief cuts every 5 to 10 mm up to the line, break the teeth out, then grind to the line.',
+  core: 'Start the bit at an angle, wet, without hammer; let it cool half way through.',
+  half: 'Try both halves round the pipe before either is laid.',
+  curve: 'Saw short of the line and grind the rest; try it against the curve.',
+  wayUp: 'Mind the arrow: this tile has a way up.',
+  dress: 'The cut edge shows: dress it with a stone or pad before laying.',
+};
+
+/** What to mind at a cut, a sentence each. */
+export const describeCares = (cares: readonly CutCare[]): string[] => cares.map((care) => CARES[care]);

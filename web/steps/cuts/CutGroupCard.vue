@@ -5,6 +5,8 @@ import { PhCheck, PhChecks } from '@phosphor-icons/vue';
 import type { CutSetting } from '@azulejo/core/cuts/cutOrder';
 import type { OffCutPlan } from '@azulejo/core/cuts/offCuts/planOffCuts';
 import type { Job } from '@azulejo/core/job/job';
+import { caresOf } from '@azulejo/core/cuts/cutMethod';
+import { describeCares } from '@azulejo/core/messages/en/cutting';
 import { describeMark } from '@azulejo/core/messages/en/marks';
 import { describeSource } from '@azulejo/core/messages/en/offCuts';
 import { kindName } from '@azulejo/core/messages/en/names';
@@ -30,6 +32,10 @@ const group = computed(() => props.setting.group);
 const size = computed(() => {
   const { widthMm, heightMm } = group.value.first.sizeMm;
   return `${formatLength(widthMm, tape.value)} x ${formatLengthWithUnit(heightMm, tape.value)}`;
+});
+const cares = computed(() => {
+  const product = props.job.products.find(({ id }) => id === group.value.first.productId);
+  return product ? describeCares(caresOf(group.value.first, product)) : [];
 });
 const { seen: asMarked } = useSeenSide();
 const seen = computed(() => asMarked(group.value.first));
@@ -93,6 +99,9 @@ const tick = (state: TickState): void => emit('tick', meant.value, state);
           aria-label="cut"
         />
       </button>
+      <ul v-if="cares.length > 0" class="cares small">
+        <li v-for="care in cares" :key="care">{{ care }}</li>
+      </ul>
       <div class="ticks no-print">
         <Button v-if="!areCut" size="small" @click="tick('cut')"
           ><PhCheck :size="17" />{{ meant.length === 1 ? `${meant[0]} is cut` : 'All cut' }}</Button
@@ -195,6 +204,11 @@ const tick = (state: TickState): void => emit('tick', meant.value, state);
 }
 .done .outline {
   opacity: 0.45;
+}
+.cares {
+  flex-basis: 100%;
+  margin: 0;
+  padding-left: 1.1rem;
 }
 .ticks {
   flex-basis: 100%;

@@ -102,7 +102,7 @@ onMounted(() => void ticks.look(props.job.id));
     <p class="small soft kept no-print">
       {{
         surface.counted
-          ? 'Labels stay on their pieces, whatever changes; what is added before the first has a plus.'
+          ? 'Labels stay on their pieces, whatever changes; what is added before the first has a dash.'
           : 'Labels are counted from the bottom left until the first piece is ticked; then they stay.'
       }}
       <button v-if="!surface.counted" class="plain link" type="button" @click="keep">Keep them from now on</button>
