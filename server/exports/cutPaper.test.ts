@@ -3,7 +3,10 @@ import { readFileSync } from 'node:fs';
 import { readJobFile } from '@azulejo/core/formats/jobFile';
 import { planSurface } from '@azulejo/core/plan';
 import { fontRuns } from './pdfFonts.ts';
+import { inflateSync } from 'node:zlib';
 import { writeCutPaper } from './cutPaper.ts';
+import { writeStickers } from './stickers.ts';
+import { writeTemplates } from './templates.ts';
 
 const read = readJobFile(readFileSync(new URL('../../demo/tidewater-bakehouse.json', import.meta.url), 'utf8'));
 if (!read.ok) throw new Error(JSON.stringify(read.issues));
@@ -35,3 +38,45 @@ test.each(['shop-floor', 'splashback', 'washroom-floor', 'shower-wall-3', 'niche
     expect(lengths.filter((length) => length < 160)).toEqual([]);
   },
 );
+
+const sourceOf = (id: string) => {
+  const surface = job.surfaces.find((one) => one.id === id);
+  if (!surface) throw new Error(id);
+  return { job, surface, planned: planSurface(job, surface) };
+};
+
+/** The drawing commands of every page. */
+const pagesOf = (pdf: Buffer): string[] =>
+  [...pdf.toString('latin1').matchAll(/\/Length (\d+)\s*\/Filter \/FlateDecode\s*>>\s*stream\n/g)].flatMap((found) => {
+    const start = found.index + found[0].length;
+    const text = inflateSync(pdf.subarray(start, start + Number(found[1]))).toString('latin1');
+    return / re\n|\bBT\b/.test(text) ? [text] : [];
+  });
+
+test('a template is as large as the tile, and so is its bar of 100 mm', async () => {
+  const source = sourceOf('counter');
+  const [page] = pagesOf(await writeTemplates(source));
+  const points = (mm: number): number => (mm * 72) / 25.4;
+  // The tile is drawn dashed: its outline runs from `m` by `l` to the end of the path.
+  const dashed = page.slice(page.indexOf('[4 3] 0 d'));
+  const corners = [...dashed.slice(0, dashed.indexOf('\nS')).matchAll(/(-?[\d.]+) (-?[\d.]+) [ml]\b/g)].map(([, x, y]) => [
+    Number(x),
+    Number(y),
+  ]);
+  const size = (axis: number): number => Math.max(...corners.map((p) => p[axis])) - Math.min(...corners.map((p) => p[axis]));
+  expect(corners.length).toBeGreaterThanOrEqual(4);
+  const { tile } = source.planned.cuts[0];
+  const wide = Math.max(...tile.map(([x]) => x)) - Math.min(...tile.map(([x]) => x));
+  const high = Math.max(...tile.map(([, y]) => y)) - Math.min(...tile.map(([, y]) => y));
+  expect(size(0)).toBeCloseTo(points(wide), 1);
+  expect(size(1)).toBeCloseTo(points(high), 1);
+  const tens = [...page.matchAll(/([\d.]+) ([\d.]+) ([\d.]+) 5 re/g)].map(([, x, , width]) => [Number(x), Number(width)]);
+  expect(tens.length).toBe(10);
+  expect(tens[9][0] + tens[9][1] - tens[0][0]).toBeCloseTo(points(100), 1);
+});
+
+test('there is a sticker for every cut piece, twenty-four on a page', async () => {
+  const source = sourceOf('washroom-floor');
+  const pages = pagesOf(await writeStickers(source));
+  expect(pages.length).toBe(Math.ceil(source.planned.cuts.length / 24));
+});

@@ -110,7 +110,7 @@ function writeLabels(space: LabelSpace, { job, surface, planned }: SurfaceSource
 }
 
 /** Draws a piece within the outline of its tile, for the list of cuts. */
-export function drawPieceOutline(pdf: PDFKit.PDFDocument, { inTile, tile }: CutPiece, frame: Frame): void {
+export function drawPieceOutline(pdf: PDFKit.PDFDocument, { inTile, tile }: Pick<CutPiece, 'inTile' | 'tile'>, frame: Frame): void {
   const { minX, minY, maxX, maxY } = boxOf(tile);
   const k = Math.min(frame.width / (maxX - minX), frame.height / (maxY - minY));
   const top = frame.y + (frame.height - (maxY - minY) * k) / 2;

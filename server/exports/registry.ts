@@ -2,11 +2,22 @@ import { cutsCsv, orderCsv } from '@azulejo/core/formats/csv';
 import { writeJobFile } from '@azulejo/core/formats/jobFile';
 import { planJson } from '@azulejo/core/formats/planJson';
 import type { ExportKind } from './exportKind.ts';
-import { writeCutPaper } from './cutPaper.ts';
+import { writeBackPaper, writeCutPaper } from './cutPaper.ts';
+import { writeStickers } from './stickers.ts';
+import { writeTemplates } from './templates.ts';
 
 /** Every export. A new one is a file with its writer and a line here. */
 export const EXPORTS = {
   paper: { of: 'surface', label: 'Setout and cuts (PDF)', extension: 'pdf', mediaType: 'application/pdf', write: writeCutPaper },
+  back: { of: 'surface', label: 'Cuts, face down (PDF)', extension: 'pdf', mediaType: 'application/pdf', write: writeBackPaper },
+  templates: {
+    of: 'surface',
+    label: 'Full-size templates (PDF)',
+    extension: 'pdf',
+    mediaType: 'application/pdf',
+    write: writeTemplates,
+  },
+  stickers: { of: 'surface', label: 'Labels on stickers (PDF)', extension: 'pdf', mediaType: 'application/pdf', write: writeStickers },
   cuts: {
     of: 'surface',
     label: 'Cut list (CSV)',

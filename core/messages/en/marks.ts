@@ -37,7 +37,7 @@ export function describeMark(mark: Mark, tape: Tape): string {
     case 'window':
       return `box ${show(mark.widthMm)} x ${show(mark.heightMm)}, ${show(mark.xMm)} from the left, ${show(mark.yMm)} from the bottom`;
     case 'path':
-      return `line ${placesOf(mark, show).join(', ')}`;
+      return mark.points.length > MOST_PLACES_SAID ? describeCurve(mark, show) : `line ${placesOf(mark, show).join(', ')}`;
   }
 }
 
@@ -56,4 +56,14 @@ function placesOf({ points, from, to }: Extract<Mark, { type: 'path' }>, show: (
     if (side) return `${word} ${placeOnSide(side, isUpright(side) ? y : x, show)}`;
     return `${word} ${show(x)} from the left and ${show(y)} from the bottom`;
   });
+}
+
+/** A line through more places than this is read as a list of figures. */
+const MOST_PLACES_SAID = 4;
+
+/** A curve by offsets: where it begins and ends, and between them how far across and how far up it lies, in pairs. */
+function describeCurve(mark: Extract<Mark, { type: 'path' }>, show: (mm: number) => string): string {
+  const places = placesOf(mark, show);
+  const between = mark.points.slice(1, -1).map(([x, y]) => `${show(x)} / ${show(y)}`);
+  return `curve ${places[0]} ${places[places.length - 1]}; between, from the left / from the bottom: ${between.join(', ')}`;
 }

@@ -1,13 +1,11 @@
 <script setup lang="ts">
-import Button from 'primevue/button';
 import { computed } from 'vue';
-import { PhFileCsv, PhFilePdf } from '@phosphor-icons/vue';
 import type { Job, Surface } from '@azulejo/core/job/job';
 import type { SurfacePlan } from '@azulejo/core/planning/planned';
-import { exportUrl } from '../../api/client.ts';
 import { CUT_PARTS, useBoardStore } from '../../stores/boardStore.ts';
 import PartTabs from '../../fields/PartTabs.vue';
 import { useJobPlan } from '../../workers/useJobPlan.ts';
+import CutPapers from './CutPapers.vue';
 import OpenedTiles from './OpenedTiles.vue';
 import PiecesToCut from './PiecesToCut.vue';
 
@@ -20,12 +18,7 @@ const offCuts = computed(() => shared.value?.surfaces.find(({ surfaceId }) => su
 
 <template>
   <template v-if="plan">
-    <div class="row no-print">
-      <Button as="a" :href="exportUrl(job.id, 'paper', surface.id)" severity="secondary" outlined
-        ><PhFilePdf :size="19" />Setout and cuts on paper</Button
-      >
-      <Button as="a" :href="exportUrl(job.id, 'cuts', surface.id)" severity="secondary" outlined><PhFileCsv :size="19" />Cut list</Button>
-    </div>
+    <CutPapers :job="job" :surface="surface" :plan="plan" />
     <PartTabs v-model="board.cutPart" :parts="CUT_PARTS" label="Parts of cutting" />
     <PiecesToCut v-if="board.cutPart === 'pieces'" :job="job" :surface="surface" :plan="plan" :off-cuts="offCuts" />
     <template v-else>

@@ -1,0 +1,159 @@
+import { productName, tapeOf } from '@azulejo/core/job/job';
+import type { CutPiece } from '@azulejo/core/cuts/cutPiece';
+import { seenFromBack } from '@azulejo/core/cuts/backView';
+import { caresOf, CUT_CARES } from '@azulejo/core/cuts/cutMethod';
+import { cutTrips, fenceSettings, orderFor, type CutTrip } from '@azulejo/core/cuts/cutOrder';
+import { describeCares, describeCutting } from '@azulejo/core/messages/en/cutting';
+import { kindName } from '@azulejo/core/messages/en/names';
+import { pieceBefore } from '@azulejo/core/messages/en/offCuts';
+import { describeMark } from '@azulejo/core/messages/en/marks';
+import { describeSheetPart, describeSheets } from '@azulejo/core/messages/en/sheets';
+import { SAFETY } from '@azulejo/core/messages/en/safety';
+import { formatLength, formatLengthWithUnit } from '@azulejo/core/units/formatLength';
+import type { SurfaceSource } from './exportKind.ts';
+import { drawPieceOutline } from './paperDrawing.ts';
+import { FAINT, INK, MARGIN, write, writeHeader } from './paper.ts';
+import type { PdfFont } from './pdfFonts.ts';
+
+/** Which side of the tile is marked. */
+export type MarkedSide = 'face' | 'back';
+
+const ROW_GAP = 6;
+const OUTLINE = 30;
+const COLUMNS = [
+  { title: 'Off', width: 30 },
+  { title: '', width: 44 },
+  { title: 'Cut', width: 70 },
+  { title: 'Size', width: 100 },
+  { title: 'Marks', width: 234 },
+  { title: 'Tool', width: 60 },
+  { title: 'Pieces', width: 236 },
+] as const;
+
+export /** The sheets of mosaics: which are cut, and what each part is taken from. */
+function writeSheetPages(pdf: PDFKit.PDFDocument, source: SurfaceSource): void {
+  const { job, planned } = source;
+  for (const sheets of planned.sheets) {
+    pdf.addPage();
+    const width = pdf.page.width - 2 * MARGIN;
+    let y = writeHeader(pdf, source, 'sheets');
+    y = write(pdf, productName(job, sheets.productId), 'bold', 11, INK, MARGIN, y, width) + 4;
+    y = write(pdf, describeSheets(sheets), 'text', 9, INK, MARGIN, y, width) + 8;
+    for (const part of sheets.parts) {
+      if (y > pdf.page.height - MARGIN - 24) {
+        pdf.addPage();
+        y = writeHeader(pdf, source, 'sheets');
+      }
+      write(pdf, part.label, 'bold', 9, INK, MARGIN, y, 40);
+      y = write(pdf, describeSheetPart(part), 'text', 9, INK, MARGIN + 44, y, width - 44) + 4;
+    }
+  }
+}
+
+/** The list of cuts as they are made, from the page that is open. */
+export function writeCutPages(pdf: PDFKit.PDFDocument, source: SurfaceSource, side: MarkedSide): void {
+  const { job, surface, planned } = source;
+  const order = orderFor(surface.pattern, job.cutting);
+  const trips = cutTrips(planned.cuts, planned.groups, { order, perTrip: job.cutting?.perTrip ?? null });
+  let y = startCutPage(pdf, source, side);
+  y = writeAhead(pdf, source, trips, y);
+  y = writeTitles(pdf, y);
+  const bottom = pdf.page.height - MARGIN - 14;
+  const turn = (): number => {
+    pdf.addPage();
+    return writeTitles(pdf, startCutPage(pdf, source, side));
+  };
+  if (trips.length === 0) write(pdf, 'Every piece is whole. Nothing to cut.', 'text', 9, INK, MARGIN, y, 400);
+  trips.forEach((trip, k) => {
+    if (trips.length > 1) {
+      // A trip's heading never stands alone at the foot of a page.
+      if (y + 20 + OUTLINE + ROW_GAP > bottom) y = turn();
+      const count = trip.reduce((sum, { pieces }) => sum + pieces.length, 0);
+      y = write(pdf, `Trip ${k + 1}: ${count === 1 ? 'one piece' : `${count} pieces`}`, 'bold', 10, INK, MARGIN, y + 3, 300) + 5;
+    }
+    for (const { group, pieces } of trip) {
+      const { first } = group;
+      const seen = side === 'back' ? { ...first, ...seenFromBack(first) } : first;
+      const cells = cellsOf(source, seen, pieces);
+      pdf.font('text').fontSize(9);
+      const height = Math.max(OUTLINE, ...cells.map((text, c) => pdf.heightOfString(text, { width: COLUMNS[c].width - 8 }))) + ROW_GAP;
+      if (y + height > bottom) y = turn();
+      writeRow(pdf, cells, y);
+      drawPieceOutline(pdf, seen, { x: MARGIN + COLUMNS[0].width, y: y - 1, width: OUTLINE, height: OUTLINE });
+      y += height;
+    }
+  });
+}
+
+/** What stands in each column for some equal pieces. */
+function cellsOf(source: SurfaceSource, seen: CutPiece, pieces: readonly CutPiece[]): string[] {
+  const tape = tapeOf(source.job, source.surface);
+  return [
+    `${pieces.length}`,
+    '',
+    kindName(seen.kind),
+    `${formatLength(seen.sizeMm.widthMm, tape)} x ${formatLengthWithUnit(seen.sizeMm.heightMm, tape)}`,
+    [...seen.marks.map((mark) => describeMark(mark, tape)), ...(seen.edgeShows ? ['cut edge shows: dress it'] : [])].join('; '),
+    seen.tool,
+    pieces.map(({ label }) => `${label}${sourceOf(source, label)}`).join('  '),
+  ];
+}
+
+/** What there is to cut and what to mind at it. */
+function writeAhead(pdf: PDFKit.PDFDocument, { job, planned }: SurfaceSource, trips: readonly CutTrip[], top: number): number {
+  if (trips.length === 0) return top;
+  const width = pdf.page.width - 2 * MARGIN;
+  const minded = new Set(
+    planned.groups.flatMap(({ first }) => {
+      const product = job.products.find(({ id }) => id === first.productId);
+      return product ? caresOf(first, product) : [];
+    }),
+  );
+  const y = write(pdf, describeCutting(planned.cuts, trips, fenceSettings(trips)), 'text', 9, INK, MARGIN, top, width) + 3;
+  const cares = describeCares(CUT_CARES.filter((care) => minded.has(care)));
+  return cares.length === 0 ? y + 3 : write(pdf, cares.join(' '), 'text', 8, FAINT, MARGIN, y, width) + 6;
+}
+
+/** Where a piece comes from: a tile that is opened, by number, and the piece that is cut from it before. */
+function sourceOf({ job, surface, planned }: SurfaceSource, label: string): string {
+  const source = planned.offCuts.sources.get(label);
+  if (!source) return '';
+  return source.offCutOf === null ? `\u00a0(${source.tile})` : `\u00a0(${source.tile}, after ${pieceBefore(source, job, surface.id)})`;
+}
+
+function startCutPage(pdf: PDFKit.PDFDocument, source: SurfaceSource, side: MarkedSide): number {
+  const width = pdf.page.width - 2 * MARGIN;
+  let y = writeHeader(pdf, source, side === 'face' ? 'cuts, tiles face up' : 'cuts, tiles face down');
+  y = write(pdf, SAFETY.cutting, 'text', 8, FAINT, MARGIN, y, width) + 4;
+  return write(pdf, `${SIDES[side]} ${NUMBERS}`, 'text', 8, FAINT, MARGIN, y, width) + 6;
+}
+
+const SIDES: Readonly<Record<MarkedSide, string>> = {
+  face: 'Marks are for tiles that lie face up.',
+  back: 'Marks are for tiles that lie face down, the top still away from you: left is right of the face.',
+};
+const NUMBERS = 'Behind a piece stands the tile it is cut from, counted as they are opened over the job.';
+
+function writeTitles(pdf: PDFKit.PDFDocument, y: number): number {
+  writeRow(
+    pdf,
+    COLUMNS.map(({ title }) => title),
+    y,
+    'bold',
+  );
+  return y + 9 + 2 * ROW_GAP;
+}
+
+function writeRow(pdf: PDFKit.PDFDocument, cells: readonly string[], y: number, font: PdfFont = 'text'): void {
+  let x = MARGIN;
+  cells.forEach((text, k) => {
+    write(pdf, text, k === 0 ? 'bold' : font, 9, INK, x, y, COLUMNS[k].width - 8);
+    x += COLUMNS[k].width;
+  });
+  pdf
+    .moveTo(MARGIN, y - 2.5)
+    .lineTo(pdf.page.width - MARGIN, y - 2.5)
+    .lineWidth(0.3)
+    .strokeColor('#c3cad0')
+    .stroke();
+}

@@ -1,0 +1,177 @@
+import type { CutGroup } from '@azulejo/core/cuts/groupCuts';
+import type { CutPiece } from '@azulejo/core/cuts/cutPiece';
+import { boxOf, type Box, type Ring } from '@azulejo/core/geometry/ring';
+import { productName } from '@azulejo/core/job/job';
+import { kindName } from '@azulejo/core/messages/en/names';
+import type { SurfaceSource } from './exportKind.ts';
+import { FAINT, INK, startPaper, write, type Paper } from './paper.ts';
+
+const POINTS_PER_MM = 72 / 25.4;
+
+/** What a printer leaves white, mm; the paper is cut or overlapped there. */
+const WHITE_MM = 12;
+
+/** The heading of a page, and the scale bar below it, mm. */
+const HEAD_MM = 24;
+
+/** What two pages have in common, so that one can be glued over the other, mm. */
+const OVERLAP_MM = 10;
+
+/** So many pages at most for one surface; more are for a plotter. */
+const MOST_PAGES = 200;
+
+/** Cuts that no fence and no bit makes by itself: they are drawn round a paper. */
+const wantsTemplate = ({ first: { marks } }: CutGroup): boolean =>
+  marks.some(({ type }) => type === 'path' || type === 'bite' || type === 'chord' || type === 'window' || type === 'slot');
+
+/** Curved and awkward pieces in full size over A4 pages, each with a bar to check the scale and crosses to join pages by. */
+export function writeTemplates(source: SurfaceSource): Promise<Buffer> {
+  const { job, surface, planned } = source;
+  const paper = startPaper(`${job.name}: ${surface.name}, templates`, 'portrait');
+  const { pdf } = paper;
+  const groups = planned.groups.filter(wantsTemplate);
+  const pages = groups.flatMap((group) => pagesOf(group, pdf.page));
+  const kept = pages.slice(0, MOST_PAGES);
+  kept.forEach((page, k) => {
+    if (k > 0) pdf.addPage();
+    drawPage(paper, source, page);
+  });
+  if (pages.length === 0)
+    write(pdf, `${surface.name}: every cut is set by fence, tape or core bit. No piece needs a template.`, 'text', 11, INK, 40, 40, 500);
+  if (pages.length > MOST_PAGES) {
+    pdf.addPage();
+    write(pdf, `${pages.length - MOST_PAGES} more pages were left out.`, 'text', 11, INK, 40, 40, 500);
+  }
+  return paper.finish();
+}
+
+/** One page of a template: which stretch of the tile it shows, mm. */
+interface Page {
+  readonly group: CutGroup;
+  readonly window: Box;
+  readonly column: number;
+  readonly row: number;
+  readonly columns: number;
+  readonly rows: number;
+}
+
+function pagesOf(group: CutGroup, { width, height }: { readonly width: number; readonly height: number }): Page[] {
+  const { minX, minY, maxX, maxY } = boxOf(group.first.inTile[0]);
+  const [wide, high] = [width / POINTS_PER_MM - 2 * WHITE_MM, height / POINTS_PER_MM - 2 * WHITE_MM - HEAD_MM];
+  const [columns, rows] = [pagesFor(maxX - minX, wide), pagesFor(maxY - minY, high)];
+  return Array.from({ length: columns * rows }, (_, k) => {
+    const [column, row] = [k % columns, Math.floor(k / columns)];
+    const [left, top] = [minX + column * (wide - OVERLAP_MM), maxY - row * (high - OVERLAP_MM)];
+    return { group, column, row, columns, rows, window: { minX: left, maxX: left + wide, minY: top - high, maxY: top } };
+  });
+}
+
+const pagesFor = (size: number, page: number): number => Math.max(1, Math.ceil((size - OVERLAP_MM) / (page - OVERLAP_MM)));
+
+function drawPage({ pdf }: Paper, { job, surface }: SurfaceSource, { group, window, column, row, columns, rows }: Page): void {
+  const { first, pieces } = group;
+  const [left, top] = [WHITE_MM * POINTS_PER_MM, (WHITE_MM + HEAD_MM) * POINTS_PER_MM];
+  const width = (window.maxX - window.minX) * POINTS_PER_MM;
+  const height = (window.maxY - window.minY) * POINTS_PER_MM;
+  const labels = pieces.map(({ label }) => label);
+  const sheet =
+    columns * rows === 1
+      ? ''
+      : `, page ${row * columns + column + 1} of ${columns * rows}: row ${row + 1} from the top, ${column + 1} from the left`;
+  write(
+    pdf,
+    `${labels.slice(0, 8).join(', ')}${labels.length > 8 ? ` and ${labels.length - 8} more` : ''}`,
+    'bold',
+    15,
+    INK,
+    left,
+    left - 12,
+    width,
+  );
+  write(
+    pdf,
+    `${surface.name}, ${productName(job, first.productId)}. ${kindName(first.kind)}, face up${first.hasWayUp ? ', arrow to the top' : ''}${sheet}.`,
+    'text',
+    8,
+    FAINT,
+    left,
+    left + 8,
+    width,
+  );
+  drawScaleBar(pdf, left, left + 32);
+  const at = ([x, y]: readonly [number, number]): [number, number] => [
+    left + (x - window.minX) * POINTS_PER_MM,
+    top + (window.maxY - y) * POINTS_PER_MM,
+  ];
+  pdf.save().rect(left, top, width, height).clip();
+  drawPiece(pdf, first, at);
+  pdf.restore();
+  pdf.lineWidth(0.3).strokeColor('#8494a1').rect(left, top, width, height).stroke();
+  drawCrosses(pdf, window, at);
+}
+
+/** The tile, and the piece in it: what falls away is hatched. */
+function drawPiece(
+  pdf: PDFKit.PDFDocument,
+  { tile, inTile, hasWayUp, label }: CutPiece,
+  at: (p: readonly [number, number]) => [number, number],
+): void {
+  const trace = (ring: Ring): PDFKit.PDFDocument => pdf.polygon(...ring.map(at));
+  trace(tile);
+  for (const ring of inTile) trace(ring);
+  pdf.fill('#e4e8ec', 'even-odd');
+  pdf.lineWidth(0.5).strokeColor('#8494a1').dash(4, { space: 3 });
+  trace(tile).stroke();
+  pdf.undash().lineWidth(1).strokeColor(INK);
+  for (const ring of inTile) trace(ring).stroke();
+  const box = boxOf(inTile[0]);
+  const [x, y] = at([(box.minX + box.maxX) / 2, (box.minY + box.maxY) / 2]);
+  write(pdf, label, 'bold', 12, FAINT, x - 40, y - 7, 80);
+  if (hasWayUp) {
+    const [ax, ay] = [x - 52, y + 8];
+    pdf
+      .lineWidth(1)
+      .strokeColor(FAINT)
+      .moveTo(ax, ay)
+      .lineTo(ax, ay - 24)
+      .moveTo(ax - 4, ay - 19)
+      .lineTo(ax, ay - 24)
+      .lineTo(ax + 4, ay - 19)
+      .stroke();
+  }
+}
+
+/** A hundred millimetres, in tens. */
+function drawScaleBar(pdf: PDFKit.PDFDocument, x: number, y: number): void {
+  const ten = 10 * POINTS_PER_MM;
+  for (let k = 0; k < 10; k++) {
+    pdf.rect(x + k * ten, y, ten, 5);
+    if (k % 2 === 0) pdf.fill(INK);
+    else pdf.lineWidth(0.4).strokeColor(INK).stroke();
+  }
+  write(pdf, '100 mm: lay a tape on it. Print at 100 %, not fitted to the page.', 'text', 8, INK, x + 10 * ten + 8, y - 2, 220);
+}
+
+/** Crosses along the rim of a page, the same on the page that meets it there: laid on each other, the pages fit. */
+function drawCrosses(
+  pdf: PDFKit.PDFDocument,
+  { minX, maxX, minY, maxY }: Box,
+  at: (p: readonly [number, number]) => [number, number],
+): void {
+  pdf.lineWidth(0.4).strokeColor('#b8402b');
+  for (let x = Math.ceil(minX / CROSS_MM) * CROSS_MM; x <= maxX; x += CROSS_MM)
+    for (let y = Math.ceil(minY / CROSS_MM) * CROSS_MM; y <= maxY; y += CROSS_MM) {
+      if (x - minX > RIM_MM && maxX - x > RIM_MM && y - minY > RIM_MM && maxY - y > RIM_MM) continue;
+      const [cx, cy] = at([x, y]);
+      pdf
+        .moveTo(cx - 4, cy)
+        .lineTo(cx + 4, cy)
+        .moveTo(cx, cy - 4)
+        .lineTo(cx, cy + 4)
+        .stroke();
+    }
+}
+
+/** Further apart than what two pages have in common, none might fall on it, mm. */
+const CROSS_MM = OVERLAP_MM;
+const RIM_MM = OVERLAP_MM;
