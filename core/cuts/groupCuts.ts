@@ -62,7 +62,8 @@ const isAlike = (a: CutPiece, b: CutPiece): boolean =>
 const turnedOutlines = ({ inTile, tile }: CutPiece, directional: boolean): Polygon[] =>
   directional ? [inTile] : selfTurns(tile, SAME_CUT_MM).map(({ turn }) => mapPolygon(inTile, turn));
 
-const sameOutline = (a: Polygon, b: Polygon): boolean => a.every((ring, k) => sameRing(ring, b[k]));
+/** Whether two outlines are one within what a fence can be set to. */
+export const sameOutline = (a: Polygon, b: Polygon): boolean => a.every((ring, k) => sameRing(ring, b[k]));
 
 function sameRing(a: readonly Point[], b: readonly Point[]): boolean {
   if (a.length !== b.length) return false;

@@ -38,6 +38,7 @@ export const KEY_GROUPS: readonly { readonly where: string; readonly lines: read
       { keys: 'T', does: 'Turn the tiles over: marks on the face, or on the back' },
       { keys: 'C', does: 'Tick the chosen pieces as cut; once more takes it back' },
       { keys: 'L', does: 'Tick the chosen pieces as laid; once more takes it back' },
+      { keys: 'Left and Right', does: 'In a dry lay: the piece before, the next piece' },
       { keys: '/', does: 'Find a piece by its label' },
     ],
   },

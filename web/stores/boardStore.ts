@@ -1,5 +1,6 @@
 import { defineStore } from 'pinia';
 import { ref, shallowRef } from 'vue';
+import type { Polygon } from '@azulejo/core/geometry/ring';
 import type { Laying } from '@azulejo/core/pattern/laying';
 import type { Surface } from '@azulejo/core/job/job';
 import type { PointedPin } from '@azulejo/core/setout/weigh/pins';
@@ -38,6 +39,8 @@ export const SETOUT_PARTS = [
 export const CUT_PARTS = [
   { name: 'pieces', label: 'Pieces to cut' },
   { name: 'tiles', label: 'Tiles to open' },
+  { name: 'dry', label: 'Dry lay' },
+  { name: 'practice', label: 'Practice' },
 ] as const;
 
 /** One part of cutting. */
@@ -75,6 +78,9 @@ export const useBoardStore = defineStore('board', () => {
   /** The cut sheet of a mosaic that is looked at, by its label. */
   const chosenSheet = ref<string | null>(null);
   const chosenLabel = ref<string | null>(null);
+  /** The piece that is laid dry next, by its place in the order of the surface. */
+  const dryAt = ref(0);
+  const dryPiece = shallowRef<{ readonly polygon: Polygon } | null>(null);
 
   /** Chooses nothing; for a new surface. */
   function clear(): void {
@@ -88,6 +94,8 @@ export const useBoardStore = defineStore('board', () => {
     chosenStones.value = [];
     chosenGroup.value = null;
     chosenLabel.value = null;
+    dryAt.value = 0;
+    dryPiece.value = null;
     chosenSheet.value = null;
     pinTool.value = null;
   }
@@ -109,6 +117,8 @@ export const useBoardStore = defineStore('board', () => {
     chosenFixture,
     chosenGroup,
     chosenLabel,
+    dryAt,
+    dryPiece,
     chosenSheet,
     clear,
   };

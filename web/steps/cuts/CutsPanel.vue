@@ -6,7 +6,9 @@ import { CUT_PARTS, useBoardStore } from '../../stores/boardStore.ts';
 import PartTabs from '../../fields/PartTabs.vue';
 import { useJobPlan } from '../../workers/useJobPlan.ts';
 import CutPapers from './CutPapers.vue';
+import DryLay from './DryLay.vue';
 import OpenedTiles from './OpenedTiles.vue';
+import PracticeMarks from './PracticeMarks.vue';
 import PiecesToCut from './PiecesToCut.vue';
 
 const props = defineProps<{ job: Job; surface: Surface; plan: SurfacePlan | null }>();
@@ -21,6 +23,8 @@ const offCuts = computed(() => shared.value?.surfaces.find(({ surfaceId }) => su
     <CutPapers :job="job" :surface="surface" :plan="plan" />
     <PartTabs v-model="board.cutPart" :parts="CUT_PARTS" label="Parts of cutting" />
     <PiecesToCut v-if="board.cutPart === 'pieces'" :job="job" :surface="surface" :plan="plan" :off-cuts="offCuts" />
+    <DryLay v-else-if="board.cutPart === 'dry'" :job="job" :surface="surface" :plan="plan" />
+    <PracticeMarks v-else-if="board.cutPart === 'practice'" :job="job" :plan="plan" />
     <template v-else>
       <OpenedTiles v-if="offCuts" :job="job" :surface="surface" :off-cuts="offCuts" />
       <p v-else class="soft" role="status">Sharing out off-cuts over all surfaces</p>

@@ -33,9 +33,14 @@ export function useCutsOnBoard({ job, surface, plan, cuts }: Shown): StepOnBoard
     const labels = chosenLabels.value;
     tickAll(labels, labels.every((label) => stateOf(label) === state) ? before : state);
   }
+  function stepDry(by: number): void {
+    const last = (plan.value?.totals.pieces ?? 1) - 1;
+    if (board.cutPart === 'dry') board.dryAt = Math.min(last, Math.max(0, board.dryAt + by));
+  }
   return {
     show: computed(() => 'cuts'),
     chosenPieces: computed(() => {
+      if (board.cutPart === 'dry' && board.dryPiece) return [board.dryPiece];
       const labels = new Set(chosenLabels.value);
       return (cuts.value ?? []).filter(({ label }) => labels.has(label));
     }),
@@ -43,6 +48,8 @@ export function useCutsOnBoard({ job, surface, plan, cuts }: Shown): StepOnBoard
     sheetParts: computed(() => plan.value?.sheets.flatMap(({ parts }) => parts) ?? []),
     keys: {
       t: turnOver,
+      ArrowRight: () => stepDry(1),
+      ArrowLeft: () => stepDry(-1),
       c: () => tick('cut', 'open'),
       l: () => tick('laid', 'cut'),
       '/': () => document.getElementById(FIND_FIELD)?.focus(),
