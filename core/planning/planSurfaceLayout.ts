@@ -69,7 +69,7 @@ export function* finishSteps(
     labels,
     cuts,
     groups: cutGroups,
-    sheets: planSheets(drawing.fields, rules.consumption.offCutsKept),
+    sheets: planSheets(drawing.fields, rules.products, rules.consumption.offCutsKept),
   };
 }
 

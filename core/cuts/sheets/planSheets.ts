@@ -1,9 +1,8 @@
-import { ringArea } from '../../geometry/ring.ts';
 import type { Field } from '../../setout/fields/field.ts';
-import { chipRing } from '../../tile/sheet/sheetChips.ts';
 import type { Sheet } from '../../tile/sheet/sheet.ts';
 import { sheetCells, type SheetCell } from './sheetCells.ts';
-import { translationFinder } from './translations.ts';
+import { hasWayUp, productNamed, type Product } from '../../tile/product.ts';
+import { takeParts, type WantedPart } from './takeParts.ts';
 
 /** One sheet that is not laid whole: cut between its chips, and here and there through them. */
 export interface SheetPart {
@@ -21,6 +20,12 @@ export interface SheetPart {
   readonly sheet: number;
   /** The part whose rest it is taken from; null where a sheet is opened for it. */
   readonly restOf: string | null;
+  /** How the rest is turned against the sheet as it would lie. */
+  readonly turnDeg: 0 | 180;
+  /** Which chips of that sheet it is made of, by their place in the sheet. */
+  readonly chipsFrom: readonly number[];
+  /** Chips that are set loose beside it, out of other rests; by the number of the sheet, and their place in it. */
+  readonly added: readonly { readonly restOf: string; readonly sheet: number; readonly chipsFrom: readonly number[] }[];
 }
 
 /** What becomes of the sheets of one product. */
@@ -38,103 +43,62 @@ export interface SheetPlan {
   readonly chipsLeft: number;
 }
 
-/** A part of so few chips, or so small a share of the sheet, is made up of loose chips. */
-const LOOSE_CHIPS = 6;
-const LOOSE_SHARE = 0.05;
-
 /** Plans the sheets of every product: what is laid whole, what is cut, and which rest of which sheet gives what. */
-export function planSheets(fields: readonly Field[], offCutsKept: boolean): SheetPlan[] {
+export function planSheets(fields: readonly Field[], products: readonly Product[], offCutsKept: boolean): SheetPlan[] {
   const cells = sheetCells(fields);
   const labels = labelCells(cells);
   const ids = [...new Set(cells.map(({ productId }) => productId))];
   return ids.map((productId) => {
     const own = cells.filter((cell) => cell.productId === productId);
-    return planProduct(productId, own, labels, offCutsKept);
+    return planProduct(productId, own, labels, offCutsKept, !hasWayUp(productNamed(products, productId)));
   });
 }
 
-interface Rest {
-  readonly number: number;
-  readonly from: string;
-  readonly chips: Set<number>;
-}
-
-function planProduct(productId: string, cells: readonly SheetCell[], labels: ReadonlyMap<SheetCell, string>, kept: boolean): SheetPlan {
+function planProduct(
+  productId: string,
+  cells: readonly SheetCell[],
+  labels: ReadonlyMap<SheetCell, string>,
+  kept: boolean,
+  mayTurn: boolean,
+): SheetPlan {
   const { sheet } = cells[0];
   const perSheet = sheet.chips.length;
   const wanted = cells.filter(({ whole }) => whole.length < perSheet);
-  const isLoose = ({ whole, through }: SheetCell): boolean =>
-    whole.length + through.length <= Math.max(LOOSE_CHIPS, Math.floor(perSheet * LOOSE_SHARE));
-  // Large parts first, then the loose chips out of what they leave.
-  const order = [...wanted].sort((a, b) => chipsOf(b).length - chipsOf(a).length);
-  const find = translationFinder(sheet);
-  const rests: Rest[] = [];
-  const parts = new Map<SheetCell, SheetPart>();
-  for (const cell of order) {
-    const need = chipsOf(cell);
-    const loose = isLoose(cell);
-    const label = labels.get(cell) ?? '';
-    const found = kept ? findRest(rests, (rest) => (loose ? pickLoose(sheet, need, rest) : find(need, rest))) : null;
-    const rest = found?.rest ?? openSheet(rests, label, perSheet);
-    for (const chip of found?.chips ?? need) rest.chips.delete(chip);
-    const { field, i, j, through } = cell;
-    const restOf = found ? rest.from : null;
-    parts.set(cell, { label, field, i, j, loose, restOf, chips: need.length, through: through.length, sheet: rest.number });
-  }
   const wholeSheets = cells.length - wanted.length;
+  const lowerBound = kept ? boundFor(sheet, cells) : cells.length;
+  const asked = wanted.map((cell): WantedPart => ({
+    label: labels.get(cell) ?? '',
+    chips: [...cell.whole, ...cell.through],
+  }));
+  const { taken, opened, chipsLeft } = takeParts(sheet, asked, { kept, mayTurn, enough: Math.max(0, lowerBound - wholeSheets) });
   return {
     productId,
     chipsPerSheet: perSheet,
     wholeSheets,
-    openedForParts: rests.length,
-    lowerBound: kept ? boundFor(sheet, cells) : cells.length,
-    parts: wanted.flatMap((cell) => parts.get(cell) ?? []),
-    chipsLeft: rests.reduce((sum, { chips }) => sum + chips.size, 0),
+    openedForParts: opened,
+    lowerBound,
+    parts: wanted.map(({ field, i, j, whole, through }, k) => ({
+      label: asked[k].label,
+      field,
+      i,
+      j,
+      chips: whole.length + through.length,
+      through: through.length,
+      ...taken[k],
+    })),
+    chipsLeft,
   };
 }
 
-const chipsOf = ({ whole, through }: SheetCell): readonly number[] => [...whole, ...through];
-
-/** The smallest rest that gives the chips, so that large rests last. */
-function findRest(
-  rests: readonly Rest[],
-  take: (rest: ReadonlySet<number>) => readonly number[] | null,
-): { rest: Rest; chips: readonly number[] } | null {
-  for (const rest of [...rests].sort((a, b) => a.chips.size - b.chips.size)) {
-    const chips = take(rest.chips);
-    if (chips) return { rest, chips };
-  }
-  return null;
-}
-
-function openSheet(rests: Rest[], from: string, chips: number): Rest {
-  const fresh: Rest = { number: rests.length + 1, from, chips: new Set(Array.from({ length: chips }, (_, k) => k)) };
-  rests.push(fresh);
-  return fresh;
-}
-
-/** Loose chips of the right type, and in a motif of the right colour, whatever their place. */
-function pickLoose(sheet: Sheet, need: readonly number[], rest: ReadonlySet<number>): readonly number[] | null {
-  const left = new Set(rest);
-  const picked: number[] = [];
-  for (const chip of need) {
-    const { type, colour } = sheet.chips[chip];
-    const found = [...left].find((other) => sheet.chips[other].type === type && (!sheet.figured || sheet.chips[other].colour === colour));
-    if (found === undefined) return null;
-    left.delete(found);
-    picked.push(found);
-  }
-  return picked;
-}
-
 /**
- * The better of two proofs: for every type of chip the area laid over the area of it on a sheet; and in a
- * motif, where every chip has its place, the most often wanted place.
+ * The better of two proofs: for every type of chip how many are wanted over how many a sheet has, where a chip that is
+ * bitten gives one piece and no second; and in a motif, where every chip has its place, the most often wanted place.
  */
 function boundFor(sheet: Sheet, cells: readonly SheetCell[]): number {
-  const onSheet = sheet.types.map(() => 0);
-  for (const chip of sheet.chips) onSheet[chip.type] += ringArea(chipRing(sheet, chip));
-  const byArea = onSheet.map((area, type) => (area === 0 ? 0 : cells.reduce((sum, { areaByType }) => sum + areaByType[type], 0) / area));
+  const onSheet = sheet.types.map((_, type) => sheet.chips.filter((chip) => chip.type === type).length);
+  const wanted = sheet.types.map(() => 0);
+  for (const { whole, through } of cells) for (const chip of [...whole, ...through]) wanted[sheet.chips[chip].type]++;
+  const byType = wanted.map((count, type) => (onSheet[type] === 0 ? 0 : count / onSheet[type]));
   const places = new Map<string, { wanted: number; onSheet: number }>();
   if (sheet.figured) {
     const keyOf = (chip: number): string => `${sheet.chips[chip].type}/${sheet.chips[chip].colour}`;
@@ -150,7 +114,7 @@ function boundFor(sheet: Sheet, cells: readonly SheetCell[]): number {
     }
   }
   const byPlace = [...places.values()].map((own) => own.wanted / own.onSheet);
-  return Math.ceil(Math.max(...byArea, ...byPlace) - 1e-6);
+  return Math.ceil(Math.max(0, ...byType, ...byPlace) - 1e-6);
 }
 
 /** Names sheets by row from the bottom and place from the left, S2-3: never like a piece of one drawing with them, B3. */

@@ -1,4 +1,3 @@
-import { polygonsArea, ringArea } from '../../geometry/ring.ts';
 import { productAt, type Field } from '../../setout/fields/field.ts';
 import type { Sheet } from '../../tile/sheet/sheet.ts';
 
@@ -14,8 +13,6 @@ export interface SheetCell {
   readonly whole: readonly number[];
   /** Chips that are cut through. */
   readonly through: readonly number[];
-  /** Area of the chips laid, the cut ones as cut, by type, mm². */
-  readonly areaByType: readonly number[];
 }
 
 /** Every sheet that any chip of the fields belongs to, row by row from the bottom left. */
@@ -31,7 +28,6 @@ interface OpenCell {
   readonly j: number;
   readonly whole: number[];
   readonly through: number[];
-  readonly areaByType: number[];
 }
 
 function cellsOf(field: Field, index: number, sheet: Sheet): SheetCell[] {
@@ -41,24 +37,19 @@ function cellsOf(field: Field, index: number, sheet: Sheet): SheetCell[] {
     const key = `${i}/${j}`;
     const known = cells.get(key);
     if (known) return known;
-    const fresh: OpenCell = { i, j, whole: [], through: [], areaByType: sheet.types.map(() => 0) };
+    const fresh: OpenCell = { i, j, whole: [], through: [] };
     cells.set(key, fresh);
     return fresh;
   };
-  const chipAreas = layout.repeat.pieces.map(({ ring }) => ringArea(ring));
   const runs = layout.wholeRuns;
   for (let k = 0; k < runs.length; k += 4) {
     const [chip, j, first, last] = runs.subarray(k, k + 4);
     for (let i = first; i <= last; i++) {
-      const cell = at(i, j);
-      cell.whole.push(chip);
-      cell.areaByType[sheet.chips[chip].type] += chipAreas[chip];
+      at(i, j).whole.push(chip);
     }
   }
-  for (const { piece, i, j, polygons } of layout.cutTiles) {
-    const cell = at(i, j);
-    cell.through.push(piece);
-    cell.areaByType[sheet.chips[piece].type] += polygonsArea(polygons);
+  for (const { piece, i, j } of layout.cutTiles) {
+    at(i, j).through.push(piece);
   }
   return [...cells.values()]
     .sort((a, b) => a.j - b.j || a.i - b.i)

@@ -6,11 +6,13 @@ import { makeSheet, SHEET_PATTERNS } from '../../pattern/makeSheet.ts';
 import { PATTERNS, repeatOf, type Pattern } from '../../pattern/registry.ts';
 import { cellArea } from '../../pattern/repeat.ts';
 import { trialModule } from '../../pattern/trialModule.ts';
-import { ringArea } from '../../geometry/ring.ts';
+import { boxOf, ringArea } from '../../geometry/ring.ts';
 import { jobOfOne } from '../../trials/testJob.ts';
 import type { Sheet } from '../../tile/sheet/sheet.ts';
 import { chipRing, interlocks, sheetSize } from '../../tile/sheet/sheetChips.ts';
 import { sheetFaults } from '../../tile/sheet/sheetFaults.ts';
+import { sheetCells } from './sheetCells.ts';
+import type { SheetPlan } from './planSheets.ts';
 import { pieceList } from '../../formats/planJson.ts';
 
 const SQUARES = { widthMm: 20, heightMm: 20, jointMm: 2 };
@@ -117,8 +119,11 @@ describe('sheets for a surface', () => {
     expect(sheets[0].parts).toMatchObject([{ label: 'S2-1', chips: 20, loose: false }]);
     const corner = planOf(squares(), [220 + 42, 220 + 42], 0, 0).sheets[0];
     expect(corner.parts.find(({ chips }) => chips === 4)).toMatchObject({ label: 'S2-2', loose: true, restOf: 'S1-2' });
-    // Two columns of one sheet, two rows of another: the rest of the first is too narrow for the rows.
-    expect(corner.openedForParts).toBe(2);
+    // Two columns out of a sheet leave rows two chips too narrow for the two rows above: four loose ones make up for it.
+    expect(corner.openedForParts).toBe(1);
+    expect(corner.parts.find(({ label }) => label === 'S2-1')?.added.map(({ restOf, chipsFrom }) => [restOf, chipsFrom.length])).toEqual([
+      ['S1-2', 4],
+    ]);
   });
 
   test('wherever it starts: every chip of the region is laid once, each sheet gives a chip once, and the bound holds', () => {
@@ -140,6 +145,67 @@ describe('sheets for a surface', () => {
     );
   });
 });
+
+/** Takes every chip that a plan names out of its sheet, once; tells the chips that are left. */
+function replay(made: Sheet, { parts, openedForParts }: SheetPlan): number {
+  const left = new Map(Array.from({ length: openedForParts }, (_, k) => [k + 1, new Set(made.chips.keys())]));
+  for (const { sheet, chipsFrom, added, chips } of parts) {
+    for (const take of [{ sheet, chipsFrom }, ...added])
+      for (const chip of take.chipsFrom)
+        if (!left.get(take.sheet)?.delete(chip)) throw new Error(`sheet ${take.sheet} gives chip ${chip} twice`);
+    expect(chipsFrom.length + added.reduce((sum, one) => sum + one.chipsFrom.length, 0)).toBe(chips);
+  }
+  return [...left.values()].reduce((sum, chips) => sum + chips.size, 0);
+}
+
+test('replayed chip by chip: no chip is given twice, parts keep their form, and only a plain face is turned', () => {
+  fc.assert(
+    fc.property(
+      fc.constantFrom(...SHEET_PATTERNS),
+      fc.integer({ min: 0, max: 219 }),
+      fc.integer({ min: 0, max: 219 }),
+      fc.boolean(),
+      (kind, x, y, directional) => {
+        const pattern = PATTERNS[kind].defaults as Pattern;
+        const made = makeSheet(pattern, trialModule(pattern, 2), { widthMm: 300, heightMm: 300 }, ['#335577', '#ddeeff']);
+        fc.pre(made !== null && made.chips.length < 260);
+        if (!made) return;
+        const job = jobOf(made, [930, 640], x, y);
+        const [sheets] = plan({ ...job, products: [{ ...job.products[0], face: directional ? 'directional' : 'plain' }] }).surfaces[0]
+          .sheets;
+        expect(replay(made, sheets)).toBe(sheets.chipsLeft);
+        const placeOf = (chip: number): [number, number] => {
+          const { minX, minY, maxX, maxY } = boxOf(chipRing(made, made.chips[chip]));
+          return [(minX + maxX) / 2, (minY + maxY) / 2];
+        };
+        const wanted = wantedChips(job);
+        for (const part of sheets.parts) {
+          if (directional) expect(part.turnDeg).toBe(0);
+          if (part.loose || part.added.length > 0) continue;
+          // The chips that it is made of lie to each other as those that are wanted do.
+          const form = (chips: readonly number[], sign: number): string[] => {
+            const places = chips.map(placeOf).map(([a, b]) => [sign * a, sign * b]);
+            const [lowX, lowY] = [Math.min(...places.map(([a]) => a)), Math.min(...places.map(([, b]) => b))];
+            return places.map(([a, b]) => `${Math.round((a - lowX) / 2)} ${Math.round((b - lowY) / 2)}`).sort();
+          };
+          const own = form(part.chipsFrom, part.turnDeg === 180 ? -1 : 1);
+          const asked = form(wanted.get(`${part.i} ${part.j}`) ?? [], 1);
+          expect(own.filter((place) => !asked.includes(place)).length).toBeLessThanOrEqual(own.length * 0.1);
+        }
+        // Broken on purpose, it is found out.
+        const [first, ...more] = sheets.parts;
+        if (first) expect(() => replay(made, { ...sheets, parts: [first, { ...first, restOf: null }, ...more] })).toThrow('twice');
+      },
+    ),
+    { numRuns: 25 },
+  );
+});
+
+/** The chips that each sheet of a surface is to keep, by its cell. */
+function wantedChips(job: Job): Map<string, number[]> {
+  const { fields } = plan(job).surfaces[0];
+  return new Map(sheetCells(fields).map(({ i, j, whole, through }) => [`${i} ${j}`, [...whole, ...through]]));
+}
 
 test('where it is left to the product, a motif lies whole', () => {
   const job = jobOf(squares({ figured: true }), [470, 330], 0, 0);

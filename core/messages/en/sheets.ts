@@ -20,13 +20,16 @@ export function describeSheets({ wholeSheets, openedForParts, parts, chipsLeft, 
   const opened = `${counted(openedForParts, 'sheet')}${wholeSheets === 0 ? '' : ' more'}`;
   if (parts.length === 0) return `${whole}; no sheet is cut.`;
   const total = wholeSheets + openedForParts;
-  const proof = total === lowerBound ? 'it can not be done with fewer' : `no way needs fewer than ${lowerBound}`;
+  const proof =
+    total === lowerBound ? 'a bitten chip gives one piece, so it can not be done with fewer' : `no way needs fewer than ${lowerBound}`;
   return `${whole}, ${counted(parts.length, 'part')} out of ${opened}; ${proof}. ${counted(chipsLeft, 'chip')} left over.`;
 }
 
 /** What becomes of one cut sheet. */
-export function describeSheetPart({ chips, through, loose, sheet, restOf }: SheetPart): string {
+export function describeSheetPart({ chips, through, loose, sheet, restOf, turnDeg, added }: SheetPart): string {
   const what = loose ? `${counted(chips, 'loose chip')}` : `keeps ${counted(chips, 'chip')}`;
   const cut = through === 0 ? 'cut between chips' : `${through} of them cut through`;
-  return `${what}, ${cut}; from ${restOf === null ? `new sheet ${sheet}` : `the rest of ${restOf}`}`;
+  const from = restOf === null ? `new sheet ${sheet}` : `the rest of ${restOf}${turnDeg === 180 ? ' turned round' : ''}`;
+  const loosely = added.map((one) => `${counted(one.chipsFrom.length, 'chip')} of ${one.restOf}`);
+  return `${what}, ${cut}; from ${from}${loosely.length === 0 ? '' : `, with ${loosely.join(' and ')} set loose`}`;
 }
