@@ -2,7 +2,12 @@ import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { readFileSync } from 'node:fs';
 import { readJobFile } from '../formats/jobFile.ts';
-import { polygonArea, polygonsArea, rectangleRing } from '../geometry/ring.ts';
+import { difference } from '../geometry/clip.ts';
+import { boxOf, polygonArea, polygonsArea, rectangleRing, ringLength } from '../geometry/ring.ts';
+import { describeMark } from '../messages/en/marks.ts';
+import { readMark } from '../trials/readMark.ts';
+import { METRIC_TAPE, type Tape } from '../units/tape.ts';
+import type { CutPiece } from './cutPiece.ts';
 import { checkJob } from '../job/checkJob.ts';
 import type { Job } from '../job/job.ts';
 import { plan, planSurface } from '../plan.ts';
@@ -144,6 +149,41 @@ test('on any job the marks give nearly every piece back; what is left are bits o
   const [bad, all] = [0, 1].map((k) => counts.reduce((sum, count) => sum + count[k], 0));
   expect(all).toBeGreaterThan(1000);
   expect(bad / all).toBeLessThan(0.01);
+});
+
+/** Ends of free lines are looked for so far about where the words put them, mm. */
+const ROUNDED_MM = 1;
+
+/** How far a piece that is made by the words on its card, as this tape writes them, is beside the one that is wanted, mm on average. */
+function besideByWords({ marks, tile, inTile }: CutPiece, tape: Tape): number {
+  const { minX, minY, maxX, maxY } = boxOf(tile);
+  const size = { widthMm: maxX - minX, heightMm: maxY - minY };
+  const made = rebuildPiece(
+    marks.map((mark) => readMark(describeMark(mark, tape), size)),
+    tile,
+    ROUNDED_MM,
+  );
+  return (polygonsArea(difference(made, [inTile])) + polygonsArea(difference([inTile], made))) / ringLength(inTile[0]);
+}
+
+test('the words on the card alone give the piece back, for every pattern; rounded as the tape is, within a step of it', () => {
+  const jobs = Array.from({ length: 12 }, (_, k) => randomJob(k + 41)).filter((job) => checkJob(job).length === 0);
+  const demo = readJobFile(readFileSync(new URL('../../demo/sample-boards.json', import.meta.url), 'utf8'));
+  if (!demo.ok) throw new Error('the sample boards can be read');
+  const fine = { ...METRIC_TAPE, metricStepMm: 0.1 } as const;
+  const off = { fine: 0, half: 0, all: 0 };
+  for (const surface of [...jobs, demo.value].flatMap((job) => plan(job).surfaces)) {
+    for (const { first } of surface.groups) {
+      if (first.of === 'chip' || !givesBack(first.marks, first.tile, first.inTile)) continue;
+      off.all++;
+      if (besideByWords(first, fine) > 0.5) off.fine++;
+      if (besideByWords(first, METRIC_TAPE) > 0.5) off.half++;
+    }
+  }
+  expect(off.all).toBeGreaterThan(400);
+  // What is left are bits of a tile that comes apart at a pipe, which have no side of their own to be marked from.
+  expect(off.half / off.all).toBeLessThan(0.005);
+  expect(off.fine / off.all).toBeLessThan(0.002);
 });
 
 test('a wrong mark gives the piece back no more', () => {

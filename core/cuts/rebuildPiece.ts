@@ -17,11 +17,17 @@ export function givesBack(marks: readonly Mark[], tile: Ring, piece: Polygon): b
   return beside <= BESIDE_MM * ringLength(piece[0]);
 }
 
-/** What a tile is after its marks, in its own frame: every mark is set and cut in turn. */
-export const rebuildPiece = (marks: readonly Mark[], tile: Ring): Polygon[] =>
-  marks.reduce<Polygon[]>((left, mark) => (left.length === 0 ? left : cutAt(mark, left, tile)), [[tile]]);
+/** The end of a free line lies so near to the edge it begins at, mm; rounded as a tape is, further off. */
+const ON_EDGE_MM = 0.05;
 
-function cutAt(mark: Mark, left: readonly Polygon[], tile: Ring): Polygon[] {
+/**
+ * What a tile is after its marks, in its own frame: every mark is set and cut in turn. A free line begins and ends at the
+ * edge that is within `reachMm` of its ends.
+ */
+export const rebuildPiece = (marks: readonly Mark[], tile: Ring, reachMm = ON_EDGE_MM): Polygon[] =>
+  marks.reduce<Polygon[]>((left, mark) => (left.length === 0 ? left : cutAt(mark, left, tile, reachMm)), [[tile]]);
+
+function cutAt(mark: Mark, left: readonly Polygon[], tile: Ring, reachMm: number): Polygon[] {
   const whole = boxOf(tile);
   const piece = boxOf(left.flatMap(([outer]) => outer));
   switch (mark.type) {
@@ -78,7 +84,7 @@ function cutAt(mark: Mark, left: readonly Polygon[], tile: Ring): Polygon[] {
       return difference(left, [[circleRing(add(middle, scale(unit(quarterTurn(subtract(q, p))), -off)), mark.radiusMm)]]);
     }
     case 'path':
-      return alongPath(mark.points, left);
+      return alongPath(mark.points, left, reachMm);
   }
 }
 
@@ -96,10 +102,10 @@ function placeOf({ side, mm }: SideMeasure, tile: Ring): Point {
 }
 
 /** A free line: what lies on its left, closed by the outline from its end round to its start; a closed one is a hole. */
-function alongPath(points: readonly Point[], left: readonly Polygon[]): Polygon[] {
+function alongPath(points: readonly Point[], left: readonly Polygon[], reachMm: number): Polygon[] {
   const [first, last] = [points[0], points[points.length - 1]];
   const outer = left[0][0];
-  const [start, end] = [alongRing(first, outer), alongRing(last, outer)];
+  const [start, end] = [alongRing(first, outer, reachMm), alongRing(last, outer, reachMm)];
   if (start === null || end === null) return difference(left, [[[...points].reverse()]]);
   const corners = outer.map((p, at) => ({ p, at }));
   const after = (at: number): number => (at - end + outer.length) % outer.length;
@@ -108,8 +114,9 @@ function alongPath(points: readonly Point[], left: readonly Polygon[]): Polygon[
   return intersect(left, [[[...points, ...round.map(({ p }) => p)]]]);
 }
 
-/** Where a position lies along a ring, in corners and parts of a side; null off it. */
-function alongRing(p: Point, ring: Ring): number | null {
+/** Where a position lies along a ring, in corners and parts of a side, at the nearest side within reach; null off it. */
+function alongRing(p: Point, ring: Ring, reachMm: number): number | null {
+  let [nearest, found] = [reachMm, null as number | null];
   for (let k = 0; k < ring.length; k++) {
     const [from, to] = [ring[k], ring[(k + 1) % ring.length]];
     const side = subtract(to, from);
@@ -117,7 +124,8 @@ function alongRing(p: Point, ring: Ring): number | null {
     if (size < 1e-9) continue;
     const run = dot(subtract(p, from), side) / size;
     const off = Math.abs(dot(subtract(p, from), quarterTurn(side)) / size);
-    if (off < 0.05 && run > -0.05 && run < size + 0.05) return k + Math.min(1, Math.max(0, run / size));
+    if (off >= nearest || run <= -reachMm || run >= size + reachMm) continue;
+    [nearest, found] = [off, k + Math.min(1, Math.max(0, run / size))];
   }
-  return null;
+  return found;
 }
