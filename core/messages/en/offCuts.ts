@@ -1,6 +1,7 @@
 import type { CutSource } from '../../cuts/cutSource.ts';
 import type { LeftOver } from '../../cuts/offCuts/leftOver.ts';
 import type { OffCutPlan } from '../../cuts/offCuts/planOffCuts.ts';
+import type { Pass } from '../../cuts/offCuts/passesOf.ts';
 import type { Job } from '../../job/job.ts';
 import { formatLength, formatLengthWithUnit } from '../../units/formatLength.ts';
 import type { Tape } from '../../units/tape.ts';
@@ -44,3 +45,7 @@ export function describeLeft(left: readonly LeftOver[], tape: Tape): string {
   const sizes = left.map(({ boxMm: { widthMm, heightMm } }) => `${formatLength(widthMm, tape)} x ${formatLengthWithUnit(heightMm, tape)}`);
   return `Left: ${sizes.join(' and ')}.`;
 }
+
+/** The passes that take a tile apart, by the edge at the fence and what the fence is set to. */
+export const describePasses = (passes: readonly Pass[], tape: Tape): string =>
+  passes.length === 0 ? '' : `Cut: ${passes.map(({ side, mm }, k) => `${k + 1}. ${formatLength(mm, tape)} from the ${side}`).join('; ')}.`;

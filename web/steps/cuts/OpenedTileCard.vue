@@ -5,11 +5,15 @@ import type { LeftOver } from '@azulejo/core/cuts/offCuts/leftOver';
 import type { OpenedTile } from '@azulejo/core/cuts/offCuts/planOffCuts';
 import { labelPoint } from '@azulejo/core/geometry/labelPoint';
 import { boxOf, type Polygon } from '@azulejo/core/geometry/ring';
+import { passesOf } from '@azulejo/core/cuts/offCuts/passesOf';
+import { describePasses } from '@azulejo/core/messages/en/offCuts';
+import { useTape } from '../../fields/useTape.ts';
 import { useBoardStore } from '../../stores/boardStore.ts';
 
 /** One tile that is opened for cuts: the pieces where they are cut, and what is left. */
 const props = defineProps<{ tile: OpenedTile; left: readonly LeftOver[]; job: Job; surfaceId: string; note: string }>();
 const board = useBoardStore();
+const tape = useTape();
 
 const around = computed(() => boxOf(props.tile.outline));
 const size = computed(() => ({ width: around.value.maxX - around.value.minX, height: around.value.maxY - around.value.minY }));
@@ -28,6 +32,24 @@ const pieces = computed(() =>
     const upright = wide < long;
     const hasRoom = upright ? high >= long && wide >= 0.9 * letters.value : high >= 0.9 * letters.value;
     return { ...use, own, d: pathOf(use.outline), x, y: around.value.maxY - y, upright, hasRoom };
+  }),
+);
+const passes = computed(() => {
+  const { outline, uses } = props.tile;
+  return (
+    passesOf(
+      outline,
+      uses.map((use) => use.outline),
+      props.job.consumption.kerfMm,
+    ) ?? []
+  );
+});
+/** Each pass as drawn, its number at the end where the blade goes in. */
+const drawn = computed(() =>
+  passes.value.map(({ from, to }) => {
+    const [x1, y1, x2, y2] = [from[0], around.value.maxY - from[1], to[0], around.value.maxY - to[1]];
+    const [dx, dy] = [Math.sign(x2 - x1), Math.sign(y2 - y1)];
+    return { x1, y1, x2, y2, at: [x1 + dx * letters.value * 0.6, y1 + dy * letters.value * 0.6] as const };
   }),
 );
 const nameOf = (id: string): string => props.job.surfaces.find((surface) => surface.id === id)?.name ?? id;
@@ -57,10 +79,17 @@ function choose(label: string): void {
           {{ piece.label }}
         </text>
       </g>
+      <g v-for="({ at, ...line }, k) in drawn" :key="`pass ${k}`" class="pass">
+        <line v-bind="line" />
+        <circle :cx="at[0]" :cy="at[1]" :r="letters * 0.42" />
+        <text :x="at[0]" :y="at[1]" :font-size="letters * 0.66">{{ k + 1 }}</text>
+      </g>
     </svg>
     <p class="small">
       <b>Tile {{ tile.tile }}</b> <span class="soft">{{ note }}</span>
     </p>
+    <p v-if="passes.length > 0" class="small">{{ describePasses(passes, tape) }}</p>
+    <p v-else-if="tile.uses.length > 1" class="small soft">By hand along each outline: no straight pass takes these apart.</p>
     <div class="labels">
       <button
         v-for="piece in pieces.filter(({ own }) => own)"
@@ -108,6 +137,21 @@ svg {
 }
 .piece.on {
   fill: var(--cobalt);
+}
+.pass line {
+  stroke: var(--chalk);
+  stroke-width: 1.4;
+  stroke-dasharray: 5 3;
+  vector-effect: non-scaling-stroke;
+}
+.pass circle {
+  fill: var(--panel);
+  stroke: var(--chalk);
+  stroke-width: 1;
+  vector-effect: non-scaling-stroke;
+}
+.pass text {
+  fill: var(--chalk);
 }
 .piece.on + text {
   fill: var(--panel);

@@ -1,0 +1,92 @@
+import { expect, test } from '@jest/globals';
+import fc from 'fast-check';
+import { boxOf, rectangleRing, type Box, type Polygon } from '../../geometry/ring.ts';
+import { plan } from '../../plan.ts';
+import { jobOfOne } from '../../trials/testJob.ts';
+import { passesOf, type Pass } from './passesOf.ts';
+
+/** Saws a tile by what passes say and nothing else: every part that a pass runs through falls in two, the blade taken off. */
+function saw(tile: Box, passes: readonly Pass[], kerfMm: number): Box[] {
+  let parts = [tile];
+  for (const { from, to, side } of passes) {
+    const upright = from[0] === to[0];
+    const at = upright ? from[0] : from[1];
+    const keepsLow = side === 'left' || side === 'bottom';
+    const [cutFrom, cutTo] = keepsLow ? [at, at + kerfMm] : [at - kerfMm, at];
+    parts = parts.flatMap((part) => {
+      const isMet = upright
+        ? part.minX < at && part.maxX > at && Math.abs(part.minY - from[1]) < 0.5 && Math.abs(part.maxY - to[1]) < 0.5
+        : part.minY < at && part.maxY > at && Math.abs(part.minX - from[0]) < 0.5 && Math.abs(part.maxX - to[0]) < 0.5;
+      if (!isMet) return [part];
+      return upright
+        ? [
+            { ...part, maxX: cutFrom },
+            { ...part, minX: cutTo },
+          ]
+        : [
+            { ...part, maxY: cutFrom },
+            { ...part, minY: cutTo },
+          ];
+    });
+  }
+  return parts;
+}
+
+const same = (a: Box, b: Box): boolean => (['minX', 'minY', 'maxX', 'maxY'] as const).every((key) => Math.abs(a[key] - b[key]) < 0.3);
+
+test('two pieces of one tile: parted first, then each trimmed', () => {
+  const tile = rectangleRing(0, 0, 300, 300);
+  const pieces: Polygon[] = [[rectangleRing(0, 0, 120, 200)], [rectangleRing(180, 0, 120, 300)]];
+  expect(passesOf(tile, pieces, 3)?.map(({ side, mm }) => `${side} ${mm}`)).toEqual(['left 120', 'bottom 200', 'right 120']);
+});
+
+test('pieces about a middle that no cut reaches are not taken apart by passes', () => {
+  const around: Polygon[] = [
+    [rectangleRing(0, 0, 200, 95)],
+    [rectangleRing(205, 0, 95, 200)],
+    [rectangleRing(100, 205, 200, 95)],
+    [rectangleRing(0, 100, 95, 200)],
+  ];
+  expect(passesOf(rectangleRing(0, 0, 300, 300), around, 3)).toBeNull();
+});
+
+test('on any room every piece of every opened tile comes out of the saw in its own size', () => {
+  let tiles = 0;
+  fc.assert(
+    fc.property(
+      fc.integer({ min: 900, max: 2600 }),
+      fc.integer({ min: 900, max: 2200 }),
+      fc.integer({ min: 0, max: 250 }),
+      fc.constantFrom(0, 1.5, 2.5, 4),
+      (width, height, shift, kerfMm) => {
+        const job = jobOfOne({
+          size: [width, height],
+          tile: [300, 200],
+          jointMm: 3,
+          surface: { setout: { x: { rule: 'free', offsetMm: shift }, y: { rule: 'free', offsetMm: shift / 2 } } },
+        });
+        const [{ offCuts, cuts }] = plan({ ...job, consumption: { ...job.consumption, kerfMm } }).surfaces;
+        const rectangles = new Set(cuts.filter(({ inTile }) => inTile[0].length === 4).map(({ label }) => label));
+        for (const { outline, uses } of offCuts.tiles) {
+          const passes = passesOf(
+            outline,
+            uses.map((use) => use.outline),
+            kerfMm,
+          );
+          expect(passes).not.toBeNull();
+          const parts = saw(boxOf(outline), passes ?? [], kerfMm);
+          for (const use of uses)
+            if (rectangles.has(use.label)) expect(parts.filter((part) => same(part, boxOf(use.outline[0])))).toHaveLength(1);
+          tiles++;
+          // One pass fewer leaves a piece too large.
+          if (passes && passes.length > 0) {
+            const short = saw(boxOf(outline), passes.slice(0, -1), kerfMm);
+            expect(uses.every((use) => short.some((part) => same(part, boxOf(use.outline[0]))))).toBe(false);
+          }
+        }
+      },
+    ),
+    { numRuns: 25 },
+  );
+  expect(tiles).toBeGreaterThan(100);
+});
