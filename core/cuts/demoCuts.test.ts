@@ -1,0 +1,56 @@
+import { expect, test } from '@jest/globals';
+import { readFileSync } from 'node:fs';
+import { readJobFile } from '../formats/jobFile.ts';
+import { planSurface } from '../plan.ts';
+
+const read = readJobFile(readFileSync(new URL('../../demo/tidewater-bakehouse.json', import.meta.url), 'utf8'));
+if (!read.ok) throw new Error(JSON.stringify(read.issues));
+const job = read.value;
+
+/** Width and height of pieces of a demo surface, by their label, mm. */
+function sizesOf(id: string): (label: string) => [number, number] {
+  const surface = job.surfaces.find((one) => one.id === id);
+  if (!surface) throw new Error(id);
+  const { cuts } = planSurface(job, surface);
+  return (label) => {
+    const piece = cuts.find((cut) => cut.label === label);
+    if (!piece) throw new Error(`${id} cuts no ${label}`);
+    return [Number(piece.sizeMm.widthMm.toFixed(2)), Number(piece.sizeMm.heightMm.toFixed(2))];
+  };
+}
+const rounded = (...sizes: number[]): number[] => sizes.map((mm) => Number(mm.toFixed(2)));
+
+test('a tread: one tile in the middle, the same at both ends, the gap at the riser off its depth', () => {
+  const size = sizesOf('steps-tread-1');
+  const [width, depth, gap, joint, tile] = [1010, 262, 5, 3, 395];
+  const end = (width - 2 * gap - tile - 2 * joint) / 2;
+  expect(size('A1')).toEqual(rounded(end, depth - gap));
+  expect(size('A3')).toEqual(size('A1'));
+  expect(size('A2')).toEqual(rounded(tile, depth - gap));
+});
+
+test('a shower wall: full tiles off the trimmed end, every other course moved by a third', () => {
+  const size = sizesOf('shower-wall-1');
+  const [width, gap, joint, tile, high] = [884, 5, 3, 597.5, 297.5];
+  const full = width - gap - tile - joint;
+  const moved = tile - (tile + joint) / 3;
+  for (const label of ['C2', 'E2', 'G2']) expect(size(label)).toEqual(rounded(full, high));
+  for (const label of ['B1', 'D1', 'F1']) expect(size(label)).toEqual(rounded(moved, high));
+  for (const label of ['B2', 'D2', 'F2']) expect(size(label)).toEqual(rounded(width - gap - moved - joint, high));
+});
+
+test('a half bond round a window: what is left beside it in either kind of course', () => {
+  const size = sizesOf('washroom-side');
+  const [width, gap, joint, tile, high] = [1981, 5, 2, 198, 98.5];
+  const step = tile + joint;
+  // Courses begin with 70 and, half a step on, with 170.
+  const [first, second] = [70, 70 + step / 2];
+  expect([size('B1'), size('C1')]).toEqual([rounded(first, high), rounded(second, high)]);
+  expect(size('B11')).toEqual(rounded(width - 2 * gap - first - joint - 9 * step, high));
+  // The window stands 742 from the left, 610 wide, with 3 round it; the field begins 5 from the wall.
+  const [from, to] = [742 - 3 - gap, 742 + 610 + 3 - gap];
+  expect(size('J4')).toEqual(rounded(from - (second + joint + 2 * step), high));
+  expect(size('2C5')).toEqual(rounded(from - (first + joint + 3 * step), high));
+  expect(size('2C8')).toEqual(rounded(first + joint + 6 * step + tile - to, high));
+  expect(size('J7')).toEqual(rounded(second + joint + 5 * step + tile - to, high));
+});
