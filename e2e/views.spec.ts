@@ -20,7 +20,7 @@ const VIEWS: readonly (readonly [name: string, path: string, ...parts: string[]]
   ['new surface', '/jobs/tidewater-bakehouse/new'],
   ['tile', `${SURFACE}/tile`],
   ['setout, by rule, pins, weighing, lines', `${SURFACE}/setout`, 'By rule', 'Pins', 'Weighing', 'Lines'],
-  ['cuts, tiles to open', `${SKEW}/cuts`, 'Tiles to open'],
+  ['cuts, tiles to open, dry lay, practice', `${SKEW}/cuts`, 'Tiles to open', 'Dry lay', 'Practice'],
   ['order', '/jobs/tidewater-bakehouse/order'],
 ];
 /** What a view says while it works something out. */

@@ -1,0 +1,78 @@
+import { expect, test, type Page } from '@playwright/test';
+import { execFileSync } from 'node:child_process';
+import { writeFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { fileURLToPath } from 'node:url';
+import { RunningServer } from '@azulejo/server/running';
+import { fill } from './measuring.ts';
+import { tiling } from './tiling.ts';
+
+const DEMO = fileURLToPath(new URL('../demo/tidewater-bakehouse.json', import.meta.url));
+const server = new RunningServer();
+test.beforeAll(() => server.start('--add-job', DEMO));
+test.afterAll(() => server.remove());
+
+const { open } = tiling(server);
+const part = (page: Page, name: string) =>
+  page.getByRole('navigation', { name: 'Parts of cutting' }).getByRole('button', { name, exact: true }).click();
+
+test('cuts go to a saw far away in trips, a helper practises, a counter is laid dry', async ({ page }) => {
+  await open(page, 'washroom-side', 'cuts');
+  await page.getByText('Far away', { exact: true }).click();
+  await fill(page, 'Pieces a trip', '12');
+  await expect(page.getByRole('heading', { name: /^Trip 4/ })).toBeVisible();
+  await expect(page.getByText(/4 trips to the saw, in the order of laying/)).toBeVisible();
+
+  await page.getByRole('button', { name: 'Print labels' }).click();
+  const printer = page.getByRole('dialog');
+  await printer.getByRole('button', { name: /^Print \d+ labels/ }).click();
+  await expect(printer.getByRole('listitem')).toHaveCount(
+    await numberOf(page.getByText(/different cuts for \d+ pieces/).textContent(), /for (\d+)/),
+  );
+  await printer.getByRole('button', { name: 'Close' }).click();
+
+  // B1 is 70 wide: from the tile before it to the wall are 77, joint 2 and gap 5.
+  await part(page, 'Practice');
+  const asked = await page.getByText(/keeps its (left|right|bottom|top) edge/).textContent();
+  const [, edge] = /keeps its (\w+) edge/.exec(asked ?? '') ?? [];
+  const [opening, joint, gap] = ['goes up to: ', 'Joint ', 'gap '].map((word) => Number(asked?.split(word)[1].match(/[\d.]+/)?.[0]));
+  await page.getByText(edge.charAt(0).toUpperCase() + edge.slice(1), { exact: true }).click();
+  await fill(page, 'Mark at', String(opening - gap));
+  await page.getByRole('button', { name: 'Cut it' }).click();
+  await expect(page.getByText(/The joint was not taken off.*the tile is saved/)).toBeVisible();
+  await fill(page, 'Mark at', String(opening - gap - joint));
+  await page.getByRole('button', { name: 'Cut it' }).click();
+  await expect(page.getByText('Right.')).toBeVisible();
+
+  await part(page, 'Dry lay');
+  await page.getByRole('button', { name: 'It lies here' }).click();
+  await expect(page.getByText(/^2 of \d+, 1 laid$/)).toBeVisible();
+  await fill(page, 'One', 'B1');
+  await fill(page, 'The other', 'd1');
+  await expect(page.getByText('B1 and D1 are equal: no harm done.')).toBeVisible();
+  await fill(page, 'The other', 'C1');
+  await expect(page.getByText('C1 is 100 mm too large for the place of B1. Put them back.')).toBeVisible();
+
+  await part(page, 'Tiles to open');
+  await expect(page.getByText(/^Cut: 1\. /).first()).toBeVisible();
+});
+
+test('papers of the cuts: face down the sides change and the figures stay', async ({ page }) => {
+  const textOf = async (what: string): Promise<string> => {
+    const file = join(server.folder, `${what}.pdf`);
+    const answer = await page.request.get(`${server.address}/api/jobs/tidewater-bakehouse/exports/${what}?surface=shower-wall-1`);
+    writeFileSync(file, await answer.body());
+    return execFileSync('pdftotext', ['-layout', file, '-'], { encoding: 'utf8' }).replace(/\s+/g, ' ');
+  };
+  expect(await textOf('paper')).toContain('397.5 from the right edge');
+  const back = await textOf('back');
+  expect(back).toContain('tiles face down');
+  expect(back).toContain('397.5 from the left edge');
+  expect(back).not.toContain('397.5 from the right edge');
+  expect(await textOf('stickers')).toContain('D2');
+  expect(await textOf('templates')).toContain('No piece needs a template');
+});
+
+async function numberOf(text: Promise<string | null>, pattern: RegExp): Promise<number> {
+  return Number(pattern.exec((await text) ?? '')?.[1]);
+}
