@@ -24,7 +24,7 @@ for (const [name, command, args] of CHECKS) {
   // Unit tests of the server start it as it ships.
   if (name === 'unit tests') build(['cli', 'server', 'web']);
   if (name === 'browser tests') installBrowser();
-  const { status } = spawnSync(command, args, { stdio: ['ignore', 'inherit', 'inherit'] });
+  const { status } = spawnSync(command, args, { stdio: ['ignore', 'inherit', 'inherit'], env: { ...process.env, AZULEJO_BUILT: '1' } });
   if (status !== 0) process.exit(status ?? 1);
 }
 process.stdout.write('\nAll checks passed.\n');
