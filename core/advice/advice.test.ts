@@ -35,7 +35,7 @@ function twoThatMeet(heightMm: number): Job {
 }
 
 /** Something that stands on the surface, measured from the left and the bottom. */
-const standing = (kind: 'tray' | 'column' | 'bath' | 'door', outline: Fixture['outline'], leftMm: number, bottomMm: number): Fixture => ({
+const standing = (kind: 'tray' | 'column' | 'bath' | 'door' | 'waste', outline: Fixture['outline'], leftMm: number, bottomMm: number): Fixture => ({
   id: kind,
   kind,
   name: kind,
@@ -182,6 +182,13 @@ const PROVOKED: Readonly<Record<keyof typeof ADVICE_RULES, { readonly code: stri
     code: 'advice/split-round',
     path: 'surfaces.0.setout.0',
     job: jobOfOne({ ...good, measured: { fixtures: [standing('column', { kind: 'round', diameterMm: 60 }, 1051, 155)] } }),
+  },
+  noBit: {
+    code: 'advice/no-bit',
+    path: 'surfaces.0.cuts',
+    job: ((job: Job): Job => ({ ...job, consumption: { ...job.consumption, coreBitsMm: [20, 35] } }))(
+      jobOfOne({ ...good, measured: { fixtures: [standing('waste', { kind: 'round', diameterMm: 60 }, 1051, 155)] } }),
+    ),
   },
   bothHands: {
     code: 'advice/both-hands',

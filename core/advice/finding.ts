@@ -1,6 +1,7 @@
 import type { Figures, Issue } from '../result.ts';
 import type { Job, Surface } from '../job/job.ts';
 import type { Product } from '../tile/product.ts';
+import type { CutPiece } from '../cuts/cutPiece.ts';
 import type { SheetPlan } from '../cuts/sheets/planSheets.ts';
 import type { SurfaceFigures } from '../takeoff/figures.ts';
 import type { EdgeSummary } from '../setout/edges/edgeCuts.ts';
@@ -29,6 +30,7 @@ export interface AdviceContext {
     readonly beside: readonly EdgeSummary[];
     readonly fields: readonly Field[];
     readonly levels: LevelFigures | null;
+    readonly cuts: readonly CutPiece[];
     readonly sheets: readonly SheetPlan[];
     readonly figures: SurfaceFigures;
   };

@@ -11,6 +11,7 @@ import { narrowJoint } from './rules/narrowJoint.ts';
 import { nominalSize } from './rules/nominalSize.ts';
 import { notFlat } from './rules/notFlat.ts';
 import { notFlush } from './rules/notFlush.ts';
+import { noBit } from './rules/noBit.ts';
 import { noPerimeterJoint } from './rules/noPerimeterJoint.ts';
 import { readingDisagrees } from './rules/readingDisagrees.ts';
 import { sealFirst } from './rules/sealFirst.ts';
@@ -39,6 +40,7 @@ export const ADVICE_RULES = {
   noPerimeterJoint,
   innerJoint,
   underKerf,
+  noBit,
   unevenPieces,
   cutMotif,
   bothHands,

@@ -16,6 +16,8 @@ export function stepOfFinding({ path }: Finding): { readonly name: SurfaceStep; 
       return { name: 'measure', label: LABELS[String(path[3])] ?? 'Measure again' };
     case 'setout':
       return { name: 'setout', label: 'Move the setout' };
+    case 'cuts':
+      return { name: 'cuts', label: 'See the cut' };
     case 'jointMm':
       return { name: 'tile', label: 'Change the joint' };
     case 'pattern':

@@ -49,6 +49,8 @@ export const ADVICE_WORDS = {
     `${count === 1 ? 'In one place a strip' : `In ${count} places strips`} of up to ${length(widestMm)} ${count === 1 ? 'is' : 'are'} left to the joint: nothing so narrow can be cut. Move the setout a little if the wider joint would show.`,
   'advice/under-kerf': ({ widthMm, heightMm, kerfMm }, length) =>
     `Stones of ${length(widthMm)} x ${length(heightMm)} are smaller than the tile by less than the ${length(kerfMm)} that the saw takes: nothing can be sawn off. Take another module, or grind them down.`,
+  'advice/no-bit': ({ label, holeMm, largestBitMm }, length) =>
+    `The hole in ${label} is ${length(holeMm)}, your largest bit ${length(largestBitMm)}. Grind it to the line, or have a larger bit at hand.`,
   'advice/part-joint': ({ innerMm, jointMm, pattern }, length) =>
     `In ${patternName(pattern).toLowerCase()} the real sizes leave joints of ${length(innerMm)} round the other tiles, the rest are ${length(jointMm)}. It shows; take another tile for them, or another joint.`,
   'advice/sheet-seam': ({ innerMm, jointMm }, length) =>

@@ -16,11 +16,14 @@ const props = defineProps<{
 const emit = defineEmits<{ choose: [side: Side] }>();
 
 const VIEW = 200;
-const k = computed(() => (VIEW - 40) / Math.max(props.widthMm, props.heightMm));
+const RIM = 20;
+const k = computed(() => (VIEW - 2 * RIM) / Math.max(props.widthMm, props.heightMm));
 const box = computed(() => {
   const [width, height] = [props.widthMm * k.value, props.heightMm * k.value];
-  return { x: (VIEW - width) / 2, y: (VIEW - height) / 2, width, height };
+  return { x: (VIEW - width) / 2, y: RIM, width, height };
 });
+/** As high as the tile asks for. */
+const high = computed(() => box.value.height + 2 * RIM);
 /** The corners of what a mark keeps, in the picture. */
 function keptOf({ from, mm: [first, last] }: LineMark): string {
   const { x, y, width, height } = box.value;
@@ -65,11 +68,16 @@ const edges = computed(() => {
 </script>
 
 <template>
-  <svg :viewBox="`0 0 ${VIEW} ${VIEW}`" role="img" :aria-label="`A tile marked from its ${from} edge`">
+  <svg
+    :viewBox="`0 0 ${VIEW} ${high}`"
+    :style="{ height: `${Math.min(230, 1.6 * high)}px` }"
+    role="img"
+    :aria-label="`A tile marked from its ${from} edge`"
+  >
     <rect v-bind="box" class="tile" />
     <polygon v-if="mm" :points="keptOf({ from, mm })" class="kept" />
     <polygon v-if="right" :points="keptOf(right)" class="right" />
-    <path v-if="hasWayUp" class="arrow" :d="`M${VIEW / 2} ${VIEW / 2 + 22}V${VIEW / 2 - 22}m-7 8l7 -8l7 8`" />
+    <path v-if="hasWayUp" class="arrow" :d="`M${VIEW / 2} ${high / 2 + 22}V${high / 2 - 22}m-7 8l7 -8l7 8`" />
     <g v-for="{ side, ...ends } in edges" :key="side" @click="emit('choose', side)">
       <line v-bind="ends" class="reach" />
       <line v-bind="ends" class="edge" :class="{ on: side === from }" />
@@ -80,7 +88,6 @@ const edges = computed(() => {
 <style scoped>
 svg {
   width: 100%;
-  height: 230px;
 }
 .tile {
   fill: var(--panel);
