@@ -58,6 +58,7 @@ test('from two lengths to a cut list and an order', async ({ page }) => {
   await page.getByRole('radio', { name: 'Random stagger' }).click();
   await page.getByRole('button', { name: 'Another stagger' }).click();
   await page.getByRole('radio', { name: 'Stack' }).click();
+  await expect(page.getByRole('radio', { name: 'Stack' })).toBeChecked();
   await page.getByRole('button', { name: 'Tile', exact: true }).click();
   await chooseTile(page, 'Pier tile');
   await type(page, 'Joint', '400');

@@ -76,10 +76,11 @@ export async function buildApp(options: AppOptions): Promise<FastifyInstance> {
   await app.register(swagger, { openapi: { info: { title: 'Azulejo', version: '1' } }, transform: jsonSchemaTransform });
   const jobs = new JobRepository(database);
   await app.register(jobRoutes(jobs), { prefix: '/api' });
-  await app.register(tickRoutes(new TickRepository(database)), { prefix: '/api' });
+  const ticks = new TickRepository(database);
+  await app.register(tickRoutes(ticks), { prefix: '/api' });
   await app.register(glanceRoutes(jobs, options.takeGlance), { prefix: '/api' });
   await app.register(exportRoutes(jobs, options.writeExport), { prefix: '/api' });
-  if (options.copies) await app.register(copyRoutes(jobs, options.copies), { prefix: '/api' });
+  if (options.copies) await app.register(copyRoutes(jobs, ticks, options.copies), { prefix: '/api' });
   app.get('/api/docs', { schema: { hide: true } }, () => app.swagger());
   if (webFolder !== null) await webRoutes(app, webFolder);
   return app;

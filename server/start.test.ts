@@ -145,6 +145,8 @@ test('damaged pages: what can be read is rescued, the rest comes from the copies
   const first = await serving();
   const other = { ...job, id: 'other', name: 'Other' };
   await post(first, '/jobs/import', writeJobFile(other));
+  const tick = { id: '00000000-0000-4000-8000-000000000001', surfaceId: 's', label: 'A1', state: 'cut', turn: 1 };
+  expect((await post(first, '/jobs/other/ticks', { ticks: [tick] })).status).toBe(200);
   await first.end('SIGTERM');
   const copied = serverOn(first.folder);
   await copied.start();
@@ -164,7 +166,11 @@ test('damaged pages: what can be read is rescued, the rest comes from the copies
   const note = (await (await fetch(`${after.address}/api/copies/rescue`)).json()) as { setAside: string };
   expect(statSync(note.setAside).isDirectory()).toBe(true);
   const copies = (await (await fetch(`${after.address}/api/copies`)).json()) as { day: string }[];
-  expect((await post(after, `/copies/${copies[0].day}/jobs/other`, {})).status).toBe(201);
+  const ticksOf = async (id: string): Promise<unknown> => (await fetch(`${after.address}/api/jobs/${id}/ticks`)).json();
+  expect(await ticksOf('other')).toEqual([tick]);
+  const again = await post(after, `/copies/${copies[0].day}/jobs/other`, {});
+  expect(again.status).toBe(201);
+  expect(await ticksOf(((await again.json()) as { id: string }).id)).toEqual([tick]);
 }, 90_000);
 
 /** Files of our own tables: those PostgreSQL numbers from 16384 on. */

@@ -35,7 +35,12 @@ function twoThatMeet(heightMm: number): Job {
 }
 
 /** Something that stands on the surface, measured from the left and the bottom. */
-const standing = (kind: 'tray' | 'column' | 'bath' | 'door' | 'waste', outline: Fixture['outline'], leftMm: number, bottomMm: number): Fixture => ({
+const standing = (
+  kind: 'tray' | 'column' | 'bath' | 'door' | 'waste',
+  outline: Fixture['outline'],
+  leftMm: number,
+  bottomMm: number,
+): Fixture => ({
   id: kind,
   kind,
   name: kind,

@@ -3,12 +3,16 @@ import { mkdir, readdir, readFile, rename, rm, writeFile } from 'node:fs/promise
 import { join } from 'node:path';
 import { writeJobFile } from '@azulejo/core/formats/jobFile';
 import type { Job } from '@azulejo/core/job/job';
+import { tickSchema, type Tick } from '@azulejo/core/site/tick';
+import { z } from 'zod';
 import type { JobRepository } from '../jobs/jobRepository.ts';
+import type { TickRepository } from '../site/tickRepository.ts';
 
 /** Days of copies that are kept. */
 const DAYS = 14;
 const DAY = /^\d{4}-\d\d-\d\d$/;
 const ENDING = '.azulejo.json';
+const TICKS_ENDING = '.ticks.json';
 
 /**
  * Copies of all jobs as job files, one folder a day, beside the database and readable without it. A job that
@@ -24,15 +28,17 @@ export class CopyFolder {
   }
 
   /** Copies what changed since the last time, one job after the other, and forgets copies that are too old. */
-  async copyAll(jobs: JobRepository, day: string): Promise<void> {
+  async copyAll(jobs: JobRepository, ticks: TickRepository, day: string): Promise<void> {
     const target = join(this.folder, day);
     await mkdir(target, { recursive: true, mode: 0o700 });
     const entries = await jobs.list();
     for (const { id, version } of entries) {
-      const mark = `${day} ${version}`;
+      const ticked = JSON.stringify(await ticks.list(id).catch(() => []));
+      const mark = `${day} ${version} ${ticked}`;
       if (this.written.get(id) === mark) continue;
       const found = await jobs.find(id).catch(() => null);
       if (found) await writeWhole(join(target, fileOf(id)), writeJobFile(found.job));
+      if (found && ticked !== '[]') await writeWhole(join(target, fileOf(id, TICKS_ENDING)), ticked);
       this.written.set(id, mark);
     }
     for (const old of (await this.days()).slice(DAYS)) await rm(join(this.folder, old), { recursive: true, force: true });
@@ -70,13 +76,23 @@ export class CopyFolder {
     return found.flatMap((job) => job ?? []);
   }
 
+  /** What was ticked of a job on a day; nothing where that can't be read. */
+  async ticksOf(day: string, id: string): Promise<readonly Tick[]> {
+    try {
+      const read = z.array(tickSchema).safeParse(JSON.parse(await readFile(join(this.folder, day, fileOf(id, TICKS_ENDING)), 'utf8')));
+      return read.success ? read.data : [];
+    } catch {
+      return [];
+    }
+  }
+
   /** One job of a day; null when there is none. */
   find(day: string, id: string): Promise<Job | null> {
     return readCopy(join(this.folder, day, fileOf(id)));
   }
 }
 
-const fileOf = (id: string): string => `${encodeURIComponent(id).replaceAll('.', '%2E')}${ENDING}`;
+const fileOf = (id: string, ending = ENDING): string => `${encodeURIComponent(id).replaceAll('.', '%2E')}${ending}`;
 
 /** Never half a file: written beside, then put in its place. */
 async function writeWhole(path: string, text: string): Promise<void> {

@@ -4,6 +4,7 @@ import { z } from 'zod';
 import { clipText } from '@azulejo/core/units/clipText';
 import { ApiError } from '../errors/apiError.ts';
 import type { JobRepository } from '../jobs/jobRepository.ts';
+import type { TickRepository } from '../site/tickRepository.ts';
 import type { CopyFolder } from './copyFolder.ts';
 import type { RescueNote } from './rescueNote.ts';
 
@@ -26,7 +27,7 @@ export interface Copies {
 
 /** Daily copies: what there is, and bringing a job back from one. */
 export const copyRoutes =
-  (jobs: JobRepository, { copies, note }: Copies): FastifyPluginAsyncZod =>
+  (jobs: JobRepository, ticks: TickRepository, { copies, note }: Copies): FastifyPluginAsyncZod =>
   async (app) => {
     app.get('/copies', { schema: { summary: 'Daily copies of all jobs, newest first', response: { 200: z.array(copy) } } }, async () =>
       (await copies.list()).map(({ day, jobs: inside }) => ({ day, jobs: [...inside] })),
@@ -59,9 +60,13 @@ export const copyRoutes =
       async ({ params: { day, id } }, reply) => {
         const job = await copies.find(day, id);
         if (!job) throw new ApiError('copy/not-found');
-        if (await jobs.insert(job)) return reply.status(201).send({ id: job.id });
+        if (await jobs.insert(job)) {
+          await ticks.add(id, await copies.ticksOf(day, id));
+          return reply.status(201).send({ id: job.id });
+        }
         const other = { ...job, id: randomUUID(), name: `${clipText(job.name, 60)} (${day})` };
         await jobs.insert(other);
+        await ticks.add(other.id, await copies.ticksOf(day, id));
         return reply.status(201).send({ id: other.id });
       },
     );

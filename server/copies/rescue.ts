@@ -5,6 +5,8 @@ import { migrate } from '../db/migrate.ts';
 import { bringJobsForward } from '../jobs/bringJobsForward.ts';
 import { readQueries } from '../db/readQueries.ts';
 import { JobRepository } from '../jobs/jobRepository.ts';
+import type { Tick } from '@azulejo/core/site/tick';
+import { TickRepository } from '../site/tickRepository.ts';
 import type { Rescue } from '@azulejo/core/formats/apiTypes';
 import type { CopyFolder } from './copyFolder.ts';
 
@@ -49,21 +51,24 @@ export async function goBackTo(day: string, folder: string, open: Open, copies: 
   const jobs = await copies.jobsOf(day);
   if (jobs.length === 0) throw new Error(`there is no copy of ${day}; there are: ${(await copies.days()).join(', ') || 'none'}`);
   const setAside = putAside(folder, 'before-going-back', now);
-  const database = await fill(folder, open, jobs);
+  const kept = await Promise.all(jobs.map(async (job): Promise<Kept> => ({ job, ticks: await copies.ticksOf(day, job.id) })));
+  const database = await fill(folder, open, kept);
   return { database, rescued: { at: now.toISOString(), fromData: [], fromCopies: jobs.map(({ name }) => ({ name, day })), setAside } };
 }
 
-async function startAgain(folder: string, open: Open, copies: CopyFolder, readable: readonly Job[], now: Date): Promise<Opened> {
-  const found = new Map(readable.map((job) => [job.id, { job, day: '' }]));
+async function startAgain(folder: string, open: Open, copies: CopyFolder, readable: readonly Kept[], now: Date): Promise<Opened> {
+  const found = new Map(readable.map((kept) => [kept.job.id, { ...kept, day: '' }]));
   for (const day of await copies.days())
-    for (const job of await copies.jobsOf(day)) if (!found.has(job.id)) found.set(job.id, { job, day });
+    for (const job of await copies.jobsOf(day)) {
+      const ticks = await copies.ticksOf(day, job.id);
+      const known = found.get(job.id);
+      if (!known) found.set(job.id, { job, ticks, day });
+      // A job can be read where its ticks can't.
+      else if (known.ticks.length === 0) found.set(job.id, { ...known, ticks });
+    }
   const setAside = putAside(folder, 'damaged', now);
   const all = [...found.values()];
-  const database = await fill(
-    folder,
-    open,
-    all.map(({ job }) => job),
-  );
+  const database = await fill(folder, open, all);
   const rescued: Rescue = {
     at: now.toISOString(),
     fromData: all.filter(({ day }) => day === '').map(({ job }) => job.name),
@@ -73,11 +78,21 @@ async function startAgain(folder: string, open: Open, copies: CopyFolder, readab
   return { database, rescued };
 }
 
-async function fill(folder: string, open: Open, jobs: readonly Job[]): Promise<Database> {
+/** A job and what was ticked of it. */
+interface Kept {
+  readonly job: Job;
+  readonly ticks: readonly Tick[];
+}
+
+async function fill(folder: string, open: Open, all: readonly Kept[]): Promise<Database> {
   const database = await open(folder);
   await migrate(database);
   const repository = new JobRepository(database);
-  for (const job of jobs) await repository.insert(job);
+  const ticked = new TickRepository(database);
+  for (const { job, ticks } of all) {
+    await repository.insert(job);
+    if (ticks.length > 0) await ticked.add(job.id, ticks);
+  }
   await bringJobsForward(database, repository);
   return database;
 }
@@ -92,17 +107,17 @@ function putAside(folder: string, why: string, now: Date): string {
 const readEverything = (database: Database): Promise<unknown> => database.query(SQL.readEverything);
 
 /** Every job that can be read whole from damaged data, by rows and not by indexes. */
-async function readWhatCanBe(database: Database): Promise<Job[]> {
-  const jobs = new JobRepository(database);
+async function readWhatCanBe(database: Database): Promise<Kept[]> {
+  const [jobs, ticks] = [new JobRepository(database), new TickRepository(database)];
   const attempt = async <T>(work: () => Promise<T>): Promise<T | null> => work().catch(() => null);
   await attempt(() => database.run(SQL.readLoosely));
   const ids = (await attempt(() => database.query<{ id: string }>(SQL.listIds))) ?? [];
-  const found: Job[] = [];
+  const found: Kept[] = [];
   for (const { id } of ids) {
     const stored = await attempt(() => jobs.find(id));
     const parts = await attempt(() => database.query<{ surfaces: number; products: number }>(SQL.countParts, [id]));
     const isWhole = stored?.job.surfaces.length === parts?.[0]?.surfaces && stored?.job.products.length === parts?.[0]?.products;
-    if (stored && isWhole) found.push(stored.job);
+    if (stored && isWhole) found.push({ job: stored.job, ticks: (await attempt(() => ticks.list(id))) ?? [] });
   }
   return found;
 }

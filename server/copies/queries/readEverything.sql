@@ -2,4 +2,5 @@ SELECT
   (SELECT sum(length(job::text)) FROM job) AS jobs,
   (SELECT sum(length(surface::text)) FROM surface) AS surfaces,
   (SELECT sum(length(product::text)) FROM product) AS products,
-  (SELECT sum(length(job_change::text)) FROM job_change) AS changes
+  (SELECT sum(length(job_change::text)) FROM job_change) AS changes,
+  (SELECT sum(length(tick::text)) FROM tick) AS ticks
