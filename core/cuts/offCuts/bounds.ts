@@ -60,6 +60,9 @@ function cornersOf({ factorySides }: WantedPiece): number {
 /** Of so many pieces it is asked which three fit into a tile; of more only the largest. */
 const MOST_IN_THREES = 320;
 
+/** More kinds than pieces that are asked about. */
+const MOST_KINDS = 1024;
+
 /** So many threes are really held against a tile; of others it is taken that they fit. */
 const MOST_LOOKED_AT = 4000;
 
@@ -77,12 +80,8 @@ function byPairs(all: readonly WantedPiece[], rule: CutRule): number {
   // Pieces that are alike are asked about once.
   const kinds = new Map<string, number>();
   const kindOf = pieces.map((piece) => numbered(kinds, lookOf(piece)));
-  const answers = new Map<string, boolean>();
-  const fit = (...own: readonly number[]): boolean => {
-    const key = own
-      .map((k) => kindOf[k])
-      .sort((a, b) => a - b)
-      .join();
+  const answers = new Map<number, boolean>();
+  const ask = (key: number, own: readonly number[]): boolean => {
     const known =
       answers.get(key) ??
       canShare(
@@ -93,7 +92,16 @@ function byPairs(all: readonly WantedPiece[], rule: CutRule): number {
     answers.set(key, known);
     return known;
   };
-  const share = pieces.map((_, k) => pieces.map((__, m) => m < k && fit(k, m)));
+  // Kinds are counted from 1, so that a pair is never taken for a three.
+  const pairFits = (k: number, m: number): boolean => {
+    const [a, b] = [kindOf[k] + 1, kindOf[m] + 1];
+    return ask(a < b ? a * MOST_KINDS + b : b * MOST_KINDS + a, [k, m]);
+  };
+  const threeFits = (...own: readonly [number, number, number]): boolean => {
+    const [a, b, c] = own.map((k) => kindOf[k] + 1).sort((p, q) => p - q);
+    return ask((a * MOST_KINDS + b) * MOST_KINDS + c, own);
+  };
+  const share = pieces.map((_, k) => pieces.map((__, m) => m < k && pairFits(k, m)));
   const canPair = (a: number, b: number): boolean => share[Math.max(a, b)][Math.min(a, b)];
   const kept: number[] = [];
   let looked = 0;
@@ -107,7 +115,7 @@ function byPairs(all: readonly WantedPiece[], rule: CutRule): number {
             corners[k] + corners[a] + corners[b] <= 4 &&
             pieces[k].areaMm2 + pieces[a].areaMm2 + pieces[b].areaMm2 <= tileMm2 &&
             canPair(a, b) &&
-            (looked++ > MOST_LOOKED_AT || fit(k, a, b)),
+            (looked++ > MOST_LOOKED_AT || threeFits(k, a, b)),
         ),
     );
     if (!makesThree) kept.push(k);
@@ -152,7 +160,16 @@ const rounded =
 function* dualFeasible(pieces: readonly WantedPiece[], { kerfMm, directional }: CutRule): Generator<number> {
   const { widthMm, heightMm } = tileSize(pieces[0]);
   const [wide, high] = [widthMm + kerfMm, heightMm + kerfMm];
-  const boxes = pieces.filter(({ isRectangle }) => isRectangle).map(({ sizeMm, factorySides }) => sharesOf(sizeMm, factorySides.length));
+  // Boxes that are alike are weighed once.
+  const alike = new Map<string, { readonly ways: readonly (readonly [number, number])[]; count: number }>();
+  for (const { isRectangle, sizeMm, factorySides } of pieces) {
+    if (!isRectangle) continue;
+    const key = `${sizeMm.widthMm.toFixed(3)} ${sizeMm.heightMm.toFixed(3)} ${factorySides.length === 4}`;
+    const own = alike.get(key) ?? { ways: sharesOf(sizeMm, factorySides.length), count: 0 };
+    own.count++;
+    alike.set(key, own);
+  }
+  const boxes = [...alike.values()];
   function sharesOf(size: Size, sides: number): readonly (readonly [number, number])[] {
     const ways = directional ? [size] : [size, { widthMm: size.heightMm, heightMm: size.widthMm }];
     return ways
@@ -166,7 +183,7 @@ function* dualFeasible(pieces: readonly WantedPiece[], { kerfMm, directional }: 
     ...[1, 2, 3, 4, 5].map(rounded),
   ];
   // Every way of every box goes through every function once.
-  const through = duals.map((dual) => boxes.map((ways) => ways.map(([w, h]) => [dual(w), dual(h)] as const)));
+  const through = duals.map((dual) => boxes.map(({ ways }) => ways.map(([w, h]) => [dual(w), dual(h)] as const)));
   for (const f of through)
     for (const g of through) {
       let sum = 0;
@@ -174,7 +191,7 @@ function* dualFeasible(pieces: readonly WantedPiece[], { kerfMm, directional }: 
         // What is too large for the tile has one to itself.
         let least = 1;
         for (let way = 0; way < f[k].length; way++) least = Math.min(least, f[k][way][0] * g[k][way][1]);
-        sum += least;
+        sum += least * boxes[k].count;
       }
       yield sum;
     }
