@@ -3,6 +3,7 @@ import { computed, ref, shallowRef } from 'vue';
 import { nextTick, pieceKey, ticksInForce, type Tick, type TickState } from '@azulejo/core/site/tick';
 import { api, ServerError } from '../api/client.ts';
 import { browserTicks, passingTicks } from './keptTicks.ts';
+import { newUuid } from './newUuid.ts';
 
 const RETRY_MS = 4000;
 
@@ -30,9 +31,14 @@ export const useTickStore = defineStore('ticks', () => {
     const left = await kept.list(id).catch((): readonly Tick[] => []);
     if (jobId.value === id) waiting.value = [...new Map([...waiting.value, ...left].map((tick) => [tick.id, tick])).values()];
     const found = await api.listTicks(id).catch(() => null);
-    if (found && jobId.value === id) known.value = found;
+    if (found && jobId.value === id) learn(found);
     void send();
   }
+
+  /** Adds what the server told: an answer that was overtaken by a later one takes nothing back. */
+  const learn = (ticks: readonly Tick[]): void => {
+    known.value = [...ticksInForce([...known.value, ...ticks]).values()];
+  };
 
   /** How far along a piece is. */
   const stateOf = (surfaceId: string, label: string): TickState => inForce.value.get(pieceKey({ surfaceId, label }))?.state ?? 'open';
@@ -43,7 +49,7 @@ export const useTickStore = defineStore('ticks', () => {
     if (id === null) return;
     const made = labels
       .filter((label) => stateOf(surfaceId, label) !== state)
-      .map((label) => nextTick(crypto.randomUUID(), { surfaceId, label }, state, inForce.value));
+      .map((label) => nextTick(newUuid(), { surfaceId, label }, state, inForce.value));
     if (made.length === 0) return;
     waiting.value = [...waiting.value, ...made];
     await kept.add(id, made).catch(() => undefined);
@@ -61,7 +67,8 @@ export const useTickStore = defineStore('ticks', () => {
         await kept.forget(id, idsOf(ticks)).catch(() => undefined);
         if (jobId.value === id) {
           const sent = new Set(idsOf(ticks));
-          [known.value, waiting.value, trouble.value] = [found, waiting.value.filter((one) => !sent.has(one.id)), null];
+          learn(found);
+          [waiting.value, trouble.value] = [waiting.value.filter((one) => !sent.has(one.id)), null];
         }
         windows?.postMessage(id);
       } catch (error) {

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { newUuid } from '../../stores/newUuid.ts';
 import Button from 'primevue/button';
 import { computed, ref } from 'vue';
 import { useRouter } from 'vue-router';
@@ -31,7 +32,7 @@ const hasTroubles = useFieldTroubles();
 const tape = computed(() => (system.value === 'metric' ? METRIC_TAPE : IMPERIAL_TAPE));
 provideTape(() => tape.value);
 /** Named here, so that a second press starts the same job. */
-const jobId = crypto.randomUUID();
+const jobId = newUuid();
 
 async function setOut(): Promise<void> {
   if (hasTroubles.value || starting.value) return;

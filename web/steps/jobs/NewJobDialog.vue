@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { newUuid } from '../../stores/newUuid.ts';
 import Button from 'primevue/button';
 import Dialog from 'primevue/dialog';
 import { ref } from 'vue';
@@ -15,7 +16,7 @@ const client = ref('');
 const system = ref<'metric' | 'imperial'>('metric');
 const trouble = ref<string | null>(null);
 /** Named here, so that a second press starts the same job. */
-const jobId = crypto.randomUUID();
+const jobId = newUuid();
 
 async function start(): Promise<void> {
   if (name.value.trim() === '') {

@@ -2,6 +2,7 @@ import type { Job } from '@azulejo/core/job/job';
 import type { Issue } from '@azulejo/core/result';
 import type { SentChange } from '@azulejo/core/formats/apiTypes';
 import { api, ServerError } from '../../api/client.ts';
+import { newUuid } from '../newUuid.ts';
 import type { KeptQueue, KeptQueues } from './keptQueues.ts';
 import {
   addChange,
@@ -264,7 +265,7 @@ export class JobSaver {
 const failureOf = (error: unknown): ServerError =>
   error instanceof ServerError ? error : new ServerError('server/failed', 'The change could not be saved.');
 
-const newChangeId = (): string => crypto.randomUUID();
+const newChangeId = newUuid;
 
 /** As the browser's database takes it: without the wrappings of drafts. */
 const plain = <T>(value: T): T => JSON.parse(JSON.stringify(value)) as T;

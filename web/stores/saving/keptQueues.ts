@@ -1,5 +1,6 @@
 import { openDB, type DBSchema, type IDBPDatabase } from 'idb';
 import type { SentChange } from '@azulejo/core/formats/apiTypes';
+import { newUuid } from '../newUuid.ts';
 import type { ParkedChange } from './queueState.ts';
 
 /** What a window left unsaved of a job. */
@@ -31,7 +32,7 @@ interface Schema extends DBSchema {
 /** A window's name, the same after a reload; its lock tells other windows that it is open. */
 export function nameWindow(): string {
   const known = sessionStorage.getItem('azulejo-window');
-  const name = known ?? crypto.randomUUID();
+  const name = known ?? newUuid();
   sessionStorage.setItem('azulejo-window', name);
   void navigator.locks.request(lockOf(name), () => new Promise(() => undefined));
   return name;
