@@ -71,7 +71,7 @@ test('one-handed, in feet and inches: a wall, its edges, a box, a doorway, and b
   await choose(page, 'door 1', 'exposed end');
 
   await step(page, 'Cuts');
-  await expect(page.getByText(/settings for \d+ pieces/)).toBeVisible();
+  await expect(page.getByText(/different cuts for \d+ pieces/)).toBeVisible();
   await expect(page.getByText('cut edge shows').first()).toBeVisible();
   for (let k = 0; k < 4; k++) await page.getByRole('button', { name: 'Undo' }).tap();
   await expect(page.getByTestId('save-state')).toHaveText('Saved');
