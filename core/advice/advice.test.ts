@@ -5,7 +5,8 @@ import type { Job } from '../job/job.ts';
 import { jobOfOne } from '../trials/testJob.ts';
 import type { Fixture } from '../surface/fixture.ts';
 import { IMPERIAL_TAPE, METRIC_TAPE } from '../units/tape.ts';
-import { good, standing, withTile, inSheets, PROVOKED } from '../trials/provoked.ts';
+import { good, withTile, inSheets, PROVOKED } from '../trials/provoked.ts';
+import { standing } from '../trials/standing.ts';
 
 const codes = (job: Job): string[] => plan(job).findings.map(({ code }) => code);
 

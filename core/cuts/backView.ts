@@ -3,6 +3,9 @@ import { boxOf, type Polygon, type Ring } from '../geometry/ring.ts';
 import type { Mark, Side, SideMeasure } from './cutKind.ts';
 import type { CutPiece } from './cutPiece.ts';
 
+/** The side of a tile that is marked. */
+export type MarkedSide = 'face' | 'back';
+
 /** What is seen of a piece in its tile. */
 export type SeenPiece = Pick<CutPiece, 'inTile' | 'tile' | 'marks' | 'hasWayUp'>;
 

@@ -12,7 +12,7 @@ export type CutCare = (typeof CUT_CARES)[number];
 const LONG_MM = 800;
 
 /** What to mind when a piece is cut, from its marks and its tile (trade practice). */
-export function caresOf({ marks, sizeMm, edgeShows, hasWayUp, of, tool }: CutPiece, product: Product): CutCare[] {
+export function caresOf({ kind, marks, sizeMm, edgeShows, hasWayUp, of, tool }: CutPiece, product: Product): CutCare[] {
   const types = new Set(marks.map(({ type }) => type));
   const { widthMm, heightMm } = actualSize(product);
   const holds: Readonly<Record<CutCare, boolean>> = {
@@ -21,8 +21,9 @@ export function caresOf({ marks, sizeMm, edgeShows, hasWayUp, of, tool }: CutPie
     narrow: tool !== 'nippers' && Math.min(sizeMm.widthMm, sizeMm.heightMm) < narrowestSnapMm(product.thicknessMm),
     corners: types.has('notch') || types.has('slot') || types.has('window'),
     relief: types.has('slot') || types.has('bite'),
-    core: marks.some((mark) => mark.type === 'circle' && mark.coreMm !== null),
-    half: types.has('bite'),
+    // Half a hole is ground, unless its tool is a bit after all.
+    core: marks.some((mark) => mark.type === 'circle' && mark.coreMm !== null) && (kind !== 'halfHole' || tool === 'core bit'),
+    half: types.has('bite') || kind === 'halfHole',
     curve: types.has('path'),
     wayUp: hasWayUp,
     dress: edgeShows,

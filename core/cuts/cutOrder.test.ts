@@ -1,6 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { planSurface } from '../plan.ts';
+import { standing } from '../trials/standing.ts';
 import { jobOfOne } from '../trials/testJob.ts';
 import { cutTrips, fenceOf, fenceSettings, orderFor } from './cutOrder.ts';
 
@@ -11,21 +12,7 @@ const skewRoom = (shift: number, fixtureMm: number) => {
     jointMm: 3,
     surface: { setout: { x: { rule: 'free', offsetMm: 40 + shift }, y: { rule: 'free', offsetMm: 60 } } },
     measured: {
-      fixtures: [
-        {
-          id: 'box',
-          name: 'box',
-          kind: 'cutOut',
-          outline: { kind: 'rectangle', widthMm: fixtureMm, heightMm: 180 },
-          from: [
-            { edge: 'left', mm: 420 },
-            { edge: 'bottom', mm: 510 },
-          ],
-          cover: null,
-          tiledUnder: false,
-          clearanceMm: 3,
-        },
-      ],
+      fixtures: [standing('tray', { kind: 'rectangle', widthMm: fixtureMm, heightMm: 180 }, 420, 510)],
     },
   });
   return planSurface(job, job.surfaces[0]);

@@ -75,6 +75,13 @@ export function cutTrips(
   return trips;
 }
 
+/** The cuts of a planned surface as its job has them made. */
+export const tripsFor = (
+  { cuts, groups }: { readonly cuts: readonly CutPiece[]; readonly groups: readonly CutGroup[] },
+  pattern: Pattern,
+  cutting: Cutting | undefined,
+): CutTrip[] => cutTrips(cuts, groups, { order: orderFor(pattern, cutting), perTrip: cutting?.perTrip ?? null });
+
 function sorted(settings: readonly CutSetting[], order: CutOrder): CutSetting[] {
   const sign = order === 'hardestFirst' ? -1 : 1;
   return [...settings].sort(

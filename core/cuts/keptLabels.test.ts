@@ -4,6 +4,7 @@ import { jobSchema, type Job } from '../job/job.ts';
 import { planSurface } from '../plan.ts';
 import type { SurfacePlan } from '../planning/planned.ts';
 import { PATTERNS } from '../pattern/registry.ts';
+import { standing } from '../trials/standing.ts';
 import { jobOfOne } from '../trials/testJob.ts';
 import { keepLabels } from './keptLabels.ts';
 
@@ -15,21 +16,7 @@ const room = (leftMm: number, pattern: Job['surfaces'][number]['pattern'], count
     jointMm: 3,
     surface: { pattern, counted, setout: { x: { rule: 'free', offsetMm: 40 }, y: { rule: 'free', offsetMm: 60 } } },
     measured: {
-      fixtures: [
-        {
-          id: 'step',
-          name: 'step',
-          kind: 'cutOut',
-          outline: { kind: 'rectangle', widthMm: leftMm, heightMm: 800 },
-          from: [
-            { edge: 'left', mm: 0 },
-            { edge: 'bottom', mm: 0 },
-          ],
-          cover: null,
-          tiledUnder: false,
-          clearanceMm: 0,
-        },
-      ],
+      fixtures: [standing('tray', { kind: 'rectangle', widthMm: leftMm, heightMm: 800 }, 0, 0)],
     },
   });
   return job;

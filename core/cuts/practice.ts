@@ -3,12 +3,9 @@ import { boxOf, type Ring } from '../geometry/ring.ts';
 import type { Field } from '../setout/fields/field.ts';
 import { fromTileFrame } from '../setout/place/layout.ts';
 import type { Traced } from '../surface/traceSurface.ts';
-import { seenFromBack } from './backView.ts';
+import { seenFromBack, type MarkedSide } from './backView.ts';
 import type { Side } from './cutKind.ts';
 import type { CutPiece } from './cutPiece.ts';
-
-/** The side of the tile that is marked. */
-export type MarkedSide = 'face' | 'back';
 
 /** A straight cut as it is marked: from a side of the tile, so far at both ends of the cut (bottom or left first), mm. */
 export interface LineMark {

@@ -1,8 +1,8 @@
 import type { Job } from '../job/job.ts';
 import { PATTERNS } from '../pattern/registry.ts';
 import { makeSheet } from '../pattern/makeSheet.ts';
+import { standing } from './standing.ts';
 import { jobOfOne } from './testJob.ts';
-import type { Fixture } from '../surface/fixture.ts';
 import { sheetSize } from '../tile/sheet/sheetChips.ts';
 import { asWalls } from '../surface/shapes/asWalls.ts';
 import type { ADVICE_RULES } from '../advice/registry.ts';
@@ -29,26 +29,6 @@ function twoThatMeet(heightMm: number): Job {
   const link = { id: 'l', a: { surface: first.id, edge: 'right' }, b: { surface: 'second', edge: 'left' }, meets: 'inside' } as const;
   return { ...job, surfaces: [first, second], links: [link] };
 }
-
-/** Something that stands on the surface, measured from the left and the bottom. */
-export const standing = (
-  kind: 'tray' | 'column' | 'bath' | 'door' | 'waste',
-  outline: Fixture['outline'],
-  leftMm: number,
-  bottomMm: number,
-): Fixture => ({
-  id: kind,
-  kind,
-  name: kind,
-  outline,
-  from: [
-    { edge: 'left', mm: leftMm },
-    { edge: 'bottom', mm: bottomMm },
-  ],
-  tiledUnder: false,
-  clearanceMm: 0,
-  cover: null,
-});
 
 /** A good surface whose tile is another. */
 export const withTile = (change: Partial<Job['products'][number]>, wanted: Wanted = good): Job => {

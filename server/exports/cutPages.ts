@@ -1,8 +1,8 @@
 import { productName, tapeOf } from '@azulejo/core/job/job';
 import type { CutPiece } from '@azulejo/core/cuts/cutPiece';
-import { seenFromBack } from '@azulejo/core/cuts/backView';
+import { seenFromBack, type MarkedSide } from '@azulejo/core/cuts/backView';
 import { caresOf, CUT_CARES } from '@azulejo/core/cuts/cutMethod';
-import { cutTrips, fenceSettings, orderFor, type CutTrip } from '@azulejo/core/cuts/cutOrder';
+import { fenceSettings, tripsFor, type CutTrip } from '@azulejo/core/cuts/cutOrder';
 import { describeCares, describeCutting } from '@azulejo/core/messages/en/cutting';
 import { kindName } from '@azulejo/core/messages/en/names';
 import { pieceBefore } from '@azulejo/core/messages/en/offCuts';
@@ -14,9 +14,6 @@ import type { SurfaceSource } from './exportKind.ts';
 import { drawPieceOutline } from './paperDrawing.ts';
 import { FAINT, INK, MARGIN, write, writeHeader } from './paper.ts';
 import type { PdfFont } from './pdfFonts.ts';
-
-/** Which side of the tile is marked. */
-export type MarkedSide = 'face' | 'back';
 
 const ROW_GAP = 6;
 const OUTLINE = 30;
@@ -30,8 +27,8 @@ const COLUMNS = [
   { title: 'Pieces', width: 236 },
 ] as const;
 
-export /** The sheets of mosaics: which are cut, and what each part is taken from. */
-function writeSheetPages(pdf: PDFKit.PDFDocument, source: SurfaceSource): void {
+/** The sheets of mosaics: which are cut, and what each part is taken from. */
+export function writeSheetPages(pdf: PDFKit.PDFDocument, source: SurfaceSource): void {
   const { job, planned } = source;
   for (const sheets of planned.sheets) {
     pdf.addPage();
@@ -53,8 +50,7 @@ function writeSheetPages(pdf: PDFKit.PDFDocument, source: SurfaceSource): void {
 /** The list of cuts as they are made, from the page that is open. */
 export function writeCutPages(pdf: PDFKit.PDFDocument, source: SurfaceSource, side: MarkedSide): void {
   const { job, surface, planned } = source;
-  const order = orderFor(surface.pattern, job.cutting);
-  const trips = cutTrips(planned.cuts, planned.groups, { order, perTrip: job.cutting?.perTrip ?? null });
+  const trips = tripsFor(planned, surface.pattern, job.cutting);
   let y = startCutPage(pdf, source, side);
   y = writeAhead(pdf, source, trips, y);
   y = writeTitles(pdf, y);

@@ -6,6 +6,9 @@ import { formatLength, formatLengthWithUnit } from '@azulejo/core/units/formatLe
 import type { SurfaceSource } from './exportKind.ts';
 import { fontRuns, registerFonts, type PdfFont } from './pdfFonts.ts';
 
+/** Points in one millimetre of paper. */
+export const POINTS_PER_MM = 72 / 25.4;
+
 /** From the edge of the page to what is written, points. */
 export const MARGIN = 34;
 export const INK = '#111820';

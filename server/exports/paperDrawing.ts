@@ -6,10 +6,8 @@ import { forEachWhole, tileRing } from '@azulejo/core/setout/place/layout';
 import { edgeDimensions } from '@azulejo/core/setout/edges/edgeDimensions';
 import { formatLength } from '@azulejo/core/units/formatLength';
 import type { SurfaceSource } from './exportKind.ts';
+import { INK, POINTS_PER_MM } from './paper.ts';
 import { LabelSpace, type LabelPlace } from './labelSpace.ts';
-
-/** Points in one millimetre of paper. */
-const POINTS_PER_MM = 72 / 25.4;
 
 const SCALES = [1, 2, 5, 7.5, 10, 12.5, 15, 20, 25, 30, 40, 50, 75, 100, 200, 500];
 
@@ -124,4 +122,18 @@ export function drawPieceOutline(pdf: PDFKit.PDFDocument, { inTile, tile }: Pick
     .undash();
   for (const ring of inTile) pdf.polygon(...ring.map(at));
   pdf.lineWidth(0.9).fillAndStroke('#dfe5ea', '#111820', 'even-odd');
+}
+
+/** An arrow up the paper from its foot: which way the top of a face is. */
+export function drawArrow(pdf: PDFKit.PDFDocument, [x, foot]: readonly [number, number], long: number): void {
+  const [tip, head] = [foot - long, 2 + long / 12];
+  pdf
+    .lineWidth(0.8)
+    .strokeColor(INK)
+    .moveTo(x, foot)
+    .lineTo(x, tip)
+    .moveTo(x - head, tip + head)
+    .lineTo(x, tip)
+    .lineTo(x + head, tip + head)
+    .stroke();
 }

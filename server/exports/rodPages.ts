@@ -2,9 +2,7 @@ import { gaugeRod, type RodMark } from '@azulejo/core/setout/lines/gaugeRod';
 import { formatLength } from '@azulejo/core/units/formatLength';
 import type { Tape } from '@azulejo/core/units/tape';
 import type { Layout } from '@azulejo/core/setout/place/layout';
-
-/** Points of paper in a millimetre. */
-const PT_PER_MM = 72 / 25.4;
+import { POINTS_PER_MM } from './paper.ts';
 
 /** A strip of the rod on paper, and the room beside it for figures, mm. */
 const STRIP_MM = 12;
@@ -34,13 +32,13 @@ export function writeRodPages(layout: Layout, { pdf, startPage, write, tape }: P
   if (marks.length < 2) return;
   const total = marks[marks.length - 1].toMm;
   let top = startPage();
-  const perStrip = (): number => Math.floor(((pdf.page.height - top) / PT_PER_MM - MARGIN_MM) / 10) * 10;
-  const perPage = Math.floor((pdf.page.width / PT_PER_MM - 2 * MARGIN_MM + COLUMN_MM - STRIP_MM) / COLUMN_MM);
+  const perStrip = (): number => Math.floor(((pdf.page.height - top) / POINTS_PER_MM - MARGIN_MM) / 10) * 10;
+  const perPage = Math.floor((pdf.page.width / POINTS_PER_MM - 2 * MARGIN_MM + COLUMN_MM - STRIP_MM) / COLUMN_MM);
   const length = perStrip();
   const strips = Math.min(MOST_STRIPS, Math.ceil(total / length));
   for (let strip = 0; strip < strips; strip++) {
     if (strip > 0 && strip % perPage === 0) top = startPage();
-    const x = (MARGIN_MM + (strip % perPage) * COLUMN_MM) * PT_PER_MM;
+    const x = (MARGIN_MM + (strip % perPage) * COLUMN_MM) * POINTS_PER_MM;
     drawStrip(pdf, marks, strip * length, Math.min(length, total - strip * length), x, top, write, tape);
   }
 }
@@ -55,20 +53,20 @@ function drawStrip(
   write: Write,
   tape: Tape,
 ): void {
-  const at = (mm: number): number => top + (mm - fromMm) * PT_PER_MM;
-  const width = STRIP_MM * PT_PER_MM;
+  const at = (mm: number): number => top + (mm - fromMm) * POINTS_PER_MM;
+  const width = STRIP_MM * POINTS_PER_MM;
   pdf
     .lineWidth(0.5)
     .strokeColor('#111820')
-    .rect(x, top, width, lengthMm * PT_PER_MM)
+    .rect(x, top, width, lengthMm * POINTS_PER_MM)
     .stroke();
   marks.forEach(({ fromMm: low, toMm: high }, k) => {
     const next = marks[k + 1]?.fromMm ?? high;
     const [jointFrom, jointTo] = [Math.max(high, fromMm), Math.min(next, fromMm + lengthMm)];
-    if (jointTo > jointFrom) pdf.rect(x, at(jointFrom), width, (jointTo - jointFrom) * PT_PER_MM).fill('#b8402b');
+    if (jointTo > jointFrom) pdf.rect(x, at(jointFrom), width, (jointTo - jointFrom) * POINTS_PER_MM).fill('#b8402b');
     const middle = (low + high) / 2;
     if (middle >= fromMm && middle < fromMm + lengthMm) write(String(k + 1), 9, x + 3, at(middle) - 5, width);
     if (high >= fromMm && high < fromMm + lengthMm)
-      write(formatLength(high, tape), 8, x + width + 3, at(high) - 5, (COLUMN_MM - STRIP_MM) * PT_PER_MM - 6);
+      write(formatLength(high, tape), 8, x + width + 3, at(high) - 5, (COLUMN_MM - STRIP_MM) * POINTS_PER_MM - 6);
   });
 }

@@ -1,13 +1,12 @@
-import { cutTrips, orderFor } from '@azulejo/core/cuts/cutOrder';
+import { tripsFor } from '@azulejo/core/cuts/cutOrder';
 import type { CutPiece } from '@azulejo/core/cuts/cutPiece';
 import { tapeOf } from '@azulejo/core/job/job';
 import { kindName } from '@azulejo/core/messages/en/names';
 import { formatLength, formatLengthWithUnit } from '@azulejo/core/units/formatLength';
 import type { SurfaceSource } from './exportKind.ts';
-import { drawPieceOutline } from './paperDrawing.ts';
-import { FAINT, INK, startPaper, write } from './paper.ts';
+import { drawArrow, drawPieceOutline, type Frame } from './paperDrawing.ts';
+import { FAINT, INK, POINTS_PER_MM, startPaper, write } from './paper.ts';
 
-const POINTS_PER_MM = 72 / 25.4;
 const COLUMNS = 3;
 const ROWS = 8;
 const PADDING = 3.5 * POINTS_PER_MM;
@@ -16,8 +15,7 @@ const PADDING = 3.5 * POINTS_PER_MM;
 export function writeStickers(source: SurfaceSource): Promise<Buffer> {
   const { job, surface, planned } = source;
   const { pdf, finish } = startPaper(`${job.name}: ${surface.name}, labels`, 'portrait');
-  const order = { order: orderFor(surface.pattern, job.cutting), perTrip: job.cutting?.perTrip ?? null };
-  const pieces = cutTrips(planned.cuts, planned.groups, order).flatMap((trip) => trip.flatMap((setting) => setting.pieces));
+  const pieces = tripsFor(planned, surface.pattern, job.cutting).flatMap((trip) => trip.flatMap((setting) => setting.pieces));
   if (pieces.length === 0) write(pdf, `${surface.name}: every piece is whole, there is nothing to label.`, 'text', 11, INK, 40, 40, 500);
   const [width, height] = [pdf.page.width / COLUMNS, pdf.page.height / ROWS];
   pieces.forEach((piece, k) => {
@@ -30,18 +28,11 @@ export function writeStickers(source: SurfaceSource): Promise<Buffer> {
   return finish({ numbered: false });
 }
 
-interface Room {
-  readonly x: number;
-  readonly y: number;
-  readonly width: number;
-  readonly height: number;
-}
-
 function drawSticker(
   pdf: PDFKit.PDFDocument,
   { job, surface, planned }: SurfaceSource,
   piece: CutPiece,
-  { x, y, width, height }: Room,
+  { x, y, width, height }: Frame,
 ): void {
   const tape = tapeOf(job, surface);
   const picture = 0.3 * width;
@@ -59,7 +50,7 @@ function drawSticker(
   pdf.font('text').fontSize(7);
   write(pdf, shortened(pdf, surface.name, text), 'text', 7, FAINT, x, y + height - 9, text);
   drawPieceOutline(pdf, piece, { x: x + width - picture, y: y + 8, width: picture, height: height - 20 });
-  if (piece.hasWayUp) drawArrow(pdf, x + width - picture / 2, y);
+  if (piece.hasWayUp) drawArrow(pdf, [x + width - picture / 2, y + 7], 7);
 }
 
 /** A text cut short where it would not go on one line. */
@@ -67,17 +58,4 @@ function shortened(pdf: PDFKit.PDFDocument, text: string, width: number): string
   let short = text;
   while (short.length > 1 && pdf.widthOfString(short) > width) short = `${short.slice(0, -2).trimEnd()}…`;
   return short;
-}
-
-/** Which way the top of the face is. */
-function drawArrow(pdf: PDFKit.PDFDocument, x: number, y: number): void {
-  pdf
-    .lineWidth(0.8)
-    .strokeColor(INK)
-    .moveTo(x, y + 7)
-    .lineTo(x, y)
-    .moveTo(x - 2.5, y + 2.5)
-    .lineTo(x, y)
-    .lineTo(x + 2.5, y + 2.5)
-    .stroke();
 }

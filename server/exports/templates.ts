@@ -4,9 +4,8 @@ import { boxOf, type Box, type Ring } from '@azulejo/core/geometry/ring';
 import { productName } from '@azulejo/core/job/job';
 import { kindName } from '@azulejo/core/messages/en/names';
 import type { SurfaceSource } from './exportKind.ts';
-import { FAINT, INK, startPaper, write, type Paper } from './paper.ts';
-
-const POINTS_PER_MM = 72 / 25.4;
+import { drawArrow } from './paperDrawing.ts';
+import { FAINT, INK, POINTS_PER_MM, startPaper, write, type Paper } from './paper.ts';
 
 /** What a printer leaves white, mm; the paper is cut or overlapped there. */
 const WHITE_MM = 12;
@@ -110,7 +109,7 @@ function drawPage({ pdf }: Paper, { job, surface }: SurfaceSource, { group, wind
   drawCrosses(pdf, window, at);
 }
 
-/** The tile, and the piece in it: what falls away is hatched. */
+/** The tile, and the piece in it: what falls away is shaded. */
 function drawPiece(
   pdf: PDFKit.PDFDocument,
   { tile, inTile, hasWayUp, label }: CutPiece,
@@ -127,18 +126,7 @@ function drawPiece(
   const box = boxOf(inTile[0]);
   const [x, y] = at([(box.minX + box.maxX) / 2, (box.minY + box.maxY) / 2]);
   write(pdf, label, 'bold', 12, FAINT, x - 40, y - 7, 80);
-  if (hasWayUp) {
-    const [ax, ay] = [x - 52, y + 8];
-    pdf
-      .lineWidth(1)
-      .strokeColor(FAINT)
-      .moveTo(ax, ay)
-      .lineTo(ax, ay - 24)
-      .moveTo(ax - 4, ay - 19)
-      .lineTo(ax, ay - 24)
-      .lineTo(ax + 4, ay - 19)
-      .stroke();
-  }
+  if (hasWayUp) drawArrow(pdf, [x - 52, y + 8], 24);
 }
 
 /** A hundred millimetres, in tens. */

@@ -80,7 +80,13 @@ export const useBoardStore = defineStore('board', () => {
   const chosenLabel = ref<string | null>(null);
   /** The piece that is laid dry next, by its place in the order of the surface. */
   const dryAt = ref(0);
+  const dryCount = ref(0);
   const dryPiece = shallowRef<{ readonly polygon: Polygon } | null>(null);
+
+  /** Goes on or back in the dry lay, no further than its ends. */
+  function stepDry(by: number): void {
+    dryAt.value = Math.max(0, Math.min(dryCount.value - 1, dryAt.value + by));
+  }
 
   /** Chooses nothing; for a new surface. */
   function clear(): void {
@@ -118,7 +124,9 @@ export const useBoardStore = defineStore('board', () => {
     chosenGroup,
     chosenLabel,
     dryAt,
+    dryCount,
     dryPiece,
+    stepDry,
     chosenSheet,
     clear,
   };

@@ -1,5 +1,6 @@
 import { selfTurns } from '../../geometry/selfTurns.ts';
 import { boxOf } from '../../geometry/ring.ts';
+import { remembered } from '../../tile/sheet/remembered.ts';
 import { chipOutline, chipRing } from '../../tile/sheet/sheetChips.ts';
 import type { Sheet } from '../../tile/sheet/sheet.ts';
 
@@ -16,8 +17,6 @@ export interface SheetMove {
 /** A sheet has no more moves than this looked at: those that keep most chips come first. */
 const MOST_MOVES = 2500;
 
-const known = new WeakMap<Sheet, readonly SheetMove[]>();
-
 /**
  * Every move of a sheet, itself first: in a motif that alone; in a plain sheet steps in every direction, and the same turned
  * by half, since its face has no way up.
@@ -25,8 +24,7 @@ const known = new WeakMap<Sheet, readonly SheetMove[]>();
 export function movesOf(sheet: Sheet, mayTurn: boolean): readonly SheetMove[] {
   const stay: SheetMove = { turnDeg: 0, chipAt: Int16Array.from(sheet.chips, (_, k) => k) };
   if (sheet.figured) return [stay];
-  const moves = known.get(sheet) ?? findMoves(sheet);
-  known.set(sheet, moves);
+  const moves = allMoves(sheet);
   return [stay, ...(mayTurn ? moves : moves.filter(({ turnDeg }) => turnDeg === 0))];
 }
 
@@ -39,7 +37,7 @@ interface Chip {
   readonly turnedKind: number;
 }
 
-function findMoves(sheet: Sheet): SheetMove[] {
+const allMoves = remembered((sheet): readonly SheetMove[] => {
   const chips = chipsOf(sheet);
   const finder = new ChipFinder(chips);
   const found = new Map<number, { readonly turnDeg: 0 | 180; readonly dx: number; readonly dy: number; hits: number }>();
@@ -65,7 +63,7 @@ function findMoves(sheet: Sheet): SheetMove[] {
       );
       return { turnDeg, chipAt };
     });
-}
+});
 
 function chipsOf(sheet: Sheet): Chip[] {
   const kinds = new Map<string, number>();

@@ -42,14 +42,19 @@ interface Taken {
  */
 export function takeParts(sheet: Sheet, parts: readonly WantedPart[], taking: Taking): Taken {
   const bySize = parts.map((_, k) => k).sort((a, b) => parts[b].chips.length - parts[a].chips.length);
-  let best = takeInOrder(sheet, parts, bySize, taking);
+  const means: Means = {
+    moves: parts.length === 0 || !taking.kept ? [] : movesOf(sheet, taking.mayTurn),
+    few: Math.max(LOOSE_CHIPS, Math.floor(sheet.chips.length * LOOSE_SHARE)),
+    kept: taking.kept,
+  };
+  let best = takeInOrder(sheet, parts, bySize, means);
   const next = seededNumbers(SEED);
   for (let round = 0; round < ROUNDS && taking.kept && best.opened > taking.enough; round++) {
     const order = bySize
       .map((k) => ({ k, by: parts[k].chips.length * (0.75 + 0.5 * next()) }))
       .sort((a, b) => b.by - a.by)
       .map(({ k }) => k);
-    const again = takeInOrder(sheet, parts, order, taking);
+    const again = takeInOrder(sheet, parts, order, means);
     if (again.opened < best.opened || (again.opened === best.opened && again.added < best.added)) best = again;
   }
   return best;
@@ -63,10 +68,16 @@ interface Rest {
   left: number;
 }
 
-function takeInOrder(sheet: Sheet, parts: readonly WantedPart[], order: readonly number[], { kept, mayTurn }: Taking): Taken {
+/** What parts are taken by, the same in every order. */
+interface Means {
+  readonly moves: readonly SheetMove[];
+  /** So few chips are set loose. */
+  readonly few: number;
+  readonly kept: boolean;
+}
+
+function takeInOrder(sheet: Sheet, parts: readonly WantedPart[], order: readonly number[], { moves, few, kept }: Means): Taken {
   const perSheet = sheet.chips.length;
-  const few = Math.max(LOOSE_CHIPS, Math.floor(perSheet * LOOSE_SHARE));
-  const moves = movesOf(sheet, mayTurn);
   const rests: Rest[] = [];
   const taken: TakenPart[] = new Array<TakenPart>(parts.length);
   let added = 0;

@@ -84,9 +84,9 @@ function chordsOf(across: Float64Array, along: Float64Array): Float64Array {
   // Each side of the outline tells the steps that it goes through.
   for (let k = 0, last = across.length - 1; k < across.length; last = k++) {
     const [from, to] = across[last] < across[k] ? [last, k] : [k, last];
+    if (across[to] - across[from] <= SAME_MM) continue;
     const slope = (along[to] - along[from]) / (across[to] - across[from]);
     for (let at = stepAt(stops, across[from]); at + 1 < stops.length && stops[at + 1] <= across[to] + SAME_MM; at++) {
-      if (across[to] - across[from] <= SAME_MM) break;
       const [start, end] = [stops[at], stops[at + 1]].map((mm) => along[from] + slope * (mm - across[from]));
       widen(table, 5 * at + 1, start);
       widen(table, 5 * at + 3, end);

@@ -1,8 +1,10 @@
 <script setup lang="ts">
-import { computed } from 'vue';
+import { useDocumentVisibility, useIntervalFn } from '@vueuse/core';
+import { computed, watch } from 'vue';
 import type { Job, Surface } from '@azulejo/core/job/job';
 import type { SurfacePlan } from '@azulejo/core/planning/planned';
 import { CUT_PARTS, useBoardStore } from '../../stores/boardStore.ts';
+import { useTickStore } from '../../stores/tickStore.ts';
 import PartTabs from '../../fields/PartTabs.vue';
 import { useJobPlan } from '../../workers/useJobPlan.ts';
 import CutPapers from './CutPapers.vue';
@@ -16,6 +18,16 @@ const board = useBoardStore();
 /** Surfaces that share a tile take from what another left: where pieces come from is planned for all together. */
 const { plan: shared } = useJobPlan({ besideSurface: true });
 const offCuts = computed(() => shared.value?.surfaces.find(({ surfaceId }) => surfaceId === props.surface.id)?.offCuts ?? null);
+
+/** Another phone ticks too: looked at now and then while this is in sight. */
+const LOOK_EVERY_MS = 15_000;
+const ticks = useTickStore();
+const sight = useDocumentVisibility();
+const look = (): void => {
+  if (sight.value === 'visible') void ticks.look(props.job.id);
+};
+watch([sight, () => props.job.id], look, { immediate: true });
+useIntervalFn(look, LOOK_EVERY_MS);
 </script>
 
 <template>

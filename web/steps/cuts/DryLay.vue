@@ -11,7 +11,6 @@ import { formatLength, formatLengthWithUnit } from '@azulejo/core/units/formatLe
 import TextField from '../../fields/TextField.vue';
 import { useTape } from '../../fields/useTape.ts';
 import { useBoardStore } from '../../stores/boardStore.ts';
-import { useTickStore } from '../../stores/tickStore.ts';
 import PieceOutline from './PieceOutline.vue';
 import { useTicking } from './useTicking.ts';
 
@@ -19,13 +18,12 @@ import { useTicking } from './useTicking.ts';
 const props = defineProps<{ job: Job; surface: Surface; plan: SurfacePlan }>();
 const tape = useTape();
 const board = useBoardStore();
-const ticks = useTickStore();
 const { stateOf, tick } = useTicking(toRef(props, 'surface'), toRef(props, 'plan'));
-void ticks.look(props.job.id);
 
 const order = computed(() => (props.plan.totals.pieces > MOST_DRY ? [] : dryLayOf(props.plan.fields, props.plan.labels, props.plan.cuts)));
 const piece = computed(() => order.value.at(Math.min(board.dryAt, order.value.length - 1)) ?? null);
 const laid = computed(() => order.value.filter(({ label }) => stateOf(label) === 'laid').length);
+watch(order, ({ length }) => (board.dryCount = length), { immediate: true });
 watch(piece, (now) => (board.dryPiece = now), { immediate: true });
 watch(
   () => board.chosenLabel,
@@ -36,13 +34,10 @@ watch(
 );
 onUnmounted(() => (board.dryPiece = null));
 
-const step = (by: number): void => {
-  board.dryAt = Math.min(order.value.length - 1, Math.max(0, board.dryAt + by));
-};
 function lay(): void {
   if (!piece.value) return;
   tick([piece.value.label], 'laid');
-  step(1);
+  board.stepDry(1);
 }
 
 const swapped = ref<readonly [string, string]>(['', '']);
@@ -89,12 +84,19 @@ const swap = computed(() => {
       </div>
     </article>
     <div class="row no-print">
-      <Button severity="secondary" outlined :disabled="board.dryAt === 0" aria-label="The piece before" @click="step(-1)"
+      <Button severity="secondary" outlined :disabled="board.dryAt === 0" aria-label="The piece before" @click="board.stepDry(-1)"
         ><PhArrowLeft :size="18"
       /></Button>
-      <Button v-if="stateOf(piece.label) === 'laid'" severity="secondary" outlined @click="step(1)"><PhCheck :size="18" />Laid</Button>
+      <Button v-if="stateOf(piece.label) === 'laid'" severity="secondary" outlined @click="board.stepDry(1)"
+        ><PhCheck :size="18" />Laid</Button
+      >
       <Button v-else @click="lay"><PhCheck :size="18" />It lies here</Button>
-      <Button severity="secondary" outlined :disabled="board.dryAt >= order.length - 1" aria-label="The next piece" @click="step(1)"
+      <Button
+        severity="secondary"
+        outlined
+        :disabled="board.dryAt >= order.length - 1"
+        aria-label="The next piece"
+        @click="board.stepDry(1)"
         ><PhArrowRight :size="18"
       /></Button>
     </div>

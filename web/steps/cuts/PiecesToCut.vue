@@ -1,7 +1,6 @@
 <script setup lang="ts">
 import { polygonsArea } from '@azulejo/core/geometry/ring';
-import { useDocumentVisibility, useIntervalFn } from '@vueuse/core';
-import { computed, nextTick, onMounted, ref, toRef, watch } from 'vue';
+import { computed, nextTick, ref, toRef, watch } from 'vue';
 import type { OffCutPlan } from '@azulejo/core/cuts/offCuts/planOffCuts';
 import type { Job, Surface } from '@azulejo/core/job/job';
 import { describeCutting, describeTicked } from '@azulejo/core/messages/en/cutting';
@@ -73,15 +72,6 @@ watch(
     if (id) document.getElementById(id)?.scrollIntoView({ block: 'nearest' });
   },
 );
-/** Another phone ticks too: looked at now and then while this is in sight. */
-const LOOK_EVERY_MS = 15_000;
-const sight = useDocumentVisibility();
-const look = (): void => {
-  if (sight.value === 'visible') void ticks.look(props.job.id);
-};
-onMounted(look);
-watch(sight, look);
-useIntervalFn(look, LOOK_EVERY_MS);
 </script>
 
 <template>

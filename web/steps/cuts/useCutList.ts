@@ -1,15 +1,12 @@
 import { computed, type Ref } from 'vue';
-import { cutTrips, fenceSettings, orderFor, type CutSetting } from '@azulejo/core/cuts/cutOrder';
+import { fenceSettings, orderFor, tripsFor, type CutSetting } from '@azulejo/core/cuts/cutOrder';
 import type { Job, Surface } from '@azulejo/core/job/job';
 import type { SurfacePlan } from '@azulejo/core/planning/planned';
 
 /** The cuts of a surface as they are made, trip by trip. */
 export function useCutList(job: Ref<Job | null>, surface: Ref<Surface | null>, plan: Ref<SurfacePlan | null>) {
   const order = computed(() => (surface.value ? orderFor(surface.value.pattern, job.value?.cutting) : 'hardestLast'));
-  const perTrip = computed(() => job.value?.cutting?.perTrip ?? null);
-  const trips = computed(() =>
-    plan.value ? cutTrips(plan.value.cuts, plan.value.groups, { order: order.value, perTrip: perTrip.value }) : [],
-  );
+  const trips = computed(() => (plan.value && surface.value ? tripsFor(plan.value, surface.value.pattern, job.value?.cutting) : []));
   return {
     order,
     trips,

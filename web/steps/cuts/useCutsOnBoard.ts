@@ -33,10 +33,9 @@ export function useCutsOnBoard({ job, surface, plan, cuts }: Shown): StepOnBoard
     const labels = chosenLabels.value;
     tickAll(labels, labels.every((label) => stateOf(label) === state) ? before : state);
   }
-  function stepDry(by: number): void {
-    const last = (plan.value?.totals.pieces ?? 1) - 1;
-    if (board.cutPart === 'dry') board.dryAt = Math.min(last, Math.max(0, board.dryAt + by));
-  }
+  const stepDry = (by: number): void => {
+    if (board.cutPart === 'dry') board.stepDry(by);
+  };
   return {
     show: computed(() => 'cuts'),
     chosenPieces: computed(() => {

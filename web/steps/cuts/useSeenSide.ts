@@ -1,20 +1,17 @@
 import { useLocalStorage } from '@vueuse/core';
 import { computed } from 'vue';
-import { seenFromBack, type SeenPiece } from '@azulejo/core/cuts/backView';
+import { seenFromBack, type MarkedSide, type SeenPiece } from '@azulejo/core/cuts/backView';
 
 /** Which side of a tile is marked. */
 export const SEEN_SIDES = [
   { value: 'face', label: 'Face up' },
   { value: 'back', label: 'Face down' },
-] as const;
-
-/** A side. */
-export type SeenSide = (typeof SEEN_SIDES)[number]['value'];
+] as const satisfies readonly { readonly value: MarkedSide; readonly label: string }[];
 
 /** Whether a person marks tiles on the face or on the back; kept by this browser. */
 export function useSeenSide() {
   const stored = useLocalStorage<string>('azulejo-marked-side', 'face');
-  const side = computed<SeenSide>({
+  const side = computed<MarkedSide>({
     get: () => (stored.value === 'back' ? 'back' : 'face'),
     set: (value) => (stored.value = value),
   });
