@@ -14,6 +14,7 @@ export const MIGRATIONS: Readonly<Record<number, (job: Data) => Data>> = {
   4: nameInsets,
   // Version 6 lets a setout lie square to any edge and knows how setouts are weighed; what is left out is left to the product.
   5: (job) => job,
+  6: listMaterials,
 };
 
 /** Brings parsed JSON of an older job file to the version this code reads. */
@@ -77,4 +78,41 @@ function nameInsets(job: Data): Data {
     return { ...rest, insets: areas };
   };
   return { ...job, surfaces: listOf(job['surfaces']).map(surface) };
+}
+
+/** The packs of version 6 where nobody changed them. */
+const USUAL_PACKS: Readonly<Record<string, string>> = {
+  adhesive: '[{"size":20,"price":18.5}]',
+  grout: '[{"size":5,"price":14.9}]',
+  sealant: '[{"size":310,"price":9.8}]',
+};
+
+/** Version 6 kept figures of use in one list and prices in another; version 7 has both by material, and only what is not usual. */
+function listMaterials(job: Data): Data {
+  const { prices, consumption, ...rest } = job;
+  if (!isData(consumption)) return job;
+  const { trowelNotchMm, backButtered, groutKgPerLitre, groutLeftPercent, sealantDepthMm, ...cutting } = consumption;
+  const packsOf = (item: string): Data => {
+    const sold = isData(prices) ? prices[item] : undefined;
+    return isData(sold) && 'packs' in sold && JSON.stringify(sold['packs']) !== USUAL_PACKS[item] ? { packs: sold['packs'] } : {};
+  };
+  const figures = (own: Data): Data => {
+    const said = Object.entries(own).filter(([, value]) => value !== undefined);
+    return said.length === 0 ? {} : { figures: Object.fromEntries(said) };
+  };
+  const notUsual = (value: unknown, usual: unknown): unknown => (value === usual ? undefined : value);
+  const choices = {
+    ...(typeof trowelNotchMm === 'number' ? { notchMm: trowelNotchMm } : {}),
+    ...(backButtered === true ? { backs: 'skim' } : {}),
+  };
+  const materials = {
+    adhesive: { ...packsOf('adhesive'), ...(Object.keys(choices).length > 0 ? { choices } : {}) },
+    grout: {
+      ...packsOf('grout'),
+      ...figures({ kgPerLitre: notUsual(groutKgPerLitre, 1.6), leftPercent: notUsual(groutLeftPercent, 10) }),
+    },
+    sealant: { ...packsOf('sealant'), ...figures({ depthMm: notUsual(sealantDepthMm, 6) }) },
+  };
+  const said = Object.entries(materials).filter(([, own]) => Object.keys(own).length > 0);
+  return { ...rest, consumption: cutting, materials: Object.fromEntries(said) };
 }

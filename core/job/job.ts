@@ -10,13 +10,16 @@ import { wayChoiceSchema } from '../setout/weigh/ways.ts';
 import { linkSchema } from '../surface/link.ts';
 import { PRACTICES } from '../surface/levels/flatness.ts';
 import { measuredSchema, SURFACE_KINDS } from '../surface/surface.ts';
-import { pricesSchema } from '../money/prices.ts';
+import { buyingSchema } from '../money/buying.ts';
 import { productSchema } from '../tile/product.ts';
 import { consumptionSchema } from '../takeoff/consumption.ts';
+import { materialsSchema } from '../takeoff/materialsSchema.ts';
+import { trimsSchema } from '../takeoff/works/trims.ts';
+import { worksSchema } from '../takeoff/works/works.ts';
 import { tapeSchema } from '../units/tape.ts';
 
 /** The version of the job file this code writes; files of a newer one are refused. */
-export const JOB_VERSION = 6;
+export const JOB_VERSION = 7;
 
 /** How many a job may hold of each. */
 export const MOST = { surfaces: 200, products: 500, links: 400 } as const;
@@ -44,11 +47,18 @@ export const surfaceSchema = z.strictObject({
   bands: z.array(bandSchema).max(20).default([]),
   insets: z.array(insetSchema).max(40).default([]).describe('Insets with a tiling of their own'),
   counted: z.array(keptCountSchema).max(80).optional().describe('How pieces were counted when cutting began, field by field'),
+  works: worksSchema.optional().describe('Where it is and what is done to it; as its place and tile ask for it where left out'),
+  trims: trimsSchema.optional().describe('What its edges end in, by name; as their role has it where left out'),
   laid: z.boolean().default(false).describe('Whether the work on it is done'),
 });
 
 /** A surface of a job. */
 export type Surface = z.infer<typeof surfaceSchema>;
+
+/** Own figures of a person, by material. */
+export const habitsSchema = z
+  .record(z.string().max(40), z.record(z.string().max(40), z.number()))
+  .describe('Own figures of whoever made the job, by material; where neither a data sheet nor the job says otherwise');
 
 /** A whole job: everything that was measured and chosen. */
 export const jobSchema = z.strictObject({
@@ -74,7 +84,9 @@ export const jobSchema = z.strictObject({
   way: wayChoiceSchema.default('carefulEye').describe('How setouts are weighed'),
   consumption: consumptionSchema,
   cutting: cuttingSchema.optional().describe('How it is cut: what first, and how much at a time'),
-  prices: pricesSchema,
+  materials: materialsSchema.default({}),
+  buying: buyingSchema.optional(),
+  habits: habitsSchema.optional(),
 });
 
 /** A job; plain data, the only input of plan(). */

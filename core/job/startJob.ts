@@ -18,7 +18,6 @@ export function startJob(id: string, name: string, tape: Tape): Job {
     products: madeUpTiles(),
     surfaces: [],
     consumption: {},
-    prices: {},
   });
 }
 

@@ -1,9 +1,4 @@
-/** A pack that a material is sold in. */
-export interface PackOffer {
-  /** What it holds, in the unit of the need. */
-  readonly size: number;
-  readonly price: number;
-}
+import type { PackOffer } from '../takeoff/materialKind.ts';
 
 /** So many packs of one size. */
 export interface PackCount extends PackOffer {
@@ -17,6 +12,16 @@ export interface Purchase {
   readonly cost: number;
   /** What the packs hold over what is needed, as a ratio; null when nothing is needed. */
   readonly covers: number | null;
+}
+
+/** Bars as they were planned, by size. */
+export function buyBars(bars: readonly PackOffer[], need: number): Purchase {
+  const counts = new Map<number, PackCount>();
+  for (const { size, price } of bars) counts.set(size, { size, price, count: (counts.get(size)?.count ?? 0) + 1 });
+  const packs = [...counts.values()].sort((a, b) => b.size - a.size);
+  const holds = packs.reduce((sum, { count, size }) => sum + count * size, 0);
+  const cost = roundMoney(packs.reduce((sum, { count, price }) => sum + count * price, 0));
+  return { packs, cost, covers: need > 0 ? holds / need : null };
 }
 
 /** Choices looked at before the best so far is taken; a need of a few sizes is proven long before. */

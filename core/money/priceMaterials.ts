@@ -1,27 +1,102 @@
-import type { Quantity } from '../takeoff/registry.ts';
+import { MATERIALS, packsFor, type MaterialRules, type Quantity } from '../takeoff/registry.ts';
+import type { PackOffer } from '../takeoff/materialKind.ts';
 import type { Product } from '../tile/product.ts';
-import { buyPacks, roundMoney, type PackOffer, type Purchase } from './packs.ts';
-import type { Prices } from './prices.ts';
+import type { Buying } from './buying.ts';
+import { buyBars, buyPacks, roundMoney, type PackCount, type Purchase } from './packs.ts';
+import { chanceOfMoreBroken, chanceOfRunningOut, deviationsFor } from './runningOut.ts';
 
 /** A line of the order: what is needed, and how it is bought. */
-export type Material = Quantity & Purchase;
+export type Material = Quantity & Bought;
+
+/** A line that runs out more often than this is worth a word: about 1 time in 7. */
+export const LIKELY_TO_RUN_OUT = 0.15;
+
+/** How a line is bought. */
+export interface Bought extends Purchase {
+  /** What is there already and taken off, in the unit of the line. */
+  readonly inHand: number;
+  /** What was bought beyond the need so that it runs out seldom enough, in the unit of the line. */
+  readonly margin: number;
+  /** What is left over when use is as computed, in the unit of the line. */
+  readonly left: number;
+  /** Packs that stay closed then and can go back. */
+  readonly closed: number;
+  /** The chance that it runs out before the end, from 0 to 1; null for what is counted. */
+  readonly chance: number | null;
+}
 
 /** What prices are found in. */
-export interface PriceList {
+export interface PriceList extends MaterialRules {
   readonly products: readonly Product[];
-  readonly prices: Prices;
+  readonly buying?: Buying | undefined;
 }
 
 /** Buys every quantity in the cheapest packs that cover it. */
 export const priceMaterials = (quantities: readonly Quantity[], list: PriceList): Material[] =>
-  quantities.map((quantity) => ({ ...quantity, ...buyPacks(quantity.quantity, offersOf(quantity, list)) }));
+  quantities.map((quantity) => ({ ...quantity, ...buy(quantity, list) }));
 
 /** What all lines cost together. */
-export const totalOf = (materials: readonly Material[]): number => roundMoney(materials.reduce((sum, { cost }) => sum + cost, 0));
+export const totalOf = (materials: readonly Pick<Material, 'cost'>[]): number =>
+  roundMoney(materials.reduce((sum, { cost }) => sum + cost, 0));
+
+function buy(line: Quantity, list: PriceList): Bought {
+  const { quantity } = line;
+  if (line.bars) {
+    const bought = buyBars(line.bars, quantity);
+    const holds = holdsOf(bought.packs);
+    return { ...bought, inHand: 0, margin: 0, left: holds - quantity, closed: 0, chance: null };
+  }
+  const spread = MATERIALS[line.item].spread;
+  const most = list.buying?.mostRunOutPercent;
+  const margin = most === undefined ? 0 : marginOf(line, spread, most / 100);
+  const inHand = Math.min(list.materials[line.item]?.inHand ?? 0, quantity + margin);
+  const toBuy = quantity + margin - inHand;
+  const { packs, cost } = buyPacks(toBuy, offersOf(line, list));
+  const holds = holdsOf(packs) + inHand;
+  const chance = line.item === 'tiles' ? chanceForTiles(line, holds) : chanceOfRunningOut(quantity, holds, spread);
+  return {
+    packs,
+    cost,
+    covers: quantity > 0 ? holds / quantity : null,
+    inHand,
+    margin,
+    left: Math.max(0, holds - quantity),
+    closed: closedOf(packs, holds - quantity),
+    chance,
+  };
+}
+
+const holdsOf = (packs: readonly PackCount[]): number => packs.reduce((sum, { count, size }) => sum + count * size, 0);
+
+/** Whole packs that what is left over makes up, the largest first. */
+function closedOf(packs: readonly PackCount[], left: number): number {
+  let [closed, rest] = [0, left + 1e-9];
+  for (const { size, count } of packs) {
+    const own = Math.min(count, Math.floor(rest / size));
+    closed += own;
+    rest -= own * size;
+  }
+  return closed;
+}
+
+/** What is bought beyond the need so that the chance of running out is no more than `most`. */
+function marginOf(line: Quantity, spread: number, most: number): number {
+  if (line.item !== 'tiles') return line.quantity * spread * deviationsFor(most);
+  let more = 0;
+  while (more < 10_000 && (chanceForTiles(line, line.quantity + more) ?? 0) > most) more++;
+  return more;
+}
+
+/** Tiles run out where more break than were bought for it; spares may be used. */
+function chanceForTiles(line: Quantity, holds: number): number | null {
+  if (line.item !== 'tiles') return null;
+  const { opened, expectedBreakage } = line.how;
+  return expectedBreakage === 0 ? null : chanceOfMoreBroken(expectedBreakage, Math.floor(holds - opened + 1e-9));
+}
 
 /** Tiles come in their own boxes, all else in the packs of the job. */
-function offersOf({ item, productId }: Quantity, { products, prices }: PriceList): readonly PackOffer[] {
-  if (item !== 'tiles') return prices[item].packs;
-  const product = products.find(({ id }) => id === productId);
+function offersOf({ item, productId }: Quantity, list: PriceList): readonly PackOffer[] {
+  if (item !== 'tiles') return packsFor(item, list);
+  const product = list.products.find(({ id }) => id === productId);
   return product ? [{ size: product.piecesPerBox, price: product.boxPrice }] : [];
 }

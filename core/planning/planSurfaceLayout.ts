@@ -8,6 +8,7 @@ import { choosingForPlan, QUICK } from '../setout/weigh/chooseSetout.ts';
 import { BEST_SETOUT } from '../setout/weigh/setoutChoice.ts';
 import { handyPart } from '../surface/squareTriangle.ts';
 import { levelFigures } from '../surface/levels/levelFigures.ts';
+import { measureSite } from '../takeoff/works/measureSite.ts';
 import { measureExtent } from '../takeoff/measureExtent.ts';
 import { actualSize } from '../tile/product.ts';
 import { drawingOf } from './drawSurface.ts';
@@ -59,10 +60,14 @@ export function* finishSteps(
   const cutGroups = groupCuts(cuts, rules.products);
   yield { stage: 'offCuts', share: 0.9 };
   const { levels } = surface.measured;
-  const { widthMm, heightMm } = actualSize(productOf(rules, surface));
+  const product = productOf(rules, surface);
+  const { widthMm, heightMm } = actualSize(product);
+  const leveled = levels && levelFigures(levels, drawing.traced.field, rules.practice, Math.max(widthMm, heightMm));
+  const laidSite = { ...surface, ...drawing, product, levels: leveled, fill: levels?.fill ?? null };
   return {
     ...drawing,
-    levels: levels && levelFigures(levels, drawing.traced.field, rules.practice, Math.max(widthMm, heightMm)),
+    levels: leveled,
+    site: measureSite(laidSite, rules.practice, { ...rules.consumption, factoryEdge: rules.consumption.stripEdge === 'factory' }),
     extent: measureExtent(drawing.traced, drawing.fields),
     advice,
     group: groupFigures(groups, surface),

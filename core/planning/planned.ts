@@ -19,6 +19,7 @@ import type { Traced } from '../surface/traceSurface.ts';
 import type { SurfaceFigures } from '../takeoff/figures.ts';
 import type { Extent } from '../takeoff/measureExtent.ts';
 import type { Totals } from '../takeoff/totals.ts';
+import type { SiteFigures } from '../takeoff/works/measureSite.ts';
 
 /** What of a job the plan of one surface depends on; of its surfaces and links, those that meet it. */
 export type PlanRules = Pick<Job, 'products' | 'consumption' | 'practice' | 'way' | 'tape' | 'links' | 'surfaces'>;
@@ -74,6 +75,8 @@ export interface SurfaceLayout extends Drawing {
   readonly groups: readonly CutGroup[];
   /** The sheets of mosaics, product by product. */
   readonly sheets: readonly SheetPlan[];
+  /** What it takes besides its tiles. */
+  readonly site: SiteFigures;
 }
 
 /** What one surface has of what surfaces of a job share. */

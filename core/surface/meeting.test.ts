@@ -156,13 +156,18 @@ test('every older version of the job file has its migration, and each does its p
   // Version 4 called insets areas, version 3 knew one pack of a material, version 2 directional tiles alone.
   const { insets, ...first } = old.surfaces[0];
   old.surfaces[0] = { ...first, areas: [{ ...RUG, ...PLAIN_LAYING, productId: job.products[0].id, jointMm: 3, pattern: first.pattern }] };
-  old.prices.grout = { bagKg: 5, price: 17 };
+  delete old.materials;
+  old.prices = { grout: { bagKg: 5, price: 17 } };
+  old.consumption = { ...old.consumption, trowelNotchMm: 10, backButtered: true, groutKgPerLitre: 1.5 };
   const { face, ...tile } = old.products[0];
   old.products[0] = { ...tile, directional: true };
   const read = readJob(old);
   expect([insets, face]).toEqual([[], 'plain']);
   expect(read.ok && read.value.surfaces[0].insets.map(({ id, outline }) => [id, outline])).toEqual([[RUG.id, RUG.outline]]);
-  expect(read.ok && read.value.prices.grout.packs).toEqual([{ size: 5, price: 17 }]);
+  expect(read.ok && read.value.materials).toEqual({
+    adhesive: { choices: { notchMm: 10, backs: 'skim' } },
+    grout: { packs: [{ size: 5, price: 17 }], figures: { kgPerLitre: 1.5 } },
+  });
   expect(read.ok && read.value.products[0].face).toBe('directional');
   expect(read.ok && read.value.surfaces[0].measured.fixtures[0].from).toEqual([
     { edge: 'right', mm: 420 },

@@ -18,20 +18,17 @@ export const consumptionSchema = z.strictObject({
     })
     .default({ straight: 2, shaped: 8 }),
   sparePieces: z.int().min(0).max(10_000).default(2).describe('Attic stock left with the client, per product'),
-  trowelNotchMm: z
-    .literal(NOTCHES)
-    .nullable()
-    .default(null)
-    .describe('Depth of the trowel notch, square or V, mm; null chooses by the size of the piece'),
-  backButtered: z.boolean().default(false),
-  groutKgPerLitre: z.number().min(0.1).max(10).default(1.6),
-  groutLeftPercent: z.number().min(0).max(100).default(10).describe('Left in the bucket'),
   coreBitsMm: z
     .array(lengthSchema)
     .max(80)
     .optional()
     .describe('Core bits at hand, mm; the usual ones where left out. A hole takes the smallest that clears it'),
-  sealantDepthMm: lengthSchema.default(6).describe('Depth of a sealant joint, mm, never more than the tile'),
+  skirtingMm: lengthSchema.default(80).describe('Height of skirting cut from tiles, mm'),
+  nosingMm: lengthSchema.default(40).describe('Depth of nosing strips cut from tiles, mm'),
+  stripEdge: z
+    .enum(['dressed', 'factory'])
+    .default('dressed')
+    .describe('The edge of such strips that shows: dressed by hand, or of the factory'),
 });
 
 /** Figures of use. */

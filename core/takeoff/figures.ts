@@ -1,3 +1,12 @@
+import type { TileStrips } from '../cuts/strips/tileStrips.ts';
+import type { Polygon } from '../geometry/ring.ts';
+import type { Crossings } from '../setout/fields/crossings.ts';
+import type { SurfaceKind } from '../surface/surface.ts';
+import type { Product } from '../tile/product.ts';
+import type { Bays } from './works/bays.ts';
+import type { TrimRun } from './works/trims.ts';
+import type { Works } from './works/works.ts';
+
 /** The tiles of one product on one surface. */
 export interface TileFigures {
   readonly productId: string;
@@ -25,17 +34,47 @@ export interface TileFigures {
 /** What the takeoff needs to know of one planned surface. */
 export interface SurfaceFigures {
   readonly surfaceId: string;
+  readonly kind: SurfaceKind;
+  /** Where it is and what is done to it. */
+  readonly works: Works;
   /** The tiles it takes, by product, that of the surface first. */
   readonly tiles: readonly TileFigures[];
   /** Where tile may lie, joints included, mm². */
   readonly areaMm2: number;
+  /** The same as it lies. */
+  readonly region: readonly Polygon[];
   readonly jointAreaMm2: number;
+  readonly jointMm: number;
+  /** Colour of the grout, as #rrggbb. */
+  readonly jointColour: string;
   /** Joints filled with sealant: each stretch with its length and width, mm, and the edge it runs along; null round a fixture. */
   readonly sealed: readonly SealedJoint[];
+  /** The material of its tile. */
+  readonly tileMaterial: Product['material'];
   /** The thickest of its tiles, mm. */
   readonly thicknessMm: number;
   /** The longest side of what is bedded: a tile, or a chip of a sheet, mm. */
   readonly longestSideMm: number;
+  /** What its edges end in. */
+  readonly trims: readonly TrimRun[];
+  /** Strips of tile for skirting and nosing, by what they are for. */
+  readonly strips: readonly StripFigures[];
+  /** Where pieces meet; null where no spacers are used. */
+  readonly crossings: Crossings | null;
+  /** How many joints that two pieces share there are of each length, mm; null where no clips are used. */
+  readonly sharedJoints: ReadonlyMap<number, number> | null;
+  /** What makes it level: mean thickness and area; null where nothing was read. */
+  readonly fill: { readonly kind: 'leveller' | 'bed'; readonly meanMm: number; readonly areaMm2: number } | null;
+  /** Length of the ledger under the second course, mm; 0 where there is none. */
+  readonly ledgerMm: number;
+  /** Movement joints that keep bays no longer than the practice allows. */
+  readonly bays: Bays;
+}
+
+/** Strips of tile that a surface takes for one purpose. */
+export interface StripFigures extends TileStrips {
+  readonly purpose: 'skirting' | 'nosing';
+  readonly productId: string;
 }
 
 /** A stretch of joint that is filled with sealant. */

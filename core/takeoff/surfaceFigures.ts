@@ -11,6 +11,7 @@ import { actualSize, productNamed, type Product } from '../tile/product.ts';
 import type { SurfaceFigures, TileFigures } from './figures.ts';
 import type { Extent } from './measureExtent.ts';
 import { sealedJoints } from './sealedJoints.ts';
+import type { SiteFigures } from './works/measureSite.ts';
 
 /** A tile as it is counted: by product, and by hand where it comes in two. */
 interface TileKind {
@@ -66,11 +67,13 @@ export interface LaidSurface extends Omit<Made, 'offCuts'> {
   readonly traced: Traced;
   readonly fields: readonly Field[];
   readonly extent: Extent;
+  /** What it takes besides its tiles. */
+  readonly site: SiteFigures;
 }
 
 /** Gathers what the takeoff of one surface needs. */
 export function surfaceFigures(laid: LaidSurface, offCuts: OffCutPlan, products: readonly Product[]): SurfaceFigures {
-  const { surfaceId, traced, fields, cuts, sheets, extent } = laid;
+  const { surfaceId, traced, fields, cuts, sheets, extent, site } = laid;
   const wholes = countWholes(fields);
   const kinds = new Map<string, TileKind>();
   const see = (kind: TileKind): void => void kinds.set(keyOf(kind), kind);
@@ -82,7 +85,9 @@ export function surfaceFigures(laid: LaidSurface, offCuts: OffCutPlan, products:
   const used = all.some(isLaid) ? all.filter(isLaid) : all.slice(0, 1);
   const tiles = used.map((kind) => productNamed(products, kind.productId));
   return {
+    ...site,
     surfaceId,
+    region: traced.region,
     tiles: used.map((kind, k) => tileFigures(tiles[k], kind, wholes.get(keyOf(kind)), { cuts, offCuts, sheets })),
     areaMm2: extent.areaMm2,
     jointAreaMm2: extent.jointAreaMm2,

@@ -3,22 +3,41 @@ import fc from 'fast-check';
 import { buyPacks } from '../money/packs.ts';
 import { startJob } from '../job/startJob.ts';
 import { madeUpTiles } from '../madeUp/tiles.ts';
+import { rectangleRing } from '../geometry/ring.ts';
+import { worksOf } from './works/works.ts';
 import { METRIC_TAPE } from '../units/tape.ts';
-import type { Consumption } from './consumption.ts';
 import type { SurfaceFigures } from './figures.ts';
-import { adhesive, notchFor } from './materials/adhesive.ts';
-import { grout, groutKg } from './materials/grout.ts';
+import type { MaterialSettings, OwnFigures } from './materialKind.ts';
+import { adhesive } from './materials/adhesive.ts';
+import { backsFor, notchFor, notchKgPerM2 } from './materials/bedding.ts';
+import { grout } from './materials/grout.ts';
+import { groutKg } from './materials/jointFill.ts';
 import { sealant } from './materials/sealant.ts';
 import { tiles } from './materials/tiles.ts';
+import { cement } from './materials/cement.ts';
+import { edgeProfile } from './materials/edgeProfile.ts';
+import { leveller } from './materials/leveller.ts';
+import { clipsAlong, levellingClips } from './materials/levellingClips.ts';
+import { sand } from './materials/sand.ts';
+import { wedges } from './materials/wedges.ts';
 
 const { consumption } = startJob('j', 'J', METRIC_TAPE);
-const need = (surface: SurfaceFigures, use: Partial<Consumption> = {}) => ({
-  products: madeUpTiles(),
-  consumption: { ...consumption, ...use },
-  surfaces: [surface],
-});
+const need = (surface: SurfaceFigures) => ({ products: madeUpTiles(), consumption, surfaces: [surface] });
 const figures: SurfaceFigures = {
   surfaceId: 's',
+  kind: 'floor',
+  works: worksOf({ kind: 'floor', jointMm: 3 }, madeUpTiles()[0]),
+  region: [[rectangleRing(0, 0, 5000, 2000)]],
+  jointMm: 3,
+  jointColour: '#8f969b',
+  tileMaterial: 'porcelain',
+  trims: [],
+  strips: [],
+  crossings: null,
+  sharedJoints: null,
+  fill: null,
+  ledgerMm: 0,
+  bays: { limitMm: 10_000, joints: [] },
   areaMm2: 10e6,
   jointAreaMm2: 0.25e6,
   tiles: [
@@ -48,16 +67,40 @@ describe('adhesive', () => {
     [8, 3.4],
     [10, 4.2],
     [12, 5.1],
-  ] as const)('a %i mm notch takes %f kg/m², as the bed formula says', (notch, kg) => {
-    const [used] = adhesive.takeOff(need(figures, { trowelNotchMm: notch }));
+  ] as const)('a %i mm notch takes %f kg/m², as the bed formula says', (notchMm, kg) => {
+    const [used] = adhesive.takeOff(need(figures), { choices: { notchMm } });
     expect(used.quantity).toBeCloseTo(10 * kg, 9);
-    expect(Math.abs(((notch * Math.sin(Math.PI / 4)) / 2) * 1.2 - kg)).toBeLessThanOrEqual(0.051);
+    expect(Math.abs(((notchMm * Math.sin(Math.PI / 4)) / 2) * 1.2 - kg)).toBeLessThanOrEqual(0.051);
   });
-  test('the bigger the tile, the deeper the notch; buttered backs add a skim', () => {
+  test('the bigger the tile, the deeper the notch; skimmed backs add 1.2, notched ones as much again', () => {
     const notches = [48, 100, 200, 400, 600].map(notchFor);
     expect(notches).toEqual([...notches].sort((a, b) => a - b));
-    const dry = adhesive.takeOff(need(figures))[0].quantity;
-    expect(adhesive.takeOff(need(figures, { backButtered: true }))[0].quantity - dry).toBeCloseTo(12, 9);
+    const [dry, skim, notched] = (['none', 'skim', 'notched'] as const).map(
+      (backs) => adhesive.takeOff(need(figures), { choices: { backs } })[0].quantity,
+    );
+    expect([skim - dry, notched]).toEqual([expect.closeTo(12, 9), expect.closeTo(2 * dry, 9)]);
+    const backs = (longestSideMm: number, works: object): string => backsFor({ longestSideMm, works: { ...figures.works, ...works } });
+    expect([backs(300, {}), backs(600, {}), backs(300, { place: 'wet' }), backs(100, { load: 'heavy' })]).toEqual([
+      'none',
+      'skim',
+      'skim',
+      'notched',
+    ]);
+  });
+  test('the data sheet before the job, the job before the habit, the habit before what is usual', () => {
+    const sheet = { name: 'Tide mortar', figures: { kgPerLitre: 1.5 } };
+    const said: [MaterialSettings, OwnFigures][] = [
+      [{ sheet, figures: { kgPerLitre: 1.4 } }, { kgPerLitre: 1.3 }],
+      [{ figures: { kgPerLitre: 1.4 } }, { kgPerLitre: 1.3 }],
+      [{}, { kgPerLitre: 1.3 }],
+      [{}, {}],
+    ];
+    const taken = said.map(([set, habit]) => adhesive.takeOff(need(figures), set, habit)[0]);
+    expect(taken.map(({ how }) => how.figures['kgPerLitre'].from)).toEqual(['sheet', 'job', 'habit', 'typical']);
+    expect(taken.map(({ quantity }) => quantity)).toEqual(
+      [1.5, 1.4, 1.3, 1.2].map((density) => expect.closeTo(10 * notchKgPerM2(8, density), 9)),
+    );
+    expect(adhesive.takeOff(need(figures), { figures: { kgPerM2: 3.05 } })[0].quantity).toBeCloseTo(30.5, 9);
   });
 });
 
@@ -74,6 +117,7 @@ describe('grout', () => {
 test('sealant fills length x width x depth, no deeper than the tile', () => {
   expect(sealant.takeOff(need(figures))[0].quantity).toBeCloseTo((12_000 * 5 * 6) / 1000, 9);
   expect(sealant.takeOff(need({ ...figures, thicknessMm: 4 }))[0].quantity).toBeCloseTo((12_000 * 5 * 4) / 1000, 9);
+  expect(sealant.takeOff(need({ ...figures, sealed: [] }))).toEqual([]);
 });
 
 test('a corner of two walls has one joint, counted with the first', () => {
@@ -82,6 +126,43 @@ test('a corner of two walls has one joint, counted with the first', () => {
   const [apart, joined] = [[], [link]].map((links) => sealant.takeOff({ ...need(figures), surfaces: walls, links })[0]);
   expect(apart.quantity - joined.quantity).toBeCloseTo((2400 * 5 * 6) / 1000, 9);
   expect(joined.how.surfaces[1]).toMatchObject({ lengthM: 0, countedThereM: 2.4 });
+});
+
+test('a bed of 12.4 m² by 27 mm at 1:6 takes 89.5 kg of cement and 0.373 m³ of sand; a leveller 1.7 kg a m² and mm', () => {
+  const bed = { ...figures, fill: { kind: 'bed', meanMm: 27, areaMm2: 12.4e6 } } as const;
+  expect(cement.takeOff(need(bed))[0].quantity).toBeCloseTo(89.5, 1);
+  expect(sand.takeOff(need(bed))[0].quantity).toBeCloseTo(0.373, 3);
+  expect(leveller.takeOff(need(bed))).toEqual([]);
+  expect(leveller.takeOff(need({ ...bed, fill: { ...bed.fill, kind: 'leveller' } }))[0].quantity).toBeCloseTo(12.4 * 27 * 1.7, 6);
+});
+
+test('clips stand near both ends of a joint and no further apart than set; wedges for a day of it', () => {
+  expect([40, 150, 300, 600, 1200].map((mm) => clipsAlong(mm, 50, 500))).toEqual([1, 1, 2, 2, 4]);
+  const clipped = { ...figures, areaMm2: 24e6, sharedJoints: new Map([[600, 100]]) };
+  expect(levellingClips.takeOff(need(clipped))[0]).toMatchObject({ quantity: Math.ceil(200 * 1.03), variant: '3' });
+  // Twelve of twenty-four square metres a day: half of them are in use at once.
+  expect(wedges.takeOff(need(clipped))[0].quantity).toBe(100);
+});
+
+test('profiles are cut from bars: 1.2 + 1.2 from one, 2.4 from another, the rest of a long run from a third', () => {
+  const run = (edgeId: string, mm: number) => ({
+    edgeId,
+    trim: 'profile' as const,
+    runsMm: [mm],
+    stretches: [[0, mm] as const],
+    mitres: 1,
+  });
+  const trimmed = { ...figures, trims: [run('a', 1200), run('b', 1200), run('c', 4900)] };
+  const [{ quantity, bars, how }] = edgeProfile.takeOff(need(trimmed));
+  expect(quantity).toBeCloseTo(7.3, 9);
+  expect([bars?.length, how.bound]).toEqual([3, 3]);
+  const small = edgeProfile.takeOff(need({ ...figures, trims: [run('a', 900)] }), {
+    packs: [
+      { size: 2.5, price: 13.9 },
+      { size: 1, price: 7 },
+    ],
+  });
+  expect(small[0].bars).toEqual([{ size: 1, price: 7 }]);
 });
 
 test('tiles: opened, broken by kind of cut, spares; the rule of thumb beside it', () => {

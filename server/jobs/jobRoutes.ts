@@ -3,6 +3,7 @@ import type { FastifyPluginAsyncZod } from 'fastify-type-provider-zod';
 import { z } from 'zod';
 import { editSchema } from '@azulejo/core/job/edit/edit';
 import { readJobFile } from '@azulejo/core/formats/jobFile';
+import { habitsSchema } from '@azulejo/core/job/job';
 import { startJob } from '@azulejo/core/job/startJob';
 import { IMPERIAL_TAPE, METRIC_TAPE } from '@azulejo/core/units/tape';
 import { ApiError } from '../errors/apiError.ts';
@@ -62,13 +63,15 @@ export const jobRoutes =
             name: z.string().trim().min(1).max(80),
             client: z.string().trim().max(120).default(''),
             system: z.enum(['metric', 'imperial']),
+            habits: habitsSchema.optional(),
           }),
           response: { 201: created },
         },
       },
       async ({ body }, reply) => {
         const { id = randomUUID() } = body;
-        await jobs.insert({ ...startJob(id, body.name, body.system === 'metric' ? METRIC_TAPE : IMPERIAL_TAPE), client: body.client });
+        const job = startJob(id, body.name, body.system === 'metric' ? METRIC_TAPE : IMPERIAL_TAPE);
+        await jobs.insert({ ...job, client: body.client, ...(body.habits ? { habits: body.habits } : {}) });
         return reply.status(201).send({ id });
       },
     );

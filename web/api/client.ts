@@ -1,4 +1,5 @@
 import type { Glance } from '@azulejo/core/formats/glance';
+import type { Job } from '@azulejo/core/job/job';
 import type { Tick } from '@azulejo/core/site/tick';
 import type { Copy, JobEntry, LatestJob, Rescue, Saved, SentChange, StoredJob } from '@azulejo/core/formats/apiTypes';
 
@@ -40,14 +41,23 @@ async function ask<T>(method: string, url: string, body?: object | string): Prom
 const jobUrl = (id: string): string => `/jobs/${encodeURIComponent(id)}`;
 
 /** The server's API. */
+/** What a new job begins with. */
+interface NewJob {
+  readonly id: string;
+  readonly name: string;
+  readonly client: string;
+  readonly system: 'metric' | 'imperial';
+  /** Own figures of the person. */
+  readonly habits: Job['habits'];
+}
+
 export const api = {
   listTicks: (jobId: string) => ask<Tick[]>('GET', `${jobUrl(jobId)}/ticks`),
   addTicks: (jobId: string, ticks: readonly Tick[]) => ask<Tick[]>('POST', `${jobUrl(jobId)}/ticks`, { ticks }),
   listJobs: () => ask<JobEntry[]>('GET', '/jobs'),
   takeGlance: (id: string, sketch: readonly string[]) =>
     ask<Glance>('GET', `${jobUrl(id)}/glance?${new URLSearchParams({ sketch: sketch.join(',') }).toString()}`),
-  startJob: (id: string, name: string, client: string, system: 'metric' | 'imperial') =>
-    ask<{ id: string }>('POST', '/jobs', { id, name, client, system }),
+  startJob: (job: NewJob) => ask<{ id: string }>('POST', '/jobs', job),
   importJob: (text: string) => ask<{ id: string }>('POST', '/jobs/import', text),
   findJob: (id: string, since?: number, change?: string) => {
     const query = new URLSearchParams({ ...(since === undefined ? {} : { since: String(since) }), ...(change ? { change } : {}) });

@@ -1,49 +1,67 @@
 import { productName, tapeOf, type Job } from '../../job/job.ts';
 import type { Material } from '../../money/priceMaterials.ts';
-import type { AdhesiveHow } from '../../takeoff/materials/adhesive.ts';
-import type { GroutHow } from '../../takeoff/materials/grout.ts';
+import type { RateHow } from '../../takeoff/byRate.ts';
+import type { BarsHow } from '../../takeoff/cutFromBars.ts';
+import type { Spoken } from '../../takeoff/materialKind.ts';
+import type { AdhesiveHow, BackButter } from '../../takeoff/materials/bedding.ts';
+import type { FillHow } from '../../takeoff/materials/fill.ts';
+import type { GroutHow } from '../../takeoff/materials/jointFill.ts';
 import type { SealantHow } from '../../takeoff/materials/sealant.ts';
 import type { TilesHow } from '../../takeoff/materials/tiles.ts';
-import type { MaterialId } from '../../takeoff/registry.ts';
 import { formatArea, formatRun } from '../../units/formatArea.ts';
 import { formatExactLength } from '../../units/formatLength.ts';
 import type { Tape } from '../../units/tape.ts';
-
-const ITEM_NAMES: Readonly<Record<MaterialId, string>> = {
-  tiles: 'Tiles',
-  adhesive: 'Tile adhesive',
-  grout: 'Grout',
-  sealant: 'Sealant',
-};
-
-/** What a pack of each is called, one and many. */
-const PACK_NAMES: Readonly<Record<MaterialId, readonly [string, string]>> = {
-  tiles: ['box', 'boxes'],
-  adhesive: ['bag', 'bags'],
-  grout: ['bag', 'bags'],
-  sealant: ['cartridge', 'cartridges'],
-};
-
-const UNIT_NAMES: Readonly<Record<Material['unit'], string>> = { piece: 'pieces', sheet: 'sheets', kg: 'kg', ml: 'ml' };
+import { describeFigure } from './materialFigures.ts';
+import { itemName, packName, UNIT_NAMES, variantName } from './materialNames.ts';
+import { edgeName } from './names.ts';
 
 /** What a line of the order is called; a tile that comes in two hands says which. */
-export function materialName(job: Job, { item, productId, hand }: Pick<Material, 'item' | 'productId' | 'hand'>): string {
-  const name = productId ? productName(job, productId) : ITEM_NAMES[item];
-  return hand ? `${name}, ${hand} hand` : name;
+export function materialName(
+  job: Job,
+  { item, productId, hand, variant }: Pick<Material, 'item' | 'productId' | 'hand' | 'variant'>,
+): string {
+  const name = productId ? productName(job, productId) : itemName(item);
+  return [name, ...(variant ? [variantName(item, variant)] : []), ...(hand ? [`${hand} hand`] : [])].join(', ');
 }
 
-/** A quantity with its unit: pieces whole, kilograms to the tenth. */
-export function describeQuantity({ quantity, unit }: Pick<Material, 'quantity' | 'unit'>): string {
-  if (unit === 'piece') return `${quantity} ${quantity === 1 ? 'piece' : 'pieces'}`;
-  if (unit === 'sheet') return `${quantity} ${quantity === 1 ? 'sheet' : 'sheets'}`;
-  return unit === 'kg' ? `${quantity.toFixed(1)} kg` : `${Math.round(quantity)} ml`;
+/** A quantity with its unit: things whole, weights and lengths to the tenth, small volumes to the hundredth. */
+export function describeAmount(quantity: number, unit: Material['unit']): string {
+  if (unit === 'piece') return `${Math.round(quantity)} ${Math.round(quantity) === 1 ? 'piece' : 'pieces'}`;
+  if (unit === 'sheet') return `${Math.round(quantity)} ${Math.round(quantity) === 1 ? 'sheet' : 'sheets'}`;
+  if (unit === 'ml') return `${Math.round(quantity)} ml`;
+  return `${quantity.toFixed(unit === 'm3' || (unit === 'l' && quantity < 10) ? 2 : 1)} ${UNIT_NAMES[unit]}`;
 }
+
+/** What is needed of a line. */
+export const describeQuantity = ({ quantity, unit }: Pick<Material, 'quantity' | 'unit'>): string => describeAmount(quantity, unit);
 
 /** What it is bought in: "2 bags of 20 kg and 1 of 5 kg". */
 export function describePacks({ item, unit, packs }: Pick<Material, 'item' | 'unit' | 'packs'>): string {
-  const [one, many] = PACK_NAMES[item];
-  const words = packs.map(({ count, size }, k) => `${count} ${k > 0 ? '' : `${count === 1 ? one : many} `}of ${size} ${UNIT_NAMES[unit]}`);
+  const words = packs.map(
+    ({ count, size }, k) =>
+      `${count} ${k > 0 ? '' : `${packName(item, count)} `}of ${size} ${size === 1 && unit === 'piece' ? 'piece' : UNIT_NAMES[unit]}`,
+  );
   return words.length === 0 ? 'none' : words.join(' and ');
+}
+
+/** Will it run out: the chance in words, or what makes it certain. */
+export function describeChance({
+  chance,
+  left,
+  unit,
+  closed,
+  item,
+}: Pick<Material, 'chance' | 'left' | 'unit' | 'closed' | 'item'>): string {
+  const over = left > 0.005 ? `${describeAmount(left, unit)} left over` : 'nothing left over';
+  const back = closed > 0 ? `, ${closed} ${packName(item, closed)} of it closed` : '';
+  if (chance === null) return `${over}${back}`;
+  const odds =
+    chance < 0.002
+      ? 'hardly ever runs out'
+      : chance > 0.45
+        ? 'as likely as not to run out'
+        : `runs out 1 time in ${Math.round(1 / chance)}`;
+  return `${odds}; ${over}${back}`;
 }
 
 /** How a quantity was computed, a step a line. */
@@ -55,17 +73,15 @@ export function explainMaterial(job: Job, material: Material): string[] {
       return surface ? tapeOf(job, surface) : job.tape;
     },
   };
-  const covers = material.covers === null ? [] : [`The packs hold ${material.covers.toFixed(2)} x the need.`];
-  switch (material.item) {
-    case 'tiles':
-      return [...explainTiles(material.how, material.unit, words), ...covers];
-    case 'adhesive':
-      return [...explainAdhesive(material.how, words), ...covers];
-    case 'grout':
-      return [...explainGrout(material.how, words), ...covers];
-    case 'sealant':
-      return [...explainSealant(material.how, words), ...covers];
-  }
+  return [...explainNeed(material, words), ...explainBuying(material)];
+}
+
+function explainBuying({ covers, margin, inHand, unit }: Material): string[] {
+  return [
+    ...(margin > 0 ? [`${describeAmount(margin, unit)} more is bought so that it seldom runs out.`] : []),
+    ...(inHand > 0 ? [`${describeAmount(inHand, unit)} is there already.`] : []),
+    ...(covers === null ? [] : [`What is there then is ${covers.toFixed(2)} x the need.`]),
+  ];
 }
 
 interface Words {
@@ -73,34 +89,123 @@ interface Words {
   readonly tapeOf: (surfaceId: string) => Tape;
 }
 
+/** The words of each shape of `how`. */
+function explainNeed(material: Material, words: Words): string[] {
+  switch (material.item) {
+    case 'tiles':
+      return explainTiles(material.how, material.unit, words);
+    case 'adhesive':
+    case 'readyAdhesive':
+      return explainAdhesive(material.how, words);
+    case 'grout':
+    case 'readyGrout':
+    case 'epoxyGrout':
+      return explainGrout(material.how, words);
+    case 'sealant':
+      return explainSealant(material.how, words);
+    case 'leveller':
+    case 'cement':
+    case 'sand':
+      return explainFill(material.how, material.unit, words);
+    case 'edgeProfile':
+    case 'bullnose':
+    case 'skirting':
+    case 'nosing':
+    case 'movementProfile':
+    case 'ledgerBoard':
+      return explainBars(material.how, material.item, words);
+    default:
+      return explainRate(material.how, material.unit, words);
+  }
+}
+
+const figuresLine = (figures: Readonly<Record<string, Spoken>>): string[] => {
+  const words = Object.entries(figures).map(([name, spoken]) => describeFigure(name, spoken));
+  return words.length === 0 ? [] : [`${words.join('; ')}.`];
+};
+
 const explainTiles = (how: TilesHow, unit: Material['unit'], { nameOf }: Words): string[] => [
   ...how.surfaces.map((s) => `${nameOf(s.surfaceId)}: ${s.whole} whole, ${s.forCuts} opened for cuts.`),
+  ...how.strips.map((s) => {
+    const bound = s.opened > s.lowerBound ? `; no plan could need fewer than ${s.lowerBound}` : '; no plan could need fewer';
+    return `${nameOf(s.surfaceId)}, ${s.purpose}: ${s.pieces} pieces cut in strips from ${s.opened}${bound}.`;
+  }),
   `${how.opened} opened, ${how.breakage} for breakage while cutting, ${how.spare} left with the client.`,
   `For comparison, area and a tenth: ${how.ruleOfThumb} ${UNIT_NAMES[unit]}.`,
 ];
 
+const BACKS: Readonly<Record<BackButter, string>> = { none: '', skim: ', backs skimmed', notched: ', backs notched too' };
+
 const explainAdhesive = (how: AdhesiveHow, words: Words): string[] => [
-  ...how.surfaces.map(({ surfaceId, areaM2, notchMm, kgPerM2, kg }) => {
+  ...how.surfaces.map(({ surfaceId, areaM2, notchMm, backs, kgPerM2, kg }) => {
     const area = formatArea(areaM2 * 1e6, words.tapeOf(surfaceId));
-    return `${words.nameOf(surfaceId)}: ${area} with a ${notchMm} mm notch, ${kgPerM2.toFixed(1)} kg/m²: ${kg.toFixed(1)} kg.`;
+    const bed = notchMm === null ? '' : ` with a ${notchMm} mm notch${BACKS[backs]}`;
+    return `${words.nameOf(surfaceId)}: ${area}${bed}, ${kgPerM2.toFixed(1)} kg/m²: ${kg.toFixed(1)} kg.`;
   }),
-  how.backButtered ? 'Backs buttered: 1.2 kg/m² of it.' : 'Backs not buttered.',
-  'Notch figures are typical; the data sheet on the bag wins.',
+  ...figuresLine(how.figures),
 ];
 
 const explainGrout = (how: GroutHow, words: Words): string[] => [
   ...how.surfaces.map(({ surfaceId, jointAreaM2, depthMm, kg }) => {
     const tape = words.tapeOf(surfaceId);
     const area = formatArea(jointAreaM2 * 1e6, tape, 3);
-    return `${words.nameOf(surfaceId)}: ${area} of joint, ${formatExactLength(depthMm, tape)} deep, ${how.kgPerLitre} kg/L: ${kg.toFixed(2)} kg.`;
+    return `${words.nameOf(surfaceId)}: ${area} of joint, ${formatExactLength(depthMm, tape)} deep, ${how.figures.kgPerLitre.value} kg/L: ${kg.toFixed(2)} kg.`;
   }),
-  `${how.leftPercent} % more, which stays in the bucket.`,
+  ...figuresLine(how.figures),
 ];
 
-const explainSealant = (how: SealantHow, words: Words): string[] =>
-  how.surfaces.map(({ surfaceId, lengthM, countedThereM, ml }) => {
+const explainSealant = (how: SealantHow, words: Words): string[] => [
+  ...how.surfaces.map(({ surfaceId, lengthM, countedThereM, ml }) => {
     const tape = words.tapeOf(surfaceId);
     const there = countedThereM > 0 ? `, ${formatRun(countedThereM * 1000, tape)} more counted with the surface they meet` : '';
-    const depth = formatExactLength(how.depthMm, tape);
-    return `${words.nameOf(surfaceId)}: ${formatRun(lengthM * 1000, tape)} of joint at walls and fixtures${there}, up to ${depth} deep: ${Math.round(ml)} ml.`;
+    return `${words.nameOf(surfaceId)}: ${formatRun(lengthM * 1000, tape)} of joint at walls and fixtures${there}: ${Math.round(ml)} ml.`;
+  }),
+  ...figuresLine(how.figures),
+];
+
+const explainFill = (how: FillHow, unit: Material['unit'], words: Words): string[] => [
+  ...how.surfaces.map(({ surfaceId, areaM2, meanMm, quantity }) => {
+    const tape = words.tapeOf(surfaceId);
+    return `${words.nameOf(surfaceId)}: ${formatArea(areaM2 * 1e6, tape)}, ${formatExactLength(Math.round(meanMm * 10) / 10, tape)} thick in the mean: ${describeAmount(quantity, unit)}.`;
+  }),
+  ...figuresLine(how.figures),
+];
+
+function explainBars(how: BarsHow, item: Material['item'], words: Words): string[] {
+  const runs = how.runs.map(({ surfaceId, edgeId, mm, mitres }) => {
+    const where = edgeId === 'ledger' ? 'under the second course' : edgeId.startsWith('bay') ? 'across the floor' : edgeName(edgeId);
+    const cut = mitres > 0 ? `, ${mitres === 2 ? 'both ends' : 'one end'} mitred` : '';
+    return `${words.nameOf(surfaceId)}, ${where}: ${formatRun(mm, words.tapeOf(surfaceId))}${cut}.`;
   });
+  const bars = how.bars.map(({ sizeM, lengths }, k) => {
+    const cut = lengths.map(({ of, mm }) => formatExactLength(Math.round(mm * 2) / 2, words.tapeOf(of.surfaceId)));
+    return `${k + 1}: from ${sizeM} m cut ${cut.join(' + ')}.`;
+  });
+  const least =
+    how.bars.length > how.bound
+      ? `No plan could need fewer than ${how.bound}.`
+      : `No plan could need fewer than these ${how.bars.length} ${packName(item, how.bars.length)}.`;
+  return [...runs, ...bars, least];
+}
+
+const RATES: Readonly<Record<RateHow['of'], string>> = { m2: 'm²', m: 'm', count: '' };
+
+const explainRate = (how: RateHow, unit: Material['unit'], words: Words): string[] => [
+  ...how.surfaces.map(({ surfaceId, amount, per, quantity }) => {
+    const tape = words.tapeOf(surfaceId);
+    const measured =
+      how.of === 'm2'
+        ? formatArea(amount * 1e6, tape)
+        : how.of === 'm'
+          ? formatRun(amount * 1000, tape)
+          : `${Math.round(amount * 10) / 10}`;
+    const rate =
+      per === 1
+        ? ''
+        : how.of === 'count'
+          ? ` x ${per.toFixed(2)}`
+          : ` at ${Math.round(per * 1000) / 1000} ${UNIT_NAMES[unit]}/${RATES[how.of]}`;
+    return `${words.nameOf(surfaceId)}: ${measured}${rate}: ${describeAmount(unit === 'piece' ? Math.ceil(quantity - 1e-9) : quantity, unit)}.`;
+  }),
+  ...figuresLine(how.figures),
+];

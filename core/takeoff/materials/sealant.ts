@@ -1,5 +1,7 @@
+import { byVariant } from '../byRate.ts';
+import { material, type Spoken, type Taken } from '../materialKind.ts';
+import { isCountedThere } from '../countedThere.ts';
 import type { SurfaceFigures } from '../figures.ts';
-import type { MaterialKind, Need } from '../materialKind.ts';
 
 /** How the sealant came about. */
 export interface SealantHow {
@@ -10,30 +12,29 @@ export interface SealantHow {
     readonly countedThereM: number;
     readonly ml: number;
   }[];
-  readonly depthMm: number;
+  readonly figures: { readonly depthMm: Spoken };
 }
 
-/** Sealant for the joints there are at walls and fixtures, ml: length x width x depth. A corner of two surfaces has one joint. */
-export const sealant = {
-  takeOff: (need) => {
-    const { consumption } = need;
-    const surfaces = need.surfaces.map((s) => {
-      const depthMm = Math.min(consumption.sealantDepthMm, s.thicknessMm);
-      const own = s.sealed.filter(({ edgeId }) => !isCountedThere(need, s, edgeId));
-      const section = own.reduce((sum, { lengthMm, widthMm }) => sum + lengthMm * widthMm, 0);
-      const lengthM = lengthOf(own);
-      return { surfaceId: s.surfaceId, lengthM, countedThereM: lengthOf(s.sealed) - lengthM, ml: (section * depthMm) / 1000 };
-    });
-    const quantity = surfaces.reduce((sum, s) => sum + s.ml, 0);
-    return [{ productId: null, hand: null, quantity, unit: 'ml', how: { surfaces, depthMm: consumption.sealantDepthMm } }];
-  },
-} as const satisfies MaterialKind<SealantHow>;
+/** Sealant in the colour of the grout, for the joints there are at walls and fixtures, ml: length x width x depth. A corner of two surfaces has one joint. */
+export const sealant = material({
+  packs: [{ size: 310, price: 9.8 }],
+  spread: 0.12,
+  figures: { depthMm: { typical: 6, min: 1, max: 50 } },
+  choices: {},
+  takeOff: (need, { figures: { depthMm: depth } }): Taken<SealantHow>[] =>
+    [...byVariant(need.surfaces, ({ jointColour }) => jointColour)].flatMap(([variant, own]) => {
+      const surfaces = own.map((s) => {
+        const depthMm = Math.min(depth.value, s.thicknessMm);
+        const here = s.sealed.filter(({ edgeId }) => !isCountedThere(need, s, edgeId));
+        const section = here.reduce((sum, { lengthMm, widthMm }) => sum + lengthMm * widthMm, 0);
+        const lengthM = lengthOf(here);
+        return { surfaceId: s.surfaceId, lengthM, countedThereM: lengthOf(s.sealed) - lengthM, ml: (section * depthMm) / 1000 };
+      });
+      const quantity = surfaces.reduce((sum, { ml }) => sum + ml, 0);
+      return quantity === 0
+        ? []
+        : [{ productId: null, hand: null, variant, quantity, unit: 'ml' as const, how: { surfaces, figures: { depthMm: depth } } }];
+    }),
+});
 
 const lengthOf = (joints: SurfaceFigures['sealed']): number => joints.reduce((sum, { lengthMm }) => sum + lengthMm, 0) / 1000;
-
-/** Whether the joint at an edge is counted with the surface that meets it in an inside corner. */
-function isCountedThere({ links = [], surfaces }: Need, { surfaceId }: SurfaceFigures, edgeId: string | null): boolean {
-  const link = links.find(({ meets, b }) => meets === 'inside' && b.surface === surfaceId && b.edge === edgeId);
-  const other = link && surfaces.find((surface) => surface.surfaceId === link.a.surface);
-  return other?.sealed.some((joint) => joint.edgeId === link?.a.edge) ?? false;
-}

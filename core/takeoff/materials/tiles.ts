@@ -1,13 +1,23 @@
 import type { Product } from '../../tile/product.ts';
 import type { Consumption } from '../consumption.ts';
-import type { TileFigures } from '../figures.ts';
-import type { MaterialKind, Need } from '../materialKind.ts';
+import type { StripFigures, TileFigures } from '../figures.ts';
+import { material, type Need, type Taken } from '../materialKind.ts';
 
 /** How the number of tiles came about. */
 export interface TilesHow {
   readonly surfaces: readonly { readonly surfaceId: string; readonly whole: number; readonly forCuts: number }[];
+  /** Strips of skirting and nosing that are cut from tiles of their own. */
+  readonly strips: readonly {
+    readonly surfaceId: string;
+    readonly purpose: StripFigures['purpose'];
+    readonly pieces: number;
+    readonly opened: number;
+    readonly lowerBound: number;
+  }[];
   readonly opened: number;
   readonly breakage: number;
+  /** The same before it is rounded up to whole ones: what is expected to break. */
+  readonly expectedBreakage: number;
   readonly spare: number;
   readonly piecesPerBox: number;
   /** Area of the surfaces and a tenth, in tiles or sheets: the rule of thumb, for comparison. */
@@ -43,7 +53,13 @@ export function countTiles({ products, consumption, surfaces }: Need): TileCount
           .filter((tile) => tile.productId === product.id && tile.hand === hand)
           .map((tile) => ({ ...tile, surfaceId, shareMm2: laid === 0 ? 0 : (areaMm2 * tile.laidAreaMm2) / laid }));
       });
-      return figures.length === 0 ? [] : [countOf(product, hand, figures, consumption)];
+      const strips =
+        hand === null
+          ? surfaces.flatMap(({ surfaceId, strips: all }) =>
+              all.filter(({ productId }) => productId === product.id).map((own) => ({ ...own, surfaceId })),
+            )
+          : [];
+      return figures.length === 0 ? [] : [countOf(product, hand, { figures, strips }, consumption)];
     }),
   );
 }
@@ -51,11 +67,18 @@ export function countTiles({ products, consumption, surfaces }: Need): TileCount
 function countOf(
   product: Product,
   hand: TileFigures['hand'],
-  figures: readonly (TileFigures & { readonly surfaceId: string; readonly shareMm2: number })[],
+  {
+    figures,
+    strips,
+  }: {
+    readonly figures: readonly (TileFigures & { readonly surfaceId: string; readonly shareMm2: number })[];
+    readonly strips: readonly (StripFigures & { readonly surfaceId: string })[];
+  },
   consumption: Consumption,
 ): TileCount {
-  const opened = figures.reduce((sum, s) => sum + s.opened, 0);
-  const breakage = Math.ceil(breakageOf(figures, consumption) - 1e-9);
+  const opened = [...figures, ...strips].reduce((sum, s) => sum + s.opened, 0);
+  const expectedBreakage = breakageOf(figures, consumption);
+  const breakage = Math.ceil(expectedBreakage - 1e-9);
   const quantity = opened + breakage + consumption.sparePieces;
   const pieces = figures.reduce((sum, s) => sum + s.shareMm2 / s.footprintMm2, 0);
   return {
@@ -65,8 +88,16 @@ function countOf(
     boxes: Math.ceil(quantity / product.piecesPerBox),
     how: {
       surfaces: figures.map((s) => ({ surfaceId: s.surfaceId, whole: s.wholeTiles, forCuts: s.opened - s.wholeTiles })),
+      strips: strips.map(({ surfaceId, purpose, lengthsMm, opened: own, lowerBound }) => ({
+        surfaceId,
+        purpose,
+        pieces: lengthsMm.length,
+        opened: own,
+        lowerBound,
+      })),
       opened,
       breakage,
+      expectedBreakage,
       spare: consumption.sparePieces,
       piecesPerBox: product.piecesPerBox,
       ruleOfThumb: Math.ceil(pieces * 1.1),
@@ -74,9 +105,13 @@ function countOf(
   };
 }
 
-/** Tiles and sheets, a line for each product, and for each hand of one that comes in two. */
-export const tiles = {
-  takeOff: (need) =>
+/** Tiles and sheets, a line for each product, and for each hand of one that comes in two. Bought by their product. */
+export const tiles = material({
+  packs: [],
+  spread: 0,
+  figures: {},
+  choices: {},
+  takeOff: (need): Taken<TilesHow>[] =>
     countTiles(need).map(({ product, hand, quantity, how }) => ({
       productId: product.id,
       hand,
@@ -84,4 +119,4 @@ export const tiles = {
       unit: product.shape.kind === 'sheet' ? 'sheet' : 'piece',
       how,
     })),
-} as const satisfies MaterialKind<TilesHow>;
+});

@@ -21,7 +21,7 @@ import { provideTape } from '../../fields/useTape.ts';
 import { useJobStore } from '../../stores/jobStore.ts';
 import PatternChoice from '../tile/pattern/PatternChoice.vue';
 import ProductPicker from '../tile/ProductPicker.vue';
-import { GROUTS } from '../tile/grouts.ts';
+import { GROUTS } from '@azulejo/core/madeUp/grouts';
 import { useAttempt } from '../useAttempt.ts';
 import { KIND_LABELS } from './surfaceKinds.ts';
 import TroubleNote from '../../fields/TroubleNote.vue';

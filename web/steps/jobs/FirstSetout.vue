@@ -18,6 +18,9 @@ import { provideTape } from '../../fields/useTape.ts';
 import { KIND_LABELS } from '../job/surfaceKinds.ts';
 import { newId } from '../newId.ts';
 import TroubleNote from '../../fields/TroubleNote.vue';
+import { useHabits } from '../order/useHabits.ts';
+
+const { habits } = useHabits();
 
 /** The list without jobs: two lengths make the first one, with its setout on screen. */
 const emit = defineEmits<{ showDemo: [] }>();
@@ -42,7 +45,7 @@ async function setOut(): Promise<void> {
   }
   starting.value = true;
   try {
-    const job = startJob(jobId, 'First job', tape.value);
+    const job = { ...startJob(jobId, 'First job', tape.value), habits: habits.value };
     const shape = { kind: 'rectangle' as const, widthMm: widthMm.value, heightMm: heightMm.value };
     const surface = startSurfaceOf(job, newId('surface'), `${KIND_LABELS[kind.value]} 1`, kind.value, shape);
     const { id } = await api.importJob(writeJobFile({ ...job, surfaces: [surface] }));

@@ -8,7 +8,9 @@ import { api, ServerError } from '../../api/client.ts';
 import TextField from '../../fields/TextField.vue';
 import TapeField from '../../fields/TapeField.vue';
 import TroubleNote from '../../fields/TroubleNote.vue';
+import { useHabits } from '../order/useHabits.ts';
 
+const { habits } = useHabits();
 const emit = defineEmits<{ close: [] }>();
 const router = useRouter();
 const name = ref('');
@@ -24,7 +26,7 @@ async function start(): Promise<void> {
     return;
   }
   try {
-    await api.startJob(jobId, name.value, client.value, system.value);
+    await api.startJob({ id: jobId, name: name.value, client: client.value, system: system.value, habits: habits.value });
     await router.push({ name: 'job', params: { jobId } });
   } catch (error) {
     trouble.value = error instanceof ServerError ? error.words : 'The job could not be started.';

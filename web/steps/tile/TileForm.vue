@@ -15,7 +15,7 @@ import FieldGrid from '../../fields/FieldGrid.vue';
 import LengthField from '../../fields/LengthField.vue';
 import { useAttempt } from '../useAttempt.ts';
 import { useEditSurface } from '../useEditSurface.ts';
-import { GROUTS } from './grouts.ts';
+import { GROUTS } from '@azulejo/core/madeUp/grouts';
 import ProductDialog from './product/ProductDialog.vue';
 import ProductListDialog from './list/ProductListDialog.vue';
 import ProductPicker from './ProductPicker.vue';

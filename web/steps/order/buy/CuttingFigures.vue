@@ -1,24 +1,21 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import type { Job } from '@azulejo/core/job/job';
-import { NOTCHES, type Notch } from '@azulejo/core/takeoff/consumption';
-import { provideTape } from '../../fields/useTape.ts';
+import { provideTape } from '../../../fields/useTape.ts';
 import { METRIC_TAPE } from '@azulejo/core/units/tape';
 import { CORE_BITS_MM } from '@azulejo/core/cuts/cutKind';
 import { parseLength } from '@azulejo/core/units/parseLength';
-import TextField from '../../fields/TextField.vue';
-import LengthField from '../../fields/LengthField.vue';
-import NumberField from '../../fields/NumberField.vue';
-import PackList from './PackList.vue';
-import SwitchField from '../../fields/SwitchField.vue';
-import { useJobStore } from '../../stores/jobStore.ts';
+import TextField from '../../../fields/TextField.vue';
+import LengthField from '../../../fields/LengthField.vue';
+import NumberField from '../../../fields/NumberField.vue';
+import SwitchField from '../../../fields/SwitchField.vue';
+import { useJobStore } from '../../../stores/jobStore.ts';
 
 const props = defineProps<{ job: Job }>();
 // Blades are sold by the millimetre everywhere.
 provideTape(() => METRIC_TAPE);
 const jobs = useJobStore();
 const use = computed(() => props.job.consumption);
-const notches = [{ value: 0, label: 'By tile' }, ...NOTCHES.map((mm) => ({ value: mm, label: `${mm}` }))];
 
 /** A figure that can be typed over: its name, and where it stands in the job. */
 interface Figure {
@@ -29,11 +26,6 @@ interface Figure {
   readonly write: (job: Job, value: number) => void;
 }
 
-const SOLD = [
-  { item: 'adhesive', name: 'Adhesive', pack: 'bag', unit: 'kg' },
-  { item: 'grout', name: 'Grout', pack: 'bag', unit: 'kg' },
-  { item: 'sealant', name: 'Sealant', pack: 'cartridge', unit: 'ml' },
-] as const;
 const cutting: readonly Figure[] = [
   { label: 'Spares for the client', unit: 'pcs', read: (j) => j.consumption.sparePieces, write: (j, n) => (j.consumption.sparePieces = n) },
   {
@@ -76,12 +68,11 @@ function setBits(text: string): string | null {
   });
   return issues.length > 0 ? 'Bits are between 1 mm and 50 m, at most 80 of them.' : null;
 }
-const setNotch = (mm: number) => setUse('Trowel notch', { trowelNotchMm: mm === 0 ? null : (mm as Notch) });
 </script>
 
 <template>
   <section class="figures">
-    <h2>Figures behind it</h2>
+    <h3>Cutting</h3>
     <SwitchField
       label="Off-cuts"
       :value="use.offCutsKept ? 'kept' : 'thrown'"
@@ -104,29 +95,27 @@ const setNotch = (mm: number) => setUse('Trowel notch', { trowelNotchMm: mm === 
     </div>
     <TextField label="Core bits at hand, mm" :value="bits" :longest="400" placeholder="28, 35, 68" :commit="setBits" />
     <p class="small soft">A hole takes the smallest that clears it; without one it is sawn or ground. Empty the list for the usual bits.</p>
-    <SwitchField label="Trowel notch, mm" :value="use.trowelNotchMm ?? 0" :options="notches" @choose="setNotch" />
+    <div class="two">
+      <LengthField label="Skirting cut to" :mm="use.skirtingMm" :commit="(mm) => setUse('Height of skirting', { skirtingMm: mm })" />
+      <LengthField label="Nosing strips cut to" :mm="use.nosingMm" :commit="(mm) => setUse('Depth of nosing', { nosingMm: mm })" />
+    </div>
     <SwitchField
-      label="Backs of the tiles"
-      :value="use.backButtered ? 'yes' : 'no'"
+      label="The edge of such strips that shows"
+      :value="use.stripEdge"
       :options="[
-        { value: 'no', label: 'Left dry' },
-        { value: 'yes', label: 'Buttered' },
+        { value: 'dressed', label: 'Dressed by hand' },
+        { value: 'factory', label: 'From the factory' },
       ]"
-      @choose="setUse('Back-buttering', { backButtered: $event === 'yes' })"
+      @choose="setUse('Edge of strips', { stripEdge: $event })"
     />
-    <h3>Packs and prices</h3>
-    <PackList v-for="sold in SOLD" :key="sold.item" :job="job" v-bind="sold" />
-    <p class="small soft">The cheapest packs that cover the need are bought. Prices of tiles stand with each tile.</p>
   </section>
 </template>
 
 <style scoped>
 .figures {
-  background: var(--panel);
   display: grid;
   gap: 1rem;
-  align-self: stretch;
-  align-content: start;
+  max-width: 44rem;
 }
 .two {
   display: grid;

@@ -1,4 +1,4 @@
-/** Grouts to pick from: usual greys and naturals. */
+/** Colours of grout and sealant to pick from: usual greys and naturals. */
 export const GROUTS = [
   { value: '#f3f1ec', label: 'White' },
   { value: '#d8d2c4', label: 'Sand' },

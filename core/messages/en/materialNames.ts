@@ -1,0 +1,70 @@
+import { GROUTS } from '../../madeUp/grouts.ts';
+import type { MaterialUnit } from '../../takeoff/materialKind.ts';
+import type { MaterialId } from '../../takeoff/registry.ts';
+
+/** What each material is called, and what one pack of it, and several. */
+const NAMES: Readonly<Record<MaterialId, readonly [name: string, pack: string, packs: string]>> = {
+  tiles: ['Tiles', 'box', 'boxes'],
+  adhesive: ['Tile adhesive', 'bag', 'bags'],
+  readyAdhesive: ['Ready-mixed adhesive', 'tub', 'tubs'],
+  grout: ['Grout', 'bag', 'bags'],
+  readyGrout: ['Ready-mixed grout', 'tub', 'tubs'],
+  epoxyGrout: ['Epoxy grout', 'kit', 'kits'],
+  sealant: ['Sealant', 'cartridge', 'cartridges'],
+  backerRod: ['Backer rod', 'roll', 'rolls'],
+  spacers: ['Spacers', 'bag', 'bags'],
+  levellingClips: ['Levelling clips', 'bag', 'bags'],
+  wedges: ['Wedges for the clips', 'bag', 'bags'],
+  edgeProfile: ['Edge profile', 'bar', 'bars'],
+  bullnose: ['Bullnose trim', 'length', 'lengths'],
+  skirting: ['Skirting', 'length', 'lengths'],
+  nosing: ['Nosing profile', 'bar', 'bars'],
+  movementProfile: ['Movement-joint profile', 'bar', 'bars'],
+  ledgerBoard: ['Ledger board', 'board', 'boards'],
+  primer: ['Primer', 'can', 'cans'],
+  leveller: ['Levelling compound', 'bag', 'bags'],
+  cement: ['Cement for the bed', 'bag', 'bags'],
+  sand: ['Sand for the bed', 'bag', 'bags'],
+  boards: ['Backer board', 'board', 'boards'],
+  screws: ['Screws with washers', 'box', 'boxes'],
+  boardTape: ['Tape for board joints', 'roll', 'rolls'],
+  membrane: ['Waterproofing', 'tub', 'tubs'],
+  cornerTape: ['Sealing tape for corners', 'roll', 'rolls'],
+  mesh: ['Reinforcing mesh', 'roll', 'rolls'],
+  tileSealer: ['Tile sealer', 'bottle', 'bottles'],
+  groutSealer: ['Grout sealer', 'bottle', 'bottles'],
+  hazeRemover: ['Haze remover', 'bottle', 'bottles'],
+  protection: ['Floor covering', 'roll', 'rolls'],
+};
+
+/** What a unit is called behind a figure. */
+export const UNIT_NAMES: Readonly<Record<MaterialUnit, string>> = {
+  piece: 'pieces',
+  sheet: 'sheets',
+  kg: 'kg',
+  l: 'L',
+  ml: 'ml',
+  m: 'm',
+  m2: 'm²',
+  m3: 'm³',
+};
+
+/** What a material is called, whatever tells its lines apart. */
+export const itemName = (item: MaterialId): string => NAMES[item][0];
+
+/** What so many of its packs are called. */
+export const packName = (item: MaterialId, count = 1): string => NAMES[item][count === 1 ? 1 : 2];
+
+const CROSSINGS: Readonly<Record<string, string>> = { cross: 'crosses', tee: 'for T-joints', wye: 'for three corners' };
+
+/** What tells a line from others of its material: "sanded, grey", "crosses, 3 mm". */
+export function variantName(item: MaterialId, variant: string): string {
+  const parts = variant.split(' ').map((part) => (part.startsWith('#') ? colourName(part) : (CROSSINGS[part] ?? part)));
+  const last = parts.at(-1) ?? '';
+  const words = item === 'spacers' || item === 'levellingClips' ? [...parts.slice(0, -1), `${last} mm`] : parts;
+  return words.join(', ');
+}
+
+/** A colour by its name, or as it is written where it has none. */
+export const colourName = (colour: string): string =>
+  (GROUTS.find(({ value }) => value === colour.toLowerCase())?.label ?? colour).toLowerCase();

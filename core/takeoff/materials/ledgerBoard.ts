@@ -1,0 +1,18 @@
+import { cutFromBars, type BarsHow } from '../cutFromBars.ts';
+import { material, type Taken } from '../materialKind.ts';
+
+/** Straight boards that the second courses of walls stand on, m. */
+export const ledgerBoard = material({
+  packs: [{ size: 2.4, price: 4.2 }],
+  spread: 0,
+  figures: { kerfMm: { typical: 3, min: 0, max: 10 } },
+  choices: {},
+  takeOff: ({ surfaces }, { figures }, offers): Taken<BarsHow>[] =>
+    cutFromBars(
+      surfaces
+        .filter(({ ledgerMm }) => ledgerMm > 0)
+        .map(({ surfaceId, ledgerMm }) => ({ surfaceId, edgeId: 'ledger', mm: ledgerMm, mitres: 0 })),
+      offers,
+      figures.kerfMm.value,
+    ),
+});

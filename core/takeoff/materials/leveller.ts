@@ -1,0 +1,16 @@
+import { material } from '../materialKind.ts';
+import { fillTo } from './fill.ts';
+
+/** Levelling compound over what was read, kg. */
+export const leveller = material({
+  packs: [{ size: 25, price: 24.8 }],
+  spread: 0.1,
+  figures: {
+    kgPerM2Mm: { typical: 1.7, min: 0.5, max: 3 },
+    waterPerKg: { typical: 0.24, min: 0.05, max: 1 },
+    potLifeMinutes: { typical: 25, min: 5, max: 240 },
+  },
+  choices: {},
+  takeOff: ({ surfaces }, { figures }) =>
+    fillTo(surfaces, 'leveller', 'kg', figures.kgPerM2Mm.value * 1000, { kgPerM2Mm: figures.kgPerM2Mm }),
+});

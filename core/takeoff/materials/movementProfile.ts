@@ -1,0 +1,23 @@
+import { cutFromBars, type BarsHow } from '../cutFromBars.ts';
+import { material, type Taken } from '../materialKind.ts';
+
+/** Movement-joint profiles across floors that are longer than a bay may be, m. */
+export const movementProfile = material({
+  packs: [{ size: 2.5, price: 28.4 }],
+  spread: 0,
+  figures: { kerfMm: { typical: 3, min: 0, max: 10 } },
+  choices: {},
+  takeOff: ({ surfaces }, { figures }, offers): Taken<BarsHow>[] =>
+    cutFromBars(
+      surfaces.flatMap(({ surfaceId, bays }) =>
+        bays.joints.map(({ along, atMm, lengthMm }) => ({
+          surfaceId,
+          edgeId: `bay ${along} ${Math.round(atMm)}`,
+          mm: lengthMm,
+          mitres: 0,
+        })),
+      ),
+      offers,
+      figures.kerfMm.value,
+    ),
+});

@@ -1,0 +1,57 @@
+import { cross, distance, dot, subtract, unit, type Point } from '../../geometry/point.ts';
+import type { Ring } from '../../geometry/ring.ts';
+import type { Field } from '../../setout/fields/field.ts';
+import { forEachWhole, tileRing } from '../../setout/place/layout.ts';
+import type { Edge } from '../../surface/edge.ts';
+
+/** Pieces are met this far inside the edge of the tiles, mm. */
+const INSIDE_MM = 2;
+
+/** Joints nearer to an end of a run than this make no piece of their own, mm. */
+const SHORTEST_MM = 20;
+
+/**
+ * A run along an edge parted where the joints of the tiles meet it: lengths of pieces, joints taken off, so that the joints
+ * of a skirting stand on those of its floor. Edges that bend are not parted.
+ */
+export function partedAtJoints(
+  fields: readonly Field[],
+  edges: readonly Edge[],
+  [start, end]: readonly [number, number],
+  jointMm: number,
+): number[] {
+  const [edge] = edges;
+  if (edges.length !== 1) return [end - start];
+  const along = unit(subtract(edge.to, edge.from));
+  const inward: Point = [-along[1], along[0]];
+  const depth = edge.gapMm + INSIDE_MM;
+  const foot: Point = [edge.from[0] + inward[0] * depth, edge.from[1] + inward[1] * depth];
+  const ends: number[] = [];
+  const meet = (ring: Ring): void => {
+    const runs = crossed(ring, foot, along);
+    if (runs.length >= 2) ends.push(Math.max(...runs));
+  };
+  for (const { layout } of fields) {
+    forEachWhole(layout, (address) => meet(tileRing(layout, address)));
+    for (const { polygons } of layout.cutTiles) for (const [outer] of polygons) meet(outer);
+  }
+  const joints = ends
+    .map((run) => run + jointMm / 2)
+    .filter((run) => run > start + SHORTEST_MM && run < end - SHORTEST_MM)
+    .sort((a, b) => a - b)
+    .filter((run, k, all) => k === 0 || run - all[k - 1] > SHORTEST_MM);
+  const cuts = [start, ...joints, end];
+  return cuts.slice(1).map((cut, k) => cut - cuts[k] - (k === 0 ? 0 : jointMm / 2) - (k === joints.length ? 0 : jointMm / 2));
+}
+
+/** Where a line meets a ring, as runs from its foot, mm. */
+function crossed(ring: Ring, foot: Point, along: Point): number[] {
+  const off = (p: Point): number => cross(along, subtract(p, foot));
+  return ring.flatMap((p, k) => {
+    const q = ring[(k + 1) % ring.length];
+    const [a, b] = [off(p), off(q)];
+    if (a > 0 === b > 0 || distance(p, q) === 0) return [];
+    const at: Point = [p[0] + ((q[0] - p[0]) * a) / (a - b), p[1] + ((q[1] - p[1]) * a) / (a - b)];
+    return [dot(subtract(at, foot), along)];
+  });
+}
