@@ -2,11 +2,15 @@ import { adviseSurface } from './advice/registry.ts';
 import type { Finding } from './advice/finding.ts';
 import { issuesOfSurface } from './job/checkJob.ts';
 import { productOf, type Job, type Surface } from './job/job.ts';
-import { priceMaterials, totalOf, type Material } from './money/priceMaterials.ts';
+import type { Tool } from './cuts/cutTool.ts';
+import { mixPaces } from './labour/workHours.ts';
+import { planMoney, type Money } from './money/planMoney.ts';
+import { priceMaterials, type Material } from './money/priceMaterials.ts';
 import { layoutSteps, type PlanProgress } from './planning/planSurfaceLayout.ts';
 import type { PlanRules, SurfaceLayout, SurfacePlan } from './planning/planned.ts';
 import { shareOut } from './planning/shareOut.ts';
 import type { Issue } from './result.ts';
+import { planMixes, type Mix } from './takeoff/mixes/planMixes.ts';
 import { takeOff } from './takeoff/registry.ts';
 
 /** A surface that can't be planned as it stands, and why; paths within the surface. */
@@ -21,7 +25,8 @@ export interface Plan {
   readonly surfaces: readonly SurfacePlan[];
   readonly unplanned: readonly Unplanned[];
   readonly materials: readonly Material[];
-  readonly money: { readonly currency: string; readonly total: number };
+  readonly mixes: readonly Mix[];
+  readonly money: Money;
   readonly findings: readonly Finding[];
 }
 
@@ -43,13 +48,23 @@ export function completePlan(job: Job, laidOut: readonly (SurfaceLayout | Unplan
     surfaces.map(({ figures }) => figures),
   );
   const materials = priceMaterials(quantities, job);
+  const figures = surfaces.map((surface) => surface.figures);
+  const money = planMoney(job, materials, figures, toolsNamed(surfaces));
   return {
     surfaces,
     unplanned: laidOut.filter((one): one is Unplanned => 'issues' in one),
     materials,
-    money: { currency: job.currency, total: totalOf(materials) },
+    mixes: planMixes(quantities, job, { m2PerHour: mixPaces(money.work) }),
+    money,
     findings: findingsOf(job, surfaces),
   };
+}
+
+/** How often the cuts of all surfaces name each tool. */
+function toolsNamed(surfaces: readonly SurfacePlan[]): Partial<Record<Tool, number>> {
+  const named: Partial<Record<Tool, number>> = {};
+  for (const { cuts } of surfaces) for (const { tool } of cuts) named[tool] = (named[tool] ?? 0) + 1;
+  return named;
 }
 
 /** The whole plan of one surface by itself. */

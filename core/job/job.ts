@@ -10,7 +10,10 @@ import { wayChoiceSchema } from '../setout/weigh/ways.ts';
 import { linkSchema } from '../surface/link.ts';
 import { PRACTICES } from '../surface/levels/flatness.ts';
 import { measuredSchema, SURFACE_KINDS } from '../surface/surface.ts';
+import { labourSchema } from '../labour/workHours.ts';
 import { buyingSchema } from '../money/buying.ts';
+import { chargingSchema } from '../money/planMoney.ts';
+import { mixingSchema } from '../takeoff/mixes/planMixes.ts';
 import { productSchema } from '../tile/product.ts';
 import { consumptionSchema } from '../takeoff/consumption.ts';
 import { materialsSchema } from '../takeoff/materialsSchema.ts';
@@ -86,6 +89,9 @@ export const jobSchema = z.strictObject({
   cutting: cuttingSchema.optional().describe('How it is cut: what first, and how much at a time'),
   materials: materialsSchema.default({}),
   buying: buyingSchema.optional(),
+  mixing: mixingSchema.optional(),
+  labour: labourSchema.optional(),
+  charging: chargingSchema.optional(),
   habits: habitsSchema.optional(),
 });
 

@@ -1,5 +1,6 @@
 import type { TileStrips } from '../cuts/strips/tileStrips.ts';
 import type { Polygon } from '../geometry/ring.ts';
+import type { PatternId } from '../pattern/registry.ts';
 import type { Crossings } from '../setout/fields/crossings.ts';
 import type { SurfaceKind } from '../surface/surface.ts';
 import type { Product } from '../tile/product.ts';
@@ -49,6 +50,12 @@ export interface SurfaceFigures {
   readonly jointColour: string;
   /** Joints filled with sealant: each stretch with its length and width, mm, and the edge it runs along; null round a fixture. */
   readonly sealed: readonly SealedJoint[];
+  /** Kind of its pattern. */
+  readonly pattern: PatternId;
+  /** Whether its field lies askew to its walls. */
+  readonly isTurned: boolean;
+  /** Minutes at the saw for its cuts. */
+  readonly cutMinutes: number;
   /** The material of its tile. */
   readonly tileMaterial: Product['material'];
   /** The thickest of its tiles, mm. */

@@ -92,6 +92,7 @@ export function surfaceFigures(laid: LaidSurface, offCuts: OffCutPlan, products:
     areaMm2: extent.areaMm2,
     jointAreaMm2: extent.jointAreaMm2,
     sealed: sealedJoints(traced),
+    cutMinutes: cuts.reduce((sum, { minutes }) => sum + minutes, 0),
     thicknessMm: Math.max(...tiles.map(({ thicknessMm }) => thicknessMm)),
     longestSideMm: Math.max(...tiles.map(longestSideOf)),
   };

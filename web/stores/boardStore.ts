@@ -24,6 +24,7 @@ export const TILE_PARTS = [
   { name: 'pattern', label: 'Pattern' },
   { name: 'colours', label: 'Colours' },
   { name: 'setIn', label: 'Set in' },
+  { name: 'place', label: 'Place' },
 ] as const;
 
 /** The parts of setting out. */

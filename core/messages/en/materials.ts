@@ -29,7 +29,8 @@ export function describeAmount(quantity: number, unit: Material['unit']): string
   if (unit === 'piece') return `${Math.round(quantity)} ${Math.round(quantity) === 1 ? 'piece' : 'pieces'}`;
   if (unit === 'sheet') return `${Math.round(quantity)} ${Math.round(quantity) === 1 ? 'sheet' : 'sheets'}`;
   if (unit === 'ml') return `${Math.round(quantity)} ml`;
-  return `${quantity.toFixed(unit === 'm3' || (unit === 'l' && quantity < 10) ? 2 : 1)} ${UNIT_NAMES[unit]}`;
+  const fine = unit === 'm3' || (unit === 'l' && quantity < 10) || (unit === 'kg' && quantity < 1);
+  return `${quantity.toFixed(fine ? 2 : 1)} ${UNIT_NAMES[unit]}`;
 }
 
 /** What is needed of a line. */
@@ -140,7 +141,7 @@ const explainAdhesive = (how: AdhesiveHow, words: Words): string[] => [
   ...how.surfaces.map(({ surfaceId, areaM2, notchMm, backs, kgPerM2, kg }) => {
     const area = formatArea(areaM2 * 1e6, words.tapeOf(surfaceId));
     const bed = notchMm === null ? '' : ` with a ${notchMm} mm notch${BACKS[backs]}`;
-    return `${words.nameOf(surfaceId)}: ${area}${bed}, ${kgPerM2.toFixed(1)} kg/m²: ${kg.toFixed(1)} kg.`;
+    return `${words.nameOf(surfaceId)}: ${area}${bed}, ${kgPerM2.toFixed(1)} kg/m²: ${describeAmount(kg, 'kg')}.`;
   }),
   ...figuresLine(how.figures),
 ];

@@ -6,6 +6,9 @@ export const SAFETY = {
     'Switch off and prove dead before a box is opened or tiled round; where the law asks, a licensed electrician. Water and waste by those licensed for them.',
   levelling:
     'Grinding high spots raises dust that harms lungs: extraction and a fitted respirator. Old floors, adhesives and boards may hold asbestos, old paint lead: stop and have them tested. Floors that give or sag are for those who know structures.',
+  oldFloor:
+    'Old floors and the glue under them may hold asbestos: before they are scraped, ground or drilled have them tested, and stop where they do.',
+  waterproofing: 'What keeps water out of the building is for local code and those licensed for it; the tiles do not.',
   mixing:
     'Cement is caustic: gloves and eye protection; mix without raising dust. Bags and large tiles are heavy: lift with two. Air the room while sealant cures. The data sheet on the bag decides.',
 } as const;

@@ -3,7 +3,10 @@ import { bedAdhesive, NOTCH_CHOICES } from './bedding.ts';
 
 /** Adhesive powder by the colour it dries to, kg. */
 export const adhesive = material({
-  packs: [{ size: 20, price: 18.5 }],
+  packs: [
+    { size: 5, price: 7.9 },
+    { size: 20, price: 18.5 },
+  ],
   spread: 0.08,
   figures: {
     /** Powder in a litre of bed, kg (typical dry mortar). */

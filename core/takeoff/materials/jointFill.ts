@@ -4,7 +4,13 @@ import type { FigureSpec, Spoken, Taken } from '../materialKind.ts';
 
 /** How the grout came about. */
 export interface GroutHow {
-  readonly surfaces: readonly { readonly surfaceId: string; readonly jointAreaM2: number; readonly depthMm: number; readonly kg: number }[];
+  readonly surfaces: readonly {
+    readonly surfaceId: string;
+    readonly jointAreaM2: number;
+    readonly coveredM2: number;
+    readonly depthMm: number;
+    readonly kg: number;
+  }[];
   readonly figures: Readonly<Record<'kgPerLitre' | 'leftPercent', Spoken>>;
 }
 
@@ -27,6 +33,7 @@ export function fillJoints(
     const surfaces = own.map((s) => ({
       surfaceId: s.surfaceId,
       jointAreaM2: s.jointAreaMm2 / 1e6,
+      coveredM2: s.areaMm2 / 1e6,
       depthMm: s.thicknessMm,
       kg: groutKg(s.jointAreaMm2, s.thicknessMm, kgPerLitre.value),
     }));

@@ -1,4 +1,5 @@
 import { planTileStrips } from '../../cuts/strips/tileStrips.ts';
+import type { PatternId } from '../../pattern/registry.ts';
 import { countCrossings, sharedJointLengths } from '../../setout/fields/crossings.ts';
 import type { Field } from '../../setout/fields/field.ts';
 import type { Ledger } from '../../setout/lines/ledger.ts';
@@ -30,6 +31,8 @@ export interface LaidSite {
   readonly kind: SurfaceKind;
   readonly jointMm: number;
   readonly jointColour: string;
+  readonly pattern: { readonly kind: PatternId };
+  readonly turnDeg: number;
   readonly works?: WorksChoice | undefined;
   readonly trims?: Readonly<Record<string, Trim>> | undefined;
   readonly product: Product;
@@ -55,6 +58,8 @@ export type SiteFigures = Pick<
   | 'ledgerMm'
   | 'bays'
   | 'tileMaterial'
+  | 'pattern'
+  | 'isTurned'
 >;
 
 /** Measures what a surface takes besides its tiles. */
@@ -68,16 +73,23 @@ export function measureSite(site: LaidSite, practice: Practice, sizes: StripSize
     works,
     jointMm,
     jointColour,
+    pattern: site.pattern.kind,
+    isTurned: site.turnDeg % 90 !== 0,
     tileMaterial: product.material,
     trims,
     strips: stripsOf(site, trims, sizes),
     crossings: works.does.spacers ? countCrossings(chipless) : null,
     sharedJoints: works.does.clips ? sharedJointLengths(chipless, SHORTEST_CLIPPED_MM) : null,
     fill: levels && fill ? { kind: fill, meanMm: levels.meanMm, areaMm2: levels.areaMm2 } : null,
-    ledgerMm: ledger && kind === 'wall' ? lengthOfBase(traced) : 0,
+    ledgerMm: ledger && kind === 'wall' && isHigh(traced) ? lengthOfBase(traced) : 0,
     bays: kind === 'floor' ? baysOf(traced.region, practice, works) : { limitMm: Infinity, joints: [] },
   };
 }
+
+/** Lower walls, such as risers and niches, are laid off the base on packers, mm. */
+const LEDGER_FROM_MM = 600;
+
+const isHigh = ({ body }: Traced): boolean => body.maxY - body.minY >= LEDGER_FROM_MM;
 
 const lengthOfBase = ({ edges, sides }: Traced): number =>
   edges.filter(({ id }) => id === sides.bottom).reduce((sum, { from, to }) => sum + Math.hypot(to[0] - from[0], to[1] - from[1]), 0);

@@ -5,6 +5,8 @@ import { PhArrowCounterClockwise } from '@phosphor-icons/vue';
 import type { Surface } from '@azulejo/core/job/job';
 import { roleName } from '@azulejo/core/messages/en/names';
 import type { SurfacePlan } from '@azulejo/core/planning/planned';
+import { TRIM_NAMES } from '@azulejo/core/messages/en/works';
+import { TRIMS, usualTrim, type Trim } from '@azulejo/core/takeoff/works/trims';
 import { EDGE_ROLES, type EdgeRole } from '@azulejo/core/surface/edge';
 import ChoiceField from '../../fields/ChoiceField.vue';
 import FieldGrid from '../../fields/FieldGrid.vue';
@@ -31,6 +33,7 @@ const edges = computed(() => {
         name: edgeTitle(plan, id),
         role: traced?.role ?? 'wall',
         gapMm: traced?.gapMm ?? 0,
+        trim: props.surface.trims?.[id] ?? usualTrim(traced?.role ?? 'wall'),
         own: id in props.surface.measured.edgeGapsMm,
       };
     });
@@ -43,6 +46,22 @@ const setRole = (id: string, role: EdgeRole): void => {
     measured.roles[id] = role;
   });
 };
+/** Skirting runs along the walls of floors; nosing along fronts. */
+const trims = computed(() =>
+  TRIMS.filter((trim) => props.surface.kind === 'floor' || (trim !== 'skirting' && trim !== 'skirtingTile'))
+    .filter((trim) => props.surface.kind !== 'wall' || (trim !== 'nosing' && trim !== 'nosingTile'))
+    .map((value) => ({ value, label: TRIM_NAMES[value] })),
+);
+const setTrim = (ids: readonly string[], trim: Trim) =>
+  edit('What an edge ends in', (surface) => {
+    surface.trims = { ...surface.trims, ...Object.fromEntries(ids.map((id) => [id, trim])) };
+  });
+/** Walls that have no skirting yet. */
+const bareWalls = computed(() =>
+  props.surface.kind === 'floor'
+    ? edges.value.filter(({ role, trim }) => trim === 'none' && ['wall', 'focal', 'hidden'].includes(role)).map(({ id }) => id)
+    : [],
+);
 const setGap = (role: EdgeRole) => (mm: number) =>
   edit('Perimeter gap', ({ measured }) => {
     measured.gapsMm[role] = mm;
@@ -75,6 +94,21 @@ const dropOwnGap = (id: string): void => {
         ><PhArrowCounterClockwise :size="18"
       /></Button>
     </div>
+    <h3>What each edge ends in</h3>
+    <FieldGrid>
+      <ChoiceField
+        v-for="edge in edges"
+        :key="edge.id"
+        :label="edge.name"
+        :value="edge.trim"
+        :options="trims"
+        @choose="setTrim([edge.id], $event)"
+      />
+    </FieldGrid>
+    <div v-if="bareWalls.length > 0" class="row">
+      <Button text severity="secondary" @click="setTrim(bareWalls, 'skirtingTile')">Skirting from the tile along the walls</Button>
+      <Button text severity="secondary" @click="setTrim(bareWalls, 'skirting')">Skirting in lengths</Button>
+    </div>
     <h3>Gap by role</h3>
     <FieldGrid three class="gaps">
       <LengthField
@@ -97,6 +131,7 @@ const dropOwnGap = (id: string): void => {
   padding-left: 0.5rem;
 }
 .edge :deep(label)::first-letter,
+.grid :deep(label)::first-letter,
 .gaps :deep(label)::first-letter,
 .edge :deep(.p-select-label)::first-letter {
   text-transform: uppercase;

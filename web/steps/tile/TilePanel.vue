@@ -8,6 +8,7 @@ import SwitchField from '../../fields/SwitchField.vue';
 import { TILE_PARTS, useBoardStore } from '../../stores/boardStore.ts';
 import ColoursForm from './colours/ColoursForm.vue';
 import PatternForm from './pattern/PatternForm.vue';
+import PlaceForm from './place/PlaceForm.vue';
 import SetInForm from './setIn/SetInForm.vue';
 import TileForm from './TileForm.vue';
 import { useLaying } from './useLaying.ts';
@@ -39,7 +40,7 @@ const fields = computed(() => [
   />
   <PartTabs v-model="board.tilePart" :parts="TILE_PARTS" label="Parts of tile and pattern" />
   <ChoiceField
-    v-if="fields.length > 1 && board.tilePart !== 'setIn'"
+    v-if="fields.length > 1 && board.tilePart !== 'setIn' && board.tilePart !== 'place'"
     label="For"
     :value="board.chosenInset ?? WHOLE"
     :options="fields"
@@ -48,5 +49,6 @@ const fields = computed(() => [
   <TileForm v-if="board.tilePart === 'tile'" :job="job" :surface="surface" :laying="laying" :edited="edited" />
   <PatternForm v-else-if="board.tilePart === 'pattern'" :job="job" :surface="surface" :plan="plan" :laying="laying" :edited="edited" />
   <ColoursForm v-else-if="board.tilePart === 'colours'" :job="job" :surface="surface" :laying="laying" :edited="edited" />
+  <PlaceForm v-else-if="board.tilePart === 'place'" :job="job" :surface="surface" />
   <SetInForm v-else :job="job" :surface="surface" :plan="plan" />
 </template>

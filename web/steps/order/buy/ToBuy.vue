@@ -28,7 +28,7 @@ const shortNames = computed(() => short.value.map((line) => materialName(props.j
 const packs = computed(() => props.plan.materials.reduce((sum, line) => sum + line.packs.reduce((all, { count }) => all + count, 0), 0));
 
 const ODDS = [
-  { value: 0, label: 'The bare need' },
+  { value: 0, label: 'As it comes' },
   { value: 10, label: '1 in 10' },
   { value: 5, label: '1 in 20' },
   { value: 1, label: '1 in 100' },
@@ -71,7 +71,7 @@ function toggle(key: string): void {
   </dl>
   <SwitchField
     class="odds"
-    label="Buy so that a line runs out no more often than"
+    label="Buy for a chance of running out of"
     :value="job.buying?.mostRunOutPercent ?? 0"
     :options="ODDS"
     @choose="setOdds"

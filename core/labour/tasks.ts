@@ -1,0 +1,94 @@
+import type { PatternId } from '../pattern/registry.ts';
+import { SUCTION } from '../takeoff/materials/primer.ts';
+import type { SurfaceFigures } from '../takeoff/figures.ts';
+
+/** What a pace counts: square metres, metres or things an hour. */
+export type PaceUnit = 'm2' | 'm' | 'surface' | 'minutes';
+
+/** Work on a surface: how much of it there is, and how fast it goes. */
+export interface TaskKind {
+  readonly unit: PaceUnit;
+  /** So much an hour by one pair of hands, typical. */
+  readonly pace: number;
+  /** How much there is on a surface; 0 for none. */
+  readonly amount: (surface: SurfaceFigures) => number;
+  /** How much slower this surface goes than the pace; 1 where left out. */
+  readonly slower?: (surface: SurfaceFigures) => number;
+}
+
+const m2 = ({ areaMm2 }: SurfaceFigures): number => areaMm2 / 1e6;
+const when = (does: boolean, amount: number): number => (does ? amount : 0);
+const runOf = ({ trims }: SurfaceFigures, ...wanted: readonly string[]): number =>
+  trims.filter(({ trim }) => wanted.includes(trim)).reduce((sum, { runsMm }) => sum + runsMm.reduce((all, mm) => all + mm, 0), 0) / 1000;
+
+/** How much longer a pattern takes than straight joints, tile for tile (typical; own pace replaces it). */
+export const PATTERN_SLOWER: Readonly<Record<PatternId, number>> = {
+  stack: 1,
+  runningBond: 1.05,
+  randomStagger: 1.1,
+  herringbone: 1.45,
+  chevron: 1.5,
+  basketWeave: 1.3,
+  turnedSquares: 1.1,
+  wovenDots: 1.5,
+  hexagon: 1.3,
+  octagonDot: 1.4,
+  arabesque: 1.5,
+  pennyRound: 1.2,
+  scallop: 1.5,
+  diamond: 1.35,
+  cubes: 1.45,
+  triangle: 1.45,
+  pinwheel: 1.3,
+  windmill: 1.35,
+  modularSet: 1.35,
+  corridor: 1.3,
+  ashlar: 1.7,
+  sheet: 1,
+};
+
+/** Square metres an hour by the longest side of what is bedded, mm: small pieces are many, very large ones take two. */
+function layingPace({ longestSideMm, tiles }: SurfaceFigures): number {
+  if (tiles.some(({ piecesPerTile }) => piecesPerTile > 1)) return 1.4;
+  if (longestSideMm <= 110) return 0.7;
+  if (longestSideMm <= 210) return 1.1;
+  if (longestSideMm <= 320) return 1.7;
+  if (longestSideMm <= 460) return 2;
+  return longestSideMm <= 700 ? 2.4 : 2;
+}
+
+/** The pace of laying that the others are told against: pieces of about 300 on a floor, m² an hour. */
+const LAYING_M2 = 1.7;
+
+/** Every kind of work, in the order of the work. Paces are typical for one pair of hands. */
+export const TASKS = {
+  prime: { unit: 'm2', pace: 25, amount: (s) => when(s.works.does.prime, m2(s) * SUCTION[s.works.substrate].coats) },
+  level: { unit: 'm2', pace: 8, amount: (s) => (s.fill?.kind === 'leveller' ? s.fill.areaMm2 / 1e6 : 0) },
+  bed: { unit: 'm2', pace: 2.2, amount: (s) => (s.fill?.kind === 'bed' ? s.fill.areaMm2 / 1e6 : 0) },
+  board: { unit: 'm2', pace: 4, amount: (s) => when(s.works.does.board, m2(s)) },
+  waterproof: { unit: 'm2', pace: 6, amount: (s) => when(s.works.does.membrane, 2 * m2(s)) },
+  setOut: { unit: 'surface', pace: 2, amount: () => 1, slower: (s) => Math.min(3, 0.4 + m2(s) / 12) },
+  cut: { unit: 'minutes', pace: 60, amount: ({ cutMinutes }) => cutMinutes },
+  lay: {
+    unit: 'm2',
+    pace: LAYING_M2,
+    amount: m2,
+    slower: (s) =>
+      (LAYING_M2 / layingPace(s)) * PATTERN_SLOWER[s.pattern] * (s.isTurned ? 1.15 : 1) * { floor: 1, wall: 1.25, countertop: 1.6 }[s.kind],
+  },
+  trim: { unit: 'm', pace: 6, amount: (s) => runOf(s, 'profile', 'bullnose', 'nosing', 'mitre') },
+  strips: { unit: 'm', pace: 3, amount: (s) => runOf(s, 'skirtingTile', 'nosingTile') },
+  skirting: { unit: 'm', pace: 5, amount: (s) => runOf(s, 'skirting') },
+  sealTile: { unit: 'm2', pace: 15, amount: (s) => when(s.works.does.sealTile, 2 * m2(s)) },
+  grout: { unit: 'm2', pace: 6, amount: m2, slower: (s) => Math.max(1, Math.min(3, s.jointAreaMm2 / s.areaMm2 / 0.04)) },
+  sealant: { unit: 'm', pace: 14, amount: ({ sealed }) => sealed.reduce((sum, { lengthMm }) => sum + lengthMm, 0) / 1000 },
+  sealGrout: { unit: 'm2', pace: 18, amount: (s) => when(s.works.does.sealGrout, 2 * m2(s)) },
+  haze: { unit: 'm2', pace: 18, amount: (s) => when(s.works.does.haze, m2(s)) },
+  protect: { unit: 'm2', pace: 40, amount: (s) => when(s.works.does.protect, m2(s)) },
+} as const satisfies Record<string, TaskKind>;
+
+/** The name of a kind of work. */
+export type TaskId = keyof typeof TASKS;
+
+/** All of them, in the order of the work. */
+export const TASK_IDS = Object.keys(TASKS) as TaskId[];

@@ -1,0 +1,65 @@
+import { z } from 'zod';
+import type { SurfaceFigures } from '../takeoff/figures.ts';
+import type { Spoken } from '../takeoff/materialKind.ts';
+import { TASKS, TASK_IDS, type TaskId, type TaskKind } from './tasks.ts';
+
+/** How the hands of a job work. */
+export const labourSchema = z.strictObject({
+  paces: z
+    .partialRecord(z.enum(TASK_IDS), z.number().min(0.01).max(1000))
+    .optional()
+    .describe('So much an hour by one pair of hands, where it is not the usual pace'),
+  hoursPerDay: z.number().min(0.5).max(16).optional().describe('8 where left out'),
+  helpers: z.int().min(0).max(20).optional().describe('Hands besides the first; none where left out'),
+});
+
+/** How the hands of a job work. */
+export type Labour = z.infer<typeof labourSchema>;
+
+/** Hours in a working day. */
+export const HOURS_PER_DAY = 8;
+
+/** One kind of work on one surface. */
+export interface WorkHours {
+  readonly task: TaskId;
+  readonly surfaceId: string;
+  /** How much there is, in the unit of the task. */
+  readonly amount: number;
+  /** So much an hour on this surface. */
+  readonly pace: number;
+  /** Who said the pace. */
+  readonly from: Spoken['from'];
+  readonly hours: number;
+}
+
+/** Own paces of the person, by task. */
+type OwnPaces = Readonly<Partial<Record<string, number>>>;
+
+/** The hours of all work on some surfaces, task by task. */
+export const workHours = (surfaces: readonly SurfaceFigures[], labour: Labour | undefined, habits: OwnPaces = {}): WorkHours[] =>
+  TASK_IDS.flatMap((task) => {
+    const kind: TaskKind = TASKS[task];
+    const own = labour?.paces?.[task];
+    const habit = habits[task];
+    const [usual, from] =
+      own !== undefined ? [own, 'job' as const] : habit !== undefined ? [habit, 'habit' as const] : [kind.pace, 'typical' as const];
+    return surfaces.flatMap((surface) => {
+      const amount = kind.amount(surface);
+      const pace = usual / (kind.slower?.(surface) ?? 1);
+      return amount > 0 ? [{ task, surfaceId: surface.surfaceId, amount, pace, from, hours: amount / pace }] : [];
+    });
+  });
+
+/** Hours of all work together, or of one kind. */
+export const hoursOf = (work: readonly WorkHours[], task?: TaskId): number =>
+  work.reduce((sum, one) => sum + (task === undefined || one.task === task ? one.hours : 0), 0);
+
+/** How fast powders are used up, m² an hour: laid, grouted, poured; the mean over all surfaces. */
+export function mixPaces(work: readonly WorkHours[]): { readonly adhesive: number; readonly grout: number; readonly leveller: number } {
+  const paceOf = (task: TaskId): number => {
+    const own = work.filter((one) => one.task === task);
+    const hours = hoursOf(own);
+    return hours > 0 ? own.reduce((sum, { amount }) => sum + amount, 0) / hours : TASKS[task].pace;
+  };
+  return { adhesive: paceOf('lay'), grout: paceOf('grout'), leveller: paceOf('level') };
+}

@@ -1,0 +1,103 @@
+import { z } from 'zod';
+import type { MaterialId, MaterialRules, Quantity } from '../registry.ts';
+import { saidFor } from '../registry.ts';
+
+/** What a site does to a mix. */
+export const mixingSchema = z.strictObject({
+  temperatureC: z.number().min(-10).max(50).optional().describe('20 where left out'),
+  bucketLitres: z.number().min(1).max(200).optional().describe('What fits the bucket with room to stir; 20 where left out'),
+  tareKg: z.number().min(0).max(20).optional().describe('Weight of the empty bucket; 1 where left out'),
+});
+
+/** What a site does to a mix. */
+export type Mixing = z.infer<typeof mixingSchema>;
+
+/** Powders that are mixed with water. */
+export const MIXED = ['adhesive', 'grout', 'leveller'] as const satisfies readonly MaterialId[];
+
+/** How a powder is mixed: so much at a time. */
+export interface Mix {
+  readonly item: (typeof MIXED)[number];
+  readonly variant: string | null;
+  /** Powder of one mix, kg. */
+  readonly powderKg: number;
+  /** Water of one mix, l. */
+  readonly waterL: number;
+  /** Mixes of that size; the last one is what remains. */
+  readonly count: number;
+  readonly lastKg: number;
+  readonly lastWaterL: number;
+  /** What one mix covers, m². */
+  readonly areaM2: number;
+  /** What the bucket weighs with the powder in it, kg. */
+  readonly scaleKg: number;
+  readonly slakeMinutes: number;
+  /** Pot life as it is at this temperature, minutes. */
+  readonly potLifeMinutes: number;
+  /** What keeps the mix from being larger. */
+  readonly limit: 'potLife' | 'bucket' | 'need';
+}
+
+/** Of the pot life, so much is for laying: the rest goes on mixing, slaking and cleaning. */
+const USED_OF_POT_LIFE = 0.75;
+
+/** A litre of mixed mortar weighs about this much, kg. */
+const MIXED_KG_PER_LITRE = 1.6;
+
+/** Pot life at a temperature: about a third shorter for ten degrees more, as long again for ten less (typical; the bag decides). */
+export const potLifeAt = (minutes: number, temperatureC: number): number => minutes * 2 ** ((20 - temperatureC) / 17);
+
+/** Square metres an hour that are laid, grouted or poured, one pair of hands. */
+export interface MixPace {
+  readonly m2PerHour: Readonly<Record<(typeof MIXED)[number], number>>;
+}
+
+/** Mixes of every powder of a job: no more than can be used within its pot life at this pace, no more than the bucket holds. */
+export function planMixes(
+  quantities: readonly Quantity[],
+  rules: MaterialRules & { readonly mixing?: Mixing | undefined },
+  { m2PerHour }: MixPace,
+): Mix[] {
+  return quantities.flatMap((line): Mix[] => {
+    const item = MIXED.find((one) => one === line.item);
+    if (!item || line.quantity <= 0 || !('surfaces' in line.how)) return [];
+    const { temperatureC = 20, bucketLitres = 20, tareKg = 1 } = rules.mixing ?? {};
+    const { figures } = saidFor(item, rules);
+    const water = figures['waterPerKg'].value;
+    const potLifeMinutes = potLifeAt(figures['potLifeMinutes'].value, temperatureC);
+    const areaM2 = areaCovered(line);
+    const kgPerM2 = line.quantity / areaM2;
+    const byPotLife = (m2PerHour[item] * kgPerM2 * potLifeMinutes * USED_OF_POT_LIFE) / 60;
+    const byBucket = (bucketLitres * MIXED_KG_PER_LITRE) / (1 + water);
+    const most = Math.min(byPotLife, byBucket, line.quantity);
+    const limit = most === line.quantity ? 'need' : byPotLife <= byBucket ? 'potLife' : 'bucket';
+    const powderKg = roundDown(most);
+    const count = Math.max(1, Math.ceil(line.quantity / powderKg - 1e-6));
+    const lastKg = Math.max(0, line.quantity - (count - 1) * powderKg);
+    return [
+      {
+        item,
+        variant: line.variant ?? null,
+        powderKg,
+        waterL: powderKg * water,
+        count,
+        lastKg,
+        lastWaterL: lastKg * water,
+        areaM2: powderKg / kgPerM2,
+        scaleKg: powderKg + tareKg,
+        slakeMinutes: figures['slakeMinutes']?.value ?? 0,
+        potLifeMinutes,
+        limit,
+      },
+    ];
+  });
+}
+
+/** The area a line is for, m². */
+function areaCovered(line: Quantity): number {
+  if (line.item === 'adhesive' || line.item === 'leveller') return line.how.surfaces.reduce((sum, { areaM2 }) => sum + areaM2, 0);
+  return line.item === 'grout' ? line.how.surfaces.reduce((sum, { coveredM2 }) => sum + coveredM2, 0) : 1;
+}
+
+/** Weights that are easily set on a scale: halves from five kilograms on, tenths below. */
+const roundDown = (kg: number): number => (kg >= 5 ? Math.floor(kg * 2 + 1e-9) / 2 : Math.max(0.1, Math.floor(kg * 10 + 1e-9) / 10));
