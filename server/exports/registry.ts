@@ -2,6 +2,9 @@ import { cutsCsv, orderCsv } from '@azulejo/core/formats/csv';
 import { writeJobFile } from '@azulejo/core/formats/jobFile';
 import { planJson } from '@azulejo/core/formats/planJson';
 import type { ExportKind } from './exportKind.ts';
+import { writeMixCard } from './mixCard.ts';
+import { writeOrderPaper, writeOrderSheet } from './orderPaper.ts';
+import { writeQuote } from './quotePaper.ts';
 import { writeBackPaper, writeCutPaper } from './cutPaper.ts';
 import { writeStickers } from './stickers.ts';
 import { writeTemplates } from './templates.ts';
@@ -31,6 +34,28 @@ export const EXPORTS = {
     extension: 'csv',
     mediaType: 'text/csv; charset=utf-8',
     write: (job, plan) => orderCsv(job, plan()),
+  },
+  orderPaper: {
+    of: 'job',
+    label: 'Order (PDF)',
+    extension: 'pdf',
+    mediaType: 'application/pdf',
+    write: (job, plan) => writeOrderPaper(job, plan()),
+  },
+  orderSheet: {
+    of: 'job',
+    label: 'Order (XLSX)',
+    extension: 'xlsx',
+    mediaType: 'application/vnd.openxmlformats-officedocument.spreadsheetml.sheet',
+    write: (job, plan) => writeOrderSheet(job, plan()),
+  },
+  quote: { of: 'job', label: 'Quote (PDF)', extension: 'pdf', mediaType: 'application/pdf', write: (job, plan) => writeQuote(job, plan()) },
+  mixes: {
+    of: 'job',
+    label: 'Card for the mixer (PDF)',
+    extension: 'pdf',
+    mediaType: 'application/pdf',
+    write: (job, plan) => writeMixCard(job, plan()),
   },
   plan: {
     of: 'job',

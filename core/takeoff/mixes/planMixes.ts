@@ -71,16 +71,17 @@ export function planMixes(
     const byBucket = (bucketLitres * MIXED_KG_PER_LITRE) / (1 + water);
     const most = Math.min(byPotLife, byBucket, line.quantity);
     const limit = most === line.quantity ? 'need' : byPotLife <= byBucket ? 'potLife' : 'bucket';
-    const powderKg = roundDown(most);
-    const count = Math.max(1, Math.ceil(line.quantity / powderKg - 1e-6));
-    const lastKg = Math.max(0, line.quantity - (count - 1) * powderKg);
+    const count = Math.ceil(line.quantity / roundDown(most) - 1e-6);
+    const powderKg = limit === 'need' ? line.quantity : evenShare(line.quantity, count, roundDown(most));
+    const mixes = limit === 'need' ? 1 : count;
+    const lastKg = line.quantity - (mixes - 1) * powderKg;
     return [
       {
         item,
         variant: line.variant ?? null,
         powderKg,
         waterL: powderKg * water,
-        count,
+        count: mixes,
         lastKg,
         lastWaterL: lastKg * water,
         areaM2: powderKg / kgPerM2,
@@ -99,5 +100,15 @@ function areaCovered(line: Quantity): number {
   return line.item === 'grout' ? line.how.surfaces.reduce((sum, { coveredM2 }) => sum + coveredM2, 0) : 1;
 }
 
+/** The same for every mix as nearly as can be, so that the last one is no handful. */
+function evenShare(need: number, count: number, most: number): number {
+  const even = Math.min(most, -roundDown(-need / count));
+  return even * (count - 1) < need ? even : most;
+}
+
 /** Weights that are easily set on a scale: halves from five kilograms on, tenths below. */
-const roundDown = (kg: number): number => (kg >= 5 ? Math.floor(kg * 2 + 1e-9) / 2 : Math.max(0.1, Math.floor(kg * 10 + 1e-9) / 10));
+const roundDown = (kg: number): number => {
+  const step = Math.abs(kg) >= 5 ? 2 : 10;
+  const down = Math.floor(kg * step + 1e-9) / step;
+  return kg > 0 ? Math.max(0.1, down) : down;
+};

@@ -1,0 +1,32 @@
+import type { Mix } from '../../takeoff/mixes/planMixes.ts';
+import { itemName, variantName } from './materialNames.ts';
+
+/** What is mixed. */
+export const mixName = ({ item, variant }: Mix): string => [itemName(item), ...(variant ? [variantName(item, variant)] : [])].join(', ');
+
+const kg = (amount: number): string => `${Math.round(amount * 100) / 100} kg`;
+const litres = (amount: number): string => `${(Math.round(amount * 20) / 20).toFixed(2)} L`;
+
+/** One mix: powder and water. */
+export const describeMix = ({ powderKg, waterL }: Mix): string => `${kg(powderKg)} to ${litres(waterL)} of water`;
+
+const LIMITS: Readonly<Record<Mix['limit'], string>> = {
+  potLife: 'No larger, or it sets in the bucket before it is used.',
+  bucket: 'As much as the bucket holds with room to stir.',
+  need: 'One mix does it all.',
+};
+
+/** What to know beside it, a line each. */
+export function explainMix(mix: Mix): string[] {
+  const { count, powderKg, lastKg, lastWaterL, areaM2, scaleKg, slakeMinutes, potLifeMinutes, limit } = mix;
+  const isLess = lastKg < powderKg - 0.05;
+  return [
+    count === 1
+      ? LIMITS.need
+      : `${count} mixes${isLess ? `, the last of ${kg(lastKg)} to ${litres(lastWaterL)}` : ''}; each does ${(Math.round(areaM2 * 10) / 10).toFixed(1)} m².`,
+    ...(count === 1 ? [] : [LIMITS[limit]]),
+    `With the bucket the scale shows ${kg(scaleKg)}.`,
+    ...(slakeMinutes > 0 ? [`Let it rest ${Math.round(slakeMinutes)} min, then stir again.`] : []),
+    `Use it within ${Math.round(potLifeMinutes / 5) * 5} min; never thin it again.`,
+  ];
+}

@@ -1,0 +1,102 @@
+import type { Job } from '../../job/job.ts';
+import type { TaskId } from '../../labour/tasks.ts';
+import { TASKS } from '../../labour/tasks.ts';
+import { placesOf } from '../../job/placesOf.ts';
+import type { Quote, QuoteLineKind } from '../../money/quote.ts';
+import type { ToolId, ToolLine, TOOL_WAYS } from '../../money/tools.ts';
+
+/** What each kind of work is called. */
+export const TASK_NAMES: Readonly<Record<TaskId, string>> = {
+  prime: 'Priming',
+  level: 'Levelling',
+  bed: 'Laying the bed',
+  board: 'Boarding',
+  waterproof: 'Waterproofing',
+  setOut: 'Setting out',
+  cut: 'Cutting',
+  lay: 'Laying',
+  trim: 'Edge trims',
+  strips: 'Strips of tile',
+  skirting: 'Skirting',
+  sealTile: 'Sealing tiles',
+  grout: 'Grouting',
+  sealant: 'Sealant',
+  sealGrout: 'Sealing joints',
+  haze: 'Taking the haze off',
+  protect: 'Covering',
+};
+
+const PACE_UNITS: Readonly<Record<(typeof TASKS)[TaskId]['unit'], string>> = {
+  m2: 'm² an hour',
+  m: 'm an hour',
+  surface: 'surfaces an hour',
+  minutes: 'minutes planned an hour',
+};
+
+/** The unit of a pace. */
+export const paceUnit = (task: TaskId): string => PACE_UNITS[TASKS[task].unit];
+
+/** What each tool is called. */
+export const TOOL_NAMES: Readonly<Record<ToolId, string>> = {
+  snapCutter: 'Snap cutter',
+  wetSaw: 'Wet saw',
+  grinder: 'Grinder with a diamond disc',
+  coreBits: 'Core bits',
+  nippers: 'Nippers',
+  mixer: 'Mixing drill',
+  suctionCups: 'Suction cups',
+  clipPliers: 'Pliers for clips',
+};
+
+/** How a tool comes to the job. */
+export const WAY_NAMES: Readonly<Record<(typeof TOOL_WAYS)[number], string>> = {
+  have: 'There',
+  buy: 'Buy',
+  hire: 'Hire',
+  borrow: 'Borrow',
+};
+
+/** What hiring and buying a tool come to. */
+export function adviseTool({ days, buy, perDay, breakEvenDays }: ToolLine, currency: string): string {
+  const hired = (perDay * days).toFixed(2);
+  const dayWord = days === 1 ? '1 day' : `${days} days`;
+  if (!Number.isFinite(breakEvenDays)) return `Bought for ${buy.toFixed(2)} ${currency}.`;
+  const even = Math.ceil(breakEvenDays);
+  return days < breakEvenDays
+    ? `Hired for ${dayWord}: ${hired} ${currency}. Buying pays from ${even} days on.`
+    : `Hired for ${dayWord}: ${hired} ${currency}, more than the ${buy.toFixed(2)} it costs to buy.`;
+}
+
+const LINE_NAMES: Readonly<Record<QuoteLineKind, string>> = {
+  materials: 'Materials',
+  tools: 'Tools',
+  labour: 'Work',
+  minimum: 'Up to the minimum charge',
+  travel: 'Travel',
+  overhead: 'Overhead',
+};
+
+/** A row of a quote as it is read. */
+export interface QuoteRow {
+  readonly name: string;
+  readonly cents: number;
+}
+
+/** The lines of a quote before discount and tax: the work of a room in one. */
+export function quoteRows(job: Pick<Job, 'rooms' | 'surfaces'>, { lines }: Pick<Quote, 'lines'>): QuoteRow[] {
+  const work = placesOf(job).flatMap(({ name, surfaces }): QuoteRow[] => {
+    const cents = lines
+      .filter(({ kind, surfaceId }) => kind === 'labour' && surfaces.some(({ id }) => id === surfaceId))
+      .reduce((sum, line) => sum + line.cents, 0);
+    return cents === 0 ? [] : [{ name: `${LINE_NAMES.labour}: ${name}`, cents }];
+  });
+  const plain = (kinds: readonly QuoteLineKind[]): QuoteRow[] =>
+    lines.filter(({ kind }) => kinds.includes(kind)).map(({ kind, cents }) => ({ name: LINE_NAMES[kind], cents }));
+  return [...plain(['materials', 'tools']), ...work, ...plain(['minimum', 'travel', 'overhead'])];
+}
+
+/** Cents as money: "1 234.50". */
+export const money = (cents: number): string => (cents / 100).toFixed(2).replace(/\B(?=(\d{3})+(?!\d))/g, ' ');
+
+/** Hours to the quarter: "6.25 h". */
+export const hoursWords = (hours: number): string => `${Math.round(hours * 4) / 4} h`;

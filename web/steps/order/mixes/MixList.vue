@@ -1,0 +1,80 @@
+<script setup lang="ts">
+import Button from 'primevue/button';
+import { PhPrinter } from '@phosphor-icons/vue';
+import type { Job } from '@azulejo/core/job/job';
+import { describeMix, explainMix, mixName } from '@azulejo/core/messages/en/mixes';
+import { SAFETY } from '@azulejo/core/messages/en/safety';
+import type { Plan } from '@azulejo/core/plan';
+import type { Mixing } from '@azulejo/core/takeoff/mixes/planMixes';
+import { exportUrl } from '../../../api/client.ts';
+import FieldGrid from '../../../fields/FieldGrid.vue';
+import NumberField from '../../../fields/NumberField.vue';
+import { useJobStore } from '../../../stores/jobStore.ts';
+
+/** How each powder is mixed: how much at a time, how often. */
+defineProps<{ job: Job; plan: Plan }>();
+const jobs = useJobStore();
+const set = (label: string, part: Mixing) =>
+  jobs.change(label, (draft) => {
+    draft.mixing = { ...draft.mixing, ...part };
+  });
+</script>
+
+<template>
+  <FieldGrid three class="site">
+    <NumberField
+      label="It is"
+      unit="°C"
+      :value="job.mixing?.temperatureC ?? 20"
+      :commit="(temperatureC) => set('Temperature', { temperatureC })"
+    />
+    <NumberField
+      label="The bucket holds"
+      unit="L"
+      :value="job.mixing?.bucketLitres ?? 20"
+      :commit="(bucketLitres) => set('Bucket', { bucketLitres })"
+    />
+    <NumberField
+      label="Empty it weighs"
+      unit="kg"
+      :value="job.mixing?.tareKg ?? 1"
+      :commit="(tareKg) => set('Weight of the bucket', { tareKg })"
+    />
+  </FieldGrid>
+  <p v-if="plan.mixes.length === 0" class="soft">Nothing here is mixed from powder.</p>
+  <div class="mixes">
+    <article v-for="mix in plan.mixes" :key="`${mix.item} ${mix.variant}`" class="stack">
+      <h2>{{ mixName(mix) }}</h2>
+      <p class="figure big">{{ describeMix(mix) }}</p>
+      <p v-for="line in explainMix(mix)" :key="line">{{ line }}</p>
+    </article>
+  </div>
+  <div class="row">
+    <Button v-if="plan.mixes.length > 0" as="a" :href="exportUrl(job.id, 'mixes')" severity="secondary" outlined
+      ><PhPrinter :size="19" />Card for the mixer</Button
+    >
+    <span class="small soft">Heat shortens the time in the bucket, cold lengthens it: a hint, the bag decides.</span>
+  </div>
+  <p class="caution">{{ SAFETY.mixing }}</p>
+</template>
+
+<style scoped>
+.site {
+  max-width: 34rem;
+}
+.mixes {
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(min(100%, 22rem), 1fr));
+  gap: 1rem;
+}
+article {
+  background: var(--panel);
+  border-radius: 4px;
+  padding: 1rem 1.2rem;
+  gap: 0.3rem;
+}
+.big {
+  font-size: 1.7rem;
+  line-height: 1.2;
+}
+</style>

@@ -1,0 +1,192 @@
+<script setup lang="ts">
+import Button from 'primevue/button';
+import { computed } from 'vue';
+import { PhFilePdf } from '@phosphor-icons/vue';
+import type { Job } from '@azulejo/core/job/job';
+import { hoursOf } from '@azulejo/core/labour/workHours';
+import { hoursWords, money, quoteRows, TASK_NAMES } from '@azulejo/core/messages/en/money';
+import { rateInForce, ratesOf } from '@azulejo/core/money/planMoney';
+import type { Plan } from '@azulejo/core/plan';
+import { exportUrl } from '../../../api/client.ts';
+import NumberField from '../../../fields/NumberField.vue';
+import TextField from '../../../fields/TextField.vue';
+import PaceForm from './PaceForm.vue';
+import RatesForm from './RatesForm.vue';
+import SplitChart from './SplitChart.vue';
+import ToolList from './ToolList.vue';
+import { useCharging } from './useCharging.ts';
+
+/** What the job costs and what it is quoted at: one set of rates beside the others. */
+const props = defineProps<{ job: Job; plan: Plan }>();
+const { set } = useCharging(() => props.job);
+const quote = computed(() => props.plan.money.quote);
+const rates = computed(() => rateInForce(props.job));
+const sets = computed(() =>
+  ratesOf(props.job).map((one) => ({
+    id: one.id,
+    name: one.name,
+    total: props.plan.money.atEachRate.find(({ rateSetId }) => rateSetId === one.id)?.totalCents ?? 0,
+  })),
+);
+const hours = computed(() =>
+  [...new Set(props.plan.money.work.map(({ task }) => task))].map((task) => ({
+    name: TASK_NAMES[task],
+    amount: hoursOf(props.plan.money.work, task),
+  })),
+);
+const split = computed(() => {
+  const sumOf = (...kinds: readonly string[]): number =>
+    quote.value.lines.filter(({ kind }) => kinds.includes(kind)).reduce((sum, { cents }) => sum + cents, 0) / 100;
+  return [
+    { name: 'Materials', amount: sumOf('materials') },
+    { name: 'Work', amount: sumOf('labour', 'minimum') },
+    { name: 'Tools', amount: sumOf('tools') },
+    { name: 'Travel', amount: sumOf('travel') },
+    { name: 'Overhead', amount: sumOf('overhead') },
+    { name: 'Tax', amount: quote.value.taxes.reduce((sum, { taxCents }) => sum + taxCents, 0) / 100 },
+  ];
+});
+const choose = (id: string) => set('Rates in force', (charging) => (charging.rateSetId = id));
+const says = (key: 'includes' | 'excludes', label: string) => (text: string) => {
+  set(label, (charging) => {
+    if (text === '') Reflect.deleteProperty(charging, key);
+    else charging[key] = text;
+  });
+  return null;
+};
+</script>
+
+<template>
+  <div class="sets" role="group" aria-label="Sets of rates">
+    <button v-for="one in sets" :key="one.id" type="button" class="set" :aria-pressed="one.id === rates.id" @click="choose(one.id)">
+      <span>{{ one.name }}</span>
+      <strong class="figure">{{ money(one.total) }}</strong>
+      <span class="small">{{ job.currency }}, tax included</span>
+    </button>
+  </div>
+  <div class="sides">
+    <section class="stack">
+      <header class="row">
+        <h2 class="grow">The quote</h2>
+        <Button as="a" :href="exportUrl(job.id, 'quote')" severity="secondary" outlined><PhFilePdf :size="19" />Quote as PDF</Button>
+      </header>
+      <table>
+        <tbody>
+          <tr v-for="{ name, cents } in quoteRows(job, quote)" :key="name">
+            <th scope="row">{{ name }}</th>
+            <td class="figure">{{ money(cents) }}</td>
+          </tr>
+          <tr v-if="quote.discountCents > 0">
+            <th scope="row">Discount, {{ rates.discountPercent }} %</th>
+            <td class="figure">-{{ money(quote.discountCents) }}</td>
+          </tr>
+          <tr v-for="tax in quote.taxes" :key="tax.percent">
+            <th scope="row">Tax, {{ tax.percent }} % of {{ money(tax.baseCents) }}</th>
+            <td class="figure">{{ money(tax.taxCents) }}</td>
+          </tr>
+        </tbody>
+        <tfoot>
+          <tr>
+            <th scope="row">To pay</th>
+            <td class="figure total" data-testid="quote-total">{{ money(quote.totalCents) }}</td>
+          </tr>
+        </tfoot>
+      </table>
+      <TextField
+        label="Also included"
+        :value="job.charging?.includes ?? ''"
+        :longest="2000"
+        :commit="says('includes', 'What is included')"
+      />
+      <TextField
+        label="Not included"
+        :value="job.charging?.excludes ?? ''"
+        :longest="2000"
+        :commit="says('excludes', 'What is not included')"
+      />
+      <NumberField
+        label="The quote stands for"
+        unit="days"
+        :value="job.charging?.validDays ?? 30"
+        :commit="(days) => set('How long the quote stands', (charging) => (charging.validDays = days))"
+      />
+    </section>
+    <section class="stack">
+      <h2>Where the money goes</h2>
+      <SplitChart :parts="split" :unit="job.currency" />
+      <h2>Where the time goes</h2>
+      <p>
+        <strong class="figure">{{ hoursWords(plan.money.hours) }}</strong> of work, {{ plan.money.days }}
+        {{ plan.money.days === 1 ? 'day' : 'days' }}; waiting comes on top.
+      </p>
+      <SplitChart :parts="hours" unit="h" />
+    </section>
+    <RatesForm :job="job" />
+    <ToolList :job="job" :tools="plan.money.tools" />
+  </div>
+  <PaceForm :job="job" :money="plan.money" />
+</template>
+
+<style scoped>
+.sets {
+  display: grid;
+  grid-template-columns: repeat(auto-fit, minmax(min(100%, 13rem), 1fr));
+  gap: 0.8rem;
+}
+.set {
+  font: inherit;
+  color: inherit;
+  text-align: left;
+  display: grid;
+  gap: 0.1rem;
+  background: var(--panel);
+  border: 0;
+  border-radius: 4px;
+  padding: 0.8rem 1rem;
+  cursor: pointer;
+}
+.set[aria-pressed='true'] {
+  box-shadow: inset 0 -4px 0 var(--cobalt);
+}
+.set strong {
+  font-size: 1.9rem;
+  line-height: 1.1;
+}
+.sides {
+  display: grid;
+  grid-template-columns: repeat(auto-fit, minmax(min(100%, 26rem), 1fr));
+  gap: 1.6rem 2.4rem;
+  align-items: start;
+}
+table {
+  border-collapse: collapse;
+  background: var(--panel);
+  border-radius: 4px;
+}
+th {
+  text-align: left;
+  font-weight: 400;
+}
+th,
+td {
+  padding: 0.35rem 0.8rem;
+}
+td {
+  text-align: right;
+  font-size: 1.1rem;
+  white-space: nowrap;
+}
+tbody tr + tr {
+  border-top: 1px solid var(--line);
+}
+tfoot {
+  border-top: 3px solid var(--ink);
+}
+tfoot th {
+  font-weight: 600;
+}
+.total {
+  font-size: 1.9rem;
+  line-height: 1.2;
+}
+</style>
