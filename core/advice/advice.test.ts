@@ -1,22 +1,37 @@
 import { describe, expect, test } from '@jest/globals';
-import { ADVICE_WORDS, describeFinding } from '../messages/en/advice.ts';
+import { ADVICE_WORDS, describeFinding, describeMend } from '../messages/en/advice.ts';
 import { plan } from '../plan.ts';
 import type { Job } from '../job/job.ts';
 import { jobOfOne } from '../trials/testJob.ts';
 import type { Fixture } from '../surface/fixture.ts';
 import { IMPERIAL_TAPE, METRIC_TAPE } from '../units/tape.ts';
-import { good, withTile, inSheets, PROVOKED } from '../trials/provoked.ts';
+import { good, withTile, inSheets, PROVOKED, type Provoked } from '../trials/provoked.ts';
+import { PROVOKED_WORKS } from '../trials/provokedWorks.ts';
+import { setIn } from '../job/setIn.ts';
+import type { ADVICE_RULES } from './registry.ts';
+import { openFindings } from './registry.ts';
 import { standing } from '../trials/standing.ts';
 
 const codes = (job: Job): string[] => plan(job).findings.map(({ code }) => code);
 
 test('a sound surface sets off nothing', () => expect(codes(jobOfOne(good))).toEqual([]));
 
-describe.each(Object.entries(PROVOKED))('%s', (_, { code, job, path }) => {
+/** Every rule of the registry has a case in which it speaks. */
+const ALL: Readonly<Record<keyof typeof ADVICE_RULES, Provoked>> = { ...PROVOKED, ...PROVOKED_WORKS };
+
+describe.each(Object.entries(ALL))('%s', (_, { code, job, path }) => {
   test('is found, names the field that mends it, and has words in both tapes', () => {
     const finding = plan(job).findings.find((found) => found.code === code);
     expect(finding?.path.join('.')).toBe(path);
     for (const tape of [METRIC_TAPE, IMPERIAL_TAPE]) expect(finding && describeFinding(finding, tape)).toMatch(/^[A-Z"\d].{40,}[.)]$/s);
+  });
+  test('a press that mends it says what it does, and does', () => {
+    const finding = plan(job).findings.find((found) => found.code === code);
+    const words = finding && describeMend(finding, METRIC_TAPE);
+    expect([Boolean(finding?.mend), /^[A-Z].*\w/.test(words ?? '')]).toEqual(finding?.mend ? [true, true] : [false, false]);
+    if (!finding?.mend) return;
+    const mended = setIn(job, finding.mend.path, finding.mend.value);
+    expect(plan(mended).findings.map((found) => `${found.code} ${found.path.join('.')}`)).not.toContain(`${code} ${path}`);
   });
 });
 
@@ -98,7 +113,9 @@ test('a sheet that nobody measured has the size of its chips, not one on a box',
 /** What rules say besides, in cases like those above. */
 const OTHER_OUTCOMES = [
   'advice/door-in-the-air',
+  'advice/fill-thick',
   'advice/finishes-low',
+  'advice/heavy-load',
   'advice/nominal-sheet',
   'advice/part-joint',
   'advice/reading-disagrees',
@@ -106,5 +123,22 @@ const OTHER_OUTCOMES = [
 ];
 
 test('every code has words and every word a rule', () => {
-  expect(Object.keys(ADVICE_WORDS).sort()).toEqual([...Object.values(PROVOKED).map(({ code }) => code), ...OTHER_OUTCOMES].sort());
+  expect(Object.keys(ADVICE_WORDS).sort()).toEqual([...Object.values(ALL).map(({ code }) => code), ...OTHER_OUTCOMES].sort());
+});
+
+test('other outcomes: a leveller too thick, heavy loads over dry backs; limits go by the practice; what is known of is quiet', () => {
+  const { job } = PROVOKED_WORKS.thinCoverage;
+  const heavy = { ...job, surfaces: [{ ...job.surfaces[0], kind: 'floor', works: { load: 'heavy' } } as const] };
+  expect(codes(heavy)).toContain('advice/heavy-load');
+  const deep = PROVOKED_WORKS.fillThickness.job;
+  const [surface] = deep.surfaces;
+  const readings = surface.measured.levels?.readings.map((one) => ({ ...one, downMm: one.downMm + (one.id === 'c' ? 40 : 0) })) ?? [];
+  const thick = { ...surface, measured: { ...surface.measured, levels: { datum: '', fill: 'leveller', leastMm: 3, readings } } } as const;
+  expect(codes({ ...deep, surfaces: [thick] })).toContain('advice/fill-thick');
+  const narrow = jobOfOne({ ...good, jointMm: 1.8 });
+  expect(codes(narrow)).toContain('advice/narrow-joint');
+  expect(codes({ ...narrow, practice: 'northAmerican' })).not.toContain('advice/narrow-joint');
+  const known = { ...narrow, surfaces: [{ ...narrow.surfaces[0], known: { 'advice/narrow-joint': 'rectified, tried on a board' } }] };
+  expect(openFindings(plan(known).findings)).toEqual([]);
+  expect(plan(known).findings[0].known).toBe('rectified, tried on a board');
 });

@@ -4,6 +4,7 @@ import type { Product } from '../tile/product.ts';
 import type { CutPiece } from '../cuts/cutPiece.ts';
 import type { SheetPlan } from '../cuts/sheets/planSheets.ts';
 import type { SurfaceFigures } from '../takeoff/figures.ts';
+import type { SetoutAdvice } from '../setout/weigh/adviseSetout.ts';
 import type { EdgeSummary } from '../setout/edges/edgeCuts.ts';
 import type { Field } from '../setout/fields/field.ts';
 import type { LevelFigures } from '../surface/levels/levelFigures.ts';
@@ -15,6 +16,10 @@ export interface Finding {
   readonly severity: 'note' | 'warning';
   readonly path: Issue['path'];
   readonly figures: Figures;
+  /** What mends it by a press, where that is safe: a value, and where in the job it goes. */
+  readonly mend?: { readonly path: Issue['path']; readonly value: string | number | boolean };
+  /** What the person noted who knows of it; null where nobody said so. */
+  readonly known?: string | null;
 }
 
 /** What a rule looks at: one surface as chosen and as planned. */
@@ -33,6 +38,7 @@ export interface AdviceContext {
     readonly cuts: readonly CutPiece[];
     readonly sheets: readonly SheetPlan[];
     readonly figures: SurfaceFigures;
+    readonly advice: SetoutAdvice;
   };
 }
 

@@ -1,26 +1,45 @@
 import type { AdviceContext, AdviceRule, Finding } from './finding.ts';
+import { bayTooLong } from './rules/bayTooLong.ts';
 import { bothHands } from './rules/bothHands.ts';
+import { clipWidth } from './rules/clipWidth.ts';
 import { cutMotif } from './rules/cutMotif.ts';
+import { darkMortar } from './rules/darkMortar.ts';
+import { deepBoxes } from './rules/deepBoxes.ts';
+import { fillThickness } from './rules/fillThickness.ts';
+import { fragileEar } from './rules/fragileEar.ts';
+import { glassBed } from './rules/glassBed.ts';
+import { glassRoom } from './rules/glassRoom.ts';
+import { hardCorner } from './rules/hardCorner.ts';
 import { innerJoint } from './rules/innerJoint.ts';
 import { leftToJoint } from './rules/leftToJoint.ts';
 import { longOffset } from './rules/longOffset.ts';
 import { measureAgain } from './rules/measureAgain.ts';
 import { meetingDiffers } from './rules/meetingDiffers.ts';
 import { mixedLots } from './rules/mixedLots.ts';
+import { mixedSubstrates } from './rules/mixedSubstrates.ts';
 import { narrowJoint } from './rules/narrowJoint.ts';
+import { noBit } from './rules/noBit.ts';
 import { nominalSize } from './rules/nominalSize.ts';
+import { noPerimeterJoint } from './rules/noPerimeterJoint.ts';
 import { notFlat } from './rules/notFlat.ts';
 import { notFlush } from './rules/notFlush.ts';
-import { noBit } from './rules/noBit.ts';
-import { noPerimeterJoint } from './rules/noPerimeterJoint.ts';
+import { notPrimed } from './rules/notPrimed.ts';
 import { readingDisagrees } from './rules/readingDisagrees.ts';
+import { readyMixed } from './rules/readyMixed.ts';
+import { sandedGlass } from './rules/sandedGlass.ts';
 import { sealFirst } from './rules/sealFirst.ts';
 import { sliver } from './rules/sliver.ts';
+import { soakedSheets } from './rules/soakedSheets.ts';
+import { softGround } from './rules/softGround.ts';
 import { splitRound } from './rules/splitRound.ts';
 import { standsOff } from './rules/standsOff.ts';
 import { thinBeside } from './rules/thinBeside.ts';
+import { thinCoverage } from './rules/thinCoverage.ts';
+import { tightPipe } from './rules/tightPipe.ts';
 import { underKerf } from './rules/underKerf.ts';
 import { unevenPieces } from './rules/unevenPieces.ts';
+import { unsandedWide } from './rules/unsandedWide.ts';
+import { wetOpen } from './rules/wetOpen.ts';
 
 /** Every rule of advice. A new rule is a file in rules/ and a line here. */
 export const ADVICE_RULES = {
@@ -46,7 +65,34 @@ export const ADVICE_RULES = {
   bothHands,
   mixedLots,
   sealFirst,
+  clipWidth,
+  sandedGlass,
+  unsandedWide,
+  darkMortar,
+  glassBed,
+  glassRoom,
+  thinCoverage,
+  readyMixed,
+  bayTooLong,
+  hardCorner,
+  deepBoxes,
+  mixedSubstrates,
+  fillThickness,
+  soakedSheets,
+  tightPipe,
+  fragileEar,
+  notPrimed,
+  wetOpen,
+  softGround,
 } as const satisfies Record<string, AdviceRule>;
 
 /** All findings on one surface, in the order of the rules. */
-export const adviseSurface = (context: AdviceContext): Finding[] => Object.values(ADVICE_RULES).flatMap((rule) => rule(context));
+export function adviseSurface(context: AdviceContext): Finding[] {
+  const { known = {} } = context.surface;
+  return Object.values<AdviceRule>(ADVICE_RULES)
+    .flatMap((rule) => rule(context))
+    .map((finding) => (Object.hasOwn(known, finding.code) ? { ...finding, known: known[finding.code] } : finding));
+}
+
+/** Findings that nobody has said they know of. */
+export const openFindings = (findings: readonly Finding[]): Finding[] => findings.filter(({ known = null }) => known === null);

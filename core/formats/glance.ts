@@ -1,3 +1,4 @@
+import { openFindings } from '../advice/registry.ts';
 import type { Finding } from '../advice/finding.ts';
 import { boxOf, ringArea, type Polygon } from '../geometry/ring.ts';
 import { tapeOf, type Job, type Surface } from '../job/job.ts';
@@ -62,7 +63,7 @@ export const glanceOf = (job: Job, plan: Plan, surfaceIds: readonly string[]): G
 
 function attentionOf(job: Job, { findings, unplanned }: Plan, surface: Surface, index: number): SurfaceAttention[] {
   if (surface.laid) return [];
-  const warnings = findings.filter(({ path, severity }) => path[1] === index && severity === 'warning');
+  const warnings = openFindings(findings).filter(({ path, severity }) => path[1] === index && severity === 'warning');
   if (warnings.length === 0) return [];
   return [
     {

@@ -52,6 +52,10 @@ export const surfaceSchema = z.strictObject({
   counted: z.array(keptCountSchema).max(80).optional().describe('How pieces were counted when cutting began, field by field'),
   works: worksSchema.optional().describe('Where it is and what is done to it; as its place and tile ask for it where left out'),
   trims: trimsSchema.optional().describe('What its edges end in, by name; as their role has it where left out'),
+  known: z
+    .record(z.string().max(60), z.string().trim().max(200))
+    .optional()
+    .describe('Findings that the person knows of, by code, each with a note'),
   laid: z.boolean().default(false).describe('Whether the work on it is done'),
 });
 

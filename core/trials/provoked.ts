@@ -65,8 +65,15 @@ const SQUARES: [number, number, number, number][] = [
   [2, 2, 2, 2],
 ];
 
-/** What sets each rule off, from a surface that sets off none. */
-export const PROVOKED: Readonly<Record<keyof typeof ADVICE_RULES, { readonly code: string; readonly job: Job; readonly path: string }>> = {
+/** A job in which a rule finds something: what, and where it is mended. */
+export interface Provoked {
+  readonly code: string;
+  readonly job: Job;
+  readonly path: string;
+}
+
+/** What sets each rule off that goes by measures, tile and setout, from a surface that sets off none. */
+export const PROVOKED = {
   nominalSize: {
     code: 'advice/nominal-size',
     path: 'surfaces.0.productId',
@@ -207,4 +214,4 @@ export const PROVOKED: Readonly<Record<keyof typeof ADVICE_RULES, { readonly cod
   sealFirst: { code: 'advice/seal-first', path: 'surfaces.0.productId', job: withTile({ porous: true }) },
   cutMotif: { code: 'advice/cut-motif', path: 'surfaces.0.setout', job: inSheets([190, 300], 2) },
   noPerimeterJoint: { code: 'advice/no-perimeter-joint', path: 'surfaces.0.measured.gapsMm.wall', job: jobOfOne({ ...good, gapMm: 0 }) },
-};
+} as const satisfies Partial<Record<keyof typeof ADVICE_RULES, Provoked>>;

@@ -1,40 +1,111 @@
 <script setup lang="ts">
-import { computed } from 'vue';
-import { PhWarning } from '@phosphor-icons/vue';
+import Button from 'primevue/button';
+import { computed, ref } from 'vue';
+import { PhCheck, PhInfo, PhWarning, PhWrench } from '@phosphor-icons/vue';
+import type { Finding } from '@azulejo/core/advice/finding';
 import { adviseSurface } from '@azulejo/core/advice/registry';
 import { productOf, tapeOf, type Job, type Surface } from '@azulejo/core/job/job';
-import { describeFinding } from '@azulejo/core/messages/en/advice';
+import { setIn } from '@azulejo/core/job/setIn';
+import { describeFinding, describeMend } from '@azulejo/core/messages/en/advice';
 import type { SurfacePlan } from '@azulejo/core/planning/planned';
+import TextField from '../fields/TextField.vue';
+import TroubleNote from '../fields/TroubleNote.vue';
+import { useJobStore } from '../stores/jobStore.ts';
 import { stepOfFinding } from './stepOfFinding.ts';
+import { useAttempt } from './useAttempt.ts';
+import { useEditSurface } from './useEditSurface.ts';
 
+/** What may go wrong on a surface: where it is mended, a press that mends it where that is safe, and what one knows of already. */
 const props = defineProps<{ job: Job; surface: Surface; plan: SurfacePlan | null }>();
-const findings = computed(() => {
+const jobs = useJobStore();
+const edit = useEditSurface(() => props.surface.id);
+const { trouble, attempt } = useAttempt(() => tapeOf(props.job, props.surface));
+/** The finding that a note is being written to. */
+const noting = ref<string | null>(null);
+
+const all = computed(() => {
   if (!props.plan || props.plan.surfaceId !== props.surface.id) return [];
   const surfaceIndex = props.job.surfaces.findIndex(({ id }) => id === props.surface.id);
+  const tape = tapeOf(props.job, props.surface);
   return adviseSurface({
     job: props.job,
     surface: props.surface,
     surfaceIndex,
     product: productOf(props.job, props.surface),
     plan: props.plan,
-  }).map((finding) => ({ finding, words: describeFinding(finding, tapeOf(props.job, props.surface)), step: stepOfFinding(finding) }));
+  })
+    .map((finding) => ({
+      finding,
+      key: finding.code + finding.path.join(),
+      words: describeFinding(finding, tape),
+      mend: describeMend(finding, tape),
+      step: stepOfFinding(finding),
+    }))
+    .sort((a, b) => Number(a.finding.severity === 'note') - Number(b.finding.severity === 'note'));
 });
+const open = computed(() => all.value.filter(({ finding }) => (finding.known ?? null) === null));
+const known = computed(() => all.value.filter(({ finding }) => (finding.known ?? null) !== null));
+
+function mendIt({ mend }: Finding, label: string): void {
+  if (!mend) return;
+  attempt(jobs.change(label, (draft) => void Object.assign(draft, setIn(draft, mend.path, mend.value))));
+}
+function noteIt(code: string, note: string): null {
+  edit('I know', (surface) => {
+    surface.known = { ...surface.known, [code]: note };
+  });
+  noting.value = null;
+  return null;
+}
+const forget = (code: string) =>
+  edit('Told again', (surface) => {
+    if (surface.known) Reflect.deleteProperty(surface.known, code);
+  });
 </script>
 
 <template>
-  <section v-if="findings.length > 0" class="stack">
-    <h2>Look at</h2>
+  <section v-if="all.length > 0" class="stack">
+    <h2 v-if="open.length > 0">Look at</h2>
     <ul>
-      <li v-for="{ finding, words, step } in findings" :key="finding.code + finding.path.join()">
-        <PhWarning :size="20" weight="bold" />
-        <p>
-          {{ words }}
-          <RouterLink :to="{ name: 'surface', params: { jobId: job.id, surfaceId: surface.id, step: step.name } }">{{
-            step.label
-          }}</RouterLink>
-        </p>
+      <li v-for="{ finding, key, words, mend, step } in open" :key="key" :class="{ note: finding.severity === 'note' }">
+        <component :is="finding.severity === 'note' ? PhInfo : PhWarning" :size="20" weight="bold" />
+        <div class="said">
+          <p>{{ words }}</p>
+          <div class="row">
+            <Button v-if="mend" text size="small" class="press" @click="mendIt(finding, mend)"><PhWrench :size="16" />{{ mend }}</Button>
+            <RouterLink :to="{ name: 'surface', params: { jobId: job.id, surfaceId: surface.id, step: step.name } }">{{
+              step.label
+            }}</RouterLink>
+            <Button text size="small" severity="secondary" class="press" @click="noting = noting === key ? null : key"
+              ><PhCheck :size="16" />I know</Button
+            >
+          </div>
+          <TextField
+            v-if="noting === key"
+            label="A note to it, if you like; Enter keeps it"
+            value=""
+            :longest="200"
+            autofocus
+            :commit="(text) => noteIt(finding.code, text)"
+          />
+          <Button v-if="noting === key" text size="small" class="press" label="Without a note" @click="noteIt(finding.code, '')" />
+        </div>
       </li>
     </ul>
+    <TroubleNote :why="trouble" />
+    <details v-if="known.length > 0">
+      <summary>{{ known.length }} known</summary>
+      <ul>
+        <li v-for="{ finding, key, words } in known" :key="key" class="quiet">
+          <PhCheck :size="18" />
+          <div class="said">
+            <p>{{ words }}</p>
+            <p v-if="finding.known" class="soft">{{ finding.known }}</p>
+            <Button text size="small" severity="secondary" class="press" label="Tell me again" @click="forget(finding.code)" />
+          </div>
+        </li>
+      </ul>
+    </details>
   </section>
 </template>
 
@@ -48,15 +119,42 @@ ul {
 }
 li {
   display: grid;
-  grid-template-columns: auto 1fr;
+  grid-template-columns: auto minmax(0, 1fr);
   gap: 0.6rem;
   background: var(--warn-soft);
   padding: 0.6rem 0.75rem;
   border-radius: 4px;
   font-size: 0.93rem;
 }
+li.note {
+  background: var(--cobalt-soft);
+}
+li.note svg {
+  color: var(--cobalt);
+}
+li.quiet {
+  background: var(--paper);
+}
+.said {
+  display: grid;
+  gap: 0.3rem;
+}
+.press {
+  padding: 0.15rem 0.4rem;
+}
 svg {
   color: var(--warn);
   margin-top: 1px;
+}
+.press svg {
+  color: inherit;
+}
+summary {
+  cursor: pointer;
+  color: var(--ink-soft);
+  padding: 0.3rem 0;
+}
+details ul {
+  margin-top: 0.4rem;
 }
 </style>

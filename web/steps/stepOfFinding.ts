@@ -7,6 +7,8 @@ const LABELS: Readonly<Record<string, string>> = {
   levels: 'Look at the levels',
   buildUp: 'Change the build-up',
   again: 'Measure them',
+  fixtures: 'Look at it',
+  roles: 'Change the edge',
 };
 
 /** The step where a finding is mended, and what the link there says. */
@@ -18,6 +20,8 @@ export function stepOfFinding({ path }: Finding): { readonly name: SurfaceStep; 
       return { name: 'setout', label: 'Move the setout' };
     case 'cuts':
       return { name: 'cuts', label: 'See the cut' };
+    case 'works':
+      return { name: 'tile', label: 'Change place and works' };
     case 'jointMm':
       return { name: 'tile', label: 'Change the joint' };
     case 'pattern':

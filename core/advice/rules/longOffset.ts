@@ -17,6 +17,7 @@ export const longOffset: AdviceRule = ({ surface, surfaceIndex, product }) => {
       severity: 'warning',
       path: ['surfaces', surfaceIndex, 'pattern', 'offset'],
       figures: { longestMm, limitMm: LONG_SIDE_MM },
+      mend: { path: ['surfaces', surfaceIndex, 'pattern', 'offset'], value: 1 / 3 },
     },
   ];
 };

@@ -1,10 +1,12 @@
 import { productNamed } from '../../tile/product.ts';
 import type { AdviceRule } from '../finding.ts';
+import { isFirstOfRoom } from '../firstOfRoom.ts';
 
 /** Porous faces drink the colour of the grout. */
-export const sealFirst: AdviceRule = ({ job, surfaceIndex, plan }) => {
+export const sealFirst: AdviceRule = (context) => {
+  const { job, surfaceIndex, plan } = context;
   const porous = plan.figures.tiles.map(({ productId }) => productNamed(job.products, productId)).filter((product) => product.porous);
-  if (porous.length === 0) return [];
+  if (porous.length === 0 || !isFirstOfRoom(context)) return [];
   const names = porous.map(({ name }) => `"${name}"`).join(', ');
   return [
     {

@@ -12,6 +12,7 @@ export const unevenPieces: AdviceRule = ({ surface, surfaceIndex, product }) => 
       severity: 'warning',
       path: ['surfaces', surfaceIndex, 'jointMm'],
       figures: { name: product.name, rangeMm, jointMm: surface.jointMm, neededMm: jointForSample(sample) },
+      mend: { path: ['surfaces', surfaceIndex, 'jointMm'], value: jointForSample(sample) },
     },
   ];
 };

@@ -3,11 +3,16 @@ import { SLIVER_MM } from '../../setout/weigh/sliver.ts';
 import type { Figures } from '../../result.ts';
 import { formatExactLength } from '../../units/formatLength.ts';
 import type { Tape } from '../../units/tape.ts';
+import type { Substrate } from '../../takeoff/works/works.ts';
 import { describeIssue } from './issues.ts';
 import { patternName } from './patterns.ts';
 import { edgeName } from './names.ts';
+import { SUBSTRATE_NAMES } from './works.ts';
 
 type Words = (figures: Figures, length: (mm: number | string) => string) => string;
+
+/** Said where the start in force is the best of those that were tried. */
+const NO_BETTER = 'Of all starts this one was weighed best: another tile, another joint or a wider trim would help.';
 
 /** The words for every finding: what will go wrong on site, and what mends it. */
 export const ADVICE_WORDS = {
@@ -33,10 +38,10 @@ export const ADVICE_WORDS = {
     `"${name}" is planned with the size its chips and joints add up to (${length(widthMm)} x ${length(heightMm)}). Real sheets differ; measure a handful and enter their mean.`,
   'advice/nominal-size': ({ name, widthMm, heightMm }, length) =>
     `"${name}" is planned with the size on the box (${length(widthMm)} x ${length(heightMm)}). Real pieces differ and every cut will be off by it; measure a handful and enter their mean.`,
-  'advice/sliver': ({ edge, cutMm }, length) =>
-    `The ${edgeName(edge)} edge gets pieces of ${length(cutMm)}, too narrow to look right${Number(cutMm) < SLIVER_MM ? ', and strips like that break on the saw' : ''}. Move the setout, or let an edge that nobody sees take them.`,
-  'advice/thin-beside': ({ name, cutMm }, length) =>
-    `Beside "${name}" pieces of ${length(cutMm)} are left, too narrow to look right. Move the setout so that a fuller piece meets it.`,
+  'advice/sliver': ({ edge, cutMm, isBest }, length) =>
+    `The ${edgeName(edge)} edge gets pieces of ${length(cutMm)}, too narrow to look right${Number(cutMm) < SLIVER_MM ? ', and strips like that break on the saw' : ''}. ${isBest ? NO_BETTER : 'Move the setout, or let an edge that nobody sees take them.'}`,
+  'advice/thin-beside': ({ name, cutMm, isBest }, length) =>
+    `Beside "${name}" pieces of ${length(cutMm)} are left, too narrow to look right. ${isBest ? NO_BETTER : 'Move the setout so that a fuller piece meets it.'}`,
   'advice/split-round': ({ name }) =>
     `"${name}" stands within one tile. Nothing closes round what can't be lifted: the tile is split through its middle. A joint there would be easier.`,
   'advice/both-hands': ({ name, left, right }) =>
@@ -63,11 +68,93 @@ export const ADVICE_WORDS = {
     `No lot of "${name}" holds the ${opened} it takes; the largest has ${largest}. Lots differ in shade and size: ask for one lot, or change lots where a doorway hides it.`,
   'advice/seal-first': ({ names, count }) =>
     `${names} ${count === 1 ? 'is' : 'are'} porous: seal before grouting, or the grout stains the face. Try sealer and grout on a spare piece, and keep to their data sheets.`,
-  'advice/narrow-joint': ({ jointMm, smallestMm, kind }, length) =>
-    `A joint of ${length(jointMm)} is under the usual ${length(smallestMm)} for a ${kind}: pieces that vary will not line up. Check the standard in force.`,
+  'advice/narrow-joint': ({ jointMm, smallestMm, kind, practice }, length) =>
+    `A joint of ${length(jointMm)} is under the usual ${length(smallestMm)} for a ${kind} (${practice === 'european' ? 'European' : 'North American'} practice): pieces that vary will not line up. Check the standard in force.`,
   'advice/no-perimeter-joint': ({ edge }) =>
     `No gap at the ${edgeName(edge)} edge. Tiles pushed tight have no room to move and lift or crack; leave a joint and fill it flexibly.`,
+  'advice/clip-width': ({ widthMm, jointMm }, length) =>
+    `Levelling clips keep a joint of ${length(widthMm)}, you chose ${length(jointMm)}. Pieces set against them end up wide of their lines; make the two agree.`,
+  'advice/sanded-glass': () => 'Sand in the grout scratches glass. Take one without, and try it on a spare piece.',
+  'advice/unsanded-wide': ({ jointMm, fromMm }, length) =>
+    `Grout without sand shrinks and cracks in a joint of ${length(jointMm)}; from ${length(fromMm)} on take one with sand.`,
+  'advice/dark-mortar': ({ name, material }) => `Grey mortar ${material === 'glass' ? 'shows through' : 'clouds'} "${name}". Take white.`,
+  'advice/glass-bed': ({ name }) =>
+    `"${name}" wants a mortar made for glass, combed and then flattened so that no ridges show, and all of the back in it. Name it in the order, with its data sheet.`,
+  'advice/glass-room': ({ gapMm, roomMm }, length) =>
+    `Glass moves more than the wall behind it: a gap of ${length(gapMm)} is little. Leave about ${length(roomMm)} at the edges, under a trim or sealant.`,
+  'advice/thin-coverage': ({ longestSideMm, sharePercent }, length) =>
+    `Backs left dry on pieces of ${length(longestSideMm)}: combing alone does not reach ${sharePercent} % of the back here, and hollow spots crack or hold water. Butter the backs, lift one piece early and look.`,
+  'advice/heavy-load': ({ longestSideMm }, length) =>
+    `Heavy loads over pieces of ${length(longestSideMm)}: without mortar on both sides they crack over the hollows. Notch bed and back.`,
+  'advice/ready-mixed': ({ why, longestSideMm }, length) =>
+    `Ready-mixed adhesive dries by the air it gets, and ${
+      {
+        membrane: 'between waterproofing and a tile there is none',
+        outdoors: 'frost and rain undo it',
+        floor: 'on a floor it stays soft under feet',
+        large: `behind pieces of ${length(longestSideMm)} it stays soft for weeks`,
+      }[String(why)] ?? 'here there is little'
+    }. Take one from the bag.`,
+  'advice/bay-too-long': ({ count, limitMm }, length) =>
+    `This floor is longer than the ${length(limitMm)} that a bay may be: ${count === 1 ? 'a movement joint is' : `${count} movement joints are`} carried through the tiles, or they lift. Lay them where they fall on a joint, and over every joint of the ground. Check the standard in force.`,
+  'advice/hard-corner': ({ edge }) =>
+    `The ${edgeName(edge)} edge meets another plane and is to be grouted. Planes move apart and grout cracks there: make it a joint of sealant.`,
+  'advice/deep-boxes': ({ count, deepMm }, length) =>
+    `${count === 1 ? 'The box ends up' : `${count} boxes end up`} about ${length(deepMm)} deeper once tiled: have longer screws or extension rings ready, fitted with the power off.`,
+  'advice/mixed-substrates': ({ other, mine, theirs }) =>
+    `It runs on into "${other}", from ${substrateWords(mine)} onto ${substrateWords(theirs)}. They move apart: carry a movement joint through the tiles above the line.`,
+  'advice/fill-thin': ({ fill, depthMm, limitMm }, length) =>
+    `The ${fill} gets down to ${length(depthMm)}; under ${length(limitMm)} it breaks up. Raise it over the highest spot. Check the data sheet.`,
+  'advice/fill-thick': ({ fill, depthMm, limitMm }, length) =>
+    `The ${fill} gets up to ${length(depthMm)}; over ${length(limitMm)} it is laid in two goes, or with another product. Check the data sheet.`,
+  'advice/soaked-sheets': ({ name, count, mount }) =>
+    `${count} ${count === 1 ? 'piece' : 'pieces'} of "${name}" ${count === 1 ? 'is' : 'are'} sawn wet. ${mount === 'mesh' ? 'The glue of the mesh' : 'The paper on the face'} lets go when it soaks: cut dry side up, dab it dry, and don't let sheets lie in the water.`,
+  'advice/tight-pipe': ({ name, clearanceMm, roomMm }, length) =>
+    `"${name}" has only ${length(clearanceMm)} round it. A pipe that warms or knocks cracks a tight tile: leave at least ${length(roomMm)} and fill it flexibly.`,
+  'advice/fragile-ear': ({ label, legMm, count }, length) =>
+    `${label} keeps a leg of ${length(legMm)} beside its notch${Number(count) > 1 ? `, and so do ${Number(count) - 1} more` : ''}: narrow legs break on the way to the wall. Move the setout so that a joint falls near the corner, or cut it as two pieces.`,
+  'advice/not-primed': ({ substrate }) =>
+    `${substrateWords(substrate).replace(/^./, (first) => first.toUpperCase())} without primer: the bed loses its water or its hold and comes off. Prime it, and keep to the time the data sheet gives before tiles go on.`,
+  'advice/wet-open': () =>
+    'A wet place without waterproofing: tiles and grout let water through, and what is behind them rots. Plan it as local code asks, by those licensed for it.',
+  'advice/soft-ground': ({ substrate }) =>
+    `${substrateWords(substrate).replace(/^./, (first) => first.toUpperCase())} softens when it gets wet. Cover it with cement board, or make sure that the waterproofing leaves no gap.`,
 } as const satisfies Record<string, Words>;
+
+const substrateWords = (substrate: number | string): string => (SUBSTRATE_NAMES[substrate as Substrate] ?? String(substrate)).toLowerCase();
+
+/** What the press says that mends a finding; null where none does. */
+export function describeMend({ code, mend }: Finding, tape: Tape): string | null {
+  if (!mend) return null;
+  const value =
+    (typeof mend.value === 'number' && /Mm$|mm$/.test(String(mend.path.at(-1)))) || MEASURED.has(code)
+      ? formatExactLength(Number(mend.value), tape)
+      : String(mend.value);
+  return MENDS[code]?.(value) ?? null;
+}
+
+/** Findings that a length mends, whatever the field is called. */
+const MEASURED: ReadonlySet<string> = new Set(['advice/glass-room', 'advice/no-perimeter-joint']);
+
+const MENDS: Readonly<Record<string, (value: string) => string>> = {
+  'advice/clip-width': (value) => `Make the joint ${value}`,
+  'advice/sanded-glass': () => 'Take grout without sand',
+  'advice/unsanded-wide': () => 'Take grout with sand',
+  'advice/dark-mortar': () => 'Take white mortar',
+  'advice/glass-room': (value) => `Leave ${value}`,
+  'advice/thin-coverage': () => 'Butter as needed',
+  'advice/heavy-load': () => 'Notch the backs too',
+  'advice/ready-mixed': () => 'Take it from the bag',
+  'advice/hard-corner': () => 'Make it sealant',
+  'advice/fill-thin': (value) => `Make it ${value} over the highest spot`,
+  'advice/tight-pipe': (value) => `Leave ${value}`,
+  'advice/not-primed': () => 'Prime it',
+  'advice/wet-open': () => 'Plan waterproofing',
+  'advice/narrow-joint': (value) => `Make the joint ${value}`,
+  'advice/uneven-pieces': (value) => `Make the joint ${value}`,
+  'advice/long-offset': () => 'Shift by a third',
+  'advice/no-perimeter-joint': (value) => `Leave ${value}`,
+};
 
 /** The words for one finding. */
 export function describeFinding({ code, figures }: Finding, tape: Tape): string {

@@ -10,6 +10,9 @@ export const clipsAlong = (lengthMm: number, fromCornerMm: number, apartMm: numb
 export const clipsOf = ({ sharedJoints }: Pick<SurfaceFigures, 'sharedJoints'>, fromCornerMm: number, apartMm: number): number =>
   [...(sharedJoints ?? [])].reduce((sum, [lengthMm, count]) => sum + count * clipsAlong(lengthMm, fromCornerMm, apartMm), 0);
 
+/** Joints that clips are made for, mm. */
+export const CLIP_WIDTHS_MM = [1, 1.5, 2, 3, 4, 5] as const;
+
 /** Figures that clips and their wedges go by. */
 export const CLIP_FIGURES = {
   /** From the corner of a piece to its clip, mm. */
@@ -26,7 +29,7 @@ export const levellingClips = material({
   ],
   spread: 0,
   figures: { ...CLIP_FIGURES, extraPercent: { typical: 3, min: 0, max: 100 } },
-  choices: { widthMm: ['asJoint', 1, 1.5, 2, 3, 4, 5] },
+  choices: { widthMm: ['asJoint', ...CLIP_WIDTHS_MM] },
   takeOff: ({ surfaces }, { figures, choices }): Taken<RateHow>[] => {
     const widthOf = (surface: SurfaceFigures): number => (choices.widthMm === 'asJoint' ? surface.jointMm : choices.widthMm);
     const widths = [...new Set(surfaces.filter(({ sharedJoints }) => sharedJoints).map(widthOf))].sort((a, b) => a - b);

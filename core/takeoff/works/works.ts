@@ -43,7 +43,7 @@ export interface Works extends Said {
 }
 
 /** Substrates that drink, and the smooth or closed ones that nothing sticks to by itself: primed before all else. */
-const PRIMED: ReadonlySet<Substrate> = new Set(['screed', 'anhydrite', 'plaster', 'plasterboard', 'plywood', 'oldTiles']);
+export const PRIMED: ReadonlySet<Substrate> = new Set(['screed', 'anhydrite', 'plaster', 'plasterboard', 'plywood', 'oldTiles']);
 
 /** Pieces with a side from here on are levelled with clips on floors, mm: their edges bow. */
 export const CLIPPED_SIDE_MM = 590;

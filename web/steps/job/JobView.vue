@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { openFindings } from '@azulejo/core/advice/registry';
 import Button from 'primevue/button';
 import { computed, ref, toRef } from 'vue';
 import { useRouter } from 'vue-router';
@@ -25,7 +26,7 @@ const { plan, surfaces: planned } = useJobPlan();
 const planOf = (id: string) => planned.value.get(id) ?? null;
 const findingsOf = (id: string) => {
   const at = jobs.job?.surfaces.findIndex((surface) => surface.id === id);
-  return plan.value?.findings.filter(({ path }) => path[1] === at) ?? [];
+  return openFindings(plan.value?.findings ?? []).filter(({ path }) => path[1] === at);
 };
 const laidCount = computed(() => jobs.job?.surfaces.filter(({ laid }) => laid).length ?? 0);
 const total = computed(() => plan.value?.money.total.toFixed(2));

@@ -1,0 +1,24 @@
+import { notchFor } from '../../takeoff/materials/bedding.ts';
+import type { AdviceRule } from '../finding.ts';
+
+const BOXES: ReadonlySet<string> = new Set(['socket', 'doubleSocket', 'switch']);
+
+/** Screws as they come with a plate reach about this much deeper, mm. */
+const SCREWS_REACH_MM = 9;
+
+/** Boxes sit as much deeper as tile and bed are thick: longer screws, from some depth on an extension ring. */
+export const deepBoxes: AdviceRule = ({ surface, surfaceIndex, plan: { figures } }) => {
+  const boxes = surface.measured.fixtures.filter(({ kind, tiledUnder }) => BOXES.has(kind) && !tiledUnder);
+  const notchMm = notchFor(figures.longestSideMm);
+  const deepMm = Math.round(figures.thicknessMm + notchMm / 2);
+  return boxes.length > 0 && deepMm > SCREWS_REACH_MM
+    ? [
+        {
+          code: 'advice/deep-boxes',
+          severity: 'note',
+          path: ['surfaces', surfaceIndex, 'measured', 'fixtures'],
+          figures: { count: boxes.length, deepMm },
+        },
+      ]
+    : [];
+};

@@ -1,0 +1,17 @@
+import { PRIMED } from '../../takeoff/works/works.ts';
+import type { AdviceRule } from '../finding.ts';
+
+/** Thirsty or closed grounds are primed, or the bed lets go of them; gypsum and cement also need keeping apart. */
+export const notPrimed: AdviceRule = ({ surface, surfaceIndex, plan: { figures } }) => {
+  const { works } = figures;
+  if (works.does.prime || !PRIMED.has(works.substrate)) return [];
+  return [
+    {
+      code: 'advice/not-primed',
+      severity: 'warning',
+      path: ['surfaces', surfaceIndex, 'works', 'does'],
+      figures: { substrate: works.substrate, kind: surface.kind },
+      mend: { path: ['surfaces', surfaceIndex, 'works', 'does', 'prime'], value: true },
+    },
+  ];
+};

@@ -1,0 +1,19 @@
+import type { AdviceRule } from '../finding.ts';
+
+const ROOM_MM = 2;
+
+/** A hole with no room round its pipe cracks the tile when the pipe warms or knocks. */
+export const tightPipe: AdviceRule = ({ surface, surfaceIndex }) =>
+  surface.measured.fixtures.flatMap(({ kind, name, clearanceMm, tiledUnder }, k) =>
+    kind === 'pipe' && !tiledUnder && clearanceMm < ROOM_MM
+      ? [
+          {
+            code: 'advice/tight-pipe',
+            severity: 'warning' as const,
+            path: ['surfaces', surfaceIndex, 'measured', 'fixtures', k, 'clearanceMm'],
+            figures: { name, clearanceMm, roomMm: ROOM_MM },
+            mend: { path: ['surfaces', surfaceIndex, 'measured', 'fixtures', k, 'clearanceMm'], value: ROOM_MM },
+          },
+        ]
+      : [],
+  );
