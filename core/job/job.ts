@@ -16,6 +16,7 @@ import { chargingSchema } from '../money/planMoney.ts';
 import { mixingSchema } from '../takeoff/mixes/planMixes.ts';
 import { productSchema } from '../tile/product.ts';
 import { consumptionSchema } from '../takeoff/consumption.ts';
+import { MOST_VARIANTS, variantSchema } from './variants/variant.ts';
 import { materialsSchema } from '../takeoff/materialsSchema.ts';
 import { trimsSchema } from '../takeoff/works/trims.ts';
 import { worksSchema } from '../takeoff/works/works.ts';
@@ -90,6 +91,8 @@ export const jobSchema = z.strictObject({
   links: z.array(linkSchema).max(MOST.links).default([]).describe('Edges at which surfaces meet'),
   way: wayChoiceSchema.default('carefulEye').describe('How setouts are weighed'),
   consumption: consumptionSchema,
+  variants: z.array(variantSchema).max(MOST_VARIANTS).optional().describe('Other ways to do it, beside the one that stands'),
+  standing: z.string().trim().min(1).max(80).optional().describe('What the way that stands is called'),
   cutting: cuttingSchema.optional().describe('How it is cut: what first, and how much at a time'),
   materials: materialsSchema.default({}),
   buying: buyingSchema.optional(),

@@ -2,6 +2,7 @@ import { expose } from 'comlink';
 import type { Job } from '@azulejo/core/job/job';
 import { completePlan, layOutOrTell, type Plan, type Unplanned } from '@azulejo/core/plan';
 import { briefOf, type SurfaceBrief } from '@azulejo/core/planning/briefOf';
+import { comparedSurfaces, compareWay, waysOf, type BrokenVariant, type ComparedVariant } from '@azulejo/core/planning/compareVariants';
 import { drawSurface } from '@azulejo/core/planning/drawSurface';
 import type { SurfaceLayout, SurfacePlan } from '@azulejo/core/planning/planned';
 import { layoutSteps, type PlanProgress } from '@azulejo/core/planning/planSurfaceLayout';
@@ -16,18 +17,24 @@ export type ShownSetout = Omit<ComparedSetout, 'laid'> & { readonly plan: Surfac
 /** After working this long the worker looks whether it should go on, ms. */
 const LOOK_UP_MS = 40;
 
+/** The ways to do a job, and those that can't be planned. */
+export interface VariantsCompared {
+  readonly compared: readonly ComparedVariant[];
+  readonly broken: readonly BrokenVariant[];
+}
+
 let wanted = 0;
 
 const lookUp = (): Promise<void> => new Promise((resolve) => setTimeout(resolve));
 
-/** Layouts that are remembered, by surface, each with the text of the brief it was made from: twice the largest job. */
+/** Layouts that are remembered, by the text of the brief they were made from: twice the largest job. */
 const MOST_LAYOUTS = 400;
 
-const known = new Map<string, { readonly brief: string; readonly layout: SurfaceLayout }>();
+const known = new Map<string, SurfaceLayout>();
 
-function remember(surfaceId: string, brief: string, layout: SurfaceLayout): void {
-  known.delete(surfaceId);
-  known.set(surfaceId, { brief, layout });
+function remember(brief: string, layout: SurfaceLayout): void {
+  known.delete(brief);
+  known.set(brief, layout);
   const [oldest] = known.keys();
   if (known.size > MOST_LAYOUTS && oldest !== undefined) known.delete(oldest);
 }
@@ -44,14 +51,14 @@ async function layOut(
   told: (progress: PlanProgress) => void,
 ): Promise<SurfaceLayout | null> {
   const brief = JSON.stringify([rules, surface]);
-  const remembered = known.get(surface.id);
-  if (remembered?.brief === brief) return remembered.layout;
+  const remembered = known.get(brief);
+  if (remembered) return remembered;
   const steps = layoutSteps(rules, surface);
   let lookedUp = performance.now();
   for (;;) {
     const step = steps.next();
     if (step.done) {
-      remember(surface.id, brief, step.value);
+      remember(brief, step.value);
       return step.value;
     }
     if (performance.now() - lookedUp < LOOK_UP_MS) continue;
@@ -74,6 +81,19 @@ async function planJob(job: Job, told: (surface: SurfacePlan) => void): Promise<
     if (!('issues' in layout)) told(shareOut(job, [layout])[0]);
   }
   return completePlan(job, laidOut);
+}
+
+/** The ways to do a job beside each other; null where it was given up on the way. */
+async function compareVariants(job: Job): Promise<VariantsCompared | null> {
+  const { ways, broken } = waysOf(job);
+  const looked = comparedSurfaces(job);
+  const compared: ComparedVariant[] = [];
+  for (const way of ways) {
+    const planned = await planJob(way.job, () => undefined);
+    if (planned === null) return null;
+    compared.push(compareWay(way, planned, looked));
+  }
+  return { compared, broken };
 }
 
 /** Setouts of a surface to choose from, each with its plan; null where it was given up on the way. */
@@ -110,6 +130,7 @@ const planner = {
   /** Gives up the plan that is being worked out. */
   giveUp: () => void wanted++,
   planJob,
+  compareVariants,
   compare,
   /** The stones of an ashlar; drawing them can take seconds. */
   drawStones: (pattern: Ashlar, module: Module) => stonesOf(pattern, module),

@@ -119,6 +119,7 @@ export const ISSUE_WORDS = {
     `"${name}" can't be the ${partName(part).toLowerCase()} of ${patternName(pattern).toLowerCase()}. Expected a ${wanted === 'square' ? 'square' : 'rectangular'} tile.`,
   'pattern/part-too-large': ({ overMm, pattern }, length) =>
     `The other tiles of ${patternName(pattern).toLowerCase()} are too large by ${length(overMm)}: they would lie on each other. Expected smaller ones.`,
+  'variant/place-gone': ({ name }) => `The variant "${name}" changes something that is no longer there. Take it out, or undo.`,
   'colours/other-size': ({ name, first }) => `"${name}" differs from "${first}" in size or outline, so they can't be mixed in one pattern.`,
   'border/no-room': () => 'The surface has sides too short for this border. Expected a narrower border, or one nearer the edge.',
   'border/not-rectangular': ({ name }) => `"${name}" is no rectangle; a border or band is laid from rectangular tiles.`,

@@ -11,6 +11,7 @@ import PartTabs from '../../fields/PartTabs.vue';
 import ToBuy from './buy/ToBuy.vue';
 import MixList from './mixes/MixList.vue';
 import MoneyPage from './money/MoneyPage.vue';
+import VariantsPage from './variants/VariantsPage.vue';
 
 const props = defineProps<{ jobId: string }>();
 const { jobs, trouble } = useOpenJob(toRef(props, 'jobId'));
@@ -19,6 +20,7 @@ const PARTS = [
   { name: 'buy', label: 'To buy' },
   { name: 'mixes', label: 'Mixes' },
   { name: 'money', label: 'Quote' },
+  { name: 'variants', label: 'Variants' },
 ] as const;
 const part = ref<(typeof PARTS)[number]['name']>('buy');
 const firstSurface = computed(() => jobs.job?.surfaces[0]?.id);
@@ -43,7 +45,8 @@ const firstSurface = computed(() => jobs.job?.surfaces[0]?.id);
         <PartTabs v-model="part" class="parts" :parts="PARTS" label="Parts of the order" />
         <ToBuy v-if="part === 'buy'" :job="jobs.job" :plan="plan" />
         <MixList v-else-if="part === 'mixes'" :job="jobs.job" :plan="plan" />
-        <MoneyPage v-else :job="jobs.job" :plan="plan" />
+        <MoneyPage v-else-if="part === 'money'" :job="jobs.job" :plan="plan" />
+        <VariantsPage v-else :job="jobs.job" />
       </template>
     </main>
   </div>
