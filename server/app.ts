@@ -14,8 +14,8 @@ import { jobRoutes } from './jobs/jobRoutes.ts';
 import { readBody } from './readBody.ts';
 import { refuseForeignOrigins, type Welcome } from './refuseForeignOrigins.ts';
 import { webRoutes } from './web/webRoutes.ts';
-import { TickRepository } from './site/tickRepository.ts';
-import { tickRoutes } from './site/tickRoutes.ts';
+import { SiteRepository } from './site/siteRepository.ts';
+import { siteRoutes } from './site/siteRoutes.ts';
 import type { Work } from './work/registry.ts';
 
 const BODY_LIMIT_BYTES = 8 * 1024 * 1024;
@@ -76,11 +76,11 @@ export async function buildApp(options: AppOptions): Promise<FastifyInstance> {
   await app.register(swagger, { openapi: { info: { title: 'Azulejo', version: '1' } }, transform: jsonSchemaTransform });
   const jobs = new JobRepository(database);
   await app.register(jobRoutes(jobs), { prefix: '/api' });
-  const ticks = new TickRepository(database);
-  await app.register(tickRoutes(ticks), { prefix: '/api' });
+  const site = new SiteRepository(database);
+  await app.register(siteRoutes(site), { prefix: '/api' });
   await app.register(glanceRoutes(jobs, options.takeGlance), { prefix: '/api' });
   await app.register(exportRoutes(jobs, options.writeExport), { prefix: '/api' });
-  if (options.copies) await app.register(copyRoutes(jobs, ticks, options.copies), { prefix: '/api' });
+  if (options.copies) await app.register(copyRoutes(jobs, site, options.copies), { prefix: '/api' });
   app.get('/api/docs', { schema: { hide: true } }, () => app.swagger());
   if (webFolder !== null) await webRoutes(app, webFolder);
   return app;

@@ -12,7 +12,7 @@ import { lockFolder, type FolderLock } from './db/lockFolder.ts';
 import { openPglite } from './db/openPglite.ts';
 import { takePort } from './frontDoor.ts';
 import { JobRepository } from './jobs/jobRepository.ts';
-import { TickRepository } from './site/tickRepository.ts';
+import { SiteRepository } from './site/siteRepository.ts';
 import { addressesOfMachine, hostNames, isLoopback, readSettings, type Settings } from './settings.ts';
 import { startWorkLine } from './work/workLine.ts';
 
@@ -61,7 +61,7 @@ async function start(): Promise<void> {
   });
   await app.ready();
   tellAddresses(settings, door.server.address() as AddressInfo);
-  const copying = keepCopies(copies, jobs, new TickRepository(database));
+  const copying = keepCopies(copies, jobs, new SiteRepository(database));
   const stop = async (): Promise<void> => {
     setTimeout(() => process.exit(0), STOP_LIMIT_MS).unref();
     clearInterval(copying);
@@ -101,11 +101,11 @@ function tellAddresses({ host }: Settings, { port }: AddressInfo): void {
 }
 
 /** A copy at the start and every hour; a failure is said and tried again the next time. */
-function keepCopies(copies: CopyFolder, jobs: JobRepository, ticks: TickRepository): NodeJS.Timeout {
+function keepCopies(copies: CopyFolder, jobs: JobRepository, site: SiteRepository): NodeJS.Timeout {
   const copy = (): void => {
     const now = new Date();
     const day = [now.getFullYear(), now.getMonth() + 1, now.getDate()].map((part) => String(part).padStart(2, '0')).join('-');
-    copies.copyAll(jobs, ticks, day).catch((error: unknown) => process.stderr.write(`The daily copy failed: ${explain(error)}\n`));
+    copies.copyAll(jobs, site, day).catch((error: unknown) => process.stderr.write(`The daily copy failed: ${explain(error)}\n`));
   };
   copy();
   return setInterval(copy, COPY_EVERY_MS);

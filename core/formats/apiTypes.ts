@@ -1,3 +1,4 @@
+import { z } from 'zod';
 import type { Change } from '../job/edit/editJob.ts';
 import type { Job } from '../job/job.ts';
 import type { Shape } from '../surface/shapes/registry.ts';
@@ -74,3 +75,18 @@ export interface Rescue {
   /** Where the damaged data was put. */
   readonly setAside: string;
 }
+
+/** A piece that another job left over. */
+export const shelfItemSchema = z.object({
+  id: z.string(),
+  jobId: z.string(),
+  jobName: z.string(),
+  productId: z.string(),
+  name: z.string(),
+  widthMm: z.number(),
+  heightMm: z.number(),
+  pieces: z.int(),
+});
+
+/** A piece that another job left over. */
+export type ShelfItem = z.infer<typeof shelfItemSchema>;

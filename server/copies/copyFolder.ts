@@ -3,16 +3,20 @@ import { mkdir, readdir, readFile, rename, rm, writeFile } from 'node:fs/promise
 import { join } from 'node:path';
 import { writeJobFile } from '@azulejo/core/formats/jobFile';
 import type { Job } from '@azulejo/core/job/job';
-import { tickSchema, type Tick } from '@azulejo/core/site/tick';
+import { entrySchema } from '@azulejo/core/site/entry';
+import { tickSchema } from '@azulejo/core/site/tick';
 import { z } from 'zod';
 import type { JobRepository } from '../jobs/jobRepository.ts';
-import type { TickRepository } from '../site/tickRepository.ts';
+import type { SiteRecords, SiteRepository } from '../site/siteRepository.ts';
 
 /** Days of copies that are kept. */
 const DAYS = 14;
 const DAY = /^\d{4}-\d\d-\d\d$/;
 const ENDING = '.azulejo.json';
-const TICKS_ENDING = '.ticks.json';
+const SITE_ENDING = '.site.json';
+
+const NOTHING: SiteRecords = { ticks: [], entries: [] };
+const siteSchema = z.object({ ticks: z.array(tickSchema), entries: z.array(entrySchema) });
 
 /**
  * Copies of all jobs as job files, one folder a day, beside the database and readable without it. A job that
@@ -28,17 +32,18 @@ export class CopyFolder {
   }
 
   /** Copies what changed since the last time, one job after the other, and forgets copies that are too old. */
-  async copyAll(jobs: JobRepository, ticks: TickRepository, day: string): Promise<void> {
+  async copyAll(jobs: JobRepository, site: SiteRepository, day: string): Promise<void> {
     const target = join(this.folder, day);
     await mkdir(target, { recursive: true, mode: 0o700 });
     const entries = await jobs.list();
     for (const { id, version } of entries) {
-      const ticked = JSON.stringify(await ticks.list(id).catch(() => []));
-      const mark = `${day} ${version} ${ticked}`;
+      const beside = await site.find(id).catch(() => NOTHING);
+      const mark = `${day} ${version} ${beside.ticks.length} ${beside.entries.length} ${beside.ticks.reduce((sum, { turn }) => sum + turn, 0)}`;
       if (this.written.get(id) === mark) continue;
       const found = await jobs.find(id).catch(() => null);
       if (found) await writeWhole(join(target, fileOf(id)), writeJobFile(found.job));
-      if (found && ticked !== '[]') await writeWhole(join(target, fileOf(id, TICKS_ENDING)), ticked);
+      if (found && beside.ticks.length + beside.entries.length > 0)
+        await writeWhole(join(target, fileOf(id, SITE_ENDING)), JSON.stringify(beside));
       this.written.set(id, mark);
     }
     for (const old of (await this.days()).slice(DAYS)) await rm(join(this.folder, old), { recursive: true, force: true });
@@ -76,13 +81,13 @@ export class CopyFolder {
     return found.flatMap((job) => job ?? []);
   }
 
-  /** What was ticked of a job on a day; nothing where that can't be read. */
-  async ticksOf(day: string, id: string): Promise<readonly Tick[]> {
+  /** What was kept beside a job on a day; nothing where that can't be read. */
+  async siteOf(day: string, id: string): Promise<SiteRecords> {
     try {
-      const read = z.array(tickSchema).safeParse(JSON.parse(await readFile(join(this.folder, day, fileOf(id, TICKS_ENDING)), 'utf8')));
-      return read.success ? read.data : [];
+      const read = siteSchema.safeParse(JSON.parse(await readFile(join(this.folder, day, fileOf(id, SITE_ENDING)), 'utf8')));
+      return read.success ? read.data : NOTHING;
     } catch {
-      return [];
+      return NOTHING;
     }
   }
 

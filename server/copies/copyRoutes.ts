@@ -4,7 +4,7 @@ import { z } from 'zod';
 import { clipText } from '@azulejo/core/units/clipText';
 import { ApiError } from '../errors/apiError.ts';
 import type { JobRepository } from '../jobs/jobRepository.ts';
-import type { TickRepository } from '../site/tickRepository.ts';
+import type { SiteRepository } from '../site/siteRepository.ts';
 import type { CopyFolder } from './copyFolder.ts';
 import type { RescueNote } from './rescueNote.ts';
 
@@ -27,7 +27,7 @@ export interface Copies {
 
 /** Daily copies: what there is, and bringing a job back from one. */
 export const copyRoutes =
-  (jobs: JobRepository, ticks: TickRepository, { copies, note }: Copies): FastifyPluginAsyncZod =>
+  (jobs: JobRepository, site: SiteRepository, { copies, note }: Copies): FastifyPluginAsyncZod =>
   async (app) => {
     app.get('/copies', { schema: { summary: 'Daily copies of all jobs, newest first', response: { 200: z.array(copy) } } }, async () =>
       (await copies.list()).map(({ day, jobs: inside }) => ({ day, jobs: [...inside] })),
@@ -61,12 +61,12 @@ export const copyRoutes =
         const job = await copies.find(day, id);
         if (!job) throw new ApiError('copy/not-found');
         if (await jobs.insert(job)) {
-          await ticks.add(id, await copies.ticksOf(day, id));
+          await site.bringBack(id, await copies.siteOf(day, id));
           return reply.status(201).send({ id: job.id });
         }
         const other = { ...job, id: randomUUID(), name: `${clipText(job.name, 60)} (${day})` };
         await jobs.insert(other);
-        await ticks.add(other.id, await copies.ticksOf(day, id));
+        await site.bringBack(other.id, await copies.siteOf(day, id));
         return reply.status(201).send({ id: other.id });
       },
     );

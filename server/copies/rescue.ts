@@ -5,8 +5,7 @@ import { migrate } from '../db/migrate.ts';
 import { bringJobsForward } from '../jobs/bringJobsForward.ts';
 import { readQueries } from '../db/readQueries.ts';
 import { JobRepository } from '../jobs/jobRepository.ts';
-import type { Tick } from '@azulejo/core/site/tick';
-import { TickRepository } from '../site/tickRepository.ts';
+import { SiteRepository, type SiteRecords } from '../site/siteRepository.ts';
 import type { Rescue } from '@azulejo/core/formats/apiTypes';
 import type { CopyFolder } from './copyFolder.ts';
 
@@ -51,7 +50,7 @@ export async function goBackTo(day: string, folder: string, open: Open, copies: 
   const jobs = await copies.jobsOf(day);
   if (jobs.length === 0) throw new Error(`there is no copy of ${day}; there are: ${(await copies.days()).join(', ') || 'none'}`);
   const setAside = putAside(folder, 'before-going-back', now);
-  const kept = await Promise.all(jobs.map(async (job): Promise<Kept> => ({ job, ticks: await copies.ticksOf(day, job.id) })));
+  const kept = await Promise.all(jobs.map(async (job): Promise<Kept> => ({ job, site: await copies.siteOf(day, job.id) })));
   const database = await fill(folder, open, kept);
   return { database, rescued: { at: now.toISOString(), fromData: [], fromCopies: jobs.map(({ name }) => ({ name, day })), setAside } };
 }
@@ -60,11 +59,11 @@ async function startAgain(folder: string, open: Open, copies: CopyFolder, readab
   const found = new Map(readable.map((kept) => [kept.job.id, { ...kept, day: '' }]));
   for (const day of await copies.days())
     for (const job of await copies.jobsOf(day)) {
-      const ticks = await copies.ticksOf(day, job.id);
+      const site = await copies.siteOf(day, job.id);
       const known = found.get(job.id);
-      if (!known) found.set(job.id, { job, ticks, day });
-      // A job can be read where its ticks can't.
-      else if (known.ticks.length === 0) found.set(job.id, { ...known, ticks });
+      if (!known) found.set(job.id, { job, site, day });
+      // A job can be read where what lies beside it can't.
+      else if (known.site.ticks.length + known.site.entries.length === 0) found.set(job.id, { ...known, site });
     }
   const setAside = putAside(folder, 'damaged', now);
   const all = [...found.values()];
@@ -78,20 +77,20 @@ async function startAgain(folder: string, open: Open, copies: CopyFolder, readab
   return { database, rescued };
 }
 
-/** A job and what was ticked of it. */
+/** A job and what is kept beside it. */
 interface Kept {
   readonly job: Job;
-  readonly ticks: readonly Tick[];
+  readonly site: SiteRecords;
 }
 
 async function fill(folder: string, open: Open, all: readonly Kept[]): Promise<Database> {
   const database = await open(folder);
   await migrate(database);
   const repository = new JobRepository(database);
-  const ticked = new TickRepository(database);
-  for (const { job, ticks } of all) {
+  const beside = new SiteRepository(database);
+  for (const { job, site } of all) {
     await repository.insert(job);
-    if (ticks.length > 0) await ticked.add(job.id, ticks);
+    await beside.bringBack(job.id, site);
   }
   await bringJobsForward(database, repository);
   return database;
@@ -108,7 +107,7 @@ const readEverything = (database: Database): Promise<unknown> => database.query(
 
 /** Every job that can be read whole from damaged data, by rows and not by indexes. */
 async function readWhatCanBe(database: Database): Promise<Kept[]> {
-  const [jobs, ticks] = [new JobRepository(database), new TickRepository(database)];
+  const [jobs, site] = [new JobRepository(database), new SiteRepository(database)];
   const attempt = async <T>(work: () => Promise<T>): Promise<T | null> => work().catch(() => null);
   await attempt(() => database.run(SQL.readLoosely));
   const ids = (await attempt(() => database.query<{ id: string }>(SQL.listIds))) ?? [];
@@ -117,7 +116,11 @@ async function readWhatCanBe(database: Database): Promise<Kept[]> {
     const stored = await attempt(() => jobs.find(id));
     const parts = await attempt(() => database.query<{ surfaces: number; products: number }>(SQL.countParts, [id]));
     const isWhole = stored?.job.surfaces.length === parts?.[0]?.surfaces && stored?.job.products.length === parts?.[0]?.products;
-    if (stored && isWhole) found.push({ job: stored.job, ticks: (await attempt(() => ticks.list(id))) ?? [] });
+    if (stored && isWhole)
+      found.push({
+        job: stored.job,
+        site: { ticks: (await attempt(() => site.listTicks(id))) ?? [], entries: (await attempt(() => site.listEntries(id))) ?? [] },
+      });
   }
   return found;
 }

@@ -3,4 +3,5 @@ SELECT
   (SELECT sum(length(surface::text)) FROM surface) AS surfaces,
   (SELECT sum(length(product::text)) FROM product) AS products,
   (SELECT sum(length(job_change::text)) FROM job_change) AS changes,
-  (SELECT sum(length(tick::text)) FROM tick) AS ticks
+  (SELECT sum(length(tick::text)) FROM tick) AS ticks,
+  (SELECT sum(length(entry::text)) FROM entry) AS entries
