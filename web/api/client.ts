@@ -1,7 +1,8 @@
 import type { Glance } from '@azulejo/core/formats/glance';
 import type { Job } from '@azulejo/core/job/job';
+import type { Entry } from '@azulejo/core/site/entry';
 import type { Tick } from '@azulejo/core/site/tick';
-import type { Copy, JobEntry, LatestJob, Rescue, Saved, SentChange, StoredJob } from '@azulejo/core/formats/apiTypes';
+import type { Copy, JobEntry, LatestJob, Rescue, Saved, SentChange, ShelfItem, StoredJob } from '@azulejo/core/formats/apiTypes';
 
 /** A refusal by the server, or no answer at all (`network/unreachable`). */
 export class ServerError extends Error {
@@ -53,6 +54,9 @@ interface NewJob {
 
 export const api = {
   listTicks: (jobId: string) => ask<Tick[]>('GET', `${jobUrl(jobId)}/ticks`),
+  listEntries: (jobId: string) => ask<Entry[]>('GET', `${jobUrl(jobId)}/entries`),
+  addEntries: (jobId: string, entries: readonly Entry[]) => ask<{ added: number }>('POST', `${jobUrl(jobId)}/entries`, { entries }),
+  listShelf: () => ask<ShelfItem[]>('GET', '/shelf'),
   addTicks: (jobId: string, ticks: readonly Tick[]) => ask<Tick[]>('POST', `${jobUrl(jobId)}/ticks`, { ticks }),
   listJobs: () => ask<JobEntry[]>('GET', '/jobs'),
   takeGlance: (id: string, sketch: readonly string[]) =>

@@ -9,6 +9,7 @@ import SwitchField from '../../../fields/SwitchField.vue';
 import { useJobStore } from '../../../stores/jobStore.ts';
 import { LINE_GROUPS } from './lineGroups.ts';
 import OrderLine from './OrderLine.vue';
+import OrderPlacing from './OrderPlacing.vue';
 
 /** What to buy, what it costs, whether it will run out; every line opens to its figures. */
 const props = defineProps<{ job: Job; plan: Plan }>();
@@ -76,6 +77,7 @@ function toggle(key: string): void {
     :options="ODDS"
     @choose="setOdds"
   />
+  <OrderPlacing :job="job" :plan="plan" />
   <section v-for="group in groups" :key="group.title" class="group">
     <header class="row">
       <h2 class="grow">{{ group.title }}</h2>

@@ -1,0 +1,70 @@
+import { openDB, type DBSchema, type IDBPDatabase } from 'idb';
+
+/** A record that is added and never changed, named by who makes it. */
+export interface Named {
+  readonly id: string;
+}
+
+/** Where records that no server has yet outlive a reload. */
+export interface KeptRecords<Item extends Named> {
+  add(jobId: string, items: readonly Item[]): Promise<void>;
+  list(jobId: string): Promise<readonly Item[]>;
+  forget(jobId: string, ids: readonly string[]): Promise<void>;
+}
+
+/** Kinds of records, each in a store of its own. */
+export type RecordKind = 'ticks' | 'entries';
+
+interface Row {
+  readonly jobId: string;
+  readonly id: string;
+  readonly item: unknown;
+}
+
+interface Schema extends DBSchema {
+  ticks: { key: [string, string]; value: Row };
+  entries: { key: [string, string]; value: Row };
+}
+
+let database: Promise<IDBPDatabase<Schema>> | null = null;
+
+/** Opened once for all kinds. */
+const opened = (): Promise<IDBPDatabase<Schema>> =>
+  (database ??= openDB<Schema>('azulejo-site', 2, {
+    upgrade: (made) => {
+      for (const kind of ['ticks', 'entries'] as const) {
+        if (made.objectStoreNames.contains(kind)) made.deleteObjectStore(kind);
+        made.createObjectStore(kind, { keyPath: ['jobId', 'id'] });
+      }
+    },
+  }));
+
+/** Records in the browser's own database; all windows share them. */
+export function browserRecords<Item extends Named>(kind: RecordKind): KeptRecords<Item> {
+  return {
+    add: async (jobId, items) => {
+      const within = (await opened()).transaction(kind, 'readwrite');
+      await Promise.all([...items.map((item) => within.store.put({ jobId, id: item.id, item })), within.done]);
+    },
+    list: async (jobId) => (await (await opened()).getAll(kind, IDBKeyRange.bound([jobId], [jobId, []]))).map(({ item }) => item as Item),
+    forget: async (jobId, ids) => {
+      const within = (await opened()).transaction(kind, 'readwrite');
+      await Promise.all([...ids.map((id) => within.store.delete([jobId, id])), within.done]);
+    },
+  };
+}
+
+/** Records that last as long as the page: where the browser keeps nothing, and in tests. */
+export function passingRecords<Item extends Named>(): KeptRecords<Item> {
+  const jobs = new Map<string, Map<string, Item>>();
+  const of = (jobId: string): Map<string, Item> => {
+    const known = jobs.get(jobId) ?? new Map<string, Item>();
+    jobs.set(jobId, known);
+    return known;
+  };
+  return {
+    add: (jobId, items) => Promise.resolve(items.forEach((item) => of(jobId).set(item.id, item))),
+    list: (jobId) => Promise.resolve([...of(jobId).values()]),
+    forget: (jobId, ids) => Promise.resolve(ids.forEach((id) => of(jobId).delete(id))),
+  };
+}
