@@ -12,4 +12,6 @@ export interface CutSource {
   readonly at: Point;
   /** How the piece is turned in the tile against how it lies in its own, degrees; it is never flipped. */
   readonly turnDeg: number;
+  /** Where the blank comes from that it is cut from, which may be nothing in words; left out where a tile is opened. */
+  readonly blank?: string;
 }

@@ -1,5 +1,6 @@
 import { boxOf } from '../geometry/ring.ts';
 import { productOf, type Job, type Surface } from './job.ts';
+import type { Blank } from '../cuts/offCuts/blank.ts';
 import { issue, type Issue } from '../result.ts';
 import { outlineOf } from '../surface/shapes/registry.ts';
 import type { Link } from '../surface/link.ts';
@@ -18,6 +19,7 @@ export function checkJob(job: Job): Issue[] {
     ...repeatedIds(job.products, 'products'),
     ...repeatedIds(job.rooms, 'rooms'),
     ...repeatedIds(job.links, 'links'),
+    ...repeatedIds(job.blanks ?? [], 'blanks'),
   ];
   return [
     ...twice,
@@ -25,6 +27,7 @@ export function checkJob(job: Job): Issue[] {
       issuesOfSurface(job, surface).map((found) => ({ ...found, path: ['surfaces', k, ...found.path] })),
     ),
     ...job.links.flatMap((link, k) => checkLink(job, link, k)),
+    ...(job.blanks ?? []).flatMap((blank, k) => checkBlank(job, blank, k)),
   ];
 }
 
@@ -110,6 +113,19 @@ function checkRoom(surface: Surface, products: readonly Product[]): Issue[] {
     border && !hasRoomForBorder(around, region, border, products, jointMm) ? [issue('border/no-room', path)] : [],
   );
   return [...outside, ...overlaps, ...borders];
+}
+
+/** Pieces that are there already are of a tile of the job, no larger than it, and wider than the saw. */
+function checkBlank({ products, consumption }: Pick<Job, 'products' | 'consumption'>, blank: Blank, k: number): Issue[] {
+  const product = products.find(({ id }) => id === blank.productId);
+  if (!product) return [issue('blank/no-such-product', ['blanks', k, 'productId'], { productId: blank.productId })];
+  const { widthMm, heightMm } = blank;
+  const tile = actualSize(product);
+  if (Math.min(widthMm, heightMm) <= consumption.kerfMm)
+    return [issue('blank/under-kerf', ['blanks', k, 'widthMm'], { widthMm, heightMm, kerfMm: consumption.kerfMm })];
+  return widthMm > tile.widthMm + 1 || heightMm > tile.heightMm + 1
+    ? [issue('blank/larger-than-tile', ['blanks', k, 'widthMm'], { name: product.name, ...tile })]
+    : [];
 }
 
 /** A link names two edges that are there, and an edge has one neighbour. */

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { cuttingSchema } from '../cuts/cutOrder.ts';
+import { blankSchema, MOST_BLANKS } from '../cuts/offCuts/blank.ts';
 import { keptCountSchema } from '../cuts/keptLabels.ts';
 import { bandSchema, borderSchema } from '../pattern/edging.ts';
 import { layingFields } from '../pattern/laying.ts';
@@ -93,6 +94,11 @@ export const jobSchema = z.strictObject({
   consumption: consumptionSchema,
   variants: z.array(variantSchema).max(MOST_VARIANTS).optional().describe('Other ways to do it, beside the one that stands'),
   standing: z.string().trim().min(1).max(80).optional().describe('What the way that stands is called'),
+  blanks: z
+    .array(blankSchema)
+    .max(MOST_BLANKS)
+    .optional()
+    .describe('Pieces of tile that are there already: broken, or left over from elsewhere'),
   cutting: cuttingSchema.optional().describe('How it is cut: what first, and how much at a time'),
   materials: materialsSchema.default({}),
   buying: buyingSchema.optional(),

@@ -1,6 +1,7 @@
 import { MATERIALS, packsFor, type MaterialRules, type Quantity } from '../takeoff/registry.ts';
 import type { PackOffer } from '../takeoff/materialKind.ts';
-import type { Product } from '../tile/product.ts';
+import { isWholeTile, type Blank } from '../cuts/offCuts/blank.ts';
+import { actualSize, type Product } from '../tile/product.ts';
 import type { Buying } from './buying.ts';
 import { buyBars, buyPacks, roundMoney, type PackCount, type Purchase } from './packs.ts';
 import { chanceOfMoreBroken, chanceOfRunningOut, deviationsFor } from './runningOut.ts';
@@ -29,6 +30,8 @@ export interface Bought extends Purchase {
 export interface PriceList extends MaterialRules {
   readonly products: readonly Product[];
   readonly buying?: Buying | undefined;
+  /** Pieces of tile that are there already: whole ones are not bought again. */
+  readonly blanks?: readonly Blank[] | undefined;
 }
 
 /** Buys every quantity in the cheapest packs that cover it. */
@@ -49,7 +52,7 @@ function buy(line: Quantity, list: PriceList): Bought {
   const spread = MATERIALS[line.item].spread;
   const most = list.buying?.mostRunOutPercent;
   const margin = most === undefined ? 0 : marginOf(line, spread, most / 100);
-  const inHand = Math.min(list.materials[line.item]?.inHand ?? 0, quantity + margin);
+  const inHand = Math.min(line.item === 'tiles' ? wholeTilesOf(line, list) : (list.materials[line.item]?.inHand ?? 0), quantity + margin);
   const toBuy = quantity + margin - inHand;
   const { packs, cost } = buyPacks(toBuy, offersOf(line, list));
   const holds = holdsOf(packs) + inHand;
@@ -64,6 +67,15 @@ function buy(line: Quantity, list: PriceList): Bought {
     closed: closedOf(packs, holds - quantity),
     chance,
   };
+}
+
+/** Whole tiles of a product that are there already; those that come in two hands are not told apart. */
+function wholeTilesOf({ productId, hand }: Quantity, { products, blanks = [] }: PriceList): number {
+  const product = products.find(({ id }) => id === productId);
+  if (!product || hand !== null) return 0;
+  return blanks
+    .filter((blank) => blank.productId === productId && isWholeTile(blank, actualSize(product)))
+    .reduce((sum, { pieces }) => sum + pieces, 0);
 }
 
 const holdsOf = (packs: readonly PackCount[]): number => packs.reduce((sum, { count, size }) => sum + count * size, 0);

@@ -22,7 +22,7 @@ import type { Totals } from '../takeoff/totals.ts';
 import type { SiteFigures } from '../takeoff/works/measureSite.ts';
 
 /** What of a job the plan of one surface depends on; of its surfaces and links, those that meet it. */
-export type PlanRules = Pick<Job, 'products' | 'consumption' | 'practice' | 'way' | 'tape' | 'links' | 'surfaces'>;
+export type PlanRules = Pick<Job, 'products' | 'consumption' | 'blanks' | 'practice' | 'way' | 'tape' | 'links' | 'surfaces'>;
 
 /** Where every piece of one surface lies: what the drawing shows. Plain data, quick to compute. */
 export interface Drawing {

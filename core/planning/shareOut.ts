@@ -8,7 +8,7 @@ import type { PlanRules, SurfaceLayout, SurfacePlan } from './planned.ts';
  * and what it takes. Surfaces are laid in their order.
  */
 export function shareOut(rules: PlanRules, layouts: readonly SurfaceLayout[]): SurfacePlan[] {
-  const plans = planOffCuts(layouts, rules.products, rules.consumption);
+  const plans = planOffCuts(layouts, rules.products, { ...rules.consumption, blanks: rules.blanks });
   return layouts.map((layout, k) => {
     const figures = surfaceFigures(layout, plans[k], rules.products);
     return { ...layout, offCuts: plans[k], figures, totals: totalsOf(figures, rules.consumption, rules.products) };

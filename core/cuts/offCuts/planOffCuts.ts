@@ -1,9 +1,11 @@
-import { boxOf, type Polygon, type Ring } from '../../geometry/ring.ts';
+import { boxOf, boxRing, type Polygon, type Ring } from '../../geometry/ring.ts';
 import { hasWayUp, productNamed, type Product } from '../../tile/product.ts';
 import type { CutPiece } from '../cutPiece.ts';
 import type { CutSource } from '../cutSource.ts';
 import type { SheetPlan } from '../sheets/planSheets.ts';
+import type { Blank } from './blank.ts';
 import { leastTiles } from './bounds.ts';
+import { fillBlanks } from './fillBlanks.ts';
 import { packAll } from './packTiles.ts';
 import { wantedFrom, type CutRule, type PackedTile, type WantedPiece } from './wanted.ts';
 
@@ -32,6 +34,8 @@ export interface OpenedTile {
   /** The surface for whose piece it is opened. */
   readonly openedFor: string;
   readonly outline: Ring;
+  /** The blank it is, by where it comes from; null for a tile that is opened. */
+  readonly blank: { readonly id: string; readonly from: string } | null;
   /** What is cut from it, in the order in which it is laid. */
   readonly uses: readonly TileUse[];
 }
@@ -59,6 +63,8 @@ export interface OffCutPlan {
 interface Rule {
   readonly kerfMm: number;
   readonly offCutsKept: boolean;
+  /** Pieces of tile that are there already; none where left out. */
+  readonly blanks?: readonly Blank[] | undefined;
 }
 
 /** One kind of tile as it lies in a box: pieces of another hand never come from it. */
@@ -97,23 +103,38 @@ export function planOffCuts(surfaces: readonly CutsOfSurface[], products: readon
     );
     const cutRule: CutRule = { kerfMm: rule.kerfMm, directional: hasWayUp(productNamed(products, kind.productId)) };
     const all = wanted.flat();
-    const packing = rule.offCutsKept ? packAll(all, cutRule) : { tiles: all.map(inOwnTile), lowerBound: all.length };
+    const blanks = kind.hand === null ? (rule.blanks ?? []).filter(({ productId }) => productId === kind.productId) : [];
+    const filled = fillBlanks(all, blanks, cutRule);
+    const fromBlanks = new Set(filled.map(({ placed }) => placed.piece));
+    const rest = all.filter((piece) => !fromBlanks.has(piece));
+    const packing = rule.offCutsKept ? packAll(rest, cutRule) : { tiles: rest.map(inOwnTile), lowerBound: rest.length };
     const tiles = inLaidOrder(packing.tiles, all);
-    const numbered = tiles.map((uses, k): OpenedTile => ({
+    const numberedFrom = (start: number, blank: OpenedTile['blank'], outline: Ring | null) => (uses: PackedTile, k: number) => ({
       ...kind,
-      tile: opened + k + 1,
+      tile: start + k + 1,
       openedFor: uses[0].piece.surfaceId,
-      outline: uses[0].piece.tile,
-      uses: uses.map(({ piece, outline, turnDeg }) => ({ surfaceId: piece.surfaceId, label: piece.label, outline, turnDeg })),
-    }));
-    opened += tiles.length;
+      outline: outline ?? uses[0].piece.tile,
+      blank,
+      uses: uses.map(({ piece, outline: own, turnDeg }) => ({ surfaceId: piece.surfaceId, label: piece.label, outline: own, turnDeg })),
+    });
+    const numbered: OpenedTile[] = [
+      ...tiles.map(numberedFrom(opened, null, null)),
+      ...filled.map(({ blank: { id, from }, box, placed }, k) =>
+        numberedFrom(opened + tiles.length, { id, from }, boxRing(box))([placed], k),
+      ),
+    ];
+    opened += numbered.length;
     let [before, pieces] = [0, 0];
     surfaces.forEach(({ surfaceId }, k) => {
       if (wanted[k].length === 0) return;
-      const openedForCuts = numbered.filter(({ openedFor }) => openedFor === surfaceId).length;
+      const openedForCuts = numbered.filter(({ openedFor, blank }) => openedFor === surfaceId && blank === null).length;
       pieces += wanted[k].length;
       const isLast = pieces === all.length;
-      const needed = isLast ? packing.lowerBound : rule.offCutsKept ? leastTiles(all.slice(0, pieces), cutRule) : pieces;
+      // What is there already may stand in for as many tiles as it has pieces.
+      const instead = blanks.reduce((sum, blank) => sum + blank.pieces, 0);
+      const least =
+        isLast && filled.length === 0 ? packing.lowerBound : rule.offCutsKept ? leastTiles(all.slice(0, pieces), cutRule) : pieces;
+      const needed = Math.max(0, least - instead);
       drafts[k].byTile.push({ ...kind, openedForCuts, lowerBound: Math.max(0, needed - before) });
       before += openedForCuts;
       for (const tile of numbered) if (tile.uses.some((use) => use.surfaceId === surfaceId)) drafts[k].tiles.push(tile);
@@ -129,7 +150,7 @@ export function planOffCuts(surfaces: readonly CutsOfSurface[], products: readon
 
 /** Tells every piece of a tile where it comes from. */
 function tell(
-  { tile, uses }: OpenedTile,
+  { tile, uses, blank }: OpenedTile,
   surfaces: readonly CutsOfSurface[],
   drafts: readonly { readonly sources: Map<string, CutSource> }[],
 ): void {
@@ -143,6 +164,7 @@ function tell(
       ofSurface: before?.surfaceId ?? null,
       at: [minX, minY],
       turnDeg,
+      ...(blank ? { blank: blank.from } : {}),
     });
   });
 }

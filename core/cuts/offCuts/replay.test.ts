@@ -10,9 +10,11 @@ import type { Job } from '../../job/job.ts';
 import { plan } from '../../plan.ts';
 import type { SurfacePlan } from '../../planning/planned.ts';
 import { randomJob } from '../../trials/randomJob.ts';
+import { actualSize } from '../../tile/product.ts';
 import { roomToSearch } from '../../trials/roomToSearch.ts';
 import type { Side } from '../cutKind.ts';
 import type { CutPiece } from '../cutPiece.ts';
+import type { Blank } from './blank.ts';
 import type { CutSource } from '../cutSource.ts';
 
 /** A piece as its source says it is cut from the tile: turned about its own box, its near corner put where it is cut. */
@@ -49,6 +51,9 @@ function faultsOf(surfaces: readonly SurfacePlan[], { products, consumption }: J
           faults.push(`${piece.label} and ${other.piece.label} leave the saw no room`);
         if (other.piece.productId !== piece.productId || other.piece.hand !== piece.hand) faults.push(`two tiles are one: ${tile}`);
       }
+      const blank = surfaces.flatMap(({ offCuts }) => offCuts.tiles).find((one) => one.tile === tile && one.blank !== null);
+      if (blank && own - sharedArea([placed], [[blank.outline]]) > hair) faults.push(`${piece.label} reaches out of its blank`);
+      if (blank && uses.length > 1) faults.push(`two pieces come from one blank: ${tile}`);
       if (uses.length > 1 && !consumption.offCutsKept) faults.push(`${piece.label} is an off-cut where none is kept`);
       const product = products.find(({ id }) => id === piece.productId);
       if (product?.face === 'directional' && source.turnDeg !== 0) faults.push(`${piece.label} is turned against its way up`);
@@ -70,9 +75,14 @@ function faultsOf(surfaces: readonly SurfacePlan[], { products, consumption }: J
     });
   }
   const told = surfaces.reduce((sum, { offCuts }) => sum + offCuts.openedForCuts, 0);
+  const isBlank = (uses: readonly { readonly source: CutSource }[]): boolean => uses.some(({ source }) => source.blank !== undefined);
+  const fromBlanks = [...tiles.values()].filter(isBlank);
+  const there = new Set(surfaces.flatMap(({ offCuts }) => offCuts.tiles.flatMap(({ tile, blank }) => (blank ? [tile] : []))));
+  if (there.size !== fromBlanks.length) faults.push(`${fromBlanks.length} pieces come from blanks, ${there.size} blanks are told`);
   // Sheets that are cut between chips alone have no piece of their own.
   const sheets = surfaces.reduce((sum, surface) => sum + surface.sheets.reduce((all, { openedForParts }) => all + openedForParts, 0), 0);
-  if (tiles.size + sheets !== told) faults.push(`${tiles.size + sheets} tiles are opened, ${told} are told`);
+  const opened = tiles.size - fromBlanks.length + sheets;
+  if (opened !== told) faults.push(`${opened} tiles are opened, ${told} are told`);
   for (const { surfaceId, offCuts } of surfaces)
     if (offCuts.openedForCuts < offCuts.lowerBound) faults.push(`fewer tiles are opened than can be for ${surfaceId}`);
   return faults;
@@ -162,4 +172,45 @@ test('a plan that is broken is caught: moved, turned, on another piece, on anoth
   expect(faultsOf(turned, job).join()).toMatch(/factory edge/);
   const fewer = { ...surface, offCuts: { ...surface.offCuts, openedForCuts: surface.offCuts.lowerBound - 1 } };
   expect(faultsOf([fewer], job).join()).toMatch(/fewer tiles/);
+});
+
+test('what is there already is cut before a tile is opened: within the blank, at the factory edges it has, each once', () => {
+  let spared = 0;
+  for (let seed = 1; seed <= 20; seed++) {
+    const room = roomToSearch(seed, 25);
+    const plain: Job = { ...room, consumption: { ...room.consumption, offCutsKept: true, kerfMm: 2.5 } };
+    const [product] = plain.products;
+    const { widthMm, heightMm } = actualSize(product);
+    const blank = (id: string, share: number, sides: Side[]): Blank => ({
+      id,
+      productId: plain.surfaces[0].productId,
+      widthMm: widthMm * share,
+      heightMm,
+      sides,
+      pieces: 2,
+      from: 'Ferry kiosk',
+    });
+    const job: Job = { ...plain, blanks: [blank('a', 0.6, ['left', 'bottom', 'top']), blank('b', 0.3, ['right']), blank('c', 1, [])] };
+    const [before, after] = [plan(plain), plan(job)].map(({ surfaces }) => surfaces[0]);
+    expect([seed, ...faultsOf([after], job)]).toEqual([seed]);
+    const uses = after.offCuts.tiles.filter(({ blank: own }) => own !== null).length;
+    expect(uses).toBeLessThanOrEqual(4);
+    expect(after.offCuts.openedForCuts).toBeLessThanOrEqual(before.offCuts.openedForCuts);
+    spared += before.offCuts.openedForCuts - after.offCuts.openedForCuts;
+    // Whole tiles that are there are not bought again.
+    expect(plan(job).materials[0].inHand).toBe(2);
+  }
+  expect(spared).toBeGreaterThan(5);
+});
+
+test('a blank of a tile that is not there, no wider than the saw takes, or larger than its tile is refused', () => {
+  const job = roomToSearch(1, 25);
+  const blank = { id: 'b', productId: job.surfaces[0].productId, widthMm: 100, heightMm: 100, sides: [], pieces: 1, from: '' };
+  const codes = (change: Partial<Blank>): string[] => checkJob({ ...job, blanks: [{ ...blank, ...change }] }).map(({ code }) => code);
+  expect([codes({}), codes({ productId: 'no' }), codes({ widthMm: job.consumption.kerfMm }), codes({ heightMm: 5000 })]).toEqual([
+    [],
+    ['blank/no-such-product'],
+    ['blank/under-kerf'],
+    ['blank/larger-than-tile'],
+  ]);
 });

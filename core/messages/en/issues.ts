@@ -119,6 +119,11 @@ export const ISSUE_WORDS = {
     `"${name}" can't be the ${partName(part).toLowerCase()} of ${patternName(pattern).toLowerCase()}. Expected a ${wanted === 'square' ? 'square' : 'rectangular'} tile.`,
   'pattern/part-too-large': ({ overMm, pattern }, length) =>
     `The other tiles of ${patternName(pattern).toLowerCase()} are too large by ${length(overMm)}: they would lie on each other. Expected smaller ones.`,
+  'blank/no-such-product': ({ productId }) => `The job has no tile "${productId}" that this piece could be of.`,
+  'blank/under-kerf': ({ widthMm, heightMm, kerfMm }, length) =>
+    `A piece of ${length(widthMm)} x ${length(heightMm)} is no wider than the ${length(kerfMm)} that the saw takes. Expected a larger one.`,
+  'blank/larger-than-tile': ({ name, widthMm, heightMm }, length) =>
+    `A piece of "${name}" is no larger than the tile: expected at most ${length(widthMm)} x ${length(heightMm)}.`,
   'variant/place-gone': ({ name }) => `The variant "${name}" changes something that is no longer there. Take it out, or undo.`,
   'colours/other-size': ({ name, first }) => `"${name}" differs from "${first}" in size or outline, so they can't be mixed in one pattern.`,
   'border/no-room': () => 'The surface has sides too short for this border. Expected a narrower border, or one nearer the edge.',

@@ -17,26 +17,30 @@ export const pieceBefore = ({ offCutOf, ofSurface }: CutSource, job: Pick<Job, '
 
 /** Which tile a piece is cut from, and after which other piece. */
 export function describeSource(label: string, source: CutSource, job: Pick<Job, 'surfaces'>, surfaceId: string): string {
+  if (source.blank !== undefined) return `${label} comes from a piece that is there${source.blank === '' ? '' : `: ${source.blank}`}.`;
   const before = source.offCutOf === null ? 'a new one' : `after ${pieceBefore(source, job, surfaceId)}`;
   return `${label} comes from tile ${source.tile} of those opened for cuts: ${before}.`;
 }
 
 /** How many tiles are opened for the cuts of a surface, and how few would do. */
-export function describeOpened({ openedForCuts, lowerBound, tiles: from }: OffCutPlan, surfaceId: string): string {
+export function describeOpened({ openedForCuts, lowerBound, tiles: all }: OffCutPlan, surfaceId: string): string {
+  const from = all.filter(({ blank }) => blank === null);
   const others = from.filter(({ openedFor }) => openedFor !== surfaceId).length;
+  const blanks = all.length - from.length;
+  const there = blanks === 0 ? '' : ` ${blanks === 1 ? 'One piece comes' : `${blanks} pieces come`} from what is there already.`;
   const opened =
     openedForCuts === 0
       ? 'No tile is opened for the cuts here'
       : `${tiles(openedForCuts)} ${openedForCuts === 1 ? 'is' : 'are'} opened for the cuts here`;
   const taken = others === 0 ? '' : `; ${others === 1 ? 'one more was' : `${others} more were`} opened for a surface that is laid before`;
-  if (openedForCuts === 0) return `${opened}${taken}.`;
+  if (openedForCuts === 0) return `${opened}${taken}.${there}`;
   const proof =
     lowerBound === openedForCuts
       ? ' No plan could do with fewer.'
       : lowerBound > 0
         ? ` No plan could do with fewer than ${lowerBound}.`
         : '';
-  return `${opened}${taken}.${proof}`;
+  return `${opened}${taken}.${proof}${there}`;
 }
 
 /** What is left of a tile and worth keeping, by the largest rectangle in each; nothing where nothing is. */

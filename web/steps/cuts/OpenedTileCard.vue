@@ -11,7 +11,18 @@ import { useTape } from '../../fields/useTape.ts';
 import { useBoardStore } from '../../stores/boardStore.ts';
 
 /** One tile that is opened for cuts: the pieces where they are cut, and what is left. */
-const props = defineProps<{ tile: OpenedTile; left: readonly LeftOver[]; job: Job; surfaceId: string; note: string }>();
+const props = defineProps<{
+  tile: OpenedTile;
+  left: readonly LeftOver[];
+  job: Job;
+  surfaceId: string;
+  note: string;
+  /** Whether nothing else is cut from it on a surface laid later: what is left of it is left for good. */
+  isLast: boolean;
+  kept: boolean;
+}>();
+const emit = defineEmits<{ keep: [] }>();
+const keptWords = computed(() => (props.kept ? 'On the shelf' : 'Keep what is left for another job'));
 const board = useBoardStore();
 const tape = useTape();
 
@@ -69,7 +80,7 @@ function choose(label: string): void {
     <svg
       :viewBox="`${-size.width * 0.01} ${-size.height * 0.01} ${size.width * 1.02} ${size.height * 1.02}`"
       role="img"
-      :aria-label="`Tile ${tile.tile}: ${words}`"
+      :aria-label="`${tile.blank ? 'A piece that is there' : `Tile ${tile.tile}`}: ${words}`"
     >
       <path :d="pathOf([tile.outline])" class="whole" />
       <path v-for="(part, k) in left" :key="k" :d="pathOf(part.outline)" class="left" />
@@ -103,6 +114,8 @@ function choose(label: string): void {
         {{ piece.label }}
       </button>
     </div>
+    <p v-if="tile.blank" class="small soft">There already{{ tile.blank.from === '' ? '' : `: ${tile.blank.from}` }}.</p>
+    <button v-if="isLast && left.length > 0" type="button" class="plain keep small" @click="emit('keep')">{{ keptWords }}</button>
     <p v-for="line in others" :key="line" class="small soft">{{ line }}</p>
   </li>
 </template>
@@ -189,5 +202,10 @@ p {
     min-width: 44px;
     min-height: 44px;
   }
+}
+.keep {
+  color: var(--cobalt);
+  text-decoration: underline;
+  padding: 0.2rem 0;
 }
 </style>

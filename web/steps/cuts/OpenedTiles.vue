@@ -1,10 +1,12 @@
 <script setup lang="ts">
-import { computed } from 'vue';
+import { computed, ref } from 'vue';
 import { productName, type Job, type Surface } from '@azulejo/core/job/job';
-import { leftOver } from '@azulejo/core/cuts/offCuts/leftOver';
-import type { OffCutPlan } from '@azulejo/core/cuts/offCuts/planOffCuts';
+import { leftOver, type LeftOver } from '@azulejo/core/cuts/offCuts/leftOver';
+import type { OffCutPlan, OpenedTile } from '@azulejo/core/cuts/offCuts/planOffCuts';
 import { describeLeft, describeOpened } from '@azulejo/core/messages/en/offCuts';
 import { useTape } from '../../fields/useTape.ts';
+import { useLogStore } from '../../stores/logStore.ts';
+import BlankList from './BlankList.vue';
 import OpenedTileCard from './OpenedTileCard.vue';
 
 /** Every tile that is opened for cuts, with what is cut from it and what is left. */
@@ -22,10 +24,24 @@ const kinds = computed(() => {
   }
   return [...byKind.values()];
 });
+/** What of this surface lies on the shelf for other jobs, by the number of its tile. */
+const log = useLogStore();
+const keptTiles = ref<ReadonlySet<number>>(new Set());
+function keep({ tile, productId }: OpenedTile, left: readonly LeftOver[]): void {
+  if (keptTiles.value.has(tile)) return;
+  keptTiles.value = new Set([...keptTiles.value, tile]);
+  const name = productName(props.job, productId);
+  for (const { boxMm } of left)
+    void log.write(
+      { kind: 'leftOver', productId, name, widthMm: Math.floor(boxMm.widthMm), heightMm: Math.floor(boxMm.heightMm), pieces: 1 },
+      { surfaceId: props.surface.id },
+    );
+}
 const sheets = computed(() => props.offCuts.byTile.length > 0 && props.offCuts.tiles.length === 0);
 </script>
 
 <template>
+  <BlankList v-if="!sheets" :job="job" :surface="surface" />
   <p v-if="sheets" class="soft">Parts of sheets are listed with the pieces to cut: each says which rest it is taken from.</p>
   <p v-else-if="offCuts.tiles.length === 0">Every piece is whole. No tile is opened for cuts.</p>
   <template v-else>
@@ -44,6 +60,9 @@ const sheets = computed(() => props.offCuts.byTile.length > 0 && props.offCuts.t
           :job="job"
           :surface-id="surface.id"
           :note="describeLeft(left, tape)"
+          :is-last="tile.uses.at(-1)?.surfaceId === surface.id"
+          :kept="keptTiles.has(tile.tile)"
+          @keep="keep(tile, left)"
         />
       </ul>
     </section>
