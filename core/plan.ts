@@ -10,6 +10,8 @@ import { layoutSteps, type PlanProgress } from './planning/planSurfaceLayout.ts'
 import type { PlanRules, SurfaceLayout, SurfacePlan } from './planning/planned.ts';
 import { shareOut } from './planning/shareOut.ts';
 import type { Issue } from './result.ts';
+import { placesOf } from './job/placesOf.ts';
+import { planProgramme, type Programme } from './programme/programme.ts';
 import { planMixes, type Mix } from './takeoff/mixes/planMixes.ts';
 import { takeOff } from './takeoff/registry.ts';
 
@@ -27,8 +29,13 @@ export interface Plan {
   readonly materials: readonly Material[];
   readonly mixes: readonly Mix[];
   readonly money: Money;
+  /** On days from the one that was chosen, else from a Monday that stands for any. */
+  readonly programme: Programme;
   readonly findings: readonly Finding[];
 }
+
+/** The first day of a programme that nobody has dated. */
+const ANY_MONDAY = '2001-01-01';
 
 /** Job in, Plan out: pure. Each surface is laid out by itself first, then come the stages that surfaces share. */
 export const plan = (job: Job): Plan =>
@@ -56,6 +63,7 @@ export function completePlan(job: Job, laidOut: readonly (SurfaceLayout | Unplan
     materials,
     mixes: planMixes(quantities, job, { m2PerHour: mixPaces(money.work) }),
     money,
+    programme: planProgramme(money.work, placesOf(job), { ...job, temperatureC: job.mixing?.temperatureC ?? 20, today: ANY_MONDAY }),
     findings: findingsOf(job, surfaces),
   };
 }

@@ -21,7 +21,9 @@ const VIEWS: readonly (readonly [name: string, path: string, ...parts: string[]]
   ['tile', `${SURFACE}/tile`],
   ['setout, by rule, pins, weighing, lines', `${SURFACE}/setout`, 'By rule', 'Pins', 'Weighing', 'Lines'],
   ['cuts, tiles to open, dry lay, practice', `${SKEW}/cuts`, 'Tiles to open', 'Dry lay', 'Practice'],
-  ['order', '/jobs/tidewater-bakehouse/order'],
+  ['order, mixes, quote, variants', '/jobs/tidewater-bakehouse/order', 'Mixes', 'Quote', 'Variants'],
+  ['place', `${SKEW}/tile`, 'Place'],
+  ['days', '/jobs/tidewater-bakehouse/days'],
 ];
 /** What a view says while it works something out. */
 const AT_WORK = /^(Opening|Setting out|Working|Counting|Looking|Sharing)/;

@@ -8,6 +8,8 @@ import { thingNamesOf } from '../messages/thingNames.ts';
 import { candidatesOf } from '../planning/compareSetouts.ts';
 import { schoolOf } from '../setout/search/schools.ts';
 import type { Plan } from '../plan.ts';
+import { isoDay } from '../programme/calendar.ts';
+import type { Programme } from '../programme/programme.ts';
 import type { SurfacePlan } from '../planning/planned.ts';
 import type { EdgeSummary } from '../setout/edges/edgeCuts.ts';
 import { productAt } from '../setout/fields/field.ts';
@@ -64,7 +66,7 @@ export function planJson(job: Job, plan: Plan): object {
     })),
     materials: plan.materials.map((material) => ({ ...material, name: materialName(job, material), currency: job.currency })),
     money: plan.money,
-    programme: [],
+    programme: programmeJson(plan.programme),
     advice: plan.findings.map((finding) => ({
       code: finding.code,
       severity: finding.severity,
@@ -73,6 +75,21 @@ export function planJson(job: Job, plan: Plan): object {
     })),
   };
 }
+
+/** Works on their days; dated where the job has a first day, else by the number of the day. */
+const programmeJson = ({ tasks, calendar }: Programme): object[] =>
+  tasks.map(({ id, task, placeName, hours, start, end, after, critical }) => ({
+    id,
+    task,
+    place: placeName,
+    hours,
+    startDay: isoDay(calendar, Math.floor(start / 24)),
+    startHour: start % 24,
+    endDay: isoDay(calendar, Math.floor(end / 24)),
+    endHour: end % 24,
+    after,
+    critical,
+  }));
 
 function surfaceJson(job: Job, surface: Surface, planned: SurfacePlan): object {
   const { traced, layout, fields, extent, advice, choice, edges, totals } = planned;

@@ -14,6 +14,7 @@ import { measuredSchema, SURFACE_KINDS } from '../surface/surface.ts';
 import { labourSchema } from '../labour/workHours.ts';
 import { buyingSchema } from '../money/buying.ts';
 import { chargingSchema } from '../money/planMoney.ts';
+import { programmeSchema } from '../programme/programmeChoice.ts';
 import { mixingSchema } from '../takeoff/mixes/planMixes.ts';
 import { productSchema } from '../tile/product.ts';
 import { consumptionSchema } from '../takeoff/consumption.ts';
@@ -105,6 +106,7 @@ export const jobSchema = z.strictObject({
   mixing: mixingSchema.optional(),
   labour: labourSchema.optional(),
   charging: chargingSchema.optional(),
+  programme: programmeSchema.optional(),
   habits: habitsSchema.optional(),
 });
 

@@ -2,6 +2,7 @@ import { cutsCsv, orderCsv } from '@azulejo/core/formats/csv';
 import { writeJobFile } from '@azulejo/core/formats/jobFile';
 import { planJson } from '@azulejo/core/formats/planJson';
 import type { ExportKind } from './exportKind.ts';
+import { writeCalendar } from './calendar.ts';
 import { writeMixCard } from './mixCard.ts';
 import { writeOrderPaper, writeOrderSheet } from './orderPaper.ts';
 import { writeQuote } from './quotePaper.ts';
@@ -56,6 +57,13 @@ export const EXPORTS = {
     extension: 'pdf',
     mediaType: 'application/pdf',
     write: (job, plan) => writeMixCard(job, plan()),
+  },
+  calendar: {
+    of: 'job',
+    label: 'Days (iCalendar)',
+    extension: 'ics',
+    mediaType: 'text/calendar; charset=utf-8',
+    write: (job, plan) => writeCalendar(job, plan()),
   },
   plan: {
     of: 'job',

@@ -13,6 +13,7 @@ const stops = computed(() => [
     to: { name: 'surface', params: { jobId: props.jobId, surfaceId: props.surfaceId, step: name } },
   })),
   { name: 'order', label: 'Order', to: { name: 'order', params: { jobId: props.jobId } } },
+  { name: 'programme', label: 'Days', to: { name: 'programme', params: { jobId: props.jobId } } },
 ]);
 </script>
 

@@ -12,7 +12,9 @@ export const FIRST_NAME = 'As planned';
 
 /** A job without its variants: what they are told against. */
 function bare(job: Job): Job {
-  const { variants, standing, ...rest } = job;
+  const rest = { ...job };
+  delete rest.variants;
+  delete rest.standing;
   return rest;
 }
 

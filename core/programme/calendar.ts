@@ -1,0 +1,60 @@
+/** Days that are counted from the start of the programme, midnight to midnight, and hours within them. */
+export interface WorkCalendar {
+  /** The first day, ISO: 2026-11-30. */
+  readonly startDay: string;
+  /** When work begins, hours after midnight. */
+  readonly startHour: number;
+  readonly hoursPerDay: number;
+  /** Days of the week without work: 0 for Sunday. */
+  readonly daysOff: readonly number[];
+  /** Days without work, ISO. */
+  readonly holidays: readonly string[];
+}
+
+const DAY_MS = 86_400_000;
+const dayOf = (iso: string): number => Date.parse(`${iso}T00:00:00Z`) / DAY_MS;
+
+/** A day so many after the first, ISO. */
+export const isoDay = ({ startDay }: Pick<WorkCalendar, 'startDay'>, day: number): string =>
+  new Date((dayOf(startDay) + day) * DAY_MS).toISOString().slice(0, 10);
+
+/** How many days after the first a day is; below zero before it. */
+export const dayNumber = ({ startDay }: Pick<WorkCalendar, 'startDay'>, iso: string): number => dayOf(iso) - dayOf(startDay);
+
+/** More days in a row than anybody is off. */
+const MOST_OFF = 400;
+
+/** Whether there is work on a day. */
+export function isWorkday(calendar: WorkCalendar, day: number): boolean {
+  const weekday = (((dayOf(calendar.startDay) + day + 4) % 7) + 7) % 7;
+  return !calendar.daysOff.includes(weekday) && !calendar.holidays.includes(isoDay(calendar, day));
+}
+
+/** The first time at or after one at which there is work; hours from the first midnight. */
+export function nextWorkTime(calendar: WorkCalendar, at: number): number {
+  let time = Math.max(0, at);
+  for (let tries = 0; tries < MOST_OFF; tries++) {
+    const day = Math.floor(time / 24 + 1e-9);
+    const [begins, ends] = [24 * day + calendar.startHour, 24 * day + calendar.startHour + calendar.hoursPerDay];
+    if (isWorkday(calendar, day) && time < ends - 1e-9) return Math.max(time, begins);
+    time = 24 * (day + 1);
+  }
+  return time;
+}
+
+/** A stretch of work within one day, hours from the first midnight. */
+export type Stretch = readonly [from: number, to: number];
+
+/** The stretches that so many hours of work take from a time on, day by day. */
+export function workFrom(calendar: WorkCalendar, at: number, hours: number): Stretch[] {
+  const stretches: Stretch[] = [];
+  let [time, left] = [nextWorkTime(calendar, at), hours];
+  while (left > 1e-6 && stretches.length < 5000) {
+    const ends = 24 * Math.floor(time / 24 + 1e-9) + calendar.startHour + calendar.hoursPerDay;
+    const to = Math.min(ends, time + left);
+    stretches.push([time, to]);
+    left -= to - time;
+    time = nextWorkTime(calendar, to);
+  }
+  return stretches;
+}

@@ -1,0 +1,133 @@
+import { describe, expect, test } from '@jest/globals';
+import fc from 'fast-check';
+import type { TaskId } from '../labour/tasks.ts';
+import { TASK_IDS } from '../labour/tasks.ts';
+import type { WorkHours } from '../labour/workHours.ts';
+import { plan } from '../plan.ts';
+import { placesOf } from '../job/placesOf.ts';
+import { jobOfOne } from '../trials/testJob.ts';
+import { isWorkday, workFrom, type WorkCalendar } from './calendar.ts';
+import { planProgramme, type Place, type ProgrammeRules } from './programme.ts';
+import { settingShift } from './steps.ts';
+
+// A Monday.
+const rules: ProgrammeRules = { today: '2026-11-30', temperatureC: 20, programme: {}, labour: {} };
+const [surface] = jobOfOne({ size: [2400, 1200], tile: [300, 300], jointMm: 3 }).surfaces;
+const place = (id: string): Place => ({ id, name: id, surfaces: [{ ...surface, id }] });
+const work = (surfaceId: string, task: TaskId, hours: number): WorkHours => ({
+  task,
+  surfaceId,
+  amount: hours,
+  pace: 1,
+  from: 'typical',
+  hours,
+});
+
+describe('days', () => {
+  const calendar: WorkCalendar = { startDay: '2026-11-30', startHour: 8, hoursPerDay: 8, daysOff: [0, 6], holidays: ['2026-12-01'] };
+  test('work stops at the end of the day, over the weekend and on a holiday', () => {
+    expect([0, 1, 2, 5, 6, 7].map((day) => isWorkday(calendar, day))).toEqual([true, false, true, false, false, true]);
+    expect(workFrom(calendar, 0, 20)).toEqual([
+      [8, 16],
+      [56, 64],
+      [80, 84],
+    ]);
+  });
+});
+
+describe('a programme', () => {
+  test('by hand: laid on Monday, grouted 24 h later, sealed the day after that', () => {
+    const one = planProgramme([work('a', 'lay', 6), work('a', 'grout', 2), work('a', 'sealant', 1)], [place('a')], rules);
+    // Laid 8 to 14; grout from 14 on Tuesday to 16; sealant from 16 on Wednesday, which is Thursday at 8.
+    expect(one.tasks.map(({ task, start, end }) => [task, start, end])).toEqual([
+      ['lay', 8, 14],
+      ['grout', 38, 40],
+      ['sealant', 80, 81],
+    ]);
+    expect(one.fullLoad).toBe(40 + 7 * 24);
+    expect(one.tasks.every(({ critical }) => critical)).toBe(true);
+  });
+
+  test('while one place rests the hands work in another', () => {
+    const both = [work('a', 'lay', 4), work('a', 'grout', 1), work('b', 'lay', 4), work('b', 'grout', 1)];
+    const planned = planProgramme(both, [place('a'), place('b')], rules);
+    expect(planned.tasks.map(({ id }) => id)).toEqual(['lay a', 'lay b', 'grout a', 'grout b']);
+    expect(planned.tasks[1].start).toBe(12);
+  });
+
+  test('nothing before its wait, nothing at once, all hours, only when there is work: on any set of works', () => {
+    const some = fc.array(
+      fc.record({ at: fc.constantFrom('a', 'b', 'c'), task: fc.constantFrom(...TASK_IDS), hours: fc.integer({ min: 1, max: 30 }) }),
+      {
+        minLength: 1,
+        maxLength: 14,
+      },
+    );
+    fc.assert(
+      fc.property(some, fc.integer({ min: 4, max: 12 }), fc.integer({ min: -5, max: 40 }), (wanted, hoursPerDay, temperatureC) => {
+        const own = { ...rules, labour: { hoursPerDay }, temperatureC };
+        const { tasks, calendar } = planProgramme(
+          wanted.map(({ at, task, hours }) => work(at, task, hours)),
+          ['a', 'b', 'c'].map(place),
+          own,
+        );
+        const byId = new Map(tasks.map((task) => [task.id, task]));
+        const all = tasks.flatMap(({ stretches }) => stretches).sort((a, b) => a[0] - b[0]);
+        all.forEach(([from, to], k) => {
+          expect(isWorkday(calendar, Math.floor(from / 24))).toBe(true);
+          expect([from % 24 >= 8 - 1e-6, to - from <= hoursPerDay + 1e-6]).toEqual([true, true]);
+          if (k > 0) expect(from).toBeGreaterThanOrEqual(all[k - 1][1] - 1e-6);
+        });
+        const sum = (of: readonly number[]): number => of.reduce((total, one) => total + one, 0);
+        expect(sum(all.map(([from, to]) => to - from))).toBeCloseTo(sum(wanted.map(({ hours }) => hours)), 4);
+        for (const { start, after } of tasks)
+          for (const { id, hours } of after) expect(start).toBeGreaterThanOrEqual((byId.get(id)?.end ?? Infinity) + hours - 1e-6);
+      }),
+      { numRuns: 150 },
+    );
+  });
+
+  test('a work that is moved takes what hangs on it with it; a primer left too long is told', () => {
+    const all = [work('a', 'prime', 1), work('a', 'setOut', 1), work('a', 'lay', 4), work('a', 'grout', 1)];
+    const moved = planProgramme(all, [place('a')], { ...rules, programme: { notBefore: { 'setOut a': '2026-12-03' } } });
+    const starts = Object.fromEntries(moved.tasks.map(({ task, start }) => [task, start]));
+    expect([starts['setOut'], starts['lay']]).toEqual([72 + 8, 72 + 9]);
+    expect(moved.missed).toEqual([{ id: 'setOut a', afterId: 'prime a', hours: 80 - 9, withinHours: 24 }]);
+    expect(moved.tasks.find(({ task }) => task === 'setOut')?.held).toEqual({ by: 'moved' });
+    expect(planProgramme(all, [place('a')], rules).missed).toEqual([]);
+  });
+
+  test('nothing is primed on the eve of a weekend, or before work that would keep the hands too long', () => {
+    const all = [
+      work('b', 'lay', 36),
+      work('a', 'prime', 1),
+      work('a', 'setOut', 1),
+      work('a', 'lay', 4),
+      work('c', 'prime', 1),
+      work('c', 'lay', 30),
+      work('c', 'setOut', 1),
+    ];
+    for (const hoursPerDay of [5, 8, 10]) {
+      const { missed, tasks } = planProgramme(all, ['a', 'b', 'c'].map(place), { ...rules, labour: { hoursPerDay } });
+      expect([hoursPerDay, missed, tasks.length]).toEqual([hoursPerDay, [], 7]);
+    }
+  });
+
+  test('waits of the person replace the usual ones; cold makes what sets slower', () => {
+    const all = [work('a', 'lay', 4), work('a', 'grout', 1)];
+    const rapid = planProgramme(all, [place('a')], { ...rules, programme: { waits: { 'lay>grout': 3 } } });
+    expect(rapid.tasks[1].start).toBe(15);
+    expect([settingShift(20), settingShift(3)]).toEqual([1, 2]);
+    const cold = planProgramme(all, [place('a')], { ...rules, temperatureC: 3 });
+    // 48 h after noon on Monday.
+    expect(cold.tasks[1].start).toBe(12 + 48);
+  });
+
+  test('a whole job: only the works it needs, each once in each place', () => {
+    const job = jobOfOne({ size: [3000, 2400], tile: [600, 600], jointMm: 3, surface: { kind: 'floor' } });
+    const { tasks } = planProgramme(plan(job).money.work, placesOf(job), rules);
+    expect(new Set(tasks.map(({ id }) => id)).size).toBe(tasks.length);
+    expect(tasks.map(({ task }) => task)).toEqual(expect.arrayContaining(['prime', 'setOut', 'lay', 'grout', 'sealant']));
+    expect(tasks.map(({ task }) => task)).not.toContain('waterproof');
+  });
+});

@@ -1,0 +1,117 @@
+import { expect, test, type Page } from '@playwright/test';
+import { fileURLToPath } from 'node:url';
+import { RunningServer } from '@azulejo/server/running';
+
+const DEMO = fileURLToPath(new URL('../demo/tidewater-bakehouse.json', import.meta.url));
+const JOB = '/jobs/tidewater-bakehouse';
+const server = new RunningServer();
+test.beforeAll(() => server.start('--add-job', DEMO));
+test.afterAll(() => server.remove());
+
+const total = async (page: Page): Promise<number> => Number(await page.getByTestId('order-total').textContent());
+const opened = async (page: Page): Promise<void> => {
+  await page.goto(server.address + JOB + '/order');
+  await expect(page.getByTestId('order-total')).toBeVisible({ timeout: 60_000 });
+};
+
+test('a line opens to its figures; a figure typed over says who spoke, a wrong one is refused beside it, packs follow', async ({
+  page,
+}) => {
+  await opened(page);
+  const before = await total(page);
+  await page.getByRole('button', { name: 'Tile adhesive, grey: how it was computed' }).click();
+  await expect(page.getByText('Weighs 1.2 kg/L (typical)')).toBeVisible();
+  const weight = page.getByLabel('Weighs (typical)');
+  await weight.fill('0');
+  await weight.press('Enter');
+  await expect(
+    page
+      .getByRole('alert')
+      .filter({ hasText: /expected/i })
+      .first(),
+  ).toBeVisible();
+  await weight.fill('1.5');
+  await weight.press('Enter');
+  await expect(page.getByLabel('Weighs (set for this job)')).toHaveValue('1.5', { timeout: 20_000 });
+  await expect.poll(() => total(page), { timeout: 30_000 }).toBeGreaterThan(before);
+  await page.getByRole('button', { name: 'Weighs as usual again' }).click();
+  await expect.poll(() => total(page), { timeout: 30_000 }).toBe(before);
+  await page.getByText('1 in 20').click();
+  await expect.poll(() => total(page), { timeout: 30_000 }).toBeGreaterThan(before);
+  await expect(page.getByText('any line is likely to')).toBeVisible();
+});
+
+test('the supplier answers, an order is placed and stays as it was, also after a reload', async ({ page }) => {
+  await opened(page);
+  await page.getByRole('button', { name: 'Ask the supplier' }).click();
+  await page.getByRole('button', { name: 'Place this order' }).click();
+  await expect(page.getByText(/^ *Ordered on/)).toBeVisible();
+  await page.reload();
+  await expect(page.getByText(/^ *Ordered on/)).toBeVisible({ timeout: 30_000 });
+  await expect(page.getByText('The plan asks for just what was ordered.')).toBeVisible({ timeout: 30_000 });
+});
+
+test('rates side by side, a tool is hired, and the quote adds up to what is shown', async ({ page }) => {
+  await opened(page);
+  await page.getByRole('button', { name: 'Quote', exact: true }).click();
+  const toPay = page.getByTestId('quote-total');
+  const hourly = await toPay.textContent();
+  await page.getByRole('button', { name: /^Own hands/ }).click();
+  await expect(toPay).not.toHaveText(hourly ?? '', { timeout: 20_000 });
+  await page.getByRole('button', { name: /^By the hour/ }).click();
+  await expect(toPay).toHaveText(hourly ?? '', { timeout: 20_000 });
+  const cells = await page
+    .locator('table tr')
+    .evaluateAll((rows) => rows.map((row) => Math.round(100 * Number((row.querySelector('td')?.textContent ?? '').replaceAll(' ', '')))));
+  const [sum, paid] = [cells.slice(0, -1).reduce((all, cents) => all + cents, 0), cells.at(-1)];
+  expect(sum).toBe(paid);
+});
+
+test('another tile is kept beside what is planned, chosen and given back', async ({ page }) => {
+  await opened(page);
+  await page.getByRole('button', { name: 'Variants', exact: true }).click();
+  await page.getByRole('combobox', { name: 'Of' }).click();
+  await page.getByRole('option', { name: 'Washroom back wall' }).click();
+  await page.getByRole('combobox', { name: 'In tile' }).click();
+  await page.getByRole('option', { name: 'Salt glaze 150' }).click();
+  await page.getByRole('button', { name: 'Keep beside it' }).click();
+  const other = page.getByRole('article').filter({ hasText: 'Washroom back wall: Salt glaze 150' });
+  await expect(other).toBeVisible({ timeout: 60_000 });
+  await other.getByRole('button', { name: 'Choose this' }).click();
+  await expect(page.getByRole('article').filter({ hasText: 'This one stands' })).toContainText('Salt glaze 150', { timeout: 60_000 });
+  await page.getByRole('article').filter({ hasText: 'As planned' }).getByRole('button', { name: 'Choose this' }).click();
+  await expect(page.getByRole('article').filter({ hasText: 'This one stands' })).toContainText('As planned', { timeout: 60_000 });
+});
+
+test('a finding is mended by a press, another is known of and quiet', async ({ page }) => {
+  await page.goto(`${server.address}${JOB}/surfaces/splashback/setout`);
+  const deep = page.getByRole('listitem').filter({ hasText: 'deeper once tiled' });
+  await expect(deep).toBeVisible({ timeout: 30_000 });
+  await deep.getByRole('button', { name: 'I know' }).click();
+  await deep.getByLabel(/A note to it/).fill('Long screws are in the van');
+  await deep.getByLabel(/A note to it/).press('Enter');
+  await expect(page.getByText('1 known')).toBeVisible();
+  await page.goto(`${server.address}${JOB}/surfaces/shower-wall-1/tile`);
+  await page.getByRole('button', { name: 'Place', exact: true }).click();
+  await page.getByRole('group', { name: 'Waterproofed' }).getByText('No').click();
+  await page.getByRole('button', { name: 'Plan waterproofing' }).click({ timeout: 30_000 });
+  await expect(page.getByRole('group', { name: 'Waterproofed' }).getByLabel('Yes')).toBeChecked();
+});
+
+test('a work is moved by a key, what hangs on it moves along, and it is let go again', async ({ page }) => {
+  await page.goto(server.address + JOB + '/days');
+  const laying = page.getByRole('button', { name: /^Laying, Shop floor/ }).first();
+  await expect(laying).toBeVisible({ timeout: 60_000 });
+  const grouting = page.getByRole('button', { name: /^Grouting, Shop floor/ }).first();
+  const before = await grouting.getAttribute('aria-label');
+  await laying.focus();
+  for (let k = 0; k < 4; k++) {
+    const label = (await laying.getAttribute('aria-label')) ?? '';
+    await laying.press('ArrowRight');
+    await expect(laying).not.toHaveAttribute('aria-label', label, { timeout: 20_000 });
+  }
+  await expect(grouting).not.toHaveAttribute('aria-label', before ?? '', { timeout: 20_000 });
+  await laying.press('Enter');
+  await page.getByRole('button', { name: 'Let it fall where it may' }).click();
+  await expect(grouting).toHaveAttribute('aria-label', before ?? '', { timeout: 20_000 });
+});

@@ -1,0 +1,38 @@
+import { createEvents, type EventAttributes } from 'ics';
+import type { Job } from '@azulejo/core/job/job';
+import { TASK_NAMES } from '@azulejo/core/messages/en/money';
+import { describeHeld, workName } from '@azulejo/core/messages/en/programme';
+import type { Plan } from '@azulejo/core/plan';
+import { isoDay } from '@azulejo/core/programme/calendar';
+
+/** The days of a job as iCalendar, an event for each stretch of work, in the time of where it is opened. */
+export function writeCalendar(job: Job, { programme }: Plan): string {
+  const events = programme.tasks.flatMap((task) =>
+    task.stretches.map(([from, to], k): EventAttributes => ({
+      uid: `${job.id}/${task.id}/${k}@azulejo`.replace(/\s/g, '_'),
+      title: workName(task),
+      description: describeHeld(task, programme),
+      categories: [TASK_NAMES[task.task]],
+      start: partsOf(programme.calendar, from),
+      startInputType: 'local',
+      startOutputType: 'local',
+      end: partsOf(programme.calendar, to),
+      endInputType: 'local',
+      endOutputType: 'local',
+      productId: 'azulejo',
+      calName: job.name,
+    })),
+  );
+  const { value, error } = createEvents(events);
+  if (error) throw new Error(`the calendar could not be written: ${error.message}`);
+  return value ?? '';
+}
+
+/** Year, month, day, hour, minute of a time in hours from the first midnight. */
+function partsOf(calendar: Plan['programme']['calendar'], at: number): [number, number, number, number, number] {
+  const minutes = Math.round(at * 60);
+  const [year, month, day] = isoDay(calendar, Math.floor(minutes / 1440))
+    .split('-')
+    .map(Number);
+  return [year, month, day, Math.floor((minutes % 1440) / 60), minutes % 60];
+}

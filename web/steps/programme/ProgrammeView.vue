@@ -1,0 +1,244 @@
+<script setup lang="ts">
+import Button from 'primevue/button';
+import DatePicker from 'primevue/datepicker';
+import { computed, ref, toRef } from 'vue';
+import { PhArrowCounterClockwise, PhCalendarPlus, PhPrinter, PhWarning } from '@phosphor-icons/vue';
+import { HOURS_PER_DAY } from '@azulejo/core/labour/workHours';
+import { hoursWords, TASK_NAMES } from '@azulejo/core/messages/en/money';
+import { clockWords, dayWords, describeHeld, describeMissed, workName } from '@azulejo/core/messages/en/programme';
+import { exportUrl } from '../../api/client.ts';
+import NumberField from '../../fields/NumberField.vue';
+import SwitchField from '../../fields/SwitchField.vue';
+import StepTape from '../../shell/StepTape.vue';
+import { useJobPlan } from '../../workers/useJobPlan.ts';
+import LoadingState from '../LoadingState.vue';
+import { useOpenJob } from '../useOpenJob.ts';
+import DayBars from './DayBars.vue';
+import { useProgramme } from './useProgramme.ts';
+
+/** What happens which day, and what is waited for. */
+const props = defineProps<{ jobId: string }>();
+const { jobs, trouble } = useOpenJob(toRef(props, 'jobId'));
+const { plan } = useJobPlan();
+const { set, move } = useProgramme(() => {
+  if (!jobs.job) throw new Error('days are moved in a job that is open: none is');
+  return jobs.job;
+});
+const firstSurface = computed(() => jobs.job?.surfaces[0]?.id);
+const programme = computed(() => plan.value?.programme ?? null);
+const isDated = computed(() => jobs.job?.programme?.startDay !== undefined);
+const chosenId = ref<string | null>(null);
+const chosen = computed(() => programme.value?.tasks.find(({ id }) => id === chosenId.value) ?? null);
+const isMoved = computed(() => chosen.value !== null && Object.hasOwn(jobs.job?.programme?.notBefore ?? {}, chosen.value.id));
+
+const startDay = computed(() => (jobs.job?.programme?.startDay ? new Date(`${jobs.job.programme.startDay}T00:00:00`) : null));
+const pad = (part: number): string => String(part).padStart(2, '0');
+function setStart(date: unknown): void {
+  if (date instanceof Date) set('First day', { startDay: `${date.getFullYear()}-${pad(date.getMonth() + 1)}-${pad(date.getDate())}` });
+}
+const WEEKS = [
+  { value: '0,6', label: 'Mon to Fri' },
+  { value: '0', label: 'Mon to Sat' },
+  { value: '', label: 'Every day' },
+] as const;
+const week = computed(() => (jobs.job?.programme?.daysOff ?? [0, 6]).join());
+const setWeek = (value: string) => set('Days of work', { daysOff: value === '' ? [] : value.split(',').map(Number) });
+const setLabour = (label: string, hoursPerDay: number) =>
+  jobs.change(label, (draft) => {
+    draft.labour = { ...draft.labour, hoursPerDay };
+  });
+const setWait = (afterId: string, hours: number) => {
+  const task = chosen.value;
+  const before = programme.value?.tasks.find(({ id }) => id === afterId);
+  if (!task || !before) return [];
+  return set('A wait', { waits: { ...jobs.job?.programme?.waits, [`${before.task}>${task.task}`]: hours } });
+};
+
+/** What is done each day, for the list and for paper. */
+const byDay = computed(() => {
+  const { value } = programme;
+  if (!value) return [];
+  const days = new Map<number, { key: string; text: string }[]>();
+  for (const task of value.tasks)
+    for (const [from, to] of task.stretches) {
+      const day = Math.floor(from / 24 + 1e-9);
+      const text = `${clockWords(from)} to ${clockWords(to)} ${workName(task)}`;
+      days.set(day, [...(days.get(day) ?? []), { key: `${task.id} ${from}`, text }]);
+    }
+  return [...days].sort((a, b) => a[0] - b[0]).map(([day, works]) => ({ day, title: dayWords(value, day, isDated.value), works }));
+});
+const endDay = computed(() => (programme.value ? dayWords(programme.value, Math.floor(programme.value.ends / 24), isDated.value) : ''));
+const loadDay = computed(() =>
+  programme.value ? dayWords(programme.value, Math.floor(programme.value.fullLoad / 24), isDated.value) : '',
+);
+const longestWait = computed(() => programme.value?.tasks.filter(({ critical, held }) => critical && held.by === 'wait') ?? []);
+const nameOf = (id: string): string => {
+  const task = programme.value?.tasks.find((one) => one.id === id);
+  return task ? TASK_NAMES[task.task].toLowerCase() : id;
+};
+const printIt = (): void => window.print();
+</script>
+
+<template>
+  <LoadingState v-if="!jobs.job" :trouble="trouble" />
+  <div v-else class="days">
+    <StepTape v-if="firstSurface" :job-id="jobId" :surface-id="firstSurface" current="programme" />
+    <main class="sheet">
+      <header class="row">
+        <h1 class="grow">Days</h1>
+        <Button class="no-print" severity="secondary" outlined @click="printIt"><PhPrinter :size="19" />Print</Button>
+        <Button class="no-print" as="a" :href="exportUrl(jobId, 'calendar')" severity="secondary" outlined
+          ><PhCalendarPlus :size="19" />For my calendar</Button
+        >
+      </header>
+      <p v-if="jobs.job.surfaces.length === 0">
+        There is no surface yet. <RouterLink :to="{ name: 'job', params: { jobId } }">Measure one</RouterLink>
+      </p>
+      <p v-else-if="!programme" class="soft" role="status">Laying the work on days</p>
+      <template v-else>
+        <div class="fields no-print">
+          <div class="field">
+            <label for="first-day" class="small soft">First day of work</label>
+            <DatePicker
+              input-id="first-day"
+              :model-value="startDay"
+              date-format="D d M yy"
+              placeholder="Choose a day"
+              fluid
+              @update:model-value="setStart"
+            />
+          </div>
+          <NumberField
+            label="Begins at"
+            unit="o'clock"
+            :value="jobs.job.programme?.startHour ?? 8"
+            :commit="(startHour) => set('Begin of work', { startHour })"
+          />
+          <NumberField
+            label="Hours a day"
+            unit="h"
+            :value="jobs.job.labour?.hoursPerDay ?? HOURS_PER_DAY"
+            :commit="(hours) => setLabour('Hours a day', hours)"
+          />
+          <SwitchField label="Work is done" :value="week" :options="WEEKS" @choose="setWeek" />
+        </div>
+        <p class="answer">
+          Done on <strong class="figure">{{ endDay }}</strong>; full load from {{ loadDay }}.
+          <template v-if="longestWait.length > 0"
+            >The end hangs on {{ longestWait.length === 1 ? 'one wait' : `${longestWait.length} waits` }}:
+            {{ longestWait.slice(0, 2).map((task) => workName(task).toLowerCase()).join('; ') }}.</template
+          >
+        </p>
+        <p v-for="missed in programme.missed" :key="missed.id" class="missed">
+          <PhWarning :size="18" weight="bold" />{{ describeMissed(missed, programme) }}
+        </p>
+        <DayBars
+          class="no-print"
+          :programme="programme"
+          :is-dated="isDated"
+          :chosen="chosenId"
+          @choose="chosenId = $event"
+          @move="(id, day) => move(id, day)"
+        />
+        <p class="small soft no-print">
+          Striped works decide the last day. Drag a bar, or move it with the arrow keys; what hangs on it moves along.
+        </p>
+        <section v-if="chosen" class="chosen stack no-print">
+          <h2>{{ workName(chosen) }}</h2>
+          <p>{{ hoursWords(chosen.hours) }} of work. {{ describeHeld(chosen, programme) }}</p>
+          <div class="fields">
+            <NumberField
+              v-for="{ id, hours } in chosen.after"
+              :key="id"
+              :label="`Waits after ${nameOf(id)}`"
+              unit="h"
+              :value="Math.round(hours * 10) / 10"
+              :commit="(value) => setWait(id, value)"
+            />
+          </div>
+          <p class="small soft">Usual waits, shifted by the temperature in the mixes: a hint. The bag and the data sheet decide.</p>
+          <Button v-if="isMoved" text severity="secondary" class="start" @click="move(chosen.id, null)"
+            ><PhArrowCounterClockwise :size="17" />Let it fall where it may</Button
+          >
+        </section>
+        <section class="list">
+          <h2>Day by day</h2>
+          <div v-for="{ day, title, works } in byDay" :key="day" class="one">
+            <h3>{{ title }}</h3>
+            <p v-for="{ key, text } in works" :key="key">{{ text }}</p>
+          </div>
+        </section>
+      </template>
+    </main>
+  </div>
+</template>
+
+<style scoped>
+.days {
+  display: flex;
+  flex-direction: column;
+}
+.sheet {
+  flex: 1;
+  min-height: 0;
+  overflow-y: auto;
+  display: flex;
+  flex-direction: column;
+  gap: 1rem;
+  padding: 1.4rem clamp(1rem, 4vw, 3.5rem) 3rem;
+}
+.sheet > * {
+  flex: none;
+}
+.fields {
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(min(100%, 11rem), 1fr));
+  gap: 0.8rem;
+  align-items: end;
+}
+.fields > :last-child:nth-child(4) {
+  grid-column: span 2;
+}
+.field {
+  display: grid;
+  gap: 0.2rem;
+}
+.answer strong {
+  font-size: 1.5rem;
+}
+.missed {
+  display: flex;
+  gap: 0.5rem;
+  background: var(--warn-soft);
+  border-radius: 4px;
+  padding: 0.5rem 0.75rem;
+}
+.missed svg {
+  color: var(--warn);
+  flex: none;
+}
+.chosen {
+  background: var(--panel);
+  border-radius: 4px;
+  padding: 0.9rem 1.1rem;
+  max-width: 46rem;
+}
+.start {
+  justify-self: start;
+}
+.list {
+  columns: 3 19rem;
+  column-gap: 2rem;
+}
+.list h2 {
+  column-span: all;
+  margin-bottom: 0.6rem;
+}
+.one {
+  break-inside: avoid;
+  margin-bottom: 0.8rem;
+}
+.one p {
+  font-size: 0.93rem;
+}
+</style>
