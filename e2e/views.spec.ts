@@ -24,6 +24,7 @@ const VIEWS: readonly (readonly [name: string, path: string, ...parts: string[]]
   ['order, mixes, quote, variants', '/jobs/tidewater-bakehouse/order', 'Mixes', 'Quote', 'Variants'],
   ['place', `${SKEW}/tile`, 'Place'],
   ['days', '/jobs/tidewater-bakehouse/days'],
+  ['log', '/jobs/tidewater-bakehouse/log', 'Hours', 'Photo'],
 ];
 /** What a view says while it works something out. */
 const AT_WORK = /^(Opening|Setting out|Working|Counting|Looking|Sharing)/;

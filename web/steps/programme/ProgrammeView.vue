@@ -126,7 +126,12 @@ const printIt = (): void => window.print();
           Done on <strong class="figure">{{ endDay }}</strong>; full load from {{ loadDay }}.
           <template v-if="longestWait.length > 0"
             >The end hangs on {{ longestWait.length === 1 ? 'one wait' : `${longestWait.length} waits` }}:
-            {{ longestWait.slice(0, 2).map((task) => workName(task).toLowerCase()).join('; ') }}.</template
+            {{
+              longestWait
+                .slice(0, 2)
+                .map((task) => workName(task).toLowerCase())
+                .join('; ')
+            }}.</template
           >
         </p>
         <p v-for="missed in programme.missed" :key="missed.id" class="missed">

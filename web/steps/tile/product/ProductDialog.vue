@@ -19,7 +19,7 @@ import LotList from './LotList.vue';
 import OutlineFields from './OutlineFields.vue';
 import { sizeLabels } from './sizeLabels.ts';
 import SampleFields from './SampleFields.vue';
-import { shrinkPicture } from './shrinkPicture.ts';
+import { shrinkPicture } from '../../shrinkPicture.ts';
 import { useTape } from '../../../fields/useTape.ts';
 import TroubleNote from '../../../fields/TroubleNote.vue';
 

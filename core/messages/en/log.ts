@@ -1,0 +1,75 @@
+import type { Job } from '../../job/job.ts';
+import { productName } from '../../job/job.ts';
+import type { TaskId } from '../../labour/tasks.ts';
+import type { CHECKS, Entry, EntryKind } from '../../site/entry.ts';
+import type { LearntPace } from '../../site/learnt.ts';
+import type { MaterialId } from '../../takeoff/registry.ts';
+import { itemName, packName } from './materialNames.ts';
+import { hoursWords, paceUnit, TASK_NAMES } from './money.ts';
+
+/** What each kind of entry is called. */
+export const ENTRY_NAMES: Readonly<Record<EntryKind, string>> = {
+  order: 'Order',
+  lot: 'Lot opened',
+  mix: 'Mix',
+  used: 'Packs used',
+  breakage: 'Broken',
+  hours: 'Hours',
+  note: 'Note',
+  photo: 'Photo',
+  reading: 'Reading',
+  snag: 'Snag',
+  leftOver: 'Left over',
+  taken: 'Taken from the shelf',
+  withdrawn: 'Withdrawn',
+};
+
+/** What is checked on the way. */
+export const CHECK_NAMES: Readonly<Record<(typeof CHECKS)[number], string>> = {
+  level: 'Level of a course, off by mm',
+  plumb: 'Plumb, off by mm',
+  coverage: 'Coverage of a lifted tile, %',
+  controlLine: 'To the control line, mm',
+  diagonal: 'Diagonal of the square, mm',
+};
+
+/** An entry in a line. */
+export function describeEntry(job: Job, { data }: Entry): string {
+  switch (data.kind) {
+    case 'order':
+      return `${data.lines.length} lines at ${data.supplier.toLowerCase()}, ${data.total.toFixed(2)} ${data.currency}`;
+    case 'lot':
+      return `${productName(job, data.productId)}, lot ${data.code}, ${data.pieces} pieces`;
+    case 'mix':
+      return `${data.kg} kg of ${itemName(data.item as MaterialId).toLowerCase()}`;
+    case 'used':
+      return `${data.packs} ${packName(data.item as MaterialId, data.packs)} of ${itemName(data.item as MaterialId).toLowerCase()}`;
+    case 'breakage':
+      return `${data.pieces} of ${productName(job, data.productId)}${data.label === '' ? '' : `, ${data.label}`}${data.why === '' ? '' : `: ${data.why}`}`;
+    case 'hours':
+      return `${hoursWords(data.hours)} of ${(TASK_NAMES[data.task as TaskId] ?? data.task).toLowerCase()}`;
+    case 'reading':
+      return `${CHECK_NAMES[data.check]}: ${data.value}${data.wanted === null ? '' : `, wanted ${data.wanted}`}${data.text === '' ? '' : `. ${data.text}`}`;
+    case 'snag':
+      return `${data.text}${data.done ? ', done' : ''}`;
+    case 'leftOver':
+      return `${data.pieces} of ${data.name}, ${data.widthMm} x ${data.heightMm} mm`;
+    case 'taken':
+      return `${data.pieces} pieces of another job`;
+    case 'note':
+    case 'photo':
+      return data.text;
+    case 'withdrawn':
+      return '';
+  }
+}
+
+/** What a job taught of a pace, and how sure that is. */
+export function describeLearnt({ task, pace, before, surfaces }: LearntPace): string {
+  const slower = pace < before ? 'slower' : 'faster';
+  const share = Math.round(Math.abs(pace / before - 1) * 100);
+  const sure = surfaces === 1 ? 'from one surface, so only a hint' : `from ${surfaces} surfaces`;
+  return share === 0
+    ? `${TASK_NAMES[task]} went as planned, ${sure}.`
+    : `${TASK_NAMES[task]} went ${share} % ${slower} than planned: ${pace} ${paceUnit(task)} instead of ${before}, ${sure}.`;
+}

@@ -1,0 +1,42 @@
+import { expect, test } from '@playwright/test';
+import { fileURLToPath } from 'node:url';
+import { RunningServer } from '@azulejo/server/running';
+
+const DEMO = fileURLToPath(new URL('../demo/tidewater-bakehouse.json', import.meta.url));
+const LOG = '/jobs/tidewater-bakehouse/log';
+const server = new RunningServer();
+test.beforeAll(() => server.start('--add-job', DEMO));
+test.afterAll(() => server.remove());
+
+test('hours, a broken piece and a photo are kept in three presses, also while the server is away, and on another phone', async ({
+  browser,
+}) => {
+  const context = await browser.newContext({ viewport: { width: 390, height: 844 } });
+  const page = await context.newPage();
+  await page.goto(server.address + LOG);
+  await expect(page.getByRole('button', { name: 'Hours', exact: true })).toBeVisible({ timeout: 30_000 });
+  await page.getByRole('button', { name: 'Hours', exact: true }).click();
+  await page.getByRole('textbox', { name: 'Hours' }).fill('25');
+  await page.getByRole('button', { name: 'Keep', exact: true }).click();
+  await expect(page.getByText('Expected between 0 and 24 hours.')).toBeVisible();
+  await page.getByRole('textbox', { name: 'Hours' }).fill('6.5');
+  await page.getByRole('button', { name: 'Keep', exact: true }).click();
+  await expect(page.getByText('6.5 h of laying')).toBeVisible();
+  await page.route('**/api/**', (route) => route.abort());
+  await page.getByRole('button', { name: 'Photo', exact: true }).click();
+  await page.locator('input[type=file]').setInputFiles({ name: 'no.jpg', mimeType: 'image/jpeg', buffer: Buffer.from('no picture') });
+  await expect(page.getByText(/no picture that can be read/)).toBeVisible();
+  await page.getByRole('button', { name: 'Broken', exact: true }).click();
+  await page.getByLabel('Why').fill('slipped at the saw');
+  await page.getByRole('button', { name: 'Keep', exact: true }).click();
+  await expect(page.getByText('slipped at the saw')).toBeVisible();
+  await expect(page.getByText('1 not on the server yet')).toBeVisible();
+  await page.unroute('**/api/**');
+  await expect(page.getByText('not on the server yet')).toHaveCount(0, { timeout: 20_000 });
+  const other = await (await browser.newContext()).newPage();
+  await other.goto(server.address + LOG);
+  await expect(other.getByText('6.5 h of laying')).toBeVisible({ timeout: 30_000 });
+  await expect(other.getByText('slipped at the saw')).toBeVisible();
+  await other.getByRole('button', { name: /^Take back: Broken/ }).click();
+  await expect(other.getByText('slipped at the saw')).toHaveCount(0);
+});

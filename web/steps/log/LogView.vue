@@ -1,0 +1,172 @@
+<script setup lang="ts">
+import Button from 'primevue/button';
+import { computed, ref, toRef, watch } from 'vue';
+import type { TaskId } from '@azulejo/core/labour/tasks';
+import { TASKS } from '@azulejo/core/labour/tasks';
+import { describeEntry, describeLearnt, ENTRY_NAMES } from '@azulejo/core/messages/en/log';
+import { hoursWords, TASK_NAMES } from '@azulejo/core/messages/en/money';
+import { entriesOf } from '@azulejo/core/site/entry';
+import { learntPaces, taskFacts } from '@azulejo/core/site/learnt';
+import StepTape from '../../shell/StepTape.vue';
+import { useLogStore } from '../../stores/logStore.ts';
+import { useJobPlan } from '../../workers/useJobPlan.ts';
+import LoadingState from '../LoadingState.vue';
+import TroubleNote from '../../fields/TroubleNote.vue';
+import { provideTape } from '../../fields/useTape.ts';
+import { METRIC_TAPE } from '@azulejo/core/units/tape';
+import { useHabits } from '../order/useHabits.ts';
+import { useOpenJob } from '../useOpenJob.ts';
+import EntryForm from './EntryForm.vue';
+import FactChart from './FactChart.vue';
+
+/** How it goes against the plan, and what the next one will know better. */
+const props = defineProps<{ jobId: string }>();
+const { jobs, trouble } = useOpenJob(toRef(props, 'jobId'));
+provideTape(() => jobs.job?.tape ?? METRIC_TAPE);
+const { plan } = useJobPlan();
+const log = useLogStore();
+watch(toRef(props, 'jobId'), (id) => void log.look(id), { immediate: true });
+const habits = useHabits();
+const kept = ref(false);
+const firstSurface = computed(() => jobs.job?.surfaces[0]?.id);
+
+const nameOf = (id: string | null): string => jobs.job?.surfaces.find((surface) => surface.id === id)?.name ?? '';
+const days = computed(() => {
+  const { job } = jobs;
+  if (!job) return [];
+  const byDay = new Map<string, { entry: (typeof log.entries)[number]; words: string }[]>();
+  for (const entry of [...log.entries].reverse()) {
+    const day = new Date(entry.at).toLocaleDateString('en-GB', { weekday: 'short', day: 'numeric', month: 'long', year: 'numeric' });
+    byDay.set(day, [...(byDay.get(day) ?? []), { entry, words: describeEntry(job, entry) }]);
+  }
+  return [...byDay];
+});
+const facts = computed(() => (plan.value ? taskFacts(plan.value.money.work, log.entries) : []));
+const logged = computed(() => facts.value.reduce((sum, { loggedHours }) => sum + loggedHours, 0));
+const broken = computed(() => entriesOf(log.entries, 'breakage').reduce((sum, { data }) => sum + data.pieces, 0));
+const expectedBroken = computed(
+  () => plan.value?.materials.reduce((sum, line) => sum + (line.item === 'tiles' ? line.how.breakage : 0), 0) ?? 0,
+);
+const paceOf = (task: TaskId): number => jobs.job?.labour?.paces?.[task] ?? jobs.job?.habits?.['pace']?.[task] ?? TASKS[task].pace;
+const learnt = computed(() => {
+  const { job } = jobs;
+  if (!job || !plan.value) return [];
+  const laid = new Set(job.surfaces.filter((surface) => surface.laid).map(({ id }) => id));
+  return learntPaces(plan.value.money.work, log.entries, laid, paceOf);
+});
+function learn(): void {
+  habits.keep('pace', Object.fromEntries(learnt.value.map(({ task, pace }) => [task, pace])));
+  kept.value = true;
+}
+const bars = computed(() =>
+  facts.value
+    .filter(({ loggedHours }) => loggedHours > 0)
+    .map(({ task, plannedHours, loggedHours }) => ({ name: TASK_NAMES[task] ?? task, planned: plannedHours, done: loggedHours })),
+);
+</script>
+
+<template>
+  <LoadingState v-if="!jobs.job" :trouble="trouble" />
+  <div v-else class="log">
+    <StepTape v-if="firstSurface" :job-id="jobId" :surface-id="firstSurface" current="log" />
+    <main class="sheet">
+      <h1>Log</h1>
+      <EntryForm class="no-print" :job="jobs.job" :plan="plan" />
+      <TroubleNote :why="log.trouble" />
+      <p v-if="log.waiting.length > 0" class="small soft" role="status">
+        {{ log.waiting.length }} not on the server yet; kept here until they are.
+      </p>
+      <section v-if="logged > 0 || broken > 0" class="stack">
+        <h2>Against the plan</h2>
+        <p>
+          <strong class="figure">{{ hoursWords(logged) }}</strong> written down of
+          <strong class="figure">{{ hoursWords(plan?.money.hours ?? 0) }}</strong> planned; {{ broken }} pieces broken,
+          {{ expectedBroken }} reckoned with.
+        </p>
+        <FactChart v-if="bars.length > 0" :bars="bars" />
+      </section>
+      <section v-if="learnt.length > 0" class="learnt stack">
+        <h2>What this job taught</h2>
+        <p v-for="one in learnt" :key="one.task">{{ describeLearnt(one) }}</p>
+        <div class="row">
+          <Button severity="secondary" outlined label="Reckon with these paces in my next jobs" @click="learn" />
+          <span v-if="kept" class="small soft" role="status">Kept. New jobs begin with them and say so.</span>
+        </div>
+      </section>
+      <p v-if="days.length === 0" class="soft">
+        Nothing is written down yet. Hours, broken pieces, packs and photos are kept here in three presses, also without a network.
+      </p>
+      <section v-for="[day, entries] in days" :key="day" class="stack day">
+        <h2>{{ day }}</h2>
+        <ul>
+          <li v-for="{ entry, words } in entries" :key="entry.id">
+            <img v-if="entry.data.kind === 'photo'" :src="entry.data.image" :alt="words === '' ? 'Photo from the site' : words" />
+            <div class="grow">
+              <p>
+                <b>{{ ENTRY_NAMES[entry.data.kind] }}</b> {{ words }}
+              </p>
+              <p v-if="entry.surfaceId" class="small soft">{{ nameOf(entry.surfaceId) }}</p>
+            </div>
+            <Button
+              v-if="entry.data.kind !== 'order'"
+              class="no-print"
+              text
+              size="small"
+              severity="secondary"
+              label="Take back"
+              :aria-label="`Take back: ${ENTRY_NAMES[entry.data.kind]} ${words}`"
+              @click="log.withdraw(entry)"
+            />
+          </li>
+        </ul>
+      </section>
+    </main>
+  </div>
+</template>
+
+<style scoped>
+.log {
+  display: flex;
+  flex-direction: column;
+}
+.sheet {
+  flex: 1;
+  min-height: 0;
+  overflow-y: auto;
+  display: flex;
+  flex-direction: column;
+  gap: 1.1rem;
+  padding: 1.4rem clamp(1rem, 4vw, 3.5rem) 3rem;
+}
+.sheet > * {
+  flex: none;
+}
+ul {
+  list-style: none;
+  margin: 0;
+  padding: 0;
+  background: var(--panel);
+  border-radius: 4px;
+}
+li {
+  display: flex;
+  gap: 0.8rem;
+  align-items: center;
+  padding: 0.45rem 0.8rem;
+}
+li + li {
+  border-top: 1px solid var(--line);
+}
+li img {
+  width: 7rem;
+  border-radius: 3px;
+}
+.learnt {
+  background: var(--cobalt-soft);
+  border-radius: 4px;
+  padding: 0.9rem 1.1rem;
+}
+.day {
+  gap: 0.4rem;
+}
+</style>
