@@ -80,7 +80,6 @@ const PICTURES = [
     look: DESK,
     act: (page) => page.getByText('The finished look', { exact: true }).click(),
   },
-  { name: 'tile-pattern', path: surface('counter', 'tile'), look: { ...DESK, colorScheme: 'dark' }, act: part('Pattern') },
   {
     name: 'tile-sheet',
     path: surface('niche-back', 'tile'),
@@ -99,24 +98,33 @@ const PICTURES = [
       await page.locator('.panel').evaluate((panel) => panel.scrollTo(0, 150));
     },
   },
-  {
-    name: 'setout-lines',
-    path: surface('washroom-floor', 'setout'),
-    look: DESK,
-    act: (page) => page.getByRole('button', { name: 'Lines', exact: true }).click(),
-  },
   { name: 'setout-dark', path: surface('splashback', 'setout'), look: { ...DESK, colorScheme: 'dark' } },
   { name: 'cuts', path: surface('oven-wall', 'cuts'), look: DESK, act: (page) => page.getByRole('button', { name: /off/ }).nth(2).click() },
-  { name: 'cuts-sheets', path: surface('splashback', 'cuts'), look: DESK, act: (page) => page.locator('.sheets button').nth(3).click() },
+  { name: 'order', path: `${JOB}/order`, look: DESK, act: (page) => page.getByTestId('order-total').waitFor({ timeout: 60_000 }) },
   {
-    name: 'order',
+    name: 'quote',
     path: `${JOB}/order`,
     look: DESK,
-    act: (page) =>
-      page
-        .getByRole('button', { name: /how it was/ })
-        .first()
-        .click(),
+    act: async (page) => {
+      await page.getByTestId('order-total').waitFor({ timeout: 60_000 });
+      await page.getByRole('button', { name: 'Quote', exact: true }).click();
+    },
+  },
+  {
+    name: 'variants',
+    path: `${JOB}/order`,
+    look: DESK,
+    act: async (page) => {
+      await page.getByTestId('order-total').waitFor({ timeout: 60_000 });
+      await page.getByRole('button', { name: 'Variants', exact: true }).click();
+      await page.getByText('This one stands').waitFor({ timeout: 60_000 });
+    },
+  },
+  {
+    name: 'days',
+    path: `${JOB}/days`,
+    look: DESK,
+    act: (page) => page.getByRole('group', { name: 'Works over days' }).waitFor({ timeout: 60_000 }),
   },
   { name: 'phone-setout', path: surface('washroom-floor', 'setout'), look: PHONE },
   { name: 'phone-cuts', path: surface('washroom-floor', 'cuts'), look: { ...PHONE, colorScheme: 'dark' } },
