@@ -33,9 +33,11 @@ const firstSurface = computed(() => jobs.job?.surfaces[0]?.id);
     <main class="sheet">
       <header class="head">
         <h1 class="grow">Order</h1>
-        <Button as="a" :href="exportUrl(jobId, 'orderPaper')" severity="secondary" outlined><PhFilePdf :size="19" />Order as PDF</Button>
-        <Button as="a" :href="exportUrl(jobId, 'orderSheet')" severity="secondary" outlined><PhFileXls :size="19" />XLSX</Button>
-        <Button as="a" :href="exportUrl(jobId, 'order')" severity="secondary" outlined><PhFileCsv :size="19" />CSV</Button>
+        <template v-if="part === 'buy'">
+          <Button as="a" :href="exportUrl(jobId, 'orderPaper')" severity="secondary" outlined><PhFilePdf :size="19" />Order as PDF</Button>
+          <Button as="a" :href="exportUrl(jobId, 'orderSheet')" severity="secondary" outlined><PhFileXls :size="19" />XLSX</Button>
+          <Button as="a" :href="exportUrl(jobId, 'order')" severity="secondary" outlined><PhFileCsv :size="19" />CSV</Button>
+        </template>
       </header>
       <p v-if="jobs.job.surfaces.length === 0">
         There is no surface to order for yet. <RouterLink :to="{ name: 'job', params: { jobId } }">Measure one</RouterLink>
