@@ -24,6 +24,7 @@ const VIEWS: readonly (readonly [name: string, path: string, ...parts: string[]]
   ['order, mixes, quote, variants', '/jobs/tidewater-bakehouse/order', 'Mixes', 'Quote', 'Variants'],
   ['place', `${SKEW}/tile`, 'Place'],
   ['days', '/jobs/tidewater-bakehouse/days'],
+  ['site', '/jobs/tidewater-bakehouse/site', 'Lay', 'Mix', 'Waits', 'Cellar'],
   ['log', '/jobs/tidewater-bakehouse/log', 'Hours', 'Photo'],
 ];
 /** What a view says while it works something out. */

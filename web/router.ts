@@ -8,6 +8,7 @@ export const router = createRouter({
     { path: '/jobs/:jobId', name: 'job', component: () => import('./steps/job/JobView.vue'), props: true },
     { path: '/jobs/:jobId/new', name: 'new-surface', component: () => import('./steps/newSurface/NewSurfaceView.vue'), props: true },
     { path: '/jobs/:jobId/order', name: 'order', component: () => import('./steps/order/OrderView.vue'), props: true },
+    { path: '/jobs/:jobId/site', name: 'site', component: () => import('./steps/site/SiteView.vue'), props: true },
     { path: '/jobs/:jobId/log', name: 'log', component: () => import('./steps/log/LogView.vue'), props: true },
     { path: '/jobs/:jobId/days', name: 'programme', component: () => import('./steps/programme/ProgrammeView.vue'), props: true },
     {

@@ -14,6 +14,7 @@ const stops = computed(() => [
   })),
   { name: 'order', label: 'Order', to: { name: 'order', params: { jobId: props.jobId } } },
   { name: 'programme', label: 'Days', to: { name: 'programme', params: { jobId: props.jobId } } },
+  { name: 'site', label: 'Site', to: { name: 'site', params: { jobId: props.jobId } } },
   { name: 'log', label: 'Log', to: { name: 'log', params: { jobId: props.jobId } } },
 ]);
 </script>

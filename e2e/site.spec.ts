@@ -1,0 +1,53 @@
+import { expect, test } from '@playwright/test';
+import { fileURLToPath } from 'node:url';
+import { RunningServer } from '@azulejo/server/running';
+
+const DEMO = fileURLToPath(new URL('../demo/tidewater-bakehouse.json', import.meta.url));
+const SITE = '/jobs/tidewater-bakehouse/site';
+const server = new RunningServer();
+test.beforeAll(() => server.start('--add-job', DEMO));
+test.afterAll(() => server.remove());
+test.use({ viewport: { width: 390, height: 844 }, hasTouch: true });
+
+test('one cut at a time with a wet thumb: cut, not that one, later; the server may be away meanwhile', async ({ page }) => {
+  await page.goto(server.address + SITE);
+  const cut = page.getByRole('button', { name: /is cut$/ });
+  await expect(cut).toBeVisible({ timeout: 60_000 });
+  const first = ((await cut.textContent()) ?? '').replace(' is cut', '');
+  await cut.tap();
+  await expect(cut).not.toHaveText(`${first} is cut`);
+  const second = ((await cut.textContent()) ?? '').replace(' is cut', '');
+  await page.route('**/api/**', (route) => route.abort());
+  await page.getByRole('button', { name: 'Later' }).tap();
+  await expect(cut).not.toHaveText(`${second} is cut`);
+  await page.getByRole('button', { name: `Not ${first}` }).tap();
+  await expect(page.getByText(/of \d+ left/)).toBeVisible();
+  await cut.tap();
+  await page.unroute('**/api/**');
+  await page.goto(`${server.address}/jobs/tidewater-bakehouse/surfaces/shop-floor/cuts`);
+  await expect(page.getByText(/\d+ cut/).first()).toBeVisible({ timeout: 30_000 });
+  // All that a thumb has to hit is large enough.
+  await page.goto(server.address + SITE);
+  await expect(cut).toBeVisible({ timeout: 60_000 });
+  const low = await page
+    .getByRole('main')
+    .getByRole('button')
+    .evaluateAll((buttons) => buttons.map((button) => button.getBoundingClientRect().height).filter((high) => high < 44));
+  expect(low).toEqual([]);
+});
+
+test('waits run several at once, outlive a reload, and say what to do when they are over', async ({ page }) => {
+  await page.clock.install();
+  await page.goto(server.address + SITE);
+  await page.getByRole('button', { name: 'Waits' }).tap();
+  await page.getByRole('button', { name: /^Rest after mixing/ }).tap();
+  await page.getByRole('button', { name: /^Bucket is good for/ }).tap();
+  await expect(page.getByRole('timer')).toHaveCount(2);
+  await page.clock.fastForward('05:01');
+  await expect(page.getByText('Stir again and use it.')).toBeVisible();
+  await page.reload();
+  await expect(page.getByRole('timer')).toHaveCount(2);
+  await expect(page.getByText('Stir again and use it.')).toBeVisible();
+  await page.getByRole('button', { name: 'Done: Rest after mixing' }).tap();
+  await expect(page.getByRole('timer')).toHaveCount(1);
+});

@@ -1,0 +1,171 @@
+<script setup lang="ts">
+import { useLocalStorage } from '@vueuse/core';
+import { computed, toRef, watch } from 'vue';
+import { describeMix, explainMix, mixName } from '@azulejo/core/messages/en/mixes';
+import { provideTape } from '../../fields/useTape.ts';
+import { METRIC_TAPE } from '@azulejo/core/units/tape';
+import { tapeOf } from '@azulejo/core/job/job';
+import ChoiceField from '../../fields/ChoiceField.vue';
+import StepTape from '../../shell/StepTape.vue';
+import { useTickStore } from '../../stores/tickStore.ts';
+import { useJobPlan } from '../../workers/useJobPlan.ts';
+import LoadingState from '../LoadingState.vue';
+import { useOpenJob } from '../useOpenJob.ts';
+import NextCut from './NextCut.vue';
+import TimerList from './TimerList.vue';
+
+/** The next thing the hands do: large, one at a time, black on white in the sun and white on black in a cellar. */
+const props = defineProps<{ jobId: string }>();
+const { jobs, trouble } = useOpenJob(toRef(props, 'jobId'));
+const { plan, surfaces } = useJobPlan();
+const ticks = useTickStore();
+watch(toRef(props, 'jobId'), (id) => void ticks.look(id), { immediate: true });
+
+const PARTS = [
+  { name: 'cut', label: 'Cut' },
+  { name: 'lay', label: 'Lay' },
+  { name: 'mix', label: 'Mix' },
+  { name: 'wait', label: 'Waits' },
+] as const;
+const part = useLocalStorage<(typeof PARTS)[number]['name']>('azulejo-site-part', 'cut');
+const light = useLocalStorage<'sun' | 'cellar'>('azulejo-site-light', 'sun');
+const surfaceId = useLocalStorage<string>('azulejo-site-surface', '');
+const surface = computed(() => {
+  const all = jobs.job?.surfaces ?? [];
+  return all.find(({ id }) => id === surfaceId.value) ?? all.find(({ laid }) => !laid) ?? all[0] ?? null;
+});
+const planned = computed(() => (surface.value ? (surfaces.value.get(surface.value.id) ?? null) : null));
+const options = computed(() => jobs.job?.surfaces.map(({ id, name }) => ({ value: id, label: name })) ?? []);
+provideTape(() => (jobs.job && surface.value ? tapeOf(jobs.job, surface.value) : METRIC_TAPE));
+</script>
+
+<template>
+  <LoadingState v-if="!jobs.job" :trouble="trouble" />
+  <div v-else class="site" :class="light">
+    <StepTape v-if="surface" :job-id="jobId" :surface-id="surface.id" current="site" />
+    <main class="sheet">
+      <div class="head">
+        <ChoiceField
+          v-if="surface && (part === 'cut' || part === 'lay')"
+          class="grow"
+          label="Surface"
+          :value="surface.id"
+          :options="options"
+          hide-label
+          @choose="surfaceId = $event"
+        />
+        <h1 v-else class="grow">{{ part === 'mix' ? 'Mixes' : 'Waits' }}</h1>
+        <button type="button" class="light" @click="light = light === 'sun' ? 'cellar' : 'sun'">
+          {{ light === 'sun' ? 'Cellar' : 'Sun' }}
+        </button>
+      </div>
+      <p v-if="!surface">There is no surface yet. <RouterLink :to="{ name: 'job', params: { jobId } }">Measure one</RouterLink></p>
+      <template v-else-if="part === 'cut' || part === 'lay'">
+        <NextCut
+          v-if="planned"
+          :key="`${surface.id} ${part}`"
+          :job="jobs.job"
+          :surface="surface"
+          :plan="planned"
+          :doing="part === 'cut' ? 'cut' : 'laid'"
+        />
+        <p v-else role="status">Working out the cuts</p>
+      </template>
+      <template v-else-if="part === 'mix'">
+        <p v-if="!plan" role="status">Working out the mixes</p>
+        <article v-for="mix in plan?.mixes ?? []" :key="`${mix.item} ${mix.variant}`" class="mix">
+          <h2>{{ mixName(mix) }}</h2>
+          <p class="figure amount">{{ describeMix(mix) }}</p>
+          <p v-for="line in explainMix(mix)" :key="line">{{ line }}</p>
+        </article>
+      </template>
+      <TimerList v-else />
+    </main>
+    <nav class="parts" aria-label="Parts of the site view">
+      <button v-for="one in PARTS" :key="one.name" type="button" :aria-pressed="part === one.name" @click="part = one.name">
+        {{ one.label }}
+      </button>
+    </nav>
+  </div>
+</template>
+
+<style scoped>
+.site {
+  --site-ground: #ffffff;
+  --site-ink: #000000;
+  display: flex;
+  flex-direction: column;
+  background: var(--site-ground);
+  color: var(--site-ink);
+}
+.site.cellar {
+  --site-ground: #000000;
+  --site-ink: #ffffff;
+}
+.site :deep(.piece) {
+  fill: color-mix(in srgb, var(--site-ink) 14%, var(--site-ground));
+  stroke: var(--site-ink);
+}
+.site :deep(.whole),
+.site :deep(.arrow) {
+  stroke: var(--site-ink);
+}
+.site :deep(a) {
+  color: inherit;
+}
+.sheet {
+  flex: 1;
+  min-height: 0;
+  overflow-y: auto;
+  padding: 0.9rem max(1rem, calc(50vw - 17rem)) 1.2rem;
+  display: flex;
+  flex-direction: column;
+  gap: 0.8rem;
+}
+.sheet > * {
+  flex: none;
+}
+.head {
+  display: flex;
+  gap: 0.6rem;
+  align-items: center;
+}
+.light {
+  font: 600 1rem 'Barlow';
+  min-height: 46px;
+  padding: 0 0.9rem;
+  border-radius: 6px;
+  border: 2px solid currentColor;
+  background: transparent;
+  color: inherit;
+}
+.mix {
+  border-top: 3px solid currentColor;
+  padding-top: 0.5rem;
+  font-size: 1.1rem;
+  display: grid;
+  gap: 0.2rem;
+}
+.amount {
+  font-size: 2.2rem;
+  line-height: 1.1;
+}
+.parts {
+  display: grid;
+  grid-template-columns: repeat(4, 1fr);
+  border-top: 3px solid var(--site-ink);
+  flex: none;
+}
+.parts button {
+  font: 600 1.2rem 'Barlow';
+  min-height: 62px;
+  border: 0;
+  background: transparent;
+  color: inherit;
+  cursor: pointer;
+}
+.parts button[aria-pressed='true'] {
+  background: var(--site-ink);
+  color: var(--site-ground);
+}
+</style>
