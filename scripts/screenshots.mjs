@@ -39,7 +39,6 @@ const PICTURES = [
   { name: 'job', path: JOB, look: DESK },
   { name: 'measure', path: surface('shop-floor', 'measure'), look: DESK },
   { name: 'measure-levels', path: surface('shop-floor', 'measure'), look: DESK, act: part('Levels') },
-  { name: 'measure-fixtures', path: surface('counter', 'measure'), look: { ...DESK, colorScheme: 'dark' }, act: part('Fixtures') },
   { name: 'measure-around', path: surface('niche-back', 'measure'), look: DESK, act: part('Around it') },
   {
     name: 'new-surface',
@@ -127,6 +126,12 @@ const PICTURES = [
     act: (page) => page.getByRole('group', { name: 'Works over days' }).waitFor({ timeout: 60_000 }),
   },
   { name: 'phone-setout', path: surface('washroom-floor', 'setout'), look: PHONE },
+  {
+    name: 'phone-site',
+    path: `${JOB}/site`,
+    look: PHONE,
+    act: (page) => page.getByRole('button', { name: /is cut$/ }).waitFor({ timeout: 60_000 }),
+  },
   { name: 'phone-cuts', path: surface('washroom-floor', 'cuts'), look: { ...PHONE, colorScheme: 'dark' } },
 ];
 

@@ -72,6 +72,9 @@ const usual = (kind: TimerKind): string => (TIMERS[kind] >= 60 ? `${TIMERS[kind]
   color: inherit;
   cursor: pointer;
 }
+.press b {
+  display: block;
+}
 .note {
   font-size: 0.95rem;
 }
