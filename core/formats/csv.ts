@@ -1,6 +1,7 @@
 import Papa from 'papaparse';
 import { tapeOf, type Job, type Surface } from '../job/job.ts';
 import { materialName } from '../messages/en/materials.ts';
+import { UNIT_NAMES } from '../messages/en/materialNames.ts';
 import { roundMoney } from '../money/packs.ts';
 import { describeMark } from '../messages/en/marks.ts';
 import { pieceBefore } from '../messages/en/offCuts.ts';
@@ -54,7 +55,7 @@ export function orderCsv(job: Job, { materials }: Plan): string {
     material.packs.map(({ count, size, price }, k) => ({
       Item: materialName(job, material),
       Quantity: k === 0 ? Math.round(material.quantity * 100) / 100 : '',
-      Unit: material.unit,
+      Unit: UNIT_NAMES[material.unit],
       Packs: count,
       'Pack size': size,
       'Pack price': price.toFixed(2),

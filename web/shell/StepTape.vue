@@ -1,8 +1,15 @@
 <script setup lang="ts">
-import { computed } from 'vue';
+import { computed, onMounted, ref } from 'vue';
 import { SURFACE_STEPS } from '../steps/surfaceSteps.ts';
 
 const props = defineProps<{ jobId: string; surfaceId: string; current: string }>();
+
+/** On a phone the tape is longer than the screen: where one is comes into sight. */
+const tape = ref<HTMLElement | null>(null);
+onMounted(() => {
+  const here = tape.value?.querySelector<HTMLElement>('[aria-current]');
+  if (tape.value && here) tape.value.scrollLeft = here.offsetLeft - (tape.value.clientWidth - here.clientWidth) / 2;
+});
 
 /** The way of the work, laid along a tape. */
 const stops = computed(() => [
@@ -20,7 +27,7 @@ const stops = computed(() => [
 </script>
 
 <template>
-  <nav class="tape no-print" aria-label="Steps">
+  <nav ref="tape" class="tape no-print" aria-label="Steps">
     <RouterLink
       v-for="stop in stops"
       :key="stop.name"
@@ -36,6 +43,7 @@ const stops = computed(() => [
 
 <style scoped>
 .tape {
+  position: relative;
   display: flex;
   height: 42px;
   background-color: var(--tape);

@@ -43,6 +43,13 @@ export const KEY_GROUPS: readonly { readonly where: string; readonly lines: read
     ],
   },
   {
+    where: 'Days',
+    lines: [
+      { keys: 'Left and Right', does: 'Move the chosen work by a day; what hangs on it moves along' },
+      { keys: 'Enter', does: 'What it waits for' },
+    ],
+  },
+  {
     where: 'Drawing',
     lines: [
       { keys: '+ and -', does: 'Closer, further away' },

@@ -2,7 +2,7 @@ import { distance, dot, subtract, unit, type Point } from '../../geometry/point.
 import { cellShift } from '../../pattern/repeat.ts';
 import { placementMotion, type Address } from '../place/layout.ts';
 import type { Field } from './field.ts';
-import { laidMap } from './laidMap.ts';
+import { CUT, laidMap, NONE, WHOLE } from './laidMap.ts';
 import { meetingsOf, sharedSidesOf } from './neighbours.ts';
 
 /** Crossings of joints by kind: four corners, two corners and a side, three corners. */
@@ -15,27 +15,25 @@ export interface Crossings {
 /** A corner this near to where it was is still there, mm. */
 const SAME_MM = 0.5;
 
-const shifted = ({ piece, i, j }: Address, di: number, dj: number): Address => ({ piece, i: i + di, j: j + dj });
-
 /** Counts the places where pieces meet, each laid piece with the corner it has there. At walls nothing meets. */
 export function countCrossings(fields: readonly Field[]): Crossings {
   const counts = { cross: 0, tee: 0, wye: 0 };
   for (const { laid, layout } of fields) {
     const map = laidMap(layout);
     const { turn } = placementMotion(layout.placement);
-    const keepsCorner = (address: Address, at: Point, di: number, dj: number): boolean => {
-      const state = map.at(address);
-      if (state !== 'cut') return state === 'whole';
+    const keepsCorner = ({ piece, i, j }: Address, at: Point, di: number, dj: number): boolean => {
+      const state = map.at(piece, i + di, j + dj);
+      if (state !== CUT) return state === WHOLE;
       const [dx, dy] = cellShift(layout.repeat, di, dj);
       const corner = turn([at[0] + dx, at[1] + dy]);
-      return map.cutAt(address)?.polygons.some((rings) => rings.some((ring) => ring.some((p) => distance(p, corner) <= SAME_MM))) ?? false;
+      const { polygons = [] } = map.cutAt(piece, i + di, j + dj) ?? {};
+      return polygons.some((rings) => rings.some((ring) => ring.some((p) => distance(p, corner) <= SAME_MM)));
     };
     for (const { kind, corners, beside } of meetingsOf(layout.repeat, laid.jointMm))
-      map.forEachCell((i, j) => {
-        const isThere =
-          corners.every(({ address, at }) => keepsCorner(shifted(address, i, j), at, i, j)) &&
-          beside.every((address) => map.at(shifted(address, i, j)) !== null);
-        if (isThere) counts[kind]++;
+      map.forEachCell((di, dj) => {
+        for (const { address, at } of corners) if (!keepsCorner(address, at, di, dj)) return;
+        for (const { piece, i, j } of beside) if (map.at(piece, i + di, j + dj) === NONE) return;
+        counts[kind]++;
       });
   }
   return counts;
@@ -52,17 +50,22 @@ export function sharedJointLengths(fields: readonly Field[], leastMm: number): M
     const map = laidMap(layout);
     const { turn } = placementMotion(layout.placement);
     for (const { pieces, from, to } of sharedSidesOf(layout.repeat, laid.jointMm, leastMm))
-      map.forEachCell((i, j) => {
-        const [a, b] = pieces.map((address) => shifted(address, i, j));
-        const [one, other] = [map.at(a), map.at(b)];
-        if (one === null || other === null) return;
-        if (one === 'whole' && other === 'whole') return count(distance(from, to));
-        const [dx, dy] = cellShift(layout.repeat, i, j);
+      map.forEachCell((di, dj) => {
+        const [a, b] = pieces;
+        const [one, other] = [map.at(a.piece, a.i + di, a.j + dj), map.at(b.piece, b.i + di, b.j + dj)];
+        if (one === NONE || other === NONE) return;
+        if (one === WHOLE && other === WHOLE) return count(distance(from, to));
+        const [dx, dy] = cellShift(layout.repeat, di, dj);
         const side: readonly [Point, Point] = [turn([from[0] + dx, from[1] + dy]), turn([to[0] + dx, to[1] + dy])];
-        const along = [a, b].map((address) =>
-          map.at(address) === 'whole' ? [0, distance(...side)] : staysAlong(map.cutAt(address)?.polygons, side, laid.jointMm),
+        const [low, high] = pieces.reduce<readonly [number, number]>(
+          (run, { piece, i, j }) => {
+            const cut = map.cutAt(piece, i + di, j + dj);
+            const own = cut ? staysAlong(cut.polygons, side, laid.jointMm) : ([0, distance(...side)] as const);
+            return [Math.max(run[0], own[0]), Math.min(run[1], own[1])];
+          },
+          [0, Infinity],
         );
-        count(Math.min(along[0][1], along[1][1]) - Math.max(along[0][0], along[1][0]));
+        count(high - low);
       });
   }
   return lengths;
