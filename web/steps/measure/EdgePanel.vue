@@ -99,7 +99,7 @@ const dropOwnGap = (id: string): void => {
       <ChoiceField
         v-for="edge in edges"
         :key="edge.id"
-        :label="edge.name"
+        :label="`${edge.name} ends in`"
         :value="edge.trim"
         :options="trims"
         @choose="setTrim([edge.id], $event)"
