@@ -19,7 +19,7 @@ export interface ComparedVariant {
   readonly materials: number;
   /** What the client pays, in cents. */
   readonly totalCents: number;
-  /** What of it differs in name from how it stands: tiles, patterns, heights; by surface. */
+  /** The tiles of those surfaces, by id. */
   readonly products: readonly string[];
 }
 

@@ -14,6 +14,7 @@ const DAYS = 14;
 const DAY = /^\d{4}-\d\d-\d\d$/;
 const ENDING = '.azulejo.json';
 const SITE_ENDING = '.site.json';
+const TICKS_ENDING = '.ticks.json';
 
 const NOTHING: SiteRecords = { ticks: [], entries: [] };
 const siteSchema = z.object({ ticks: z.array(tickSchema), entries: z.array(entrySchema) });
@@ -38,7 +39,8 @@ export class CopyFolder {
     const entries = await jobs.list();
     for (const { id, version } of entries) {
       const beside = await site.find(id).catch(() => NOTHING);
-      const mark = `${day} ${version} ${beside.ticks.length} ${beside.entries.length} ${beside.ticks.reduce((sum, { turn }) => sum + turn, 0)}`;
+      // Entries are only added, so that their number tells whether any came.
+      const mark = `${day} ${version} ${beside.entries.length} ${JSON.stringify(beside.ticks)}`;
       if (this.written.get(id) === mark) continue;
       const found = await jobs.find(id).catch(() => null);
       if (found) await writeWhole(join(target, fileOf(id)), writeJobFile(found.job));
@@ -81,11 +83,15 @@ export class CopyFolder {
     return found.flatMap((job) => job ?? []);
   }
 
-  /** What was kept beside a job on a day; nothing where that can't be read. */
+  /** What was kept beside a job on a day; nothing where that can't be read. Copies made before there was a log hold ticks alone. */
   async siteOf(day: string, id: string): Promise<SiteRecords> {
+    const read = async (ending: string): Promise<unknown> =>
+      JSON.parse(await readFile(join(this.folder, day, fileOf(id, ending)), 'utf8').catch(() => 'null'));
     try {
-      const read = siteSchema.safeParse(JSON.parse(await readFile(join(this.folder, day, fileOf(id, SITE_ENDING)), 'utf8')));
-      return read.success ? read.data : NOTHING;
+      const whole = siteSchema.safeParse(await read(SITE_ENDING));
+      if (whole.success) return whole.data;
+      const ticks = siteSchema.shape.ticks.safeParse(await read(TICKS_ENDING));
+      return ticks.success ? { ticks: ticks.data, entries: [] } : NOTHING;
     } catch {
       return NOTHING;
     }

@@ -18,7 +18,9 @@ export type RecordKind = 'ticks' | 'entries';
 interface Row {
   readonly jobId: string;
   readonly id: string;
-  readonly item: unknown;
+  readonly item?: unknown;
+  /** Where version 1 kept a tick. */
+  readonly tick?: unknown;
 }
 
 interface Schema extends DBSchema {
@@ -33,8 +35,7 @@ const opened = (): Promise<IDBPDatabase<Schema>> =>
   (database ??= openDB<Schema>('azulejo-site', 2, {
     upgrade: (made) => {
       for (const kind of ['ticks', 'entries'] as const) {
-        if (made.objectStoreNames.contains(kind)) made.deleteObjectStore(kind);
-        made.createObjectStore(kind, { keyPath: ['jobId', 'id'] });
+        if (!made.objectStoreNames.contains(kind)) made.createObjectStore(kind, { keyPath: ['jobId', 'id'] });
       }
     },
   }));
@@ -46,7 +47,8 @@ export function browserRecords<Item extends Named>(kind: RecordKind): KeptRecord
       const within = (await opened()).transaction(kind, 'readwrite');
       await Promise.all([...items.map((item) => within.store.put({ jobId, id: item.id, item })), within.done]);
     },
-    list: async (jobId) => (await (await opened()).getAll(kind, IDBKeyRange.bound([jobId], [jobId, []]))).map(({ item }) => item as Item),
+    list: async (jobId) =>
+      (await (await opened()).getAll(kind, IDBKeyRange.bound([jobId], [jobId, []]))).map(({ item, tick }) => (item ?? tick) as Item),
     forget: async (jobId, ids) => {
       const within = (await opened()).transaction(kind, 'readwrite');
       await Promise.all([...ids.map((id) => within.store.delete([jobId, id])), within.done]);

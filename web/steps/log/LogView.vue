@@ -94,7 +94,7 @@ const bars = computed(() =>
         </div>
       </section>
       <p v-if="days.length === 0" class="soft">
-        Nothing is written down yet. Hours, broken pieces, packs and photos are kept here in three presses, also without a network.
+        Nothing is written down yet. Hours, broken pieces, packs and photos are kept here in three presses, also while the server is away.
       </p>
       <section v-for="[day, entries] in days" :key="day" class="stack day">
         <h2>{{ day }}</h2>
