@@ -71,6 +71,15 @@ export function floorOf(pieces: number): Job {
   });
 }
 
+/** Plans floors that differ by a little, one after the other. */
+function freshPlans(pieces: number): () => unknown {
+  let round = 0;
+  return () => {
+    const job = floorOf(pieces * (1 + ++round / 1000));
+    return planSurface(job, job.surfaces[0]);
+  };
+}
+
 /** Times one size; every figure is of the same run on the same machine. */
 export function benchPlan(pieces: number): PlanRow {
   const job = floorOf(pieces);
@@ -83,7 +92,8 @@ export function benchPlan(pieces: number): PlanRow {
   for (let k = 0; k < 5; k++) place();
   const placeMs = median(rounds, place);
   const drawMs = median(rounds, () => drawSurface(job, surface));
-  const planMs = median(3, () => planSurface(job, surface));
+  // A job that was never planned, each time: what is remembered of the last is no part of the figure.
+  const planMs = median(7, freshPlans(pieces));
   const layout = place();
   const reach = Math.ceil(Math.sqrt(pieces)) + 3;
   const clipAllMs = timeOf(() => {

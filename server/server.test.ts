@@ -170,7 +170,7 @@ test('exports agree with the plan', async () => {
     .split('\n');
   expect(cuts).toHaveLength(surface.totals.cut + 1);
   const order = String((await ask('GET', '/jobs/wall/exports/order')).body);
-  expect(order).toContain(`,${materials[0].quantity},piece,${materials[0].packs[0].count},`);
+  expect(order).toContain(`,${materials[0].quantity},pieces,${materials[0].packs[0].count},`);
   const file = await ask('GET', '/jobs/wall/exports/job');
   expect(file.body).toEqual(current);
   const paper = await ask('GET', '/jobs/wall/exports/paper?surface=s');

@@ -37,15 +37,17 @@ function* proofs(pieces: readonly WantedPiece[], rule: CutRule): Generator<numbe
 function byArea(pieces: readonly WantedPiece[]): number {
   const tile = Math.abs(ringArea(pieces[0].tile));
   const shares = pieces.map(({ areaMm2 }) => Math.max(0, areaMm2 / tile - 1e-6));
-  const cuts = [0, ...shares.filter((share) => share <= 0.5)];
-  return Math.max(
-    ...cuts.map((least) => {
-      let sum = 0;
-      for (const share of shares) sum += share > 1 - least ? 1 : share < least ? 0 : share;
-      return sum;
-    }),
-    shares.filter((share) => share > 0.5).length,
-  );
+  // Smallest first, with what all from each on come to: every `share` is a place in this row.
+  const sorted = [...shares].sort((a, b) => a - b);
+  const fromOn = new Float64Array(sorted.length + 1);
+  for (let k = sorted.length - 1; k >= 0; k--) fromOn[k] = fromOn[k + 1] + sorted[k];
+  let [most, low, high] = [fromOn[0], 0, sorted.length];
+  for (; low < sorted.length && sorted[low] <= 0.5; low++) {
+    if (low > 0 && sorted[low] === sorted[low - 1]) continue;
+    while (high > 0 && sorted[high - 1] > 1 - sorted[low]) high--;
+    most = Math.max(most, fromOn[low] - fromOn[high] + (sorted.length - high));
+  }
+  return Math.max(most, sorted.length - low);
 }
 
 /** A rectangle has four corners: two sides that meet and have to be factory edges take one, three take two, four the tile. */

@@ -18,6 +18,10 @@ export interface Fit {
   readonly leftMm: number;
 }
 
+/** Less area is left, or as much and a narrower rest. */
+export const isTighter = (fit: Pick<Fit, 'leftMm2' | 'leftMm'>, than: Pick<Fit, 'leftMm2' | 'leftMm'>): boolean =>
+  fit.leftMm2 <= than.leftMm2 + 1 && (fit.leftMm2 <= than.leftMm2 - 1 || fit.leftMm < than.leftMm);
+
 /** Narrower spaces hold nothing, mm. */
 const NARROWEST_MM = 3;
 
@@ -48,7 +52,7 @@ export class FreeSpace {
       if (dx < -FITS_MM || dy < -FITS_MM) continue;
       const leftMm2 = areaOf(space) - widthMm * heightMm;
       const leftMm = Math.min(dx, dy);
-      if (best && (leftMm2 > best.leftMm2 + 1 || (leftMm2 > best.leftMm2 - 1 && leftMm >= best.leftMm))) continue;
+      if (best && !isTighter({ leftMm2, leftMm }, best)) continue;
       const x = placeIn(space.minX, space.maxX, widthMm, this.tile.widthMm, sides.has('left'), sides.has('right'));
       const y = placeIn(space.minY, space.maxY, heightMm, this.tile.heightMm, sides.has('bottom'), sides.has('top'));
       if (x !== null && y !== null) best = { space, box: { minX: x, minY: y, maxX: x + widthMm, maxY: y + heightMm }, leftMm2, leftMm };

@@ -6,13 +6,15 @@ import { motion, type Point } from '../../geometry/point.ts';
 import type { Size } from '../../tile/product.ts';
 import type { Side } from '../cutKind.ts';
 import { largestBoxWithin } from './boxWithin.ts';
-import { FreeSpace, type Fit, type WantedBox } from './freeSpace.ts';
+import { FreeSpace, isTighter, type Fit, type WantedBox } from './freeSpace.ts';
 import { tileSize, type CutRule, type PackedTile, type PlacedPiece, type WantedPiece } from './wanted.ts';
 
 /** A piece with what a packer asks of it, in every turn that is allowed. */
 interface Item {
   readonly piece: WantedPiece;
   readonly turns: readonly Turned[];
+  /** Pieces of one look fit into the same places. */
+  readonly look: string;
 }
 
 /** A piece in one turn. */
@@ -83,31 +85,59 @@ function bestOf(plans: readonly Bin[][]): Bin[] {
   return plans.reduce((a, b) => (b.length < a.length || (b.length === a.length && worth(b) > worth(a)) ? b : a));
 }
 
+/** Where a piece sits tightest in a tile, and in which of its turns. */
+interface Place {
+  readonly turn: number;
+  readonly fit: Fit;
+}
+
+/** The tiles into which a piece of one look may still go; a tile that has no room for it never has it again. */
+interface Open {
+  tiles: { readonly bin: Bin; place: Place; pieces: number }[];
+  /** So many tiles were asked. */
+  asked: number;
+}
+
 /** Puts each piece where it sits tightest, or into a tile more. */
 function packed(bins: readonly Bin[], items: readonly Item[], size: Size, kerfMm: number): Bin[] {
   const all = [...bins];
+  const byLook = new Map<string, Open>();
   for (const item of items) {
-    const best = tightest(all, item);
-    if (best) put(best.bin, item, best.turned, best.fit);
+    const open = byLook.get(item.look) ?? { tiles: [], asked: 0 };
+    byLook.set(item.look, open);
+    askAgain(open, all, item);
+    let best: Open['tiles'][number] | null = null;
+    for (const one of open.tiles) if (!best || isTighter(one.place.fit, best.place.fit)) best = one;
+    if (best) put(best.bin, item, item.turns[best.place.turn], best.place.fit);
     else all.push(opened(item, size, kerfMm));
   }
   return all;
 }
 
-/** Where a piece sits tightest. */
-interface Tightest {
-  readonly bin: Bin;
-  readonly turned: Turned;
-  readonly fit: Fit;
+/** Asks the tiles that were opened or cut since a piece of this look was last placed. */
+function askAgain(open: Open, all: readonly Bin[], item: Item): void {
+  let shut = false;
+  for (const one of open.tiles) {
+    if (one.pieces === one.bin.placed.length) continue;
+    const place = tightest(one.bin, item);
+    one.pieces = place ? one.bin.placed.length : Infinity;
+    if (place) one.place = place;
+    else shut = true;
+  }
+  if (shut) open.tiles = open.tiles.filter(({ pieces }) => pieces < Infinity);
+  for (; open.asked < all.length; open.asked++) {
+    const bin = all[open.asked];
+    const place = tightest(bin, item);
+    if (place) open.tiles.push({ bin, place, pieces: bin.placed.length });
+  }
 }
 
-function tightest(bins: readonly Bin[], { turns }: Item): Tightest | null {
-  let best: Tightest | null = null;
-  for (const bin of bins)
-    for (const turned of turns) {
-      const fit = bin.space.fit(turned.box, best?.fit ?? null);
-      if (fit) best = { bin, turned, fit };
-    }
+function tightest({ space }: Bin, { turns }: Item): Place | null {
+  let best: Place | null = null;
+  for (let turn = 0; turn < turns.length; turn++) {
+    const fit = space.fit(turns[turn].box, best?.fit ?? null);
+    if (fit) best = { turn, fit };
+  }
   return best;
 }
 
@@ -152,7 +182,8 @@ const copyOf = ({ space, placed, areaMm2 }: Bin): Bin => ({ space: space.copy(),
 function itemOf(piece: WantedPiece, { directional, kerfMm }: CutRule): Item {
   const quarters = directional ? [0] : piece.isRectangle && piece.factorySides.length === 0 ? [0, 1] : [0, 2, 1, 3];
   const open = piece.isRectangle ? [] : openWithin(piece.outline, kerfMm);
-  return { piece, turns: quarters.map((quarter) => turnedBy(piece, open, quarter)) };
+  const turns = quarters.map((quarter) => turnedBy(piece, open, quarter));
+  return { piece, turns, look: turns.map(({ box: { widthMm, heightMm, sides } }) => [widthMm, heightMm, ...sides].join(' ')).join('|') };
 }
 
 function turnedBy({ outline, sizeMm, factorySides }: WantedPiece, open: readonly Box[], quarter: number): Turned {

@@ -1,6 +1,6 @@
 import { distance, dot, subtract, unit, type Point } from '../../geometry/point.ts';
 import { cellShift } from '../../pattern/repeat.ts';
-import { placementMotion, type Address } from '../place/layout.ts';
+import { placementMotion } from '../place/layout.ts';
 import type { Field } from './field.ts';
 import { CUT, laidMap, NONE, WHOLE } from './laidMap.ts';
 import { meetingsOf, sharedSidesOf } from './neighbours.ts';
@@ -21,20 +21,22 @@ export function countCrossings(fields: readonly Field[]): Crossings {
   for (const { laid, layout } of fields) {
     const map = laidMap(layout);
     const { turn } = placementMotion(layout.placement);
-    const keepsCorner = ({ piece, i, j }: Address, at: Point, di: number, dj: number): boolean => {
-      const state = map.at(piece, i + di, j + dj);
-      if (state !== CUT) return state === WHOLE;
+    const keepsCorner = (at: Point, place: number, di: number, dj: number): boolean => {
       const [dx, dy] = cellShift(layout.repeat, di, dj);
       const corner = turn([at[0] + dx, at[1] + dy]);
-      const { polygons = [] } = map.cutAt(piece, i + di, j + dj) ?? {};
+      const { polygons = [] } = map.cutAt(place) ?? {};
       return polygons.some((rings) => rings.some((ring) => ring.some((p) => distance(p, corner) <= SAME_MM)));
     };
-    for (const { kind, corners, beside } of meetingsOf(layout.repeat, laid.jointMm))
-      map.forEachCell((di, dj) => {
-        for (const { address, at } of corners) if (!keepsCorner(address, at, di, dj)) return;
-        for (const { piece, i, j } of beside) if (map.at(piece, i + di, j + dj) === NONE) return;
+    for (const { kind, corners, beside } of meetingsOf(layout.repeat, laid.jointMm)) {
+      const meet = corners.map(({ address, at }) => ({ step: map.step(address), at }));
+      const passed = beside.map(map.step);
+      map.forEachCell((di, dj, cell) => {
+        for (const step of passed) if (map.states[cell + step] === NONE) return;
+        for (const { step } of meet) if (map.states[cell + step] === NONE) return;
+        for (const { step, at } of meet) if (map.states[cell + step] === CUT && !keepsCorner(at, cell + step, di, dj)) return;
         counts[kind]++;
       });
+    }
   }
   return counts;
 }
@@ -49,17 +51,18 @@ export function sharedJointLengths(fields: readonly Field[], leastMm: number): M
   for (const { laid, layout } of fields) {
     const map = laidMap(layout);
     const { turn } = placementMotion(layout.placement);
-    for (const { pieces, from, to } of sharedSidesOf(layout.repeat, laid.jointMm, leastMm))
-      map.forEachCell((di, dj) => {
-        const [a, b] = pieces;
-        const [one, other] = [map.at(a.piece, a.i + di, a.j + dj), map.at(b.piece, b.i + di, b.j + dj)];
+    for (const { pieces, from, to } of sharedSidesOf(layout.repeat, laid.jointMm, leastMm)) {
+      const [a, b] = pieces.map(map.step);
+      const length = distance(from, to);
+      map.forEachCell((di, dj, cell) => {
+        const [one, other] = [map.states[cell + a], map.states[cell + b]];
         if (one === NONE || other === NONE) return;
-        if (one === WHOLE && other === WHOLE) return count(distance(from, to));
+        if (one === WHOLE && other === WHOLE) return count(length);
         const [dx, dy] = cellShift(layout.repeat, di, dj);
         const side: readonly [Point, Point] = [turn([from[0] + dx, from[1] + dy]), turn([to[0] + dx, to[1] + dy])];
-        const [low, high] = pieces.reduce<readonly [number, number]>(
-          (run, { piece, i, j }) => {
-            const cut = map.cutAt(piece, i + di, j + dj);
+        const [low, high] = [a, b].reduce<readonly [number, number]>(
+          (run, step) => {
+            const cut = map.cutAt(cell + step);
             const own = cut ? staysAlong(cut.polygons, side, laid.jointMm) : ([0, distance(...side)] as const);
             return [Math.max(run[0], own[0]), Math.min(run[1], own[1])];
           },
@@ -67,6 +70,7 @@ export function sharedJointLengths(fields: readonly Field[], leastMm: number): M
         );
         count(high - low);
       });
+    }
   }
   return lengths;
 }

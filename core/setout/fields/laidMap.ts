@@ -1,19 +1,22 @@
-import { forEachWhole, type Address, type CutTile, type Layout } from '../place/layout.ts';
+import type { Address, CutTile, Layout } from '../place/layout.ts';
 
-/** Which tiles of a layout are laid, by address, quick to ask. */
+/** Which tiles of a layout are laid, quick to ask: places are numbered, and a step from cell to cell is a sum. */
 export interface LaidMap {
-  /** Calls back for every cell of the lattice in which, or beside which, something is laid. */
-  readonly forEachCell: (visit: (i: number, j: number) => void) => void;
-  /** What lies at an address: one of NONE, WHOLE, CUT. */
-  readonly at: (piece: number, i: number, j: number) => number;
-  readonly cutAt: (piece: number, i: number, j: number) => CutTile | null;
+  /** Calls back for every cell of the lattice in which, or beside which, something is laid, with the place of its first piece. */
+  readonly forEachCell: (visit: (i: number, j: number, cell: number) => void) => void;
+  /** What to add to the place of a cell for a piece of it, or of one at most `REACH` cells on. */
+  readonly step: (address: Address) => number;
+  /** What lies at each place: NONE, WHOLE or CUT. */
+  readonly states: Uint8Array;
+  readonly cutAt: (place: number) => CutTile | undefined;
 }
 
 /** No tile, a whole one, one that is cut. */
 export const [NONE, WHOLE, CUT] = [0, 1, 2];
 
-/** Cells beyond what is laid that are asked about too. */
+/** Cells beyond what is laid that are visited too, and as far again that can be asked about. */
 const MARGIN = 2;
+const REACH = 2;
 
 /** Notes every laid tile of a layout. */
 export function laidMap(layout: Layout): LaidMap {
@@ -27,26 +30,26 @@ export function laidMap(layout: Layout): LaidMap {
   };
   for (let k = 0; k < wholeRuns.length; k += 4) reach(wholeRuns[k + 2], wholeRuns[k + 3], wholeRuns[k + 1]);
   for (const { i, j } of cutTiles) reach(i, i, j);
-  if (minI > maxI) return { forEachCell: () => undefined, at: () => NONE, cutAt: () => null };
-  const [wide, high] = [maxI - minI + 1, maxJ - minJ + 1];
+  if (minI > maxI) return { forEachCell: () => undefined, step: () => 0, states: new Uint8Array(0), cutAt: () => undefined };
+  const around = MARGIN + REACH;
+  const [firstI, firstJ] = [minI - around, minJ - around];
+  const [wide, high] = [maxI - minI + 1 + 2 * around, maxJ - minJ + 1 + 2 * around];
+  const step = ({ piece, i, j }: Address): number => (piece * high + j) * wide + i;
+  const placeOf = ({ piece, i, j }: Address): number => step({ piece, i: i - firstI, j: j - firstJ });
   const states = new Uint8Array(wide * high * repeat.pieces.length);
-  const indexOf = (piece: number, i: number, j: number): number =>
-    i < minI || i > maxI || j < minJ || j > maxJ ? -1 : (piece * high + (j - minJ)) * wide + (i - minI);
-  forEachWhole(layout, ({ piece, i, j }: Address) => (states[indexOf(piece, i, j)] = WHOLE));
-  const cuts = new Map<number, CutTile>();
-  for (const tile of cutTiles) {
-    const at = indexOf(tile.piece, tile.i, tile.j);
-    states[at] = CUT;
-    cuts.set(at, tile);
+  for (let k = 0; k < wholeRuns.length; k += 4) {
+    const first = placeOf({ piece: wholeRuns[k], j: wholeRuns[k + 1], i: wholeRuns[k + 2] });
+    states.fill(WHOLE, first, first + wholeRuns[k + 3] - wholeRuns[k + 2] + 1);
   }
+  const cuts = new Map(cutTiles.map((tile) => [placeOf(tile), tile]));
+  for (const place of cuts.keys()) states[place] = CUT;
   return {
     forEachCell: (visit) => {
-      for (let j = minJ - MARGIN; j <= maxJ + MARGIN; j++) for (let i = minI - MARGIN; i <= maxI + MARGIN; i++) visit(i, j);
+      for (let j = minJ - MARGIN; j <= maxJ + MARGIN; j++)
+        for (let i = minI - MARGIN; i <= maxI + MARGIN; i++) visit(i, j, placeOf({ piece: 0, i, j }));
     },
-    at: (piece, i, j) => {
-      const at = indexOf(piece, i, j);
-      return at === -1 ? NONE : states[at];
-    },
-    cutAt: (piece, i, j) => cuts.get(indexOf(piece, i, j)) ?? null,
+    step,
+    states,
+    cutAt: (place) => cuts.get(place),
   };
 }

@@ -1,7 +1,7 @@
 import { WHOLE_SLACK_MM } from '../../geometry/conventions.ts';
 import { distanceToStretch } from '../../geometry/distanceToStretch.ts';
 import type { Point } from '../../geometry/point.ts';
-import { isWithin, rectangleRing, type Box, type Ring } from '../../geometry/ring.ts';
+import { boxOf, isWithin, rectangleRing, type Box, type Ring } from '../../geometry/ring.ts';
 import { cellShift, unitOf, type Repeat } from '../../pattern/repeat.ts';
 import { markCells } from '../place/markCells.ts';
 import type { Falls } from '../weigh/figures.ts';
@@ -100,15 +100,31 @@ function reachOf(ring: Ring, [x, y]: Point, [wx, wy]: Point): number {
 /** How far the nearest side of a ring is from a place, mm; Infinity where none comes within `reachMm`. */
 function nearestSide(ring: Ring, p: Point, reachMm: number): number {
   const [x, y] = p;
-  let least = Infinity;
+  let least = reachMm;
   for (let k = 0, last = ring.length - 1; k < ring.length; last = k++) {
-    const [ax, ay, bx, by] = [ring[last][0] - x, ring[last][1] - y, ring[k][0] - x, ring[k][1] - y];
-    if ((ax > reachMm && bx > reachMm) || (ay > reachMm && by > reachMm)) continue;
-    if ((ax < -reachMm && bx < -reachMm) || (ay < -reachMm && by < -reachMm)) continue;
+    const ax = ring[last][0] - x;
+    const bx = ring[k][0] - x;
+    if ((ax > least && bx > least) || (ax < -least && bx < -least)) continue;
+    const ay = ring[last][1] - y;
+    const by = ring[k][1] - y;
+    if ((ay > least && by > least) || (ay < -least && by < -least)) continue;
     const mm = distanceToStretch(p, ring[last], ring[k]);
     if (mm < least) least = mm;
   }
   return least < reachMm ? least : Infinity;
+}
+
+const circles = new WeakMap<Ring, { readonly centre: Point; readonly radiusMm: number }>();
+
+/** A circle round a ring, about the middle of its box; remembered. */
+function circleRound(ring: Ring): { readonly centre: Point; readonly radiusMm: number } {
+  const known = circles.get(ring);
+  if (known) return known;
+  const { minX, minY, maxX, maxY } = boxOf(ring);
+  const centre: Point = [(minX + maxX) / 2, (minY + maxY) / 2];
+  const circle = { centre, radiusMm: Math.max(...ring.map(([x, y]) => Math.hypot(x - centre[0], y - centre[1]))) };
+  circles.set(ring, circle);
+  return circle;
 }
 
 /** Tells what something round falls on, and marks the tiles it bites into. */
@@ -122,6 +138,10 @@ export function fallsOf({ centre, radiusMm }: RoundThing, cell: Cell, [x, y]: Po
     const [dx, dy] = cellShift(repeat, i, j);
     const within: Point = [place[0] - dx, place[1] - dy];
     const { ring } = repeat.pieces[piece];
+    const round = circleRound(ring);
+    const off = Math.hypot(within[0] - round.centre[0], within[1] - round.centre[1]);
+    // Most tiles near something large are clear of it or swallowed by it, and one look tells.
+    if (off > round.radiusMm + radiusMm + CLEAR_MM || off + round.radiusMm <= radiusMm) return;
     const inside = isWithin(ring, within[0], within[1]);
     const away = nearestSide(ring, within, radiusMm + CLEAR_MM);
     if (!inside && away === Infinity) return;
