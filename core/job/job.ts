@@ -8,6 +8,7 @@ import { insetSchema } from '../setout/fields/inset.ts';
 import { allowedSchema } from '../setout/search/allowed.ts';
 import { setoutChoiceSchema } from '../setout/weigh/setoutChoice.ts';
 import { wayChoiceSchema } from '../setout/weigh/ways.ts';
+import { zoneChoiceSchema } from '../setout/zones/zoneChoice.ts';
 import { linkSchema } from '../surface/link.ts';
 import { PRACTICES } from '../surface/levels/flatness.ts';
 import { measuredSchema, SURFACE_KINDS } from '../surface/surface.ts';
@@ -59,6 +60,7 @@ export const surfaceSchema = z.strictObject({
     .record(z.string().max(60), z.string().trim().max(200))
     .optional()
     .describe('Findings that the person knows of, by code, each with a note'),
+  zones: zoneChoiceSchema.optional().describe('How it is parted into zones that are laid one after the other'),
   laid: z.boolean().default(false).describe('Whether the work on it is done'),
 });
 

@@ -12,13 +12,19 @@ export interface SurfaceBrief {
 
 /** The brief of one surface of a job, small enough to be sent for every frame of a moving hand. */
 export function briefOf(
-  { products, consumption, blanks, practice, way, tape, surfaces, links }: PlanRules,
+  { products, consumption, blanks, practice, way, tape, surfaces, links, materials, habits, labour, mixing }: PlanRules,
   surface: Surface,
 ): SurfaceBrief {
   const met = companionsOf(surface, surfaces, links);
   const named = new Set([surface, ...met.surfaces].flatMap((one) => [...tilesNamedBy(one)]));
   const own = products.filter(({ id }) => named.has(id)).map(withoutPicture);
-  return { rules: { products: own, consumption, ...(blanks ? { blanks } : {}), practice, way, tape, ...met }, surface };
+  const said = {
+    ...(blanks ? { blanks } : {}),
+    ...(habits ? { habits } : {}),
+    ...(labour ? { labour } : {}),
+    ...(mixing ? { mixing } : {}),
+  };
+  return { rules: { products: own, consumption, materials, ...said, practice, way, tape, ...met }, surface };
 }
 
 const plain = new WeakMap<Product, Product>();

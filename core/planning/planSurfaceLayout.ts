@@ -66,6 +66,7 @@ export function* finishSteps(
   const laidSite = { ...surface, ...drawing, product, levels: leveled, fill: levels?.fill ?? null };
   return {
     ...drawing,
+    laid: { kind: surface.kind, zones: surface.zones },
     levels: leveled,
     site: measureSite(laidSite, rules.practice, { ...rules.consumption, factoryEdge: rules.consumption.stripEdge === 'factory' }),
     extent: measureExtent(drawing.traced, drawing.fields),

@@ -3,7 +3,7 @@ import type { CutGroup } from '../cuts/groupCuts.ts';
 import type { Labels } from '../cuts/labelPieces.ts';
 import type { OffCutPlan } from '../cuts/offCuts/planOffCuts.ts';
 import type { SheetPlan } from '../cuts/sheets/planSheets.ts';
-import type { Job } from '../job/job.ts';
+import type { Job, Surface } from '../job/job.ts';
 import type { Candidate } from '../setout/weigh/candidate.ts';
 import type { Pin } from '../setout/weigh/pins.ts';
 import type { SetoutAdvice } from '../setout/weigh/adviseSetout.ts';
@@ -14,6 +14,7 @@ import type { Layout } from '../setout/place/layout.ts';
 import type { Ledger } from '../setout/lines/ledger.ts';
 import type { Axis } from '../setout/weigh/axisPlacement.ts';
 import type { StruckLines } from '../setout/lines/strikeLines.ts';
+import type { LayingZones } from '../setout/zones/layingZones.ts';
 import type { LevelFigures } from '../surface/levels/levelFigures.ts';
 import type { Traced } from '../surface/traceSurface.ts';
 import type { SurfaceFigures } from '../takeoff/figures.ts';
@@ -22,7 +23,10 @@ import type { Totals } from '../takeoff/totals.ts';
 import type { SiteFigures } from '../takeoff/works/measureSite.ts';
 
 /** What of a job the plan of one surface depends on; of its surfaces and links, those that meet it. */
-export type PlanRules = Pick<Job, 'products' | 'consumption' | 'blanks' | 'practice' | 'way' | 'tape' | 'links' | 'surfaces'>;
+export type PlanRules = Pick<
+  Job,
+  'products' | 'consumption' | 'blanks' | 'practice' | 'way' | 'tape' | 'links' | 'surfaces' | 'materials' | 'habits' | 'labour' | 'mixing'
+>;
 
 /** Where every piece of one surface lies: what the drawing shows. Plain data, quick to compute. */
 export interface Drawing {
@@ -63,6 +67,8 @@ export interface GroupFigures {
 
 /** All of one surface that it has by itself: its drawing, its setout weighed, every cut described. */
 export interface SurfaceLayout extends Drawing {
+  /** What it is, and what was said of the zones in which it is laid. */
+  readonly laid: Pick<Surface, 'kind' | 'zones'>;
   /** What the levels come to; null before there are three readings. */
   readonly levels: LevelFigures | null;
   readonly extent: Extent;
@@ -84,6 +90,8 @@ export interface SurfaceShare {
   readonly offCuts: OffCutPlan;
   readonly totals: Totals;
   readonly figures: SurfaceFigures;
+  /** The zones in which it is laid. */
+  readonly zones: LayingZones;
 }
 
 /** Everything about one surface. */

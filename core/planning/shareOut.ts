@@ -1,4 +1,9 @@
+import { mixPaces, workHours } from '../labour/workHours.ts';
 import { planOffCuts } from '../cuts/offCuts/planOffCuts.ts';
+import { layingZones, type LayingZones } from '../setout/zones/layingZones.ts';
+import type { SurfaceFigures } from '../takeoff/figures.ts';
+import { planMixes } from '../takeoff/mixes/planMixes.ts';
+import { takeOff } from '../takeoff/registry.ts';
 import { surfaceFigures } from '../takeoff/surfaceFigures.ts';
 import { totalsOf } from '../takeoff/totals.ts';
 import type { PlanRules, SurfaceLayout, SurfacePlan } from './planned.ts';
@@ -11,6 +16,23 @@ export function shareOut(rules: PlanRules, layouts: readonly SurfaceLayout[]): S
   const plans = planOffCuts(layouts, rules.products, { ...rules.consumption, blanks: rules.blanks });
   return layouts.map((layout, k) => {
     const figures = surfaceFigures(layout, plans[k], rules.products);
-    return { ...layout, offCuts: plans[k], figures, totals: totalsOf(figures, rules.consumption, rules.products) };
+    return {
+      ...layout,
+      offCuts: plans[k],
+      figures,
+      totals: totalsOf(figures, rules.consumption, rules.products),
+      zones: zonesOf(layout, figures, rules),
+    };
   });
 }
+
+/** The zones of a surface: unless the person says otherwise, each of what one mix of adhesive covers. */
+function zonesOf(layout: SurfaceLayout, figures: SurfaceFigures, rules: PlanRules): LayingZones {
+  const work = workHours([figures], rules.labour, rules.habits?.['pace']);
+  const mixes = planMixes(takeOff(rules, [figures]), rules, { m2PerHour: mixPaces(work) });
+  const mix = mixes.find(({ item }) => item === 'adhesive');
+  return layingZones({ ...layout, ...layout.laid }, mix && mix.areaM2 > 0 ? mix.areaM2 : USUAL_ZONE_M2);
+}
+
+/** Where nothing is mixed, m². */
+const USUAL_ZONE_M2 = 2;

@@ -114,8 +114,8 @@ function directionOf({ repeat, placement }: Layout, normalDeg: number): Directio
   };
 }
 
-/** From one line of pieces to the next along a direction, mm. */
-function stepAlong(repeat: Repeat, normal: Point): number {
+/** From one line of pieces to the next along a direction of the repeat, mm. */
+export function stepAlong(repeat: Repeat, normal: Point): number {
   const [a, b] = [cellShift(repeat, 1, 0), cellShift(repeat, 0, 1)].map((v) => Math.abs(dot(v, normal)));
   const steps = [a, b / repeat.coursesPerCell, b].filter((mm) => mm > 1);
   return steps.length === 0 ? 1 : a > 1 ? Math.min(a, ...(b > 1 ? [b] : [])) : Math.min(...steps);
