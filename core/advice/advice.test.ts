@@ -116,6 +116,7 @@ const OTHER_OUTCOMES = [
   'advice/fill-thick',
   'advice/finishes-low',
   'advice/heavy-load',
+  'advice/no-way-in',
   'advice/nominal-sheet',
   'advice/part-joint',
   'advice/reading-disagrees',
@@ -135,6 +136,10 @@ test('other outcomes: a leveller too thick, heavy loads over dry backs; limits g
   const readings = surface.measured.levels?.readings.map((one) => ({ ...one, downMm: one.downMm + (one.id === 'c' ? 40 : 0) })) ?? [];
   const thick = { ...surface, measured: { ...surface.measured, levels: { datum: '', fill: 'leveller', leastMm: 3, readings } } } as const;
   expect(codes({ ...deep, surfaces: [thick] })).toContain('advice/fill-thick');
+  // A bar right across the floor, and one leaves on its left.
+  const bar = standing('column', { kind: 'rectangle', widthMm: 300, heightMm: 1205 }, 1000, 0);
+  const parted = jobOfOne({ ...good, surface: { ...good.surface, kind: 'floor', zones: { exit: 'left' } }, measured: { fixtures: [bar] } });
+  expect(codes(parted)).toContain('advice/no-way-in');
   const narrow = jobOfOne({ ...good, jointMm: 1.8 });
   expect(codes(narrow)).toContain('advice/narrow-joint');
   expect(codes({ ...narrow, practice: 'northAmerican' })).not.toContain('advice/narrow-joint');

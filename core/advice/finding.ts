@@ -7,6 +7,7 @@ import type { SurfaceFigures } from '../takeoff/figures.ts';
 import type { SetoutAdvice } from '../setout/weigh/adviseSetout.ts';
 import type { EdgeSummary } from '../setout/edges/edgeCuts.ts';
 import type { Field } from '../setout/fields/field.ts';
+import type { LayingZones } from '../setout/zones/layingZones.ts';
 import type { LevelFigures } from '../surface/levels/levelFigures.ts';
 import type { Traced } from '../surface/traceSurface.ts';
 
@@ -39,6 +40,7 @@ export interface AdviceContext {
     readonly sheets: readonly SheetPlan[];
     readonly figures: SurfaceFigures;
     readonly advice: SetoutAdvice;
+    readonly zones: LayingZones;
   };
 }
 

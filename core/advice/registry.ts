@@ -1,6 +1,7 @@
 import type { AdviceContext, AdviceRule, Finding } from './finding.ts';
 import { bayTooLong } from './rules/bayTooLong.ts';
 import { bothHands } from './rules/bothHands.ts';
+import { cagedIn } from './rules/cagedIn.ts';
 import { clipWidth } from './rules/clipWidth.ts';
 import { cutMotif } from './rules/cutMotif.ts';
 import { darkMortar } from './rules/darkMortar.ts';
@@ -84,6 +85,7 @@ export const ADVICE_RULES = {
   notPrimed,
   wetOpen,
   softGround,
+  cagedIn,
 } as const satisfies Record<string, AdviceRule>;
 
 /** All findings on one surface, in the order of the rules. */

@@ -3,7 +3,7 @@ import fc from 'fast-check';
 import { planSurface } from '../plan.ts';
 import { standing } from '../trials/standing.ts';
 import { jobOfOne } from '../trials/testJob.ts';
-import { cutTrips, fenceOf, fenceSettings, orderFor } from './cutOrder.ts';
+import { cutTrips, fenceOf, fenceSettings, orderFor, settingsOf, tripsFor } from './cutOrder.ts';
 
 const skewRoom = (shift: number, fixtureMm: number) => {
   const job = jobOfOne({
@@ -28,9 +28,9 @@ describe('the order of cuts', () => {
         (shift, size, perTrip) => {
           const { cuts, groups } = skewRoom(shift, size);
           const trips = cutTrips(cuts, groups, { order: 'hardestLast', perTrip });
-          const labels = trips.map((trip) => trip.flatMap(({ pieces }) => pieces.map(({ label }) => label)));
+          const labels = trips.map((trip) => trip.settings.flatMap(({ pieces }) => pieces.map(({ label }) => label)));
           expect(labels.flat().sort()).toEqual(cuts.map(({ label }) => label).sort());
-          expect(new Set(trips.flat().map(({ id }) => id)).size).toBe(trips.flat().length);
+          expect(new Set(settingsOf(trips).map(({ id }) => id)).size).toBe(settingsOf(trips).length);
           if (perTrip !== null)
             labels.forEach((own, k) =>
               expect(own.sort()).toEqual(
@@ -49,16 +49,34 @@ describe('the order of cuts', () => {
   test('the hardest come last or first, and the fence is never set twice to the same among equally hard cuts', () => {
     const { cuts, groups } = skewRoom(130, 400);
     const minutes = (order: 'hardestFirst' | 'hardestLast') =>
-      cutTrips(cuts, groups, { order, perTrip: null })[0].map(({ group }) => group.first.minutes);
+      cutTrips(cuts, groups, { order, perTrip: null })[0].settings.map(({ group }) => group.first.minutes);
     expect(minutes('hardestLast')).toEqual([...minutes('hardestLast')].sort((a, b) => a - b));
     expect(minutes('hardestFirst')).toEqual([...minutes('hardestFirst')].sort((a, b) => b - a));
     const trips = cutTrips(cuts, groups, { order: 'hardestLast', perTrip: null });
-    const settings = trips[0].flatMap(({ group: { first } }) => {
+    const settings = trips[0].settings.flatMap(({ group: { first } }) => {
       const fence = fenceOf(first);
       return fence ? [`${first.minutes} ${fence.tool} ${fence.mm.toFixed(1)}`] : [];
     });
     expect(fenceSettings(trips)).toBeLessThanOrEqual(new Set(settings).size);
-    expect(fenceSettings([trips[0], trips[0].filter(({ group }) => fenceOf(group.first)).slice(-1)])).toBe(fenceSettings(trips));
+    expect(
+      fenceSettings([trips[0], { zone: null, settings: trips[0].settings.filter(({ group }) => fenceOf(group.first)).slice(-1) }]),
+    ).toBe(fenceSettings(trips));
+  });
+
+  test('cuts follow the laying zones: those of a zone before those of the next, each once', () => {
+    const plan = skewRoom(130, 400);
+    expect(plan.zones.zones.length).toBeGreaterThan(1);
+    const trips = tripsFor(plan, { kind: 'stack', lay: 'lying' }, { order: null, perTrip: 4, byZone: true });
+    const walked = trips.map(({ zone, settings }) => ({
+      zone,
+      labels: settings.flatMap(({ pieces }) => pieces.map(({ label }) => label)),
+    }));
+    expect(walked.every(({ labels }) => labels.length > 0 && labels.length <= 4)).toBe(true);
+    for (const { number, cuts } of plan.zones.zones) {
+      const own = walked.filter(({ zone }) => zone === number).flatMap(({ labels }) => labels);
+      expect(own.sort()).toEqual([...cuts].sort());
+    }
+    expect(walked.map(({ zone }) => zone)).toEqual(walked.map(({ zone }) => zone).sort((a, b) => Number(a) - Number(b)));
   });
 
   test('lanterns are cut hardest first unless the job says otherwise', () => {

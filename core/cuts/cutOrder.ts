@@ -20,6 +20,7 @@ export const cuttingSchema = z.strictObject({
     .nullable()
     .default(null)
     .describe('Pieces that are carried to a saw far away and back at a time; null where the saw is at hand'),
+  byZone: z.boolean().optional().describe('Whether the cuts of each laying zone are made by themselves, zone by zone'),
 });
 
 /** How a job is cut. */
@@ -41,46 +42,89 @@ export interface CutSetting {
 }
 
 /** What is cut before the person walks back; all of it where the saw is at hand. */
-export type CutTrip = readonly CutSetting[];
+export interface CutTrip {
+  /** The laying zone it is for, from 1; null where cuts are not parted by zones. */
+  readonly zone: number | null;
+  readonly settings: readonly CutSetting[];
+}
+
+/** What is laid in one go: its cuts, by their labels. */
+export interface ZoneOfCuts {
+  readonly number: number;
+  readonly cuts: readonly string[];
+}
 
 /**
- * The cuts of a surface as they are made: trip by trip in the order of laying, within a trip by what is hardest, and among
- * equally hard ones tool by tool with the fence coming in from wide to narrow, so that it is moved as seldom as can be.
+ * The cuts of a surface as they are made: zone by zone or trip by trip in the order of laying, within a trip by what is
+ * hardest, and among equally hard ones tool by tool with the fence coming in from wide to narrow, so that it is moved as
+ * seldom as can be.
  */
 export function cutTrips(
   cuts: readonly CutPiece[],
   groups: readonly CutGroup[],
-  { order, perTrip }: { readonly order: CutOrder; readonly perTrip: number | null },
+  {
+    order,
+    perTrip,
+    zones = null,
+  }: { readonly order: CutOrder; readonly perTrip: number | null; readonly zones?: readonly ZoneOfCuts[] | null },
 ): CutTrip[] {
-  if (perTrip === null)
+  if (perTrip === null && zones === null)
     return groups.length === 0
       ? []
       : [
-          sorted(
-            groups.map((group) => ({ id: group.id, group, pieces: group.pieces })),
-            order,
-          ),
+          {
+            zone: null,
+            settings: sorted(
+              groups.map((group) => ({ id: group.id, group, pieces: group.pieces })),
+              order,
+            ),
+          },
         ];
   const groupOf = new Map(groups.flatMap((group) => group.pieces.map((piece) => [piece, group] as const)));
   const trips: CutTrip[] = [];
-  for (let from = 0; from < cuts.length; from += perTrip) {
-    const own = new Map<CutGroup, CutPiece[]>();
-    for (const piece of cuts.slice(from, from + perTrip)) {
-      const group = groupOf.get(piece);
-      if (group) own.set(group, [...(own.get(group) ?? []), piece]);
+  for (const { zone, pieces } of loads(cuts, zones)) {
+    const size = perTrip ?? pieces.length;
+    for (let from = 0; from < pieces.length; from += size) {
+      const own = new Map<CutGroup, CutPiece[]>();
+      for (const piece of pieces.slice(from, from + size)) {
+        const group = groupOf.get(piece);
+        if (group) own.set(group, [...(own.get(group) ?? []), piece]);
+      }
+      const settings = [...own].map(([group, some]) => ({ id: `trip-${trips.length + 1}-${group.id}`, group, pieces: some }));
+      trips.push({ zone, settings: sorted(settings, order) });
     }
-    const settings = [...own].map(([group, pieces]) => ({ id: `trip-${trips.length + 1}-${group.id}`, group, pieces }));
-    trips.push(sorted(settings, order));
   }
   return trips;
 }
 
+/** The cuts in the order of laying: of each zone by themselves where there are zones. */
+function loads(
+  cuts: readonly CutPiece[],
+  zones: readonly ZoneOfCuts[] | null,
+): { readonly zone: number | null; readonly pieces: readonly CutPiece[] }[] {
+  if (zones === null) return [{ zone: null, pieces: cuts }];
+  const zoneOf = new Map(zones.flatMap(({ number, cuts: labels }) => labels.map((label) => [label, number] as const)));
+  return zones.map(({ number }) => ({ zone: number, pieces: cuts.filter(({ label }) => zoneOf.get(label) === number) }));
+}
+
 /** The cuts of a planned surface as its job has them made. */
 export const tripsFor = (
-  { cuts, groups }: { readonly cuts: readonly CutPiece[]; readonly groups: readonly CutGroup[] },
+  planned: {
+    readonly cuts: readonly CutPiece[];
+    readonly groups: readonly CutGroup[];
+    readonly zones: { readonly zones: readonly ZoneOfCuts[] };
+  },
   pattern: Pattern,
   cutting: Cutting | undefined,
-): CutTrip[] => cutTrips(cuts, groups, { order: orderFor(pattern, cutting), perTrip: cutting?.perTrip ?? null });
+): CutTrip[] =>
+  cutTrips(planned.cuts, planned.groups, {
+    order: orderFor(pattern, cutting),
+    perTrip: cutting?.perTrip ?? null,
+    zones: cutting?.byZone ? planned.zones.zones : null,
+  });
+
+/** The settings of all trips, one after the other. */
+export const settingsOf = (trips: readonly CutTrip[]): CutSetting[] => trips.flatMap(({ settings }) => settings);
 
 function sorted(settings: readonly CutSetting[], order: CutOrder): CutSetting[] {
   const sign = order === 'hardestFirst' ? -1 : 1;
@@ -107,7 +151,7 @@ const SAME_FENCE_MM = 0.25;
 export function fenceSettings(trips: readonly CutTrip[]): number {
   const standing = new Map<Tool, number>();
   let set = 0;
-  for (const { group } of trips.flat()) {
+  for (const { group } of settingsOf(trips)) {
     const fence = fenceOf(group.first);
     if (!fence) continue;
     const before = standing.get(fence.tool);

@@ -1,6 +1,6 @@
 import { boxOf, isInside, type Polygon, type Ring } from './ring.ts';
 import { distanceToStretch } from './distanceToStretch.ts';
-import type { Point } from './point.ts';
+import { cross, subtract, unit, type Point } from './point.ts';
 
 const STEPS = 8;
 
@@ -25,10 +25,17 @@ export function labelPoint(whole: Polygon): Point {
 /** Corners of a ring that are enough to find room for a label. */
 const ENOUGH_CORNERS = 24;
 
-/** A ring of many short chords with fewer of them. */
+/** Chords of a curve turn by less than this, as a sine. */
+const CORNER_SINE = 0.35;
+
+/** A ring of many short chords with fewer of them; every corner stays. */
 function thinned(ring: Ring): Ring {
   const step = Math.ceil(ring.length / ENOUGH_CORNERS);
-  return step === 1 ? ring : ring.filter((_, k) => k % step === 0);
+  if (step === 1) return ring;
+  return ring.filter((at, k) => {
+    const [before, after] = [ring[(k + ring.length - 1) % ring.length], ring[(k + 1) % ring.length]];
+    return k % step === 0 || Math.abs(cross(unit(subtract(at, before)), unit(subtract(after, at)))) > CORNER_SINE;
+  });
 }
 
 /** How far a position is from the nearest side, mm; 0 as soon as that is no more than `than`. */

@@ -45,6 +45,14 @@ const large = { ...good, size: [3005, 2405], tile: [600, 600] } as const;
 
 /** What sets each rule off that goes by the place and the works of a surface. */
 export const PROVOKED_WORKS = {
+  cagedIn: {
+    code: 'advice/caged-in',
+    path: 'surfaces.0.zones.order',
+    job: jobOfOne({
+      ...good,
+      surface: { ...good.surface, kind: 'floor', zones: { areaM2: 0.5, reachMm: 600, order: ['1.1', '1.2', '1.3', '2.1', '2.2', '2.3'] } },
+    }),
+  },
   clipWidth: {
     code: 'advice/clip-width',
     path: 'surfaces.0.jointMm',

@@ -3,7 +3,7 @@ import type { CutPiece } from '@azulejo/core/cuts/cutPiece';
 import { seenFromBack, type MarkedSide } from '@azulejo/core/cuts/backView';
 import { caresOf, CUT_CARES } from '@azulejo/core/cuts/cutMethod';
 import { fenceSettings, tripsFor, type CutTrip } from '@azulejo/core/cuts/cutOrder';
-import { describeCares, describeCutting } from '@azulejo/core/messages/en/cutting';
+import { describeCares, describeCutting, tripName } from '@azulejo/core/messages/en/cutting';
 import { kindName } from '@azulejo/core/messages/en/names';
 import { pieceBefore } from '@azulejo/core/messages/en/offCuts';
 import { describeMark } from '@azulejo/core/messages/en/marks';
@@ -64,10 +64,10 @@ export function writeCutPages(pdf: PDFKit.PDFDocument, source: SurfaceSource, si
     if (trips.length > 1) {
       // A trip's heading never stands alone at the foot of a page.
       if (y + 20 + OUTLINE + ROW_GAP > bottom) y = turn();
-      const count = trip.reduce((sum, { pieces }) => sum + pieces.length, 0);
-      y = write(pdf, `Trip ${k + 1}: ${count === 1 ? 'one piece' : `${count} pieces`}`, 'bold', 10, INK, MARGIN, y + 3, 300) + 5;
+      const count = trip.settings.reduce((sum, { pieces }) => sum + pieces.length, 0);
+      y = write(pdf, `${tripName(trip, k + 1)}: ${count === 1 ? 'one piece' : `${count} pieces`}`, 'bold', 10, INK, MARGIN, y + 3, 300) + 5;
     }
-    for (const { group, pieces } of trip) {
+    for (const { group, pieces } of trip.settings) {
       const { first } = group;
       const seen = side === 'back' ? { ...first, ...seenFromBack(first) } : first;
       const cells = cellsOf(source, seen, pieces);

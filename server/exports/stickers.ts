@@ -15,7 +15,7 @@ const PADDING = 3.5 * POINTS_PER_MM;
 export function writeStickers(source: SurfaceSource): Promise<Buffer> {
   const { job, surface, planned } = source;
   const { pdf, finish } = startPaper(`${job.name}: ${surface.name}, labels`, 'portrait');
-  const pieces = tripsFor(planned, surface.pattern, job.cutting).flatMap((trip) => trip.flatMap((setting) => setting.pieces));
+  const pieces = tripsFor(planned, surface.pattern, job.cutting).flatMap((trip) => trip.settings.flatMap((setting) => setting.pieces));
   if (pieces.length === 0) write(pdf, `${surface.name}: every piece is whole, there is nothing to label.`, 'text', 11, INK, 40, 40, 500);
   const [width, height] = [pdf.page.width / COLUMNS, pdf.page.height / ROWS];
   pieces.forEach((piece, k) => {

@@ -8,6 +8,7 @@ import type { CutPiece } from '@azulejo/core/cuts/cutPiece';
 import { isInside, type Polygon } from '@azulejo/core/geometry/ring';
 import type { Point } from '@azulejo/core/geometry/point';
 import type { Drawing } from '@azulejo/core/planning/planned';
+import type { LayingZone } from '@azulejo/core/setout/zones/layingZones';
 import type { TickState } from '@azulejo/core/site/tick';
 import { useTheme } from '../theme/useTheme.ts';
 import { DARK_DRAWING, LIGHT_DRAWING } from '../theme/drawingPalette.ts';
@@ -34,6 +35,9 @@ const props = defineProps<{
   chosenSheet?: string | null;
   /** How far along pieces are, by their label. */
   ticked?: ReadonlyMap<string, TickState>;
+  /** The zones in which it is laid, and the one that is looked at. */
+  zones?: readonly LayingZone[];
+  chosenZone?: string | null;
   movable: boolean;
   /** What measuring shows, and what can be taken hold of there. */
   measure?: MeasureOverlay | null;
@@ -102,6 +106,8 @@ const content = computed<BoardContent | null>(() =>
         sheetParts: props.sheetParts ?? [],
         chosenSheet: props.chosenSheet ?? null,
         ticked: props.ticked ?? new Map(),
+        zones: props.zones ?? [],
+        chosenZone: props.chosenZone ?? null,
       }
     : null,
 );

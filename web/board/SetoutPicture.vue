@@ -32,6 +32,8 @@ const content = computed<BoardContent | null>(() =>
         sheetParts: [],
         chosenSheet: null,
         ticked: new Map(),
+        zones: [],
+        chosenZone: null,
       }
     : null,
 );

@@ -5,6 +5,7 @@ import type { CutPiece } from '@azulejo/core/cuts/cutPiece';
 import type { Polygon } from '@azulejo/core/geometry/ring';
 import type { Drawing } from '@azulejo/core/planning/planned';
 import type { TickState } from '@azulejo/core/site/tick';
+import type { LayingZone } from '@azulejo/core/setout/zones/layingZones';
 import type { Tape } from '@azulejo/core/units/tape';
 import { paintArrows } from './paintArrows.ts';
 import { paintFixturePlaces } from './paintFixturePlaces.ts';
@@ -12,6 +13,7 @@ import { paintChosen, paintHatching, paintLabel, paintTicks } from './paintCuts.
 import { paintFixtureNames, paintFixtures, placeFixtureNames } from './paintFixtures.ts';
 import { paintChalkLines, paintEdgeLengths, paintEdges, paintEndCuts, paintPins, paintTapes } from './paintSurroundings.ts';
 import { paintSheetPart, paintSheets } from './paintSheets.ts';
+import { paintZones } from './paintZones.ts';
 import { paintFixedFields, paintTiles, type Brush, type TileLook } from './paintTiles.ts';
 
 /** What the board shows besides the pieces. */
@@ -21,7 +23,7 @@ export interface BoardContent {
   readonly cuts: readonly CutPiece[] | null;
   readonly faces: Faces;
   readonly tape: Tape;
-  readonly show: 'measures' | 'setout' | 'lines' | 'cuts' | 'picture' | 'finished';
+  readonly show: 'measures' | 'setout' | 'lines' | 'zones' | 'cuts' | 'picture' | 'finished';
   readonly chosenPieces: readonly { readonly polygon: Polygon }[];
   readonly chosenEdge: string | null;
   /** Cut sheets of mosaics that are named on the drawing, and the one that is chosen. */
@@ -29,6 +31,9 @@ export interface BoardContent {
   readonly chosenSheet: string | null;
   /** How far along pieces are, by their label. */
   readonly ticked: ReadonlyMap<string, TickState>;
+  /** The zones in which it is laid, and the one that is looked at. */
+  readonly zones: readonly LayingZone[];
+  readonly chosenZone: string | null;
   /** Whether tiles slide under a hand, painted apart. */
   readonly sliding: boolean;
   /** What measuring shows; null outside it. */
@@ -68,6 +73,7 @@ export function paintBoard(brush: Brush, content: BoardContent): void {
     paintPins(brush, drawing);
   }
   if (show === 'setout' || show === 'cuts') paintEndCuts(brush, drawing, content.tape);
+  if (show === 'zones') paintZones(brush, content.zones, content.chosenZone);
   if (show === 'measures') {
     if (content.measure) paintMeasures(brush, drawing, content.measure, content.tape);
     paintEdgeLengths(brush, drawing, content.tape);

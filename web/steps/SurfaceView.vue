@@ -73,6 +73,8 @@ const move = (by: Point): void => moves.moveBy(by);
         :sheet-parts="onBoard.sheetParts?.value ?? []"
         :chosen-sheet="board.chosenSheet"
         :ticked="onBoard.ticked?.value ?? new Map()"
+        :zones="plan?.zones.zones ?? []"
+        :chosen-zone="board.chosenZone"
         :chosen-edge="onBoard.chosenEdge?.value ?? null"
         :movable="step === 'setout'"
         :label="`${surface.name}, drawn to scale. The cut list and the lines to strike give the same in words.`"

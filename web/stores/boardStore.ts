@@ -34,6 +34,7 @@ export const SETOUT_PARTS = [
   { name: 'pins', label: 'Pins' },
   { name: 'counts', label: 'Weighing' },
   { name: 'lines', label: 'Lines' },
+  { name: 'zones', label: 'Zones' },
 ] as const;
 
 /** The parts of cutting. */
@@ -76,6 +77,8 @@ export const useBoardStore = defineStore('board', () => {
   const chosenEdge = ref<string>('left');
   const chosenFixture = ref<string | null>(null);
   const chosenGroup = ref<string | null>(null);
+  /** The laying zone that is looked at. */
+  const chosenZone = ref<string | null>(null);
   /** The cut sheet of a mosaic that is looked at, by its label. */
   const chosenSheet = ref<string | null>(null);
   const chosenLabel = ref<string | null>(null);
@@ -104,6 +107,7 @@ export const useBoardStore = defineStore('board', () => {
     dryAt.value = 0;
     dryPiece.value = null;
     chosenSheet.value = null;
+    chosenZone.value = null;
     pinTool.value = null;
   }
 
@@ -129,6 +133,7 @@ export const useBoardStore = defineStore('board', () => {
     dryPiece,
     stepDry,
     chosenSheet,
+    chosenZone,
     clear,
   };
 });

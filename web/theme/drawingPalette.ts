@@ -24,6 +24,8 @@ export interface DrawingPalette {
   /** Laid over pieces that are cut or laid, and the ticks on them. */
   readonly done: string;
   readonly doneInk: string;
+  /** A number on a badge in the colour of what is chosen. */
+  readonly badgeInk: string;
 }
 
 /** The drawing on paper. */
@@ -48,6 +50,7 @@ export const LIGHT_DRAWING: DrawingPalette = {
   profile: '#b07d00',
   done: '#dfe9e2',
   doneInk: '#14613a',
+  badgeInk: '#ffffff',
 };
 
 /** The drawing on a dark ground; tiles keep their own colour, a little dimmed. */
@@ -72,4 +75,5 @@ export const DARK_DRAWING: DrawingPalette = {
   profile: '#f2c12e',
   done: '#2a3d33',
   doneInk: '#8fd3a8',
+  badgeInk: '#0b131a',
 };

@@ -22,6 +22,10 @@ export const ADVICE_WORDS = {
     `Something was misread by about ${length(offMm)}, and the readings can't say where: it may be ${readings}. Cuts made to them will be off by as much.`,
   'advice/meeting-differs': ({ edge, other, mineMm, theirsMm }, length) =>
     `The ${edgeName(edge)} edge is ${length(mineMm)} here, but "${other}" meets it with ${length(theirsMm)}. Courses will not run round; measure both again.`,
+  'advice/caged-in': ({ zones, count }) =>
+    `${count === 1 ? `Zone ${zones} is` : `Zones ${zones} are`} behind what is laid by then: nobody gets there, or out again, but over fresh tiles. Lay ${count === 1 ? 'it' : 'them'} earlier, or take the proposed order.`,
+  'advice/no-way-in': ({ zones, count }) =>
+    `${count === 1 ? `Zone ${zones} has` : `Zones ${zones} have`} no way in over the floor that is wide enough for a person. Say by which edge one leaves.`,
   'advice/measure-again': ({ count }) =>
     `${count} ${count === 1 ? 'length is' : 'lengths are'} still those of the place this was copied from. Cuts made to them will not fit.`,
   'advice/door-in-the-air': ({ name, edge, offMm }, length) =>

@@ -1,5 +1,5 @@
 import type { CutCare } from '../../cuts/cutMethod.ts';
-import type { CutTrip } from '../../cuts/cutOrder.ts';
+import { settingsOf, type CutTrip } from '../../cuts/cutOrder.ts';
 import type { CutPiece } from '../../cuts/cutPiece.ts';
 import type { TickState } from '../../site/tick.ts';
 
@@ -9,12 +9,16 @@ const times = (count: number): string => (count === 1 ? 'once' : count === 2 ? '
 /** What there is to cut, how long that takes and how often the fence is moved. */
 export function describeCutting(cuts: readonly CutPiece[], trips: readonly CutTrip[], fenceSet: number): string {
   const minutes = cuts.reduce((sum, cut) => sum + cut.minutes, 0);
-  const settings = new Set(trips.flatMap((trip) => trip.map(({ group }) => group))).size;
+  const settings = new Set(settingsOf(trips).map(({ group }) => group)).size;
   const what = `${settings === 1 ? 'One cut' : `${settings} different cuts`} for ${pieces(cuts.length)}, about ${minutes} min.`;
-  const walks = trips.length > 1 ? ` ${trips.length} trips to the saw, in the order of laying.` : '';
+  const walks =
+    trips.length > 1 ? ` ${trips.length} trips to the saw, ${trips[0].zone === null ? 'in the order of laying' : 'zone by zone'}.` : '';
   const fence = fenceSet > 0 ? ` The fence is set ${times(fenceSet)}.` : '';
   return `${what}${walks}${fence} Figures are from factory edges, joint and gap taken off.`;
 }
+
+/** What a walk to the saw is called. */
+export const tripName = ({ zone }: CutTrip, number: number): string => (zone === null ? `Trip ${number}` : `Zone ${zone}, trip ${number}`);
 
 /** How far along the pieces of a surface are. */
 export function describeTicked(states: readonly TickState[], waiting: number): string {

@@ -10,6 +10,10 @@ const litres = (amount: number): string => `${(Math.round(amount * 20) / 20).toF
 /** One mix: powder and water. */
 export const describeMix = ({ powderKg, waterL }: Mix): string => `${kg(powderKg)} to ${litres(waterL)} of water`;
 
+/** Powder and water for a zone, to what a scale shows. */
+export const describeShare = ({ powderKg, waterL }: { readonly powderKg: number; readonly waterL: number }): string =>
+  `${(Math.ceil(powderKg * 10 - 1e-6) / 10).toFixed(1)} kg to ${litres(waterL)}`;
+
 const LIMITS: Readonly<Record<Mix['limit'], string>> = {
   potLife: 'No larger, or it sets in the bucket before it is used.',
   bucket: 'As much as the bucket holds with room to stir.',

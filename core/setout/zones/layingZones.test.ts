@@ -1,3 +1,4 @@
+import { expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { boxOf, isInside, polygonsArea } from '../../geometry/ring.ts';
 import type { Point } from '../../geometry/point.ts';

@@ -19,6 +19,8 @@ export const MIXED = ['adhesive', 'grout', 'leveller'] as const satisfies readon
 export interface Mix {
   readonly item: (typeof MIXED)[number];
   readonly variant: string | null;
+  /** The surfaces it is for. */
+  readonly surfaceIds: readonly string[];
   /** Powder of one mix, kg. */
   readonly powderKg: number;
   /** Water of one mix, l. */
@@ -79,6 +81,7 @@ export function planMixes(
       {
         item,
         variant: line.variant ?? null,
+        surfaceIds: line.how.surfaces.map(({ surfaceId }) => surfaceId),
         powderKg,
         waterL: powderKg * water,
         count: mixes,
@@ -93,6 +96,12 @@ export function planMixes(
     ];
   });
 }
+
+/** Powder and water for an area of a surface, at the mean of what the mix is for. */
+export const mixFor = ({ powderKg, waterL, areaM2 }: Mix, m2: number): { readonly powderKg: number; readonly waterL: number } => ({
+  powderKg: (powderKg / areaM2) * m2,
+  waterL: (waterL / areaM2) * m2,
+});
 
 /** The area a line is for, m². */
 function areaCovered(line: Quantity): number {

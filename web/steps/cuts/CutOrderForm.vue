@@ -19,6 +19,10 @@ const SAWS = [
   { value: 'near', label: 'At hand' },
   { value: 'far', label: 'Far away' },
 ] as const;
+const PARTS = [
+  { value: 'all', label: 'All at once' },
+  { value: 'zones', label: 'Zone by zone' },
+] as const;
 /** What one carries at a time, unless told otherwise. */
 const USUAL_LOAD = 10;
 
@@ -36,6 +40,12 @@ const set = (label: string, part: Partial<Cutting>) =>
       :value="perTrip === null ? 'near' : 'far'"
       :options="SAWS"
       @choose="set('Where the saw stands', { perTrip: $event === 'far' ? USUAL_LOAD : null })"
+    />
+    <SwitchField
+      label="Cut"
+      :value="job.cutting?.byZone ? 'zones' : 'all'"
+      :options="PARTS"
+      @choose="set('Cuts by zone', { byZone: $event === 'zones' })"
     />
     <NumberField
       v-if="perTrip !== null"

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { settingsOf } from '@azulejo/core/cuts/cutOrder';
 import Button from 'primevue/button';
 import { computed, ref, toRef } from 'vue';
 import { PhFileCsv, PhFilePdf, PhPrinter } from '@phosphor-icons/vue';
@@ -21,7 +22,7 @@ const PAPERS = [
   { id: 'templates', label: 'Templates' },
   { id: 'stickers', label: 'Stickers' },
 ] as const;
-const ordered = computed(() => trips.value.flat().flatMap(({ pieces }) => pieces));
+const ordered = computed(() => settingsOf(trips.value).flatMap(({ pieces }) => pieces));
 const chosen = computed(() => {
   const pieces = settingOf(board.chosenGroup)?.pieces ?? [];
   return board.chosenLabel === null ? pieces : pieces.filter(({ label }) => label === board.chosenLabel);

@@ -3,7 +3,7 @@ import { polygonsArea } from '@azulejo/core/geometry/ring';
 import { computed, nextTick, ref, toRef, watch } from 'vue';
 import type { OffCutPlan } from '@azulejo/core/cuts/offCuts/planOffCuts';
 import type { Job, Surface } from '@azulejo/core/job/job';
-import { describeCutting, describeTicked } from '@azulejo/core/messages/en/cutting';
+import { describeCutting, describeTicked, tripName } from '@azulejo/core/messages/en/cutting';
 import { SAFETY } from '@azulejo/core/messages/en/safety';
 import type { SurfacePlan } from '@azulejo/core/planning/planned';
 import SwitchField from '../../fields/SwitchField.vue';
@@ -36,8 +36,10 @@ const isTicked = computed(() =>
 const shown = computed(() =>
   trips.value.map((trip, k) => ({
     number: k + 1,
-    count: trip.reduce((sum, { pieces }) => sum + pieces.length, 0),
-    settings: listed.value === 'all' ? trip : trip.filter(({ pieces }) => pieces.some(({ label }) => stateOf(label) === 'open')),
+    name: tripName(trip, k + 1),
+    count: trip.settings.reduce((sum, { pieces }) => sum + pieces.length, 0),
+    settings:
+      listed.value === 'all' ? trip.settings : trip.settings.filter(({ pieces }) => pieces.some(({ label }) => stateOf(label) === 'open')),
   })),
 );
 const labels = computed(() => props.plan.cuts.map(({ label }) => label));
@@ -109,7 +111,7 @@ watch(
     </p>
     <section v-for="trip in shown" :key="trip.number">
       <h3 v-if="shown.length > 1">
-        Trip {{ trip.number }}<span class="small soft">{{ trip.count === 1 ? 'one piece' : `${trip.count} pieces` }}</span>
+        {{ trip.name }}<span class="small soft">{{ trip.count === 1 ? 'one piece' : `${trip.count} pieces` }}</span>
       </h3>
       <p v-if="trip.settings.length === 0" class="small soft">All cut.</p>
       <ol class="groups">

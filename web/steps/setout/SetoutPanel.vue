@@ -23,6 +23,7 @@ import PinList from './PinList.vue';
 import SchoolList from './SchoolList.vue';
 import StartList from './starts/StartList.vue';
 import TurnField from './TurnField.vue';
+import ZoneList from './ZoneList.vue';
 import type { SetoutMoves } from './useSetoutMoves.ts';
 
 const props = defineProps<{ job: Job; surface: Surface; plan: SurfacePlan | null; drawing: Drawing | null; moves: SetoutMoves }>();
@@ -67,6 +68,7 @@ const school = computed(() => (props.plan ? schoolName(schoolOf(props.plan.advic
     </template>
     <PinList v-else-if="board.setoutPart === 'pins'" :surface="surface" :plan="plan" :moves="moves" />
     <WhatCounts v-else-if="board.setoutPart === 'counts'" :job="job" :surface="surface" :plan="plan" />
+    <ZoneList v-else-if="board.setoutPart === 'zones'" :surface="surface" :plan="plan" />
     <LineList v-else :job="job" :surface="surface" :plan="plan" />
   </template>
   <p v-else class="soft" role="status">Setting out</p>

@@ -31,7 +31,7 @@ export function useSetoutOnBoard(drawing: Ref<Drawing | null>, moves: SetoutMove
     board.chosenEdge = ids[(ids.indexOf(board.chosenEdge) + 1) % ids.length] ?? 'left';
   }
   return {
-    show: computed(() => (board.setoutPart === 'lines' ? 'lines' : 'setout')),
+    show: computed(() => (board.setoutPart === 'lines' || board.setoutPart === 'zones' ? board.setoutPart : 'setout')),
     chosenPieces: computed(() => []),
     chosenEdge: computed(() => board.chosenEdge),
     tap: (at) => {

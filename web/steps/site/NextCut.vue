@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, ref, toRef } from 'vue';
 import { caresOf } from '@azulejo/core/cuts/cutMethod';
+import { settingsOf } from '@azulejo/core/cuts/cutOrder';
 import { describeCares } from '@azulejo/core/messages/en/cutting';
 import { describeMark } from '@azulejo/core/messages/en/marks';
 import { kindName } from '@azulejo/core/messages/en/names';
@@ -20,7 +21,7 @@ const { trips } = useCutList(toRef(props, 'job'), toRef(props, 'surface'), toRef
 const { stateOf, tick } = useTicking(toRef(props, 'surface'), toRef(props, 'plan'));
 const { side, seen, turnOver } = useSeenSide();
 
-const pieces = computed(() => trips.value.flatMap((trip) => trip.flatMap((setting) => setting.pieces)));
+const pieces = computed(() => settingsOf(trips.value).flatMap((setting) => setting.pieces));
 const isDone = (label: string): boolean => (props.doing === 'cut' ? stateOf(label) !== 'open' : stateOf(label) === 'laid');
 const left = computed(() => pieces.value.filter(({ label }) => !isDone(label)));
 /** Pieces that are put off for now come last. */

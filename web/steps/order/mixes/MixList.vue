@@ -2,18 +2,26 @@
 import Button from 'primevue/button';
 import { PhPrinter } from '@phosphor-icons/vue';
 import type { Job } from '@azulejo/core/job/job';
-import { describeMix, explainMix, mixName } from '@azulejo/core/messages/en/mixes';
+import { describeMix, describeShare, explainMix, mixName } from '@azulejo/core/messages/en/mixes';
 import { SAFETY } from '@azulejo/core/messages/en/safety';
 import type { Plan } from '@azulejo/core/plan';
-import type { Mixing } from '@azulejo/core/takeoff/mixes/planMixes';
+import { mixFor, type Mix, type Mixing } from '@azulejo/core/takeoff/mixes/planMixes';
 import { exportUrl } from '../../../api/client.ts';
 import FieldGrid from '../../../fields/FieldGrid.vue';
 import NumberField from '../../../fields/NumberField.vue';
 import { useJobStore } from '../../../stores/jobStore.ts';
 
 /** How each powder is mixed: how much at a time, how often. */
-defineProps<{ job: Job; plan: Plan }>();
+const props = defineProps<{ job: Job; plan: Plan }>();
 const jobs = useJobStore();
+/** What each laying zone takes, surface by surface. */
+const zonesOf = (mix: Mix) =>
+  props.plan.surfaces
+    .filter(({ surfaceId }) => mix.surfaceIds.includes(surfaceId))
+    .map(({ surfaceId, zones: { zones } }) => ({
+      name: props.job.surfaces.find(({ id }) => id === surfaceId)?.name ?? surfaceId,
+      zones: zones.map(({ number, areaMm2 }) => ({ number, share: describeShare(mixFor(mix, areaMm2 / 1e6)) })),
+    }));
 const set = (label: string, part: Mixing) =>
   jobs.change(label, (draft) => {
     draft.mixing = { ...draft.mixing, ...part };
@@ -47,6 +55,18 @@ const set = (label: string, part: Mixing) =>
       <h2>{{ mixName(mix) }}</h2>
       <p class="figure big">{{ describeMix(mix) }}</p>
       <p v-for="line in explainMix(mix)" :key="line">{{ line }}</p>
+      <details v-if="mix.item === 'adhesive'">
+        <summary>Zone by zone</summary>
+        <dl class="zones">
+          <template v-for="{ name, zones } in zonesOf(mix)" :key="name">
+            <dt>{{ name }}</dt>
+            <dd v-for="{ number, share } in zones" :key="number">
+              <span>Zone {{ number }}</span
+              ><span class="figure">{{ share }}</span>
+            </dd>
+          </template>
+        </dl>
+      </details>
     </article>
   </div>
   <div class="row">
@@ -72,6 +92,20 @@ article {
   border-radius: 4px;
   padding: 1rem 1.2rem;
   gap: 0.3rem;
+}
+.zones {
+  margin: 0.4rem 0 0;
+}
+.zones dt {
+  font-weight: 600;
+  margin-top: 0.4rem;
+}
+.zones dd {
+  display: flex;
+  justify-content: space-between;
+  margin: 0;
+  border-top: 1px solid var(--line);
+  padding: 0.15rem 0;
 }
 .big {
   font-size: 1.7rem;
