@@ -95,6 +95,32 @@ test('the port is taken before the data is touched', async () => {
   expect(readdirSync(other.folder)).toEqual([]);
 }, 60_000);
 
+test('phones that ask all the time while the server starts are told to wait, and answered once it is there', async () => {
+  const server = serverOn().copyFrom(prepared.folder);
+  await server.start();
+  const { port } = new URL(server.address);
+  await server.end('SIGTERM');
+  const seen = new Set<number>();
+  let asking = true;
+  const ask = async (): Promise<void> => {
+    while (asking) {
+      const answer = await fetch(`http://127.0.0.1:${port}/api/jobs`).catch(() => null);
+      if (answer) seen.add(answer.status);
+      await answer?.text().catch(() => '');
+      await new Promise((resolve) => setTimeout(resolve));
+    }
+  };
+  const phones = Array.from({ length: 8 }, ask);
+  try {
+    await server.start('--port', port);
+    for (let k = 0; k < 400 && !seen.has(200); k++) await new Promise((resolve) => setTimeout(resolve, 5));
+  } finally {
+    asking = false;
+    await Promise.all(phones);
+  }
+  expect([...seen].sort()).toEqual([200, 503]);
+}, 60_000);
+
 test('a body that is sent by half does not keep the server from ending within its time', async () => {
   const server = await serving();
   const { port } = new URL(server.address);

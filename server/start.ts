@@ -1,4 +1,5 @@
 import { existsSync, readFileSync } from 'node:fs';
+import type { RequestListener } from 'node:http';
 import type { AddressInfo } from 'node:net';
 import { fileURLToPath } from 'node:url';
 import { readJobFile } from '@azulejo/core/formats/jobFile';
@@ -45,6 +46,7 @@ async function start(): Promise<void> {
   for (const file of settings.jobFiles) await addJob(jobs, file);
   const [exports, glances] = [startWorkLine('export'), startWorkLine('glance')];
   const loopback = isLoopback(settings.host);
+  const answers: RequestListener[] = [];
   const app = await buildApp({
     database,
     writeExport: exports.work,
@@ -55,11 +57,13 @@ async function start(): Promise<void> {
     welcome: { hostNames: hostNames(settings), publicOrigins: settings.publicOrigins },
     trustedProxy: settings.trustedProxy,
     serverFactory: (handler) => {
-      door.open(handler);
+      answers.push(handler);
       return door.server;
     },
   });
   await app.ready();
+  // Asked before it is ready, a route would fail on what it does not have yet.
+  answers.forEach(door.open);
   tellAddresses(settings, door.server.address() as AddressInfo);
   const copying = keepCopies(copies, jobs, new SiteRepository(database));
   const stop = async (): Promise<void> => {

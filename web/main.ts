@@ -11,6 +11,7 @@ import ToastService from 'primevue/toastservice';
 import Tooltip from 'primevue/tooltip';
 import { createApp } from 'vue';
 import App from './App.vue';
+import { keepForOffline } from './shell/keepForOffline.ts';
 import { router } from './router.ts';
 import { preset } from './theme/preset.ts';
 
@@ -23,3 +24,4 @@ createApp(App)
   .use(ToastService)
   .directive('tooltip', Tooltip)
   .mount('#app');
+keepForOffline();

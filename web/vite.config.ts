@@ -1,8 +1,37 @@
 import vue from '@vitejs/plugin-vue';
+import { VitePWA } from 'vite-plugin-pwa';
 import { defineConfig } from 'vite';
 
 export default defineConfig({
-  plugins: [vue()],
+  plugins: [
+    vue(),
+    VitePWA({
+      registerType: 'autoUpdate',
+      injectRegister: null,
+      manifest: {
+        name: 'Azulejo',
+        short_name: 'Azulejo',
+        description: 'Setouts, cuts and orders for tile installers',
+        start_url: '/',
+        display: 'standalone',
+        background_color: '#f6f8fa',
+        theme_color: '#f2c12e',
+        icons: [
+          { src: '/mark.svg', sizes: 'any', type: 'image/svg+xml', purpose: 'any' },
+          { src: '/mark-512.png', sizes: '512x512', type: 'image/png', purpose: 'any' },
+          { src: '/mark-192.png', sizes: '192x192', type: 'image/png', purpose: 'any' },
+        ],
+      },
+      workbox: {
+        globPatterns: ['**/*.{js,css,html,svg,png,woff2}'],
+        maximumFileSizeToCacheInBytes: 8_000_000,
+        // The one page stands for every address but those of the server.
+        navigateFallback: '/index.html',
+        navigateFallbackDenylist: [/^\/api\//],
+      },
+    }),
+  ],
+  define: { __BUILD__: JSON.stringify(new Date().toISOString()) },
   resolve: { conditions: ['azulejo-source', 'module', 'browser', 'production', 'import', 'default'] },
   worker: { format: 'es' },
   build: { target: 'es2023', assetsInlineLimit: 0, modulePreload: { polyfill: false } },

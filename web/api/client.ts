@@ -2,6 +2,8 @@ import type { Glance } from '@azulejo/core/formats/glance';
 import type { Job } from '@azulejo/core/job/job';
 import type { Entry } from '@azulejo/core/site/entry';
 import type { Tick } from '@azulejo/core/site/tick';
+import { lastSeen } from './lastSeen.ts';
+import { isAway } from './reach.ts';
 import type { Copy, JobEntry, LatestJob, Rescue, Saved, SentChange, ShelfItem, StoredJob } from '@azulejo/core/formats/apiTypes';
 
 /** A refusal by the server, or no answer at all (`network/unreachable`). */
@@ -30,8 +32,10 @@ async function ask<T>(method: string, url: string, body?: object | string): Prom
       ...(body === undefined ? {} : { headers: { 'content-type': type }, body: typeof body === 'string' ? body : JSON.stringify(body) }),
     });
   } catch {
+    isAway.value = true;
     throw new ServerError('network/unreachable', 'The server does not answer.');
   }
+  isAway.value = false;
   if (answer.status === 204) return undefined as T;
   const content: unknown = await answer.json().catch(() => ({}));
   if (answer.ok) return content as T;
@@ -39,9 +43,11 @@ async function ask<T>(method: string, url: string, body?: object | string): Prom
   throw new ServerError(code, message, issues);
 }
 
+/** Whether no server was met at all. */
+export const isUnreachable = (error: unknown): boolean => error instanceof ServerError && error.code === 'network/unreachable';
+
 const jobUrl = (id: string): string => `/jobs/${encodeURIComponent(id)}`;
 
-/** The server's API. */
 /** What a new job begins with. */
 interface NewJob {
   readonly id: string;
@@ -52,13 +58,18 @@ interface NewJob {
   readonly habits: Job['habits'];
 }
 
+/** The server's API. */
 export const api = {
   listTicks: (jobId: string) => ask<Tick[]>('GET', `${jobUrl(jobId)}/ticks`),
   listEntries: (jobId: string) => ask<Entry[]>('GET', `${jobUrl(jobId)}/entries`),
   addEntries: (jobId: string, entries: readonly Entry[]) => ask<{ added: number }>('POST', `${jobUrl(jobId)}/entries`, { entries }),
   listShelf: () => ask<ShelfItem[]>('GET', '/shelf'),
   addTicks: (jobId: string, ticks: readonly Tick[]) => ask<Tick[]>('POST', `${jobUrl(jobId)}/ticks`, { ticks }),
-  listJobs: () => ask<JobEntry[]>('GET', '/jobs'),
+  listJobs: async () => {
+    const jobs = await ask<JobEntry[]>('GET', '/jobs');
+    void lastSeen.keep('jobs', jobs);
+    return jobs;
+  },
   takeGlance: (id: string, sketch: readonly string[]) =>
     ask<Glance>('GET', `${jobUrl(id)}/glance?${new URLSearchParams({ sketch: sketch.join(',') }).toString()}`),
   startJob: (job: NewJob) => ask<{ id: string }>('POST', '/jobs', job),

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
-import { PhCheck, PhCircleNotch, PhWarning } from '@phosphor-icons/vue';
+import { PhCheck, PhCircleNotch, PhCloudSlash, PhWarning } from '@phosphor-icons/vue';
+import { isAway } from '../api/reach.ts';
 import { useJobStore } from '../stores/jobStore.ts';
 import ParkedDialog from './ParkedDialog.vue';
 
@@ -10,7 +11,7 @@ const parked = computed(() => (jobs.parked.length === 1 ? '1 change not saved' :
 const words = computed(
   () =>
     ({
-      saved: 'Saved',
+      saved: isAway.value ? 'No server: as last seen' : 'Saved',
       saving: 'Saving',
       unsaved: 'Not saved',
       parked: parked.value,
@@ -22,7 +23,8 @@ const words = computed(
 
 <template>
   <span class="save" :class="jobs.saveState" role="status" data-testid="save-state">
-    <PhCheck v-if="jobs.saveState === 'saved'" :size="16" weight="bold" />
+    <PhCloudSlash v-if="jobs.saveState === 'saved' && isAway" :size="16" weight="bold" />
+    <PhCheck v-else-if="jobs.saveState === 'saved'" :size="16" weight="bold" />
     <PhCircleNotch v-else-if="jobs.saveState === 'saving'" :size="16" />
     <PhWarning v-else :size="16" weight="bold" />
     <button v-if="jobs.parked.length > 0" type="button" class="plain look" @click="isOpen = true">{{ parked }}</button>

@@ -47,6 +47,28 @@ async function opened() {
 }
 
 describe('the open job', () => {
+  test('two phones that make the same change without a server do not disagree', async () => {
+    const jobs = await opened();
+    server.down = true;
+    jobs.change('Joint', setJoint(4));
+    jobs.change('Name', (draft) => {
+      draft.name = 'Quay';
+    });
+    await settled();
+    server.change('job', 'Joint', theirJoint(4));
+    server.down = false;
+    await later(6000);
+    expect([jobs.saveState, jobs.conflict, server.of().job.name, joint(server.of().job)]).toEqual(['saved', null, 'Quay', 4]);
+    // The same part set to something else is for the person to settle.
+    server.down = true;
+    jobs.change('Joint', setJoint(5));
+    await settled();
+    server.change('job', 'Joint', theirJoint(6));
+    server.down = false;
+    await later(6000);
+    expect(jobs.saveState).toBe('conflict');
+  });
+
   test('a change shows at once and is saved after', async () => {
     const jobs = await opened();
     expect(jobs.change('Joint', setJoint(4))).toEqual([]);

@@ -10,6 +10,8 @@ export interface KeptRecords<Item extends Named> {
   add(jobId: string, items: readonly Item[]): Promise<void>;
   list(jobId: string): Promise<readonly Item[]>;
   forget(jobId: string, ids: readonly string[]): Promise<void>;
+  /** Jobs that something is kept of. */
+  jobIds(): Promise<readonly string[]>;
 }
 
 /** Kinds of records, each in a store of its own. */
@@ -53,6 +55,7 @@ export function browserRecords<Item extends Named>(kind: RecordKind): KeptRecord
       const within = (await opened()).transaction(kind, 'readwrite');
       await Promise.all([...ids.map((id) => within.store.delete([jobId, id])), within.done]);
     },
+    jobIds: async () => [...new Set((await (await opened()).getAllKeys(kind)).map(([jobId]) => jobId))],
   };
 }
 
@@ -68,5 +71,6 @@ export function passingRecords<Item extends Named>(): KeptRecords<Item> {
     add: (jobId, items) => Promise.resolve(items.forEach((item) => of(jobId).set(item.id, item))),
     list: (jobId) => Promise.resolve([...of(jobId).values()]),
     forget: (jobId, ids) => Promise.resolve(ids.forEach((id) => of(jobId).delete(id))),
+    jobIds: () => Promise.resolve([...jobs].flatMap(([jobId, items]) => (items.size > 0 ? [jobId] : []))),
   };
 }

@@ -1,8 +1,12 @@
 import { ref, shallowRef } from 'vue';
 import { ServerError } from '../api/client.ts';
-import { browserRecords, passingRecords, type Named, type RecordKind } from './keptRecords.ts';
+import { lastSeen } from '../api/lastSeen.ts';
+import { browserRecords, passingRecords, type KeptRecords, type Named, type RecordKind } from './keptRecords.ts';
 
 const RETRY_MS = 4000;
+
+/** As the browser's database takes it: without the wrappings of what is shown. */
+const plain = <T>(value: T): T => JSON.parse(JSON.stringify(value)) as T;
 
 /** What records of one kind go by. */
 interface OutboxKind<Item extends Named> {
@@ -21,8 +25,10 @@ interface OutboxKind<Item extends Named> {
  * Records of the open job that are only ever added: known from the server, or waiting here until it has them. They show
  * at once, outlive a reload, and are sent again until they are answered; twice does no harm.
  */
-export function useOutbox<Item extends Named>({ kind, most, list, send: sendItems, merge }: OutboxKind<Item>) {
-  const kept = typeof indexedDB === 'undefined' ? passingRecords<Item>() : browserRecords<Item>(kind);
+export function useOutbox<Item extends Named>(
+  { kind, most, list, send: sendItems, merge }: OutboxKind<Item>,
+  kept: KeptRecords<Item> = typeof indexedDB === 'undefined' ? passingRecords<Item>() : browserRecords<Item>(kind),
+) {
   const windows = typeof BroadcastChannel === 'undefined' ? null : new BroadcastChannel(`azulejo-${kind}`);
   const jobId = ref<string | null>(null);
   const known = shallowRef<readonly Item[]>([]);
@@ -34,6 +40,7 @@ export function useOutbox<Item extends Named>({ kind, most, list, send: sendItem
 
   const learn = (came: readonly Item[]): void => {
     known.value = merge(known.value, came);
+    if (jobId.value !== null) void lastSeen.keep(`${kind}/${jobId.value}`, plain(known.value));
   };
 
   /** Looks at what there is of a job; without a server, at what is known. */
@@ -41,9 +48,29 @@ export function useOutbox<Item extends Named>({ kind, most, list, send: sendItem
     if (jobId.value !== id) [jobId.value, known.value, waiting.value, trouble.value] = [id, [], [], null];
     const left = await kept.list(id).catch((): readonly Item[] => []);
     if (jobId.value === id) waiting.value = [...new Map([...waiting.value, ...left].map((item) => [item.id, item])).values()];
-    const found = await list(id).catch(() => null);
+    const found = await list(id).catch(() => lastSeen.find<readonly Item[]>(`${kind}/${id}`));
     if (found && jobId.value === id) learn(found);
-    void send();
+    void send().then(() => sendOthers(id));
+  }
+
+  /** What was left of other jobs goes out too. */
+  async function sendOthers(openId: string): Promise<void> {
+    for (const other of await kept.jobIds().catch((): readonly string[] => [])) {
+      if (other === openId || other === jobId.value) continue;
+      const left = await kept.list(other);
+      for (let from = 0; from < left.length; from += most) {
+        const items = left.slice(from, from + most);
+        const isSent = await sendItems(other, items).then(
+          () => true,
+          () => false,
+        );
+        if (!isSent) break;
+        await kept.forget(
+          other,
+          items.map((item) => item.id),
+        );
+      }
+    }
   }
 
   /** Adds records to the open job. */

@@ -5,6 +5,7 @@ import type { Plan } from '@azulejo/core/plan';
 import type { SurfacePlan } from '@azulejo/core/planning/planned';
 import { withoutPictures } from '@azulejo/core/planning/briefOf';
 import { useJobStore } from '../stores/jobStore.ts';
+import { keepPlan, keptPlan } from './keptPlan.ts';
 import { planner, searcher } from './planner.ts';
 import { useLatest } from './useLatest.ts';
 
@@ -21,7 +22,14 @@ export function useJobPlan({ besideSurface }: { readonly besideSurface: boolean 
   });
   const planned = useLatest<Job, Plan>(
     () => jobs.job,
-    (job) => worker.planJob(withoutPictures(job), told),
+    async (job) => {
+      const bare = withoutPictures(job);
+      const known = await keptPlan(bare);
+      if (known) return known;
+      const plan = await worker.planJob(bare, told);
+      if (plan) void keepPlan(bare, plan);
+      return plan;
+    },
     () => void worker.giveUp(),
   );
   /** Each surface by itself at first, then as it is beside the others. */

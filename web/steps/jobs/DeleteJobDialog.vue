@@ -3,6 +3,7 @@ import Button from 'primevue/button';
 import Dialog from 'primevue/dialog';
 import { ref } from 'vue';
 import type { JobEntry } from '@azulejo/core/formats/apiTypes';
+import { lastSeen } from '../../api/lastSeen.ts';
 import { api, exportUrl, ServerError } from '../../api/client.ts';
 import { useJobStore } from '../../stores/jobStore.ts';
 import TroubleNote from '../../fields/TroubleNote.vue';
@@ -16,6 +17,7 @@ async function remove(): Promise<void> {
   try {
     await api.deleteJob(props.job.id, props.job.version);
     jobs.announceDeleted(props.job.id);
+    void lastSeen.forgetJob(props.job.id);
     emit('close');
   } catch (error) {
     trouble.value = error instanceof ServerError ? error.words : 'The job could not be deleted.';

@@ -4,7 +4,8 @@ import { computed, onMounted, ref } from 'vue';
 import { useRouter } from 'vue-router';
 import { PhClockCounterClockwise, PhFolderOpen, PhPlus } from '@phosphor-icons/vue';
 import type { JobEntry } from '@azulejo/core/formats/apiTypes';
-import { api, ServerError } from '../../api/client.ts';
+import { api, isUnreachable, ServerError } from '../../api/client.ts';
+import { lastSeen } from '../../api/lastSeen.ts';
 import CopiesDialog from './CopiesDialog.vue';
 import DeleteJobDialog from './DeleteJobDialog.vue';
 import FirstSetout from './FirstSetout.vue';
@@ -30,7 +31,11 @@ const load = (): Promise<void> =>
     .then((jobs) => {
       list.value = jobs;
     })
-    .catch(explain);
+    .catch(async (error: unknown) => {
+      const seen = isUnreachable(error) ? await lastSeen.find<readonly JobEntry[]>('jobs') : null;
+      if (seen) list.value = seen;
+      explain(error);
+    });
 onMounted(load);
 
 async function bring(text: string): Promise<void> {

@@ -1,6 +1,8 @@
 <script setup lang="ts">
 import { useLocalStorage } from '@vueuse/core';
-import { computed, toRef, watch } from 'vue';
+import { computed, onMounted, toRef, watch } from 'vue';
+import { api } from '../../api/client.ts';
+import { keepForLong } from '../../shell/keepForOffline.ts';
 import { describeMix, explainMix, mixName } from '@azulejo/core/messages/en/mixes';
 import { provideTape } from '../../fields/useTape.ts';
 import { METRIC_TAPE } from '@azulejo/core/units/tape';
@@ -20,6 +22,11 @@ const { jobs, trouble } = useOpenJob(toRef(props, 'jobId'));
 const { plan, surfaces } = useJobPlan();
 const ticks = useTickStore();
 watch(toRef(props, 'jobId'), (id) => void ticks.look(id), { immediate: true });
+onMounted(() => {
+  keepForLong();
+  // The list is there without a network too.
+  void api.listJobs().catch(() => undefined);
+});
 
 const PARTS = [
   { name: 'cut', label: 'Cut' },

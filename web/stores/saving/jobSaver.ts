@@ -1,7 +1,8 @@
 import type { Job } from '@azulejo/core/job/job';
 import type { Issue } from '@azulejo/core/result';
-import type { SentChange } from '@azulejo/core/formats/apiTypes';
-import { api, ServerError } from '../../api/client.ts';
+import type { LatestJob, SentChange, StoredJob } from '@azulejo/core/formats/apiTypes';
+import { api, isUnreachable, ServerError } from '../../api/client.ts';
+import { lastSeen } from '../../api/lastSeen.ts';
 import { newUuid } from '../newUuid.ts';
 import type { KeptQueue, KeptQueues } from './keptQueues.ts';
 import {
@@ -52,6 +53,8 @@ export class JobSaver {
   /** Parts that others changed before the version known here, not looked at yet. */
   private unseen: readonly string[] = [];
   private lastInTurn: Promise<unknown> = Promise.resolve();
+  /** The state that was kept for when the server is away. */
+  private seen: StoredJob | null = null;
   private loop: Promise<void> | null = null;
 
   constructor(state: QueueState, kept: KeptQueues, windowId: string, events: SaverEvents) {
@@ -63,11 +66,9 @@ export class JobSaver {
     const left = await kept.take(jobId).catch((): readonly KeptQueue[] => []);
     const unsaved = left.filter(({ waiting }) => waiting.length > 0);
     const sent = unsaved.flatMap(({ waiting }) => waiting);
-    const latest = await api.findJob(
-      jobId,
-      unsaved.length > 0 ? Math.min(...unsaved.map(({ version }) => version)) : undefined,
-      sent[0]?.id,
-    );
+    const latest = await api
+      .findJob(jobId, unsaved.length > 0 ? Math.min(...unsaved.map(({ version }) => version)) : undefined, sent[0]?.id)
+      .catch((error: unknown) => lastSeenOf(jobId, error));
     const waiting = sent.filter(({ id }) => !latest.made || id !== sent[0].id);
     const empty = startQueue(
       latest,
@@ -159,6 +160,8 @@ export class JobSaver {
 
   private keep(): void {
     const { base, waiting, parked } = this.state;
+    if (base !== this.seen) void lastSeen.keep(`job/${base.job.id}`, plain(base));
+    this.seen = base;
     void this.kept
       .keep({ jobId: base.job.id, windowId: this.windowId, version: base.version, waiting: plain(waiting), parked: plain(parked) })
       .catch(() => undefined);
@@ -260,6 +263,13 @@ export class JobSaver {
       }
     });
   }
+}
+
+/** A job as it was last seen, where no server is met; throws on otherwise. */
+async function lastSeenOf(jobId: string, error: unknown): Promise<LatestJob> {
+  const seen = isUnreachable(error) ? await lastSeen.find<StoredJob>(`job/${jobId}`) : null;
+  if (!seen) throw error;
+  return { ...seen, changed: [], made: false };
 }
 
 const failureOf = (error: unknown): ServerError =>

@@ -78,9 +78,22 @@ export function takeLatest(state: QueueState, latest: LatestJob): QueueState {
   const { job, version, undoLabel, redoLabel } = latest;
   const base: StoredJob = { job, version, undoLabel, redoLabel };
   const theirs = new Set(latest.changed);
-  const parts = [...new Set(state.waiting.flatMap(({ edits }) => edits.map(partOf)))].filter((part) => theirs.has(part));
-  if (parts.length > 0) return { ...state, conflict: { theirs: base, mine: state.waiting, parts } };
-  return putOnTop({ ...state, base, job, waiting: [], wasSent: false }, state.waiting);
+  const mine = stillToDo(job, state.waiting);
+  const parts = [...new Set(mine.flatMap(({ edits }) => edits.map(partOf)))].filter((part) => theirs.has(part));
+  if (parts.length > 0) return { ...state, waiting: mine, wasSent: false, conflict: { theirs: base, mine, parts } };
+  return putOnTop({ ...state, base, job, waiting: [], wasSent: false }, mine);
+}
+
+/** Changes without those that somebody else made just so: two phones that do the same do not disagree. */
+function stillToDo(job: Job, changes: readonly SentChange[]): SentChange[] {
+  let now = job;
+  return changes.filter((change) => {
+    const applied = tryEdits(now, change);
+    if (typeof applied === 'string') return true;
+    const isDone = JSON.stringify(applied) === JSON.stringify(now);
+    now = applied;
+    return !isDone;
+  });
 }
 
 /** Settles a conflict: mine on top of theirs, or theirs as they stand, without what changed the same parts. */
