@@ -33,6 +33,15 @@ export const CHECK_NAMES: Readonly<Record<(typeof CHECKS)[number], string>> = {
   diagonal: 'Diagonal of the square, mm',
 };
 
+/** How each check is made, in a minute. */
+export const CHECK_HOW: Readonly<Record<(typeof CHECKS)[number], string>> = {
+  level: 'Lay the long level over the last course. How far is its end off?',
+  plumb: 'Hold the level upright against the tiles. How far is it off?',
+  coverage: 'Lift a tile while the bed is wet. How much of its back is covered?',
+  controlLine: 'Measure from the last course to the control line, at both ends. The larger of the two:',
+  diagonal: 'Measure across the square check once more, along the joints that are laid now.',
+};
+
 /** An entry in a line. */
 export function describeEntry(job: Job, { data }: Entry): string {
   switch (data.kind) {

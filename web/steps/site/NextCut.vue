@@ -1,8 +1,12 @@
 <script setup lang="ts">
-import { computed, ref, toRef } from 'vue';
+import { useSwipe } from '@vueuse/core';
+import { computed, ref, toRef, useTemplateRef } from 'vue';
 import { caresOf } from '@azulejo/core/cuts/cutMethod';
 import { settingsOf } from '@azulejo/core/cuts/cutOrder';
 import { describeCares } from '@azulejo/core/messages/en/cutting';
+import { describeShare } from '@azulejo/core/messages/en/mixes';
+import { describeZone } from '@azulejo/core/messages/en/zones';
+import { mixFor, type Mix } from '@azulejo/core/takeoff/mixes/planMixes';
 import { describeMark } from '@azulejo/core/messages/en/marks';
 import { kindName } from '@azulejo/core/messages/en/names';
 import { SAFETY } from '@azulejo/core/messages/en/safety';
@@ -10,23 +14,38 @@ import { tapeOf, type Job, type Surface } from '@azulejo/core/job/job';
 import type { SurfacePlan } from '@azulejo/core/planning/planned';
 import { formatLength, formatLengthWithUnit } from '@azulejo/core/units/formatLength';
 import PieceOutline from '../cuts/PieceOutline.vue';
+import FindPiece from '../cuts/FindPiece.vue';
+import SiteMap from './SiteMap.vue';
 import { useCutList } from '../cuts/useCutList.ts';
 import { useSeenSide } from '../cuts/useSeenSide.ts';
 import { useTicking } from '../cuts/useTicking.ts';
 
-/** One piece at a time: to be cut, or to be laid; one large button ticks it. */
-const props = defineProps<{ job: Job; surface: Surface; plan: SurfacePlan; doing: 'cut' | 'laid' }>();
+/** One piece at a time: to be cut, or to be laid, zone by zone; one large button ticks it, a swipe puts it off. */
+const props = defineProps<{ job: Job; surface: Surface; plan: SurfacePlan; mixes: readonly Mix[]; doing: 'cut' | 'laid' }>();
 const tape = computed(() => tapeOf(props.job, props.surface));
 const { trips } = useCutList(toRef(props, 'job'), toRef(props, 'surface'), toRef(props, 'plan'));
 const { stateOf, tick } = useTicking(toRef(props, 'surface'), toRef(props, 'plan'));
 const { side, seen, turnOver } = useSeenSide();
 
-const pieces = computed(() => settingsOf(trips.value).flatMap((setting) => setting.pieces));
+const zoneOf = computed(() => new Map(props.plan.zones.zones.flatMap((zone) => zone.cuts.map((label) => [label, zone] as const))));
+const pieces = computed(() => {
+  const cut = settingsOf(trips.value).flatMap((setting) => setting.pieces);
+  if (props.doing === 'cut') return cut;
+  return [...cut].sort((a, b) => (zoneOf.value.get(a.label)?.number ?? 0) - (zoneOf.value.get(b.label)?.number ?? 0));
+});
 const isDone = (label: string): boolean => (props.doing === 'cut' ? stateOf(label) !== 'open' : stateOf(label) === 'laid');
 const left = computed(() => pieces.value.filter(({ label }) => !isDone(label)));
 /** Pieces that are put off for now come last. */
 const putOff = ref<readonly string[]>([]);
-const next = computed(() => left.value.find(({ label }) => !putOff.value.includes(label)) ?? left.value[0] ?? null);
+/** The piece that was asked for by its label. */
+const asked = ref<string | null>(null);
+const next = computed(
+  () =>
+    pieces.value.find(({ label }) => label === asked.value && !isDone(label)) ??
+    left.value.find(({ label }) => !putOff.value.includes(label)) ??
+    left.value[0] ??
+    null,
+);
 const asMarked = computed(() => (next.value ? seen(next.value) : null));
 const marks = computed(() => asMarked.value?.marks.map((mark) => describeMark(mark, tape.value)) ?? []);
 const cares = computed(() => {
@@ -38,10 +57,13 @@ const from = computed(() => {
   if (!source) return '';
   return source.blank === undefined ? `from tile ${source.tile}` : 'from a piece that is there';
 });
+/** A shorter stroke of the thumb is none. */
+const SWIPE_PX = 70;
 const last = ref<string | null>(null);
 function done(): void {
   if (!next.value) return;
   last.value = next.value.label;
+  asked.value = null;
   tick([next.value.label], props.doing);
 }
 function back(): void {
@@ -50,25 +72,52 @@ function back(): void {
   last.value = null;
 }
 const later = (): void => {
+  asked.value = null;
   if (next.value) putOff.value = [...putOff.value.filter((label) => label !== next.value?.label), next.value.label];
 };
+const zone = computed(() => (next.value ? (zoneOf.value.get(next.value.label) ?? null) : null));
+/** The adhesive that the zone takes. */
+const mix = computed(() => {
+  const own = props.mixes.find(({ item, surfaceIds }) => item === 'adhesive' && surfaceIds.includes(props.surface.id));
+  return own && zone.value ? describeShare(mixFor(own, zone.value.areaMm2 / 1e6)) : null;
+});
+const showsMap = ref(false);
+const finding = ref(false);
+function find(label: string): void {
+  [asked.value, finding.value] = [label, false];
+}
+const section = useTemplateRef<HTMLElement>('section');
+useSwipe(section, {
+  threshold: SWIPE_PX,
+  onSwipeEnd: (_, direction) => {
+    if (direction === 'left') later();
+  },
+});
 </script>
 
 <template>
-  <section class="next">
+  <section ref="section" class="next">
+    <p v-if="doing === 'laid' && zone" class="zone">
+      <b>Zone {{ zone.number }} of {{ plan.zones.zones.length }}</b
+      >, {{ describeZone(zone) }}<span v-if="mix">. Mix {{ mix }} of water</span>
+    </p>
     <template v-if="next && asMarked">
       <div class="top">
         <span class="figure label">{{ next.label }}</span>
         <span class="count">{{ left.length }} of {{ pieces.length }} left</span>
       </div>
-      <PieceOutline :piece="asMarked" class="picture" />
+      <SiteMap v-if="showsMap" :plan="plan" :label="next.label" :zone="zone?.id ?? null" :state-of="stateOf" @choose="find" />
+      <PieceOutline v-else :piece="asMarked" class="picture" />
       <p class="figure size">{{ formatLength(next.sizeMm.widthMm, tape) }} x {{ formatLengthWithUnit(next.sizeMm.heightMm, tape) }}</p>
       <p class="kind">{{ kindName(next.kind) }}, {{ next.tool }}{{ from === '' ? '' : `, ${from}` }}</p>
       <ol v-if="doing === 'cut'" class="marks">
         <li v-for="mark in marks" :key="mark">{{ mark }}</li>
       </ol>
       <p v-for="care in doing === 'cut' ? cares : []" :key="care" class="care">{{ care }}</p>
+      <FindPiece v-if="finding" class="find" :labels="pieces.map(({ label }) => label)" @found="find" />
       <div class="pair">
+        <button type="button" class="press" :aria-pressed="showsMap" @click="showsMap = !showsMap">{{ showsMap ? 'Piece' : 'Map' }}</button>
+        <button type="button" class="press" :aria-pressed="finding" @click="finding = !finding">Find</button>
         <button v-if="doing === 'cut'" type="button" class="press" @click="turnOver">
           {{ side === 'face' ? 'Face up' : 'Face down' }}
         </button>
@@ -98,6 +147,16 @@ const later = (): void => {
 .label {
   font-size: 4rem;
   line-height: 1;
+}
+.zone {
+  font-size: 1.15rem;
+}
+.find :deep(label) {
+  color: inherit;
+}
+.find :deep(input) {
+  font-size: 1.4rem;
+  min-height: 52px;
 }
 .picture {
   height: 12rem;

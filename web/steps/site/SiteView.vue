@@ -13,6 +13,7 @@ import { useTickStore } from '../../stores/tickStore.ts';
 import { useJobPlan } from '../../workers/useJobPlan.ts';
 import LoadingState from '../LoadingState.vue';
 import { useOpenJob } from '../useOpenJob.ts';
+import CheckNow from './CheckNow.vue';
 import NextCut from './NextCut.vue';
 import TimerList from './TimerList.vue';
 
@@ -68,12 +69,14 @@ provideTape(() => (jobs.job && surface.value ? tapeOf(jobs.job, surface.value) :
       </div>
       <p v-if="!surface">There is no surface yet. <RouterLink :to="{ name: 'job', params: { jobId } }">Measure one</RouterLink></p>
       <template v-else-if="part === 'cut' || part === 'lay'">
+        <CheckNow v-if="planned && part === 'lay'" :key="surface.id" :surface="surface" :plan="planned" />
         <NextCut
           v-if="planned"
           :key="`${surface.id} ${part}`"
           :job="jobs.job"
           :surface="surface"
           :plan="planned"
+          :mixes="plan?.mixes ?? []"
           :doing="part === 'cut' ? 'cut' : 'laid'"
         />
         <p v-else role="status">Working out the cuts</p>
