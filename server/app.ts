@@ -79,7 +79,7 @@ export async function buildApp(options: AppOptions): Promise<FastifyInstance> {
   const site = new SiteRepository(database);
   await app.register(siteRoutes(site), { prefix: '/api' });
   await app.register(glanceRoutes(jobs, options.takeGlance), { prefix: '/api' });
-  await app.register(exportRoutes(jobs, options.writeExport), { prefix: '/api' });
+  await app.register(exportRoutes(jobs, site, options.writeExport), { prefix: '/api' });
   if (options.copies) await app.register(copyRoutes(jobs, site, options.copies), { prefix: '/api' });
   app.get('/api/docs', { schema: { hide: true } }, () => app.swagger());
   if (webFolder !== null) await webRoutes(app, webFolder);

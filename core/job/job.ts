@@ -70,7 +70,9 @@ export type Surface = z.infer<typeof surfaceSchema>;
 /** Own figures of a person, by material. */
 export const habitsSchema = z
   .record(z.string().max(40), z.record(z.string().max(40), z.number()))
-  .describe('Own figures of whoever made the job, by material; where neither a data sheet nor the job says otherwise');
+  .describe(
+    'Own figures of whoever made the job, by material, paces under "pace", breakage in percent under "breakage"; where neither a data sheet nor the job says otherwise',
+  );
 
 /** A whole job: everything that was measured and chosen. */
 export const jobSchema = z.strictObject({

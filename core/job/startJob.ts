@@ -21,6 +21,15 @@ export function startJob(id: string, name: string, tape: Tape): Job {
   });
 }
 
+/** A new job with a person's own figures: how much breaks begins as it went before. */
+export function withHabits(job: Job, habits: Job['habits']): Job {
+  if (!habits) return job;
+  const { straight = job.consumption.breakagePercent.straight, shaped = job.consumption.breakagePercent.shaped } = habits['breakage'] ?? {};
+  const percent = (value: number): number => Math.min(100, Math.max(0, value));
+  const breakagePercent = { straight: percent(straight), shaped: percent(shaped) };
+  return { ...job, habits, consumption: { ...job.consumption, breakagePercent } };
+}
+
 /** A new rectangular surface with good defaults, so that two lengths make a setout. Sides in mm. */
 export function startSurface(job: Job, id: string, name: string, kind: Surface['kind'], widthMm: number, heightMm: number): Surface {
   return startSurfaceOf(job, id, name, kind, { kind: 'rectangle', widthMm, heightMm });

@@ -8,6 +8,11 @@ const words = z.string().trim().max(500);
 const amount = z.number().min(0).max(1_000_000);
 const pin = z.tuple([z.number(), z.number()]).nullable().describe('Where on the drawing of the surface, mm; null for nowhere');
 
+const image = z
+  .string()
+  .regex(/^data:image\/(jpeg|webp|png);base64,[A-Za-z0-9+/=]+$/)
+  .max(LONGEST_PHOTO);
+
 /** Checks on the way, each a minute. */
 export const CHECKS = ['level', 'plumb', 'coverage', 'controlLine', 'diagonal'] as const;
 
@@ -36,10 +41,7 @@ const dataSchema = z.discriminatedUnion('kind', [
   z.strictObject({ kind: z.literal('note'), text: words.min(1), pin }),
   z.strictObject({
     kind: z.literal('photo'),
-    image: z
-      .string()
-      .regex(/^data:image\/(jpeg|webp|png);base64,[A-Za-z0-9+/=]+$/)
-      .max(LONGEST_PHOTO),
+    image,
     text: words,
     pin,
   }),
@@ -50,7 +52,7 @@ const dataSchema = z.discriminatedUnion('kind', [
     wanted: z.number().nullable(),
     text: words,
   }),
-  z.strictObject({ kind: z.literal('snag'), text: words.min(1), pin, done: z.boolean() }),
+  z.strictObject({ kind: z.literal('snag'), text: words.min(1), pin, done: z.boolean(), image: image.optional() }),
   z.strictObject({
     kind: z.literal('leftOver'),
     productId: id,

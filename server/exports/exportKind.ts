@@ -1,3 +1,4 @@
+import type { Entry } from '@azulejo/core/site/entry';
 import type { Job, Surface } from '@azulejo/core/job/job';
 import type { Plan } from '@azulejo/core/plan';
 import type { SurfacePlan } from '@azulejo/core/planning/planned';
@@ -17,5 +18,5 @@ interface ExportBase {
 
 /** A file that leaves the product: of the whole job, or of one surface. */
 export type ExportKind =
-  | (ExportBase & { readonly of: 'job'; readonly write: (job: Job, plan: () => Plan) => string | Promise<Buffer> })
+  | (ExportBase & { readonly of: 'job'; readonly write: (job: Job, plan: () => Plan, log: readonly Entry[]) => string | Promise<Buffer> })
   | (ExportBase & { readonly of: 'surface'; readonly write: (source: SurfaceSource) => string | Promise<Buffer> });

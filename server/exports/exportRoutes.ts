@@ -2,6 +2,7 @@ import type { FastifyPluginAsyncZod } from 'fastify-type-provider-zod';
 import { z } from 'zod';
 import { ApiError } from '../errors/apiError.ts';
 import type { JobRepository } from '../jobs/jobRepository.ts';
+import type { SiteRepository } from '../site/siteRepository.ts';
 import type { Work } from '../work/registry.ts';
 import type { ExportKind } from './exportKind.ts';
 import { EXPORTS } from './registry.ts';
@@ -10,7 +11,7 @@ const kinds: Readonly<Record<string, ExportKind>> = EXPORTS;
 
 /** Exports: what there is, and each as a download. A stored job is exported as it is, whatever today's checks say. */
 export const exportRoutes =
-  (jobs: JobRepository, write: Work<'export'>): FastifyPluginAsyncZod =>
+  (jobs: JobRepository, site: SiteRepository, write: Work<'export'>): FastifyPluginAsyncZod =>
   async (app) => {
     app.get(
       '/exports',
@@ -36,7 +37,12 @@ export const exportRoutes =
         const kind = Object.hasOwn(kinds, params.exportId) ? kinds[params.exportId] : undefined;
         if (!kind) throw new ApiError('export/not-found');
         const { job } = await jobs.find(params.id);
-        const { name, content } = await write({ exportId: params.exportId, job, surfaceId: query.surface ?? null });
+        const { name, content } = await write({
+          exportId: params.exportId,
+          job,
+          surfaceId: query.surface ?? null,
+          log: [...(await site.listEntries(params.id))],
+        });
         const fileName = `${fileNameOf(name)}-${params.exportId}.${kind.extension}`;
         return reply
           .header('content-type', kind.mediaType)

@@ -5,6 +5,7 @@ import type { ExportKind } from './exportKind.ts';
 import { writeCalendar } from './calendar.ts';
 import { writeMixCard } from './mixCard.ts';
 import { writeOrderPaper, writeOrderSheet } from './orderPaper.ts';
+import { writeHandover, writeSnags } from './handoverPaper.ts';
 import { writeQuote } from './quotePaper.ts';
 import { writeBackPaper, writeCutPaper } from './cutPaper.ts';
 import { writeStickers } from './stickers.ts';
@@ -51,6 +52,20 @@ export const EXPORTS = {
     write: (job, plan) => writeOrderSheet(job, plan()),
   },
   quote: { of: 'job', label: 'Quote (PDF)', extension: 'pdf', mediaType: 'application/pdf', write: (job, plan) => writeQuote(job, plan()) },
+  handover: {
+    of: 'job',
+    label: 'Handover note (PDF)',
+    extension: 'pdf',
+    mediaType: 'application/pdf',
+    write: (job, plan, log) => writeHandover(job, plan(), log),
+  },
+  snags: {
+    of: 'job',
+    label: 'Snag list (PDF)',
+    extension: 'pdf',
+    mediaType: 'application/pdf',
+    write: (job, _plan, log) => writeSnags(job, log),
+  },
   mixes: {
     of: 'job',
     label: 'Card for the mixer (PDF)',

@@ -4,7 +4,7 @@ import { z } from 'zod';
 import { editSchema } from '@azulejo/core/job/edit/edit';
 import { readJobFile } from '@azulejo/core/formats/jobFile';
 import { habitsSchema } from '@azulejo/core/job/job';
-import { startJob } from '@azulejo/core/job/startJob';
+import { startJob, withHabits } from '@azulejo/core/job/startJob';
 import { IMPERIAL_TAPE, METRIC_TAPE } from '@azulejo/core/units/tape';
 import { ApiError } from '../errors/apiError.ts';
 import type { JobRepository } from './jobRepository.ts';
@@ -71,7 +71,7 @@ export const jobRoutes =
       async ({ body }, reply) => {
         const { id = randomUUID() } = body;
         const job = startJob(id, body.name, body.system === 'metric' ? METRIC_TAPE : IMPERIAL_TAPE);
-        await jobs.insert({ ...job, client: body.client, ...(body.habits ? { habits: body.habits } : {}) });
+        await jobs.insert({ ...withHabits(job, body.habits), client: body.client });
         return reply.status(201).send({ id });
       },
     );

@@ -1,4 +1,5 @@
 import type { Job, Surface } from '@azulejo/core/job/job';
+import { entriesInForce, type Entry } from '@azulejo/core/site/entry';
 import { plan, planSurface } from '@azulejo/core/plan';
 import type { SurfacePlan } from '@azulejo/core/planning/planned';
 import { ApiError } from '../errors/apiError.ts';
@@ -11,6 +12,8 @@ export interface ExportTask {
   readonly job: Job;
   /** The surface it is of; null for the whole job. */
   readonly surfaceId: string | null;
+  /** What was written down on site; nothing where left out. */
+  readonly log?: readonly Entry[];
 }
 
 /** A written export. */
@@ -23,10 +26,10 @@ export interface Written {
 const kinds: Readonly<Record<string, ExportKind>> = EXPORTS;
 
 /** Writes one export. Throws `export/not-found`, `surface/not-found`. */
-export async function writeExport({ exportId, job, surfaceId }: ExportTask): Promise<Written> {
+export async function writeExport({ exportId, job, surfaceId, log = [] }: ExportTask): Promise<Written> {
   const kind = Object.hasOwn(kinds, exportId) ? kinds[exportId] : undefined;
   if (!kind) throw new ApiError('export/not-found');
-  if (kind.of === 'job') return { name: job.name, content: await kind.write(job, () => plan(job)) };
+  if (kind.of === 'job') return { name: job.name, content: await kind.write(job, () => plan(job), entriesInForce(log)) };
   const surface = job.surfaces.find(({ id }) => id === surfaceId);
   if (!surface) throw new ApiError('surface/not-found');
   return { name: `${job.name}-${surface.name}`, content: await kind.write({ job, surface, planned: plannedOf(job, surface) }) };

@@ -3,6 +3,7 @@ import { productName } from '../../job/job.ts';
 import type { TaskId } from '../../labour/tasks.ts';
 import type { CHECKS, Entry, EntryKind } from '../../site/entry.ts';
 import type { LearntPace } from '../../site/learnt.ts';
+import type { BreakageFact, LearntFigure, UseFact } from '../../site/learntUse.ts';
 import type { MaterialId } from '../../takeoff/registry.ts';
 import { itemName, packName } from './materialNames.ts';
 import { hoursWords, paceUnit, TASK_NAMES } from './money.ts';
@@ -72,6 +73,26 @@ export function describeEntry(job: Job, { data }: Entry): string {
       return '';
   }
 }
+
+/** What was used against the plan, in a sentence. */
+export function describeUse({ item, unit, planned, used }: UseFact): string {
+  const share = Math.round(100 * (used / planned - 1));
+  const off = share === 0 ? 'as planned' : `${Math.abs(share)} % ${share > 0 ? 'more' : 'less'} than planned`;
+  return `${itemName(item)}: ${round(used)} ${unit} used of ${round(planned)} ${unit}, ${off}.`;
+}
+
+/** What breaking taught, and how sure that is. */
+export function describeBreakage({ kind, cuts, broken, before, percent }: BreakageFact): string {
+  const what = kind === 'straight' ? 'straight cuts' : 'notches, holes and curves';
+  const sure = cuts < 20 ? 'few, so it moves little' : cuts < 80 ? 'some, so it goes half-way' : 'enough to go by';
+  return `${broken} of ${cuts} ${what} broke: reckon with ${percent} % instead of ${before} % (${cuts} cuts are ${sure}).`;
+}
+
+/** What a litre of bed or joint really took. */
+export const describeFigure = ({ item, value, before }: LearntFigure): string =>
+  `${itemName(item)}: a litre took ${value} kg instead of ${before} kg.`;
+
+const round = (amount: number): number => Math.round(amount * 10) / 10;
 
 /** What a job taught of a pace, and how sure that is. */
 export function describeLearnt({ task, pace, before, surfaces }: LearntPace): string {

@@ -14,6 +14,7 @@ import TextField from '../../fields/TextField.vue';
 import TroubleNote from '../../fields/TroubleNote.vue';
 import { useLogStore } from '../../stores/logStore.ts';
 import { newUuid } from '../../stores/newUuid.ts';
+import PinMap from './PinMap.vue';
 import { shrinkPicture } from '../shrinkPicture.ts';
 
 /** Something that happened, written down in three presses: what, how much, keep. */
@@ -36,6 +37,7 @@ const filled = reactive({
   pieces: 1,
   label: '',
   text: '',
+  pin: null as [number, number] | null,
   code: '',
   check: 'level' as (typeof CHECKS)[number],
   value: 0,
@@ -61,8 +63,12 @@ const products = computed(() => {
 });
 const checks = CHECKS.map((value) => ({ value, label: CHECK_NAMES[value] }));
 
+/** The surface it is about, to point at the place. */
+const planned = computed(() => props.plan?.surfaces.find(({ surfaceId }) => surfaceId === filled.surfaceId) ?? null);
+
 function dataOf(of: Kind): Entry['data'] {
   const { task, hours, item, packs, productId, pieces, label, text, code, check, value, image } = filled;
+  const pin = planned.value ? filled.pin : null;
   const line = props.plan?.materials.find((one) => one.item === item);
   switch (of) {
     case 'hours':
@@ -74,13 +80,13 @@ function dataOf(of: Kind): Entry['data'] {
     case 'lot':
       return { kind: 'lot', productId, code, pieces };
     case 'note':
-      return { kind: 'note', text, pin: null };
+      return { kind: 'note', text, pin };
     case 'photo':
-      return { kind: 'photo', image, text, pin: null };
+      return { kind: 'photo', image, text, pin };
     case 'reading':
       return { kind: 'reading', check, value, wanted: null, text };
     case 'snag':
-      return { kind: 'snag', text, pin: null, done: false };
+      return { kind: 'snag', text, pin, done: false, ...(image === '' ? {} : { image }) };
   }
 }
 const EXPECTED: Readonly<Record<string, string>> = {
@@ -101,8 +107,11 @@ async function keep(): Promise<void> {
   }
   trouble.value = null;
   await log.write(read.data.data, { surfaceId: filled.surfaceId === WHOLE ? null : filled.surfaceId });
-  [filled.text, filled.label, filled.code, filled.image] = ['', '', '', ''];
+  [filled.text, filled.label, filled.code, filled.image, filled.pin] = ['', '', '', '', null];
   kind.value = null;
+}
+function chooseSurface(id: string): void {
+  [filled.surfaceId, filled.pin] = [id, null];
 }
 async function takePhoto(event: Event): Promise<void> {
   const input = event.target as HTMLInputElement;
@@ -141,7 +150,7 @@ const fillText = (key: 'text' | 'label' | 'code') => (text: string) => {
       />
     </div>
     <form v-if="kind" class="form" @submit.prevent="keep">
-      <ChoiceField label="On" :value="filled.surfaceId" :options="surfaces" @choose="filled.surfaceId = $event" />
+      <ChoiceField label="On" :value="filled.surfaceId" :options="surfaces" @choose="chooseSurface" />
       <template v-if="kind === 'hours'">
         <ChoiceField label="Of" :value="filled.task" :options="tasks" @choose="filled.task = $event" />
         <NumberField label="Hours" unit="h" :value="filled.hours" :commit="fill('hours')" />
@@ -164,11 +173,21 @@ const fillText = (key: 'text' | 'label' | 'code') => (text: string) => {
         <NumberField label="Reading" :value="filled.value" :commit="fill('value')" />
       </template>
       <template v-else>
-        <label v-if="kind === 'photo'" class="p-button p-button-secondary p-button-outlined upload"
+        <label v-if="kind === 'photo' || kind === 'snag'" class="p-button p-button-secondary p-button-outlined upload"
           >{{ filled.image === '' ? 'Take or choose a photo' : 'Another photo'
           }}<input type="file" accept="image/*" capture="environment" @change="takePhoto"
         /></label>
-        <img v-if="kind === 'photo' && filled.image !== ''" :src="filled.image" alt="The photo that will be kept" />
+        <img v-if="(kind === 'photo' || kind === 'snag') && filled.image !== ''" :src="filled.image" alt="The photo that will be kept" />
+        <div v-if="planned" class="where">
+          <span class="small soft">{{ filled.pin ? 'The place' : 'Tap the place, if it has one' }}</span>
+          <PinMap
+            :plan="planned"
+            :pin="filled.pin"
+            picks
+            label="The surface, to point at the place"
+            @pick="([x, y]) => (filled.pin = [x, y])"
+          />
+        </div>
         <TextField label="In words" :value="filled.text" :longest="500" :commit="fillText('text')" />
       </template>
       <TroubleNote :why="trouble" />

@@ -1,14 +1,18 @@
 <script setup lang="ts">
 import Button from 'primevue/button';
-import { computed, ref, toRef, watch } from 'vue';
+import { computed, ref, toRef } from 'vue';
 import type { TaskId } from '@azulejo/core/labour/tasks';
 import { TASKS } from '@azulejo/core/labour/tasks';
-import { describeEntry, describeLearnt, ENTRY_NAMES } from '@azulejo/core/messages/en/log';
+import { describeBreakage, describeEntry, describeFigure, describeLearnt, describeUse, ENTRY_NAMES } from '@azulejo/core/messages/en/log';
 import { hoursWords, TASK_NAMES } from '@azulejo/core/messages/en/money';
-import { entriesOf } from '@azulejo/core/site/entry';
+import type { Point } from '@azulejo/core/geometry/point';
+import type { SurfacePlan } from '@azulejo/core/planning/planned';
+import { entriesOf, type Entry } from '@azulejo/core/site/entry';
 import { learntPaces, taskFacts } from '@azulejo/core/site/learnt';
+import { breakageFacts, learntUse, useFacts } from '@azulejo/core/site/learntUse';
 import StepTape from '../../shell/StepTape.vue';
 import { useLogStore } from '../../stores/logStore.ts';
+import { useTickStore } from '../../stores/tickStore.ts';
 import { useJobPlan } from '../../workers/useJobPlan.ts';
 import LoadingState from '../LoadingState.vue';
 import TroubleNote from '../../fields/TroubleNote.vue';
@@ -17,6 +21,8 @@ import { METRIC_TAPE } from '@azulejo/core/units/tape';
 import { useHabits } from '../order/useHabits.ts';
 import { useOpenJob } from '../useOpenJob.ts';
 import EntryForm from './EntryForm.vue';
+import ClosingPart from './ClosingPart.vue';
+import PinMap from './PinMap.vue';
 import FactChart from './FactChart.vue';
 
 /** How it goes against the plan, and what the next one will know better. */
@@ -25,19 +31,24 @@ const { jobs, trouble } = useOpenJob(toRef(props, 'jobId'));
 provideTape(() => jobs.job?.tape ?? METRIC_TAPE);
 const { plan } = useJobPlan();
 const log = useLogStore();
-watch(toRef(props, 'jobId'), (id) => void log.look(id), { immediate: true });
+const ticks = useTickStore();
 const habits = useHabits();
 const kept = ref(false);
 const firstSurface = computed(() => jobs.job?.surfaces[0]?.id);
 
 const nameOf = (id: string | null): string => jobs.job?.surfaces.find((surface) => surface.id === id)?.name ?? '';
+/** The place an entry is pinned to; null for none. */
+function spotOf({ surfaceId, data }: Entry): { readonly plan: SurfacePlan; readonly pin: Point } | null {
+  const planned = plan.value?.surfaces.find((one) => one.surfaceId === surfaceId);
+  return planned && 'pin' in data && data.pin ? { plan: planned, pin: data.pin } : null;
+}
 const days = computed(() => {
   const { job } = jobs;
   if (!job) return [];
-  const byDay = new Map<string, { entry: (typeof log.entries)[number]; words: string }[]>();
+  const byDay = new Map<string, { entry: Entry; words: string; spot: ReturnType<typeof spotOf> }[]>();
   for (const entry of [...log.entries].reverse()) {
     const day = new Date(entry.at).toLocaleDateString('en-GB', { weekday: 'short', day: 'numeric', month: 'long', year: 'numeric' });
-    byDay.set(day, [...(byDay.get(day) ?? []), { entry, words: describeEntry(job, entry) }]);
+    byDay.set(day, [...(byDay.get(day) ?? []), { entry, words: describeEntry(job, entry), spot: spotOf(entry) }]);
   }
   return [...byDay];
 });
@@ -54,8 +65,32 @@ const learnt = computed(() => {
   const laid = new Set(job.surfaces.filter((surface) => surface.laid).map(({ id }) => id));
   return learntPaces(plan.value.money.work, log.entries, laid, paceOf);
 });
+const uses = computed(() => (plan.value ? useFacts(plan.value.materials, log.entries) : []));
+const figures = computed(() => {
+  const { job } = jobs;
+  return job ? learntUse(uses.value, job, job.surfaces.length > 0 && job.surfaces.every(({ laid }) => laid)) : [];
+});
+/** What broke, by kind of cut; told once it differs from what was reckoned with. */
+const breakages = computed(() => {
+  const { job } = jobs;
+  if (!job || !plan.value) return [];
+  const laid = new Set(job.surfaces.filter((surface) => surface.laid).map(({ id }) => id));
+  const cuts = plan.value.surfaces.flatMap(({ surfaceId, cuts: own }) =>
+    own.map((piece) => ({ surfaceId, piece, isCut: laid.has(surfaceId) || ticks.stateOf(surfaceId, piece.label) !== 'open' })),
+  );
+  return breakageFacts(cuts, log.entries, job.consumption.breakagePercent).filter(
+    ({ percent, before, broken: seen, cuts: made }) => percent !== before && (seen > 0 || made >= 20),
+  );
+});
+const taught = computed(() => [
+  ...learnt.value.map(describeLearnt),
+  ...figures.value.map(describeFigure),
+  ...(log.entries.length > 0 ? breakages.value.map(describeBreakage) : []),
+]);
 function learn(): void {
-  habits.keep('pace', Object.fromEntries(learnt.value.map(({ task, pace }) => [task, pace])));
+  if (learnt.value.length > 0) habits.keep('pace', Object.fromEntries(learnt.value.map(({ task, pace }) => [task, pace])));
+  for (const { item, figure, value } of figures.value) habits.keep(item, { [figure]: value });
+  if (breakages.value.length > 0) habits.keep('breakage', Object.fromEntries(breakages.value.map(({ kind, percent }) => [kind, percent])));
   kept.value = true;
 }
 const bars = computed(() =>
@@ -76,7 +111,7 @@ const bars = computed(() =>
       <p v-if="log.waiting.length > 0" class="small soft" role="status">
         {{ log.waiting.length }} not on the server yet; kept here until they are.
       </p>
-      <section v-if="logged > 0 || broken > 0" class="stack">
+      <section v-if="logged > 0 || broken > 0 || uses.length > 0" class="stack">
         <h2>Against the plan</h2>
         <p>
           <strong class="figure">{{ hoursWords(logged) }}</strong> written down of
@@ -84,23 +119,30 @@ const bars = computed(() =>
           {{ expectedBroken }} reckoned with.
         </p>
         <FactChart v-if="bars.length > 0" :bars="bars" />
+        <p v-for="fact in uses" :key="fact.item">{{ describeUse(fact) }}</p>
       </section>
-      <section v-if="learnt.length > 0" class="learnt stack">
+      <section v-if="taught.length > 0" class="learnt stack">
         <h2>What this job taught</h2>
-        <p v-for="one in learnt" :key="one.task">{{ describeLearnt(one) }}</p>
+        <p v-for="words in taught" :key="words">{{ words }}</p>
         <div class="row">
-          <Button severity="secondary" outlined label="Reckon with these paces in my next jobs" @click="learn" />
+          <Button severity="secondary" outlined label="Reckon with these in my next jobs" @click="learn" />
           <span v-if="kept" class="small soft" role="status">Kept. New jobs begin with them and say so.</span>
         </div>
       </section>
+      <ClosingPart v-if="plan" :job="jobs.job" :plan="plan" />
       <p v-if="days.length === 0" class="soft">
         Nothing is written down yet. Hours, broken pieces, packs and photos are kept here in three presses, also while the server is away.
       </p>
       <section v-for="[day, entries] in days" :key="day" class="stack day">
         <h2>{{ day }}</h2>
         <ul>
-          <li v-for="{ entry, words } in entries" :key="entry.id">
-            <img v-if="entry.data.kind === 'photo'" :src="entry.data.image" :alt="words === '' ? 'Photo from the site' : words" />
+          <li v-for="{ entry, words, spot } in entries" :key="entry.id">
+            <img
+              v-if="(entry.data.kind === 'photo' || entry.data.kind === 'snag') && entry.data.image"
+              :src="entry.data.image"
+              :alt="words === '' ? 'Photo from the site' : words"
+            />
+            <PinMap v-if="spot" class="spot" :plan="spot.plan" :pin="spot.pin" :label="`Where it was: ${nameOf(entry.surfaceId)}`" />
             <div class="grow">
               <p>
                 <b>{{ ENTRY_NAMES[entry.data.kind] }}</b> {{ words }}
@@ -165,6 +207,10 @@ li img {
   background: var(--cobalt-soft);
   border-radius: 4px;
   padding: 0.9rem 1.1rem;
+}
+.spot {
+  width: 9rem;
+  height: 6rem;
 }
 .day {
   gap: 0.4rem;

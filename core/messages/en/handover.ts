@@ -1,0 +1,103 @@
+import { isoDay } from '../../programme/calendar.ts';
+import type { Job } from '../../job/job.ts';
+import { productName, productOf } from '../../job/job.ts';
+import type { Plan } from '../../plan.ts';
+import { entriesOf, type Entry } from '../../site/entry.ts';
+import { formatArea } from '../../units/formatArea.ts';
+import { formatLengthWithUnit } from '../../units/formatLength.ts';
+import { colourName, itemName, variantName } from './materialNames.ts';
+import { describeAmount, materialName } from './materials.ts';
+import { describePattern } from './patterns.ts';
+
+/** A part of the note that stays with the client. */
+export interface HandoverPart {
+  readonly heading: string;
+  readonly lines: readonly string[];
+}
+
+/** What stays with the client: what was laid and used, what is spare, how it is looked after, what is still to be done. */
+export function describeHandover(job: Job, plan: Plan, entries: readonly Entry[]): HandoverPart[] {
+  return [
+    { heading: 'What was laid', lines: laidLines(job, plan) },
+    { heading: 'What was used', lines: usedLines(plan) },
+    { heading: 'Lots', lines: lotLines(job, entries) },
+    { heading: 'Spare tiles', lines: spareLines(job, plan, entries) },
+    { heading: 'When it may be used', lines: useLines(job, plan) },
+    { heading: 'Care', lines: careLines(job, plan) },
+    { heading: 'Still to be done', lines: entriesOf(entries, 'snag').flatMap(({ data }) => (data.done ? [] : [data.text])) },
+  ].filter(({ lines }) => lines.length > 0);
+}
+
+const laidLines = (job: Job, plan: Plan): string[] =>
+  job.surfaces.flatMap((surface) => {
+    const planned = plan.surfaces.find(({ surfaceId }) => surfaceId === surface.id);
+    if (!planned) return [];
+    const joint = `joints ${formatLengthWithUnit(surface.jointMm, surface.tape ?? job.tape)} in ${colourName(surface.jointColour)}`;
+    return [
+      `${surface.name}: ${productName(job, surface.productId)}, ${describePattern(surface.pattern).toLowerCase()}, ${joint}, ${formatArea(planned.extent.areaMm2, job.tape)}.`,
+    ];
+  });
+
+/** What stays in the building besides tiles. */
+const STAYS = new Set([
+  'adhesive',
+  'readyAdhesive',
+  'grout',
+  'readyGrout',
+  'epoxyGrout',
+  'sealant',
+  'tileSealer',
+  'groutSealer',
+  'membrane',
+]);
+
+const usedLines = ({ materials }: Plan): string[] =>
+  materials.flatMap((line) =>
+    STAYS.has(line.item) ? [`${itemName(line.item)}${line.variant ? `, ${variantName(line.item, line.variant)}` : ''}.`] : [],
+  );
+
+const lotLines = (job: Job, entries: readonly Entry[]): string[] => [
+  ...new Set(entriesOf(entries, 'lot').map(({ data }) => `${productName(job, data.productId)}: lot ${data.code}.`)),
+];
+
+/** What is left over was written down at the end; before that, what the order leaves. */
+function spareLines(job: Job, plan: Plan, entries: readonly Entry[]): string[] {
+  const kept = entriesOf(entries, 'leftOver');
+  if (kept.length > 0) return kept.map(({ data }) => `${data.pieces} of ${data.name}, ${data.widthMm} x ${data.heightMm} mm.`);
+  return plan.materials.flatMap((line) =>
+    line.item === 'tiles' && line.left >= 1
+      ? [`${materialName(job, line)}: ${describeAmount(Math.floor(line.left), line.unit)}. Keep them: another lot never matches.`]
+      : [],
+  );
+}
+
+function useLines(job: Job, { programme }: Plan): string[] {
+  if (!job.programme?.startDay || programme.tasks.length === 0) return [];
+  const day = (hours: number): string =>
+    new Date(isoDay(programme.calendar, Math.floor(hours / 24))).toLocaleDateString('en-GB', {
+      day: 'numeric',
+      month: 'long',
+      year: 'numeric',
+    });
+  return [
+    `Done by ${day(programme.ends)}; heavy things from ${day(programme.fullLoad)}. Wash it for the first time with clean water only.`,
+  ];
+}
+
+function careLines(job: Job, plan: Plan): string[] {
+  const laid = [...new Set(job.surfaces.map((surface) => productOf(job, surface)))];
+  const stones = laid.filter(({ material }) => material === 'natural stone').map(({ name }) => name);
+  const porous = laid.filter((product) => product.porous).map(({ name }) => name);
+  const isSealed = plan.materials.some(({ item }) => item === 'groutSealer');
+  return [
+    'A neutral cleaner and clean water, as little of both as will do.',
+    ...(stones.length > 0 ? [`Nothing acid on ${stones.join(', ')}: no vinegar, no descaler; it etches at once.`] : []),
+    ...(porous.length > 0
+      ? [
+          `${porous.join(', ')} drink: where a drop of water no longer beads, seal again. The sealer's sheet says how often, as a rule every one to three years.`,
+        ]
+      : []),
+    ...(isSealed ? ['The grout was sealed: seal it again when water darkens it.'] : []),
+    'The soft joints in corners and at walls wear: look at them once a year and have them redone where they part.',
+  ];
+}

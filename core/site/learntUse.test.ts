@@ -1,0 +1,50 @@
+import { expect, test } from '@jest/globals';
+import { seededNumbers } from '../geometry/seededNumbers.ts';
+import type { Entry } from './entry.ts';
+import { breakageFacts, learntUse, useFacts } from './learntUse.ts';
+
+let made = 0;
+const entry = (data: Entry['data'], surfaceId: string | null = 's'): Entry => ({
+  id: `00000000-0000-4000-8000-${String(++made).padStart(12, '0')}`,
+  at: '2026-05-04T08:00:00Z',
+  by: '',
+  surfaceId,
+  replaces: null,
+  data,
+});
+const used = (item: string, packs: number, size: number): Entry => entry({ kind: 'used', item, packs, size });
+const broke = (label: string, pieces = 1): Entry => entry({ kind: 'breakage', productId: 't', label, pieces, why: '' });
+
+test('the plain case: 50 kg were planned with 1.2 kg in a litre, three bags of 20 were used, so a litre takes 1.44', () => {
+  const materials = [{ item: 'adhesive', unit: 'kg', quantity: 50 } as const];
+  const facts = useFacts(materials, [used('adhesive', 2, 20), used('adhesive', 1, 20), used('grout', 1, 5)]);
+  expect(facts).toEqual([{ item: 'adhesive', unit: 'kg', planned: 50, used: 60 }]);
+  const rules = { materials: {} };
+  expect(learntUse(facts, rules, true)).toEqual([{ item: 'adhesive', figure: 'kgPerLitre', value: 1.44, before: 1.2 }]);
+  // What the job says is what is drawn on from; half a job teaches nothing, and ten times as much is a slip of the pen.
+  expect(learntUse(facts, { materials: { adhesive: { figures: { kgPerLitre: 1 } } } }, true)[0]).toMatchObject({ value: 1.2, before: 1 });
+  expect(learntUse(facts, rules, false)).toEqual([]);
+  expect(learntUse(useFacts(materials, [used('adhesive', 25, 20)]), rules, true)).toEqual([]);
+});
+
+test('breakage by hand: 60 straight cuts of which 5 broke, 2 % reckoned with on 40: (5 + 0.8) of 100', () => {
+  const cuts = Array.from({ length: 60 }, (_, k) => ({
+    surfaceId: 's',
+    piece: { label: `A${k}`, kind: 'straight' as const },
+    isCut: true,
+  }));
+  const notch = { surfaceId: 's', piece: { label: 'N1', kind: 'notch' as const }, isCut: false };
+  const facts = breakageFacts([...cuts, notch], [broke('A1', 2), broke('A7', 3), broke('N1'), broke('Z9')], { straight: 2, shaped: 8 });
+  expect(facts).toEqual([{ kind: 'straight', cuts: 60, broken: 5, before: 2, percent: 5.8 }]);
+});
+
+test('own shares come nearer to how somebody really breaks, on jobs that were held out', () => {
+  const next = seededNumbers(11);
+  const real = 0.09;
+  const count = (cuts: number): number => Array.from({ length: cuts }, next).filter((one) => one < real).length;
+  const cuts = Array.from({ length: 150 }, (_, k) => ({ surfaceId: 's', piece: { label: `A${k}`, kind: 'rip' as const }, isCut: true }));
+  const [{ percent }] = breakageFacts(cuts, [broke('A0', count(150))], { straight: 2, shaped: 8 });
+  const held = Array.from({ length: 20 }, () => ({ cuts: 40, broken: count(40) }));
+  const off = (share: number): number => held.reduce((sum, one) => sum + Math.abs(one.cuts * share - one.broken), 0);
+  expect(off(percent / 100)).toBeLessThan(off(0.02));
+});

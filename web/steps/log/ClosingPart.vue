@@ -1,0 +1,135 @@
+<script setup lang="ts">
+import Button from 'primevue/button';
+import { computed, ref } from 'vue';
+import { useRouter } from 'vue-router';
+import { PhPrinter } from '@phosphor-icons/vue';
+import { writeJobFile } from '@azulejo/core/formats/jobFile';
+import type { Job } from '@azulejo/core/job/job';
+import { repeatJob } from '@azulejo/core/job/repeatJob';
+import { describeAmount, materialName } from '@azulejo/core/messages/en/materials';
+import type { Plan } from '@azulejo/core/plan';
+import { entriesOf } from '@azulejo/core/site/entry';
+import { actualSize } from '@azulejo/core/tile/product';
+import { api, exportUrl, ServerError } from '../../api/client.ts';
+import TextField from '../../fields/TextField.vue';
+import TroubleNote from '../../fields/TroubleNote.vue';
+import { useLogStore } from '../../stores/logStore.ts';
+
+/** The end of a job: what is still to be done, the note for the client, what is left over, the same again elsewhere. */
+const props = defineProps<{ job: Job; plan: Plan }>();
+const log = useLogStore();
+const router = useRouter();
+const trouble = ref<string | null>(null);
+const name = ref('');
+const snags = computed(() => entriesOf(log.entries, 'snag'));
+const open = computed(() => snags.value.filter(({ data }) => !data.done));
+const place = (id: string | null): string => props.job.surfaces.find((surface) => surface.id === id)?.name ?? '';
+const settle = (snag: (typeof snags.value)[number]) =>
+  log.write({ ...snag.data, done: true }, { surfaceId: snag.surfaceId, replaces: snag.id });
+
+/** Whole tiles that the order leaves, and that are not on the shelf yet. */
+const spare = computed(() => {
+  const kept = new Set(entriesOf(log.entries, 'leftOver').map(({ data }) => data.productId));
+  return props.plan.materials.flatMap((line) => {
+    const product = props.job.products.find(({ id }) => id === line.productId);
+    const pieces = Math.floor(line.left);
+    return line.item === 'tiles' && product && pieces >= 1 && !kept.has(product.id)
+      ? [{ line, product, pieces, words: `${materialName(props.job, line)}: ${describeAmount(pieces, line.unit)}` }]
+      : [];
+  });
+});
+function shelve({ product, pieces }: (typeof spare.value)[number]): void {
+  const { widthMm, heightMm } = actualSize(product);
+  void log.write({ kind: 'leftOver', productId: product.id, name: product.name, widthMm, heightMm, pieces });
+}
+
+async function again(): Promise<void> {
+  if (name.value === '') {
+    trouble.value = 'Expected what the other job is called.';
+    return;
+  }
+  try {
+    const { id } = await api.importJob(writeJobFile(repeatJob(props.job, crypto.randomUUID(), name.value)));
+    await router.push({ name: 'job', params: { jobId: id } });
+  } catch (error) {
+    trouble.value = error instanceof ServerError ? error.words : 'The job could not be repeated.';
+  }
+}
+const setName = (text: string): null => {
+  [name.value, trouble.value] = [text, null];
+  return null;
+};
+</script>
+
+<template>
+  <section class="closing stack">
+    <h2>Closing</h2>
+    <p v-if="snags.length === 0" class="soft">Nothing is written down as still to be done.</p>
+    <ul v-else class="snags">
+      <li v-for="snag in open" :key="snag.id">
+        <img v-if="snag.data.image" :src="snag.data.image" :alt="snag.data.text" />
+        <span class="grow"
+          >{{ snag.data.text }}<span v-if="place(snag.surfaceId)" class="small soft">, {{ place(snag.surfaceId) }}</span></span
+        >
+        <Button class="no-print" severity="secondary" outlined label="Done" :aria-label="`Done: ${snag.data.text}`" @click="settle(snag)" />
+      </li>
+    </ul>
+    <p v-if="snags.length > 0" class="small soft">{{ snags.length - open.length }} of {{ snags.length }} done.</p>
+    <div class="row no-print">
+      <Button as="a" :href="exportUrl(job.id, 'handover')" severity="secondary" outlined><PhPrinter :size="19" />Handover note</Button>
+      <Button as="a" :href="exportUrl(job.id, 'snags')" severity="secondary" outlined><PhPrinter :size="19" />Snag list</Button>
+    </div>
+    <template v-if="spare.length > 0">
+      <h3>Left over, by the order</h3>
+      <ul class="snags">
+        <li v-for="one in spare" :key="one.product.id">
+          <span class="grow">{{ one.words }}</span>
+          <Button
+            class="no-print"
+            severity="secondary"
+            outlined
+            label="To the shelf"
+            :aria-label="`To the shelf: ${one.words}`"
+            @click="shelve(one)"
+          />
+        </li>
+      </ul>
+    </template>
+    <form class="again no-print" @submit.prevent="again">
+      <TextField label="The same again elsewhere, called" :value="name" :longest="80" :commit="setName" />
+      <Button type="submit" severity="secondary" outlined label="Begin it" />
+    </form>
+    <p class="small soft no-print">Tiles, patterns and prices go along; every length is to be measured again.</p>
+    <TroubleNote :why="trouble" />
+  </section>
+</template>
+
+<style scoped>
+.closing {
+  background: var(--panel);
+  border-radius: 4px;
+  padding: 1rem 1.2rem;
+}
+.snags {
+  list-style: none;
+  margin: 0;
+  padding: 0;
+}
+.snags li {
+  display: flex;
+  gap: 0.8rem;
+  align-items: center;
+  border-top: 1px solid var(--line);
+  padding: 0.4rem 0;
+}
+.snags img {
+  height: 4rem;
+  border-radius: 3px;
+}
+.again {
+  display: flex;
+  gap: 0.8rem;
+  align-items: end;
+  flex-wrap: wrap;
+}
+</style>
