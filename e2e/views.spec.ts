@@ -5,7 +5,7 @@ import { RunningServer } from '@azulejo/server/running';
 
 const DEMO = fileURLToPath(new URL('../demo/tidewater-bakehouse.json', import.meta.url));
 const server = new RunningServer();
-test.beforeAll(() => server.start('--add-job', DEMO));
+test.beforeAll(() => server.start('--with-site', '--add-job', DEMO));
 test.afterAll(() => server.remove());
 
 const SURFACE = '/jobs/tidewater-bakehouse/surfaces/splashback';
@@ -19,13 +19,13 @@ const VIEWS: readonly (readonly [name: string, path: string, ...parts: string[]]
   ['around', '/jobs/tidewater-bakehouse/surfaces/niche-back/measure', 'Around it'],
   ['new surface', '/jobs/tidewater-bakehouse/new'],
   ['tile', `${SURFACE}/tile`],
-  ['setout, by rule, pins, weighing, lines', `${SURFACE}/setout`, 'By rule', 'Pins', 'Weighing', 'Lines'],
+  ['setout, by rule, pins, weighing, lines, zones', `${SURFACE}/setout`, 'By rule', 'Pins', 'Weighing', 'Lines', 'Zones'],
   ['cuts, tiles to open, dry lay, practice', `${SKEW}/cuts`, 'Tiles to open', 'Dry lay', 'Practice'],
   ['order, mixes, quote, variants', '/jobs/tidewater-bakehouse/order', 'Mixes', 'Quote', 'Variants'],
   ['place', `${SKEW}/tile`, 'Place'],
   ['days', '/jobs/tidewater-bakehouse/days'],
   ['site', '/jobs/tidewater-bakehouse/site', 'Lay', 'Mix', 'Waits', 'Cellar'],
-  ['log', '/jobs/tidewater-bakehouse/log', 'Hours', 'Photo'],
+  ['log', '/jobs/tidewater-bakehouse/log', 'Hours', 'Photo', 'Snag'],
 ];
 /** What a view says while it works something out. */
 const AT_WORK = /^(Opening|Setting out|Working|Counting|Looking|Sharing)/;

@@ -9,6 +9,7 @@ test('the loopback and a home folder unless told otherwise; flags win over the e
     port: 4680,
     dataFolder: expect.stringMatching(/\.azulejo$/),
     jobFiles: [],
+    withSite: false,
   });
   const environment = { AZULEJO_DATA: '/srv/tiles', AZULEJO_PORT: '5000', AZULEJO_HOST: '::1' };
   expect(readSettings([], environment)).toMatchObject({ host: '::1', port: 5000, dataFolder: '/srv/tiles' });

@@ -13,6 +13,8 @@ export interface Settings {
   readonly trustedProxy: string | null;
   /** Job files to add when they are not there yet. */
   readonly jobFiles: readonly string[];
+  /** Whether what stands beside job files as .site.json is added too: ticks and log. */
+  readonly withSite: boolean;
   /** The day of the copy to go back to, as 2026-11-26; null for none. */
   readonly restore: string | null;
 }
@@ -31,6 +33,7 @@ export function readSettings(args: readonly string[], environment: Readonly<Reco
       'public-origin': { type: 'string', multiple: true },
       'trusted-proxy': { type: 'string' },
       'add-job': { type: 'string', multiple: true },
+      'with-site': { type: 'boolean' },
       restore: { type: 'string' },
     },
   });
@@ -47,6 +50,7 @@ export function readSettings(args: readonly string[], environment: Readonly<Reco
     publicOrigins: origins.map(originOf),
     trustedProxy: values['trusted-proxy'] ?? environment['AZULEJO_TRUSTED_PROXY'] ?? null,
     jobFiles: values['add-job'] ?? [],
+    withSite: values['with-site'] ?? false,
     restore: values.restore ?? null,
   };
 }

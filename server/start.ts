@@ -1,6 +1,7 @@
 import { existsSync, readFileSync } from 'node:fs';
 import type { RequestListener } from 'node:http';
 import type { AddressInfo } from 'node:net';
+import { siteRecordsSchema } from '@azulejo/core/site/siteRecords';
 import { fileURLToPath } from 'node:url';
 import { readJobFile } from '@azulejo/core/formats/jobFile';
 import { describeIssue } from '@azulejo/core/messages/en/issues';
@@ -43,7 +44,8 @@ async function start(): Promise<void> {
   const { database, rescued } = await openData(settings, lock, copies);
   if (rescued) tellOfRescue(rescued, note);
   const jobs = new JobRepository(database);
-  for (const file of settings.jobFiles) await addJob(jobs, file);
+  const site = new SiteRepository(database);
+  for (const file of settings.jobFiles) await addJob(jobs, file, settings.withSite ? site : null);
   const [exports, glances] = [startWorkLine('export'), startWorkLine('glance')];
   const loopback = isLoopback(settings.host);
   const answers: RequestListener[] = [];
@@ -65,7 +67,7 @@ async function start(): Promise<void> {
   // Asked before it is ready, a route would fail on what it does not have yet.
   answers.forEach(door.open);
   tellAddresses(settings, door.server.address() as AddressInfo);
-  const copying = keepCopies(copies, jobs, new SiteRepository(database));
+  const copying = keepCopies(copies, jobs, site);
   const stop = async (): Promise<void> => {
     setTimeout(() => process.exit(0), STOP_LIMIT_MS).unref();
     clearInterval(copying);
@@ -115,10 +117,12 @@ function keepCopies(copies: CopyFolder, jobs: JobRepository, site: SiteRepositor
   return setInterval(copy, COPY_EVERY_MS);
 }
 
-async function addJob(jobs: JobRepository, file: string): Promise<void> {
+async function addJob(jobs: JobRepository, file: string, site: SiteRepository | null): Promise<void> {
   const read = readJobFile(readFileSync(file, 'utf8'));
   if (!read.ok) throw new Error(`${file}: ${read.issues.map((found) => `${found.path.join('.')}: ${describeIssue(found)}`).join('; ')}`);
   await jobs.insert(read.value);
+  const beside = file.replace(/\.json$/, '.site.json');
+  if (site && existsSync(beside)) await site.bringBack(read.value.id, siteRecordsSchema.parse(JSON.parse(readFileSync(beside, 'utf8'))));
 }
 
 function explain(error: unknown): string {

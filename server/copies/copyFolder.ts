@@ -3,9 +3,7 @@ import { mkdir, readdir, readFile, rename, rm, writeFile } from 'node:fs/promise
 import { join } from 'node:path';
 import { writeJobFile } from '@azulejo/core/formats/jobFile';
 import type { Job } from '@azulejo/core/job/job';
-import { entrySchema } from '@azulejo/core/site/entry';
-import { tickSchema } from '@azulejo/core/site/tick';
-import { z } from 'zod';
+import { siteRecordsSchema } from '@azulejo/core/site/siteRecords';
 import type { JobRepository } from '../jobs/jobRepository.ts';
 import type { SiteRecords, SiteRepository } from '../site/siteRepository.ts';
 
@@ -17,7 +15,6 @@ const SITE_ENDING = '.site.json';
 const TICKS_ENDING = '.ticks.json';
 
 const NOTHING: SiteRecords = { ticks: [], entries: [] };
-const siteSchema = z.object({ ticks: z.array(tickSchema), entries: z.array(entrySchema) });
 
 /**
  * Copies of all jobs as job files, one folder a day, beside the database and readable without it. A job that
@@ -88,9 +85,9 @@ export class CopyFolder {
     const read = async (ending: string): Promise<unknown> =>
       JSON.parse(await readFile(join(this.folder, day, fileOf(id, ending)), 'utf8').catch(() => 'null'));
     try {
-      const whole = siteSchema.safeParse(await read(SITE_ENDING));
+      const whole = siteRecordsSchema.safeParse(await read(SITE_ENDING));
       if (whole.success) return whole.data;
-      const ticks = siteSchema.shape.ticks.safeParse(await read(TICKS_ENDING));
+      const ticks = siteRecordsSchema.shape.ticks.safeParse(await read(TICKS_ENDING));
       return ticks.success ? { ticks: ticks.data, entries: [] } : NOTHING;
     } catch {
       return NOTHING;

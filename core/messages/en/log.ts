@@ -74,8 +74,9 @@ export function describeEntry(job: Job, { data }: Entry): string {
   }
 }
 
-/** What was used against the plan, in a sentence. */
-export function describeUse({ item, unit, planned, used }: UseFact): string {
+/** What was used against the plan, in a sentence: a job under way has used a part. */
+export function describeUse({ item, unit, planned, used }: UseFact, isLaid: boolean): string {
+  if (!isLaid) return `${itemName(item)}: ${round(used)} ${unit} used so far of ${round(planned)} ${unit} planned in all.`;
   const share = Math.round(100 * (used / planned - 1));
   const off = share === 0 ? 'as planned' : `${Math.abs(share)} % ${share > 0 ? 'more' : 'less'} than planned`;
   return `${itemName(item)}: ${round(used)} ${unit} used of ${round(planned)} ${unit}, ${off}.`;

@@ -3,6 +3,7 @@ import Button from 'primevue/button';
 import { computed, onMounted, ref } from 'vue';
 import { useRouter } from 'vue-router';
 import { PhClockCounterClockwise, PhFolderOpen, PhPlus } from '@phosphor-icons/vue';
+import { siteRecordsSchema } from '@azulejo/core/site/siteRecords';
 import type { JobEntry } from '@azulejo/core/formats/apiTypes';
 import { api, isUnreachable, ServerError } from '../../api/client.ts';
 import { lastSeen } from '../../api/lastSeen.ts';
@@ -59,21 +60,32 @@ async function readFile(event: Event): Promise<void> {
 async function openDemo(): Promise<void> {
   trouble.value = [];
   try {
-    for (const text of await demoFiles()) await api.importJob(text);
+    for (const { job, site } of await demoFiles()) {
+      const { id } = await api.importJob(job);
+      const { ticks, entries } = siteRecordsSchema.parse(site);
+      if (ticks.length > 0) await api.addTicks(id, ticks);
+      for (const entry of entries) await api.addEntries(id, [entry]);
+    }
     await load();
   } catch (error) {
     explain(error);
   }
 }
 /** The last to be brought stands first in the list. */
-const demoFiles = async (): Promise<string[]> => {
-  const files = await Promise.all([
+async function demoFiles(): Promise<{ readonly job: string; readonly site: unknown }[]> {
+  const [boards, kiosk, kioskSite, bakehouse, bakehouseSite] = await Promise.all([
     import('../../../demo/sample-boards.json?raw'),
     import('../../../demo/ferry-kiosk.json?raw'),
+    import('../../../demo/ferry-kiosk.site.json?raw'),
     import('../../../demo/tidewater-bakehouse.json?raw'),
+    import('../../../demo/tidewater-bakehouse.site.json?raw'),
   ]);
-  return files.map(({ default: text }) => text);
-};
+  return [
+    { job: boards.default, site: { ticks: [], entries: [] } },
+    { job: kiosk.default, site: JSON.parse(kioskSite.default) as unknown },
+    { job: bakehouse.default, site: JSON.parse(bakehouseSite.default) as unknown },
+  ];
+}
 
 /** Jobs that something is left to do on, and those that are done. */
 const groups = computed(() => {

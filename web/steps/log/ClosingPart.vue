@@ -27,8 +27,9 @@ const place = (id: string | null): string => props.job.surfaces.find((surface) =
 const settle = (snag: (typeof snags.value)[number]) =>
   log.write({ ...snag.data, done: true }, { surfaceId: snag.surfaceId, replaces: snag.id });
 
-/** Whole tiles that the order leaves, and that are not on the shelf yet. */
+/** Once all is laid: whole tiles that the order leaves, and that are not on the shelf yet. */
 const spare = computed(() => {
+  if (!props.job.surfaces.every(({ laid }) => laid)) return [];
   const kept = new Set(entriesOf(log.entries, 'leftOver').map(({ data }) => data.productId));
   return props.plan.materials.flatMap((line) => {
     const product = props.job.products.find(({ id }) => id === line.productId);

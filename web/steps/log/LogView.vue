@@ -66,9 +66,10 @@ const learnt = computed(() => {
   return learntPaces(plan.value.money.work, log.entries, laid, paceOf);
 });
 const uses = computed(() => (plan.value ? useFacts(plan.value.materials, log.entries) : []));
+const isLaid = computed(() => jobs.job !== null && jobs.job.surfaces.length > 0 && jobs.job.surfaces.every(({ laid }) => laid));
 const figures = computed(() => {
   const { job } = jobs;
-  return job ? learntUse(uses.value, job, job.surfaces.length > 0 && job.surfaces.every(({ laid }) => laid)) : [];
+  return job ? learntUse(uses.value, job, isLaid.value) : [];
 });
 /** What broke, by kind of cut; told once it differs from what was reckoned with. */
 const breakages = computed(() => {
@@ -115,11 +116,11 @@ const bars = computed(() =>
         <h2>Against the plan</h2>
         <p>
           <strong class="figure">{{ hoursWords(logged) }}</strong> written down of
-          <strong class="figure">{{ hoursWords(plan?.money.hours ?? 0) }}</strong> planned; {{ broken }} pieces broken,
-          {{ expectedBroken }} reckoned with.
+          <strong class="figure">{{ hoursWords(plan?.money.hours ?? 0) }}</strong> planned in all; {{ broken }} pieces broken,
+          {{ expectedBroken }} reckoned with in all.
         </p>
         <FactChart v-if="bars.length > 0" :bars="bars" />
-        <p v-for="fact in uses" :key="fact.item">{{ describeUse(fact) }}</p>
+        <p v-for="fact in uses" :key="fact.item">{{ describeUse(fact, isLaid) }}</p>
       </section>
       <section v-if="taught.length > 0" class="learnt stack">
         <h2>What this job taught</h2>

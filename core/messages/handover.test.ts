@@ -1,0 +1,70 @@
+import { expect, test } from '@jest/globals';
+import { readFileSync } from 'node:fs';
+import { checkJob } from '../job/checkJob.ts';
+import type { Job } from '../job/job.ts';
+import { repeatJob } from '../job/repeatJob.ts';
+import { readJobFile } from '../formats/jobFile.ts';
+import { plan } from '../plan.ts';
+import { siteRecordsSchema } from '../site/siteRecords.ts';
+import { entriesInForce } from '../site/entry.ts';
+import { measurementsOf } from '../surface/measurements.ts';
+import { describeHandover } from './en/handover.ts';
+
+const fileOf = (name: string): string => readFileSync(new URL(`../../demo/${name}.json`, import.meta.url), 'utf8');
+const jobOf = (name: string): Job => {
+  const read = readJobFile(fileOf(name));
+  if (!read.ok) throw new Error(JSON.stringify(read.issues));
+  return read.value;
+};
+
+test.each(['ferry-kiosk', 'tidewater-bakehouse'])(
+  'what was ticked and written down in %s is about pieces and surfaces that it has',
+  (name) => {
+    const job = jobOf(name);
+    const planned = plan(job);
+    const { ticks, entries } = siteRecordsSchema.parse(JSON.parse(fileOf(`${name}.site`)));
+    const labels = new Set(planned.surfaces.flatMap(({ surfaceId, cuts }) => cuts.map(({ label }) => `${surfaceId} ${label}`)));
+    expect(ticks.filter(({ surfaceId, label }) => !labels.has(`${surfaceId} ${label}`))).toEqual([]);
+    expect(entries.filter(({ surfaceId }) => surfaceId !== null && !job.surfaces.some(({ id }) => id === surfaceId))).toEqual([]);
+    for (const { surfaceId, data } of entries)
+      if (data.kind === 'breakage') expect(labels.has(`${surfaceId ?? ''} ${data.label}`)).toBe(true);
+  },
+);
+
+test('the note that stays with the client says what was laid, its lots, what is spare and what is still to be done', () => {
+  const job = jobOf('ferry-kiosk');
+  const { entries } = siteRecordsSchema.parse(JSON.parse(fileOf('ferry-kiosk.site')));
+  const linesOf = (heading: string, log = entriesInForce(entries)): readonly string[] =>
+    describeHandover(job, plan(job), log).find((part) => part.heading === heading)?.lines ?? [];
+  expect(linesOf('What was laid')).toHaveLength(job.surfaces.length);
+  expect(linesOf('Lots')).toEqual(['Quay grey 300: lot 7Q-114.']);
+  expect(linesOf('Spare tiles')).toEqual(['3 of Quay grey 300, 297.5 x 297.5 mm.']);
+  expect(linesOf('Spare tiles', [])[0]).toMatch(/^Quay grey 300: 2 pieces\. Keep them/);
+  expect(linesOf('Still to be done')).toEqual([]);
+  const open = entries.map((one) => (one.data.kind === 'snag' ? { ...one, data: { ...one.data, done: false } } : one));
+  expect(linesOf('Still to be done', open)).toEqual(['Sealant by the hatch pulled off the frame']);
+  // Stone and what drinks are spoken of only where they were laid.
+  expect(linesOf('Care').join(' ')).not.toMatch(/acid|drink/);
+  const stone = { ...job, products: job.products.map((one) => ({ ...one, material: 'natural stone' as const, porous: true })) };
+  const care = describeHandover(stone, plan(stone), []).find(({ heading }) => heading === 'Care');
+  expect(care?.lines.join(' ')).toMatch(/Nothing acid on Quay grey 300.*Quay grey 300 drink/);
+});
+
+test('a job that is repeated elsewhere asks for every length again and takes nothing of the old place along', () => {
+  const job = jobOf('tidewater-bakehouse');
+  const again = repeatJob(job, 'again', 'Harbour Bakehouse');
+  expect(checkJob(again)).toEqual([]);
+  expect([again.id, again.name, again.client, again.variants, again.blanks]).toEqual([
+    'again',
+    'Harbour Bakehouse',
+    '',
+    undefined,
+    undefined,
+  ]);
+  for (const surface of again.surfaces) {
+    expect([surface.laid, surface.counted]).toEqual([false, undefined]);
+    expect(surface.measured.again).toEqual(measurementsOf(surface.measured).map(({ key }) => key));
+  }
+  expect(again.products).toBe(job.products);
+  expect(job.surfaces.some(({ laid }) => laid)).toBe(true);
+});
