@@ -80,15 +80,6 @@ const PICTURES = [
     act: (page) => page.getByText('The finished look', { exact: true }).click(),
   },
   {
-    name: 'tile-sheet',
-    path: surface('niche-back', 'tile'),
-    look: DESK,
-    act: async (page) => {
-      await page.getByRole('button', { name: 'Sizes and price' }).click();
-      await page.getByRole('button', { name: 'Change chips and repeat' }).click();
-    },
-  },
-  {
     name: 'setout',
     path: surface('washroom-floor', 'setout'),
     look: DESK,
@@ -97,6 +88,8 @@ const PICTURES = [
       await page.locator('.panel').evaluate((panel) => panel.scrollTo(0, 150));
     },
   },
+  { name: 'zones', path: surface('shop-floor', 'setout'), look: DESK, act: part('Zones') },
+  { name: 'log', path: `${JOB}/log`, look: DESK, act: (page) => page.getByText('What this job taught').waitFor({ timeout: 60_000 }) },
   { name: 'setout-dark', path: surface('splashback', 'setout'), look: { ...DESK, colorScheme: 'dark' } },
   { name: 'cuts', path: surface('oven-wall', 'cuts'), look: DESK, act: (page) => page.getByRole('button', { name: /off/ }).nth(2).click() },
   { name: 'order', path: `${JOB}/order`, look: DESK, act: (page) => page.getByTestId('order-total').waitFor({ timeout: 60_000 }) },
@@ -132,7 +125,6 @@ const PICTURES = [
     look: PHONE,
     act: (page) => page.getByRole('button', { name: /is cut$/ }).waitFor({ timeout: 60_000 }),
   },
-  { name: 'phone-cuts', path: surface('washroom-floor', 'cuts'), look: { ...PHONE, colorScheme: 'dark' } },
 ];
 
 const folder = mkdtempSync(join(tmpdir(), 'azulejo-pictures-'));
