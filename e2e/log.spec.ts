@@ -40,3 +40,27 @@ test('hours, a broken piece and a photo are kept in three presses, also while th
   await other.getByRole('button', { name: /^Take back: Broken/ }).click();
   await expect(other.getByText('slipped at the saw')).toHaveCount(0);
 });
+
+test('a snag with its place, done in the end; the note for the client; the same job again elsewhere', async ({ page }) => {
+  await page.goto(server.address + LOG);
+  await page.getByRole('button', { name: 'Snag', exact: true }).click();
+  await page.getByLabel('In words').fill('Trim by the counter rattles');
+  const map = page.getByRole('img', { name: 'The surface, to point at the place' });
+  await expect(map).toBeVisible({ timeout: 60_000 });
+  await map.click();
+  await expect(page.getByText('The place', { exact: true })).toBeVisible();
+  await page.getByRole('button', { name: 'Keep', exact: true }).click();
+  await expect(page.getByText('0 of 1 done.')).toBeVisible();
+  await expect(page.getByRole('img', { name: /^Where it was/ })).toBeVisible();
+  await page.getByRole('button', { name: 'Done: Trim by the counter rattles' }).click();
+  await expect(page.getByText('1 of 1 done.')).toBeVisible();
+  for (const name of ['Handover note', 'Snag list']) {
+    const paper = await page.request.get(server.address + (await page.getByRole('link', { name }).getAttribute('href')));
+    expect((await paper.body()).subarray(0, 5).toString()).toBe('%PDF-');
+  }
+  await page.getByRole('button', { name: 'Begin it' }).click();
+  await expect(page.getByText('Expected what the other job is called.')).toBeVisible();
+  await page.getByLabel('The same again elsewhere, called').fill('Harbour Bakehouse');
+  await page.getByRole('button', { name: 'Begin it' }).click();
+  await expect(page.getByRole('heading', { name: 'Harbour Bakehouse' })).toBeVisible({ timeout: 30_000 });
+});

@@ -1,4 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
+import { readFileSync } from 'node:fs';
 import { fileURLToPath } from 'node:url';
 import { RunningServer } from '@azulejo/server/running';
 
@@ -114,4 +115,25 @@ test('a work is moved by a key, what hangs on it moves along, and it is let go a
   await laying.press('Enter');
   await page.getByRole('button', { name: 'Let it fall where it may' }).click();
   await expect(grouting).toHaveAttribute('aria-label', before ?? '', { timeout: 20_000 });
+});
+
+test('the days go to a calendar and come back: a work that was put later stays there, a strange file is refused', async ({ page }) => {
+  await page.goto(server.address + JOB + '/days');
+  const grouting = page.getByRole('button', { name: /^Grouting, Shop floor/ }).first();
+  await expect(grouting).toBeVisible({ timeout: 60_000 });
+  const before = await grouting.getAttribute('aria-label');
+  const download = page.waitForEvent('download');
+  await page.getByRole('link', { name: 'For my calendar' }).click();
+  const calendar = readFileSync(await (await download).path(), 'utf8');
+  // As a calendar does when an entry is dragged: the first stretch of grouting begins in another month.
+  const [id] = /UID:\S*grout_\S*shop-floor\/0@azulejo/.exec(calendar) ?? [];
+  const at = calendar.indexOf(id ?? '?');
+  const moved = calendar.slice(0, at) + calendar.slice(at).replace(/DTSTART(:|;[^:]*:)\d{8}/, 'DTSTART$120270301');
+  const bring = (name: string, text: string) =>
+    page.locator('input[type=file]').setInputFiles({ name, mimeType: 'text/calendar', buffer: Buffer.from(text) });
+  await bring('elsewhere.ics', 'no calendar at all');
+  await expect(page.getByText(/no calendar that can be read/)).toBeVisible();
+  await bring('days.ics', moved);
+  await expect(page.getByText(/^Later than before: Grouting, Shop floor/)).toBeVisible();
+  await expect(grouting).not.toHaveAttribute('aria-label', before ?? '', { timeout: 20_000 });
 });

@@ -84,3 +84,22 @@ test('tiles that need no cut are found and laid', async ({ page }) => {
   await page.getByRole('button', { name: 'Look through the tiles of the job' }).click();
   await expect(page.getByText(/a tile of .* would fit/).first()).toBeVisible();
 });
+
+test('a floor is laid zone by zone: another order says who is caged in, and the proposed one mends it', async ({ page }) => {
+  await openSetout(page, 'washroom-floor');
+  await part(page, 'Zones');
+  await expect(page.getByText(/^5 zones, backwards to the door\. Each is reached/)).toBeVisible({ timeout: 30_000 });
+  const zones = page.getByRole('listitem').filter({ hasText: 'm²,' });
+  await expect(zones).toHaveCount(5);
+  // The one at the door is moved to the front, a turn at a time.
+  for (let k = 5; k > 1; k--) {
+    const last = (await zones.nth(k - 1).textContent())?.slice(1, 8) ?? '';
+    await page.getByRole('button', { name: `Lay zone ${k} earlier` }).click();
+    await expect(zones.nth(k - 2)).toContainText(last);
+  }
+  await expect(page.getByText('Nobody gets there any more.').first()).toBeVisible({ timeout: 30_000 });
+  await expect(page.getByText(/behind what is laid by then/)).toBeVisible();
+  await page.getByRole('button', { name: 'Take the proposed order' }).click();
+  await expect(page.getByText(/Each is reached, and left, over floor/)).toBeVisible({ timeout: 30_000 });
+  await expect(page.getByText('Nobody gets there any more.')).toHaveCount(0);
+});

@@ -4,12 +4,13 @@ import { TASK_NAMES } from '@azulejo/core/messages/en/money';
 import { describeHeld, workName } from '@azulejo/core/messages/en/programme';
 import type { Plan } from '@azulejo/core/plan';
 import { isoDay } from '@azulejo/core/programme/calendar';
+import { calendarId } from '@azulejo/core/programme/takeCalendar';
 
 /** The days of a job as iCalendar, an event for each stretch of work, in the time of where it is opened. */
 export function writeCalendar(job: Job, { programme }: Plan): string {
   const events = programme.tasks.flatMap((task) =>
     task.stretches.map(([from, to], k): EventAttributes => ({
-      uid: `${job.id}/${task.id}/${k}@azulejo`.replace(/\s/g, '_'),
+      uid: calendarId(job.id, task.id, k),
       title: workName(task),
       description: describeHeld(task, programme),
       categories: [TASK_NAMES[task.task]],

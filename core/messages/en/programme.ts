@@ -1,3 +1,4 @@
+import type { CalendarTaken } from '../../programme/takeCalendar.ts';
 import type { MissedWindow, PlannedTask, Programme } from '../../programme/programme.ts';
 import { isoDay } from '../../programme/calendar.ts';
 import { hoursWords, TASK_NAMES } from './money.ts';
@@ -42,4 +43,18 @@ export function describeMissed({ id, afterId, hours, withinHours }: MissedWindow
   const [task, before] = [id, afterId].map((one) => tasks.find((other) => other.id === one));
   if (!task || !before) return '';
   return `${workName(task)} comes ${hoursWords(hours)} after ${TASK_NAMES[before.task].toLowerCase()}, which wants it within ${hoursWords(withinHours)}: do that again, or move it.`;
+}
+
+/** What a calendar that came back asked for. */
+export function describeTaken({ notBefore, tooEarly, asTheyWere, foreign }: CalendarTaken, { tasks }: Pick<Programme, 'tasks'>): string {
+  const nameOf = (id: string): string => {
+    const task = tasks.find((one) => one.id === id);
+    return task ? workName(task) : id;
+  };
+  const moved = Object.keys(notBefore).map(nameOf);
+  return [
+    moved.length === 0 ? `No work is later than before; ${asTheyWere} are where they were.` : `Later than before: ${moved.join('; ')}.`,
+    ...(tooEarly.length > 0 ? [`Can't be so early, for what they wait for: ${tooEarly.map(nameOf).join('; ')}.`] : []),
+    ...(foreign > 0 ? [`${foreign === 1 ? 'One entry is' : `${foreign} entries are`} none of this job's and left alone.`] : []),
+  ].join(' ');
 }

@@ -97,7 +97,7 @@ const EXPECTED: Readonly<Record<string, string>> = {
   pieces: 'Expected how many.',
   packs: 'Expected how many.',
 };
-async function keep(): Promise<void> {
+function keep(): void {
   if (kind.value === null) return;
   const data = dataOf(kind.value);
   const read = entrySchema.safeParse({ id: newUuid(), at: new Date().toISOString(), by: '', surfaceId: null, replaces: null, data });
@@ -106,9 +106,11 @@ async function keep(): Promise<void> {
     return;
   }
   trouble.value = null;
-  await log.write(read.data.data, { surfaceId: filled.surfaceId === WHOLE ? null : filled.surfaceId });
+  const surfaceId = filled.surfaceId === WHOLE ? null : filled.surfaceId;
   [filled.text, filled.label, filled.code, filled.image, filled.pin] = ['', '', '', '', null];
+  // The form is free for the next at once; the entry is sent meanwhile.
   kind.value = null;
+  void log.write(read.data.data, { surfaceId });
 }
 function chooseSurface(id: string): void {
   [filled.surfaceId, filled.pin] = [id, null];

@@ -2,10 +2,11 @@
 import Button from 'primevue/button';
 import DatePicker from 'primevue/datepicker';
 import { computed, ref, toRef } from 'vue';
-import { PhArrowCounterClockwise, PhCalendarPlus, PhPrinter, PhWarning } from '@phosphor-icons/vue';
+import { PhArrowCounterClockwise, PhCalendarCheck, PhCalendarPlus, PhPrinter, PhWarning } from '@phosphor-icons/vue';
 import { HOURS_PER_DAY } from '@azulejo/core/labour/workHours';
 import { hoursWords, TASK_NAMES } from '@azulejo/core/messages/en/money';
-import { clockWords, dayWords, describeHeld, describeMissed, workName } from '@azulejo/core/messages/en/programme';
+import { clockWords, dayWords, describeHeld, describeMissed, describeTaken, workName } from '@azulejo/core/messages/en/programme';
+import { takeCalendar } from '@azulejo/core/programme/takeCalendar';
 import { exportUrl } from '../../api/client.ts';
 import NumberField from '../../fields/NumberField.vue';
 import SwitchField from '../../fields/SwitchField.vue';
@@ -13,7 +14,9 @@ import StepTape from '../../shell/StepTape.vue';
 import { useJobPlan } from '../../workers/useJobPlan.ts';
 import LoadingState from '../LoadingState.vue';
 import { useOpenJob } from '../useOpenJob.ts';
+import TroubleNote from '../../fields/TroubleNote.vue';
 import DayBars from './DayBars.vue';
+import { readCalendar } from './readCalendar.ts';
 import { useProgramme } from './useProgramme.ts';
 
 /** What happens which day, and what is waited for. */
@@ -76,6 +79,23 @@ const nameOf = (id: string): string => {
   const task = programme.value?.tasks.find((one) => one.id === id);
   return task ? TASK_NAMES[task.task].toLowerCase() : id;
 };
+const told = ref<string | null>(null);
+const refused = ref<string | null>(null);
+/** Takes the days over as they were moved in a calendar. */
+async function takeBack(event: Event): Promise<void> {
+  const input = event.target as HTMLInputElement;
+  const file = input.files?.[0];
+  input.value = '';
+  if (!file || !programme.value) return;
+  try {
+    const taken = takeCalendar(props.jobId, programme.value, await readCalendar(file));
+    [told.value, refused.value] = [describeTaken(taken, programme.value), null];
+    if (Object.keys(taken.notBefore).length > 0)
+      set('Days from the calendar', { notBefore: { ...jobs.job?.programme?.notBefore, ...taken.notBefore } });
+  } catch (error) {
+    [told.value, refused.value] = [null, error instanceof Error ? error.message : 'The calendar could not be read.'];
+  }
+}
 const printIt = (): void => window.print();
 </script>
 
@@ -89,8 +109,12 @@ const printIt = (): void => window.print();
         <Button class="no-print" severity="secondary" outlined @click="printIt"><PhPrinter :size="19" />Print</Button>
         <Button class="no-print" as="a" :href="exportUrl(jobId, 'calendar')" severity="secondary" outlined
           ><PhCalendarPlus :size="19" />For my calendar</Button
-        >
+        ><label class="no-print p-button p-button-secondary p-button-outlined back"
+          ><PhCalendarCheck :size="19" />Back from it<input type="file" accept=".ics,text/calendar" @change="takeBack"
+        /></label>
       </header>
+      <p v-if="told" role="status">{{ told }}</p>
+      <TroubleNote :why="refused" />
       <p v-if="jobs.job.surfaces.length === 0">
         There is no surface yet. <RouterLink :to="{ name: 'job', params: { jobId } }">Measure one</RouterLink>
       </p>
@@ -179,6 +203,16 @@ const printIt = (): void => window.print();
 </template>
 
 <style scoped>
+.back {
+  position: relative;
+  cursor: pointer;
+}
+.back input {
+  position: absolute;
+  inset: 0;
+  opacity: 0;
+  width: 100%;
+}
 .days {
   display: flex;
   flex-direction: column;

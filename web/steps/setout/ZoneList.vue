@@ -19,7 +19,13 @@ import { useEditSurface } from '../useEditSurface.ts';
 const props = defineProps<{ surface: Surface; plan: SurfacePlan }>();
 const board = useBoardStore();
 const edit = useEditSurface(() => props.surface.id);
-const zones = computed(() => props.plan.zones.zones);
+/** As they are wanted now, also while the plan is still catching up with the hand. */
+const zones = computed(() => {
+  const planned = props.plan.zones.zones;
+  const { order = [] } = props.surface.zones ?? {};
+  const wanted = order.flatMap((id) => planned.find((zone) => zone.id === id) ?? []);
+  return (wanted.length === planned.length ? wanted : planned).map((zone, k) => ({ ...zone, number: k + 1 }));
+});
 const words = computed(() => describeZones(props.plan.zones, thingNamesOf(props.plan.traced)));
 const set = (label: string, part: ZoneChoice) => edit(label, (target) => (target.zones = { ...target.zones, ...part }));
 const largest = computed(() => Math.max(0, ...zones.value.map(({ areaMm2 }) => areaMm2)) / 1e6);
