@@ -71,7 +71,7 @@ export type Surface = z.infer<typeof surfaceSchema>;
 export const habitsSchema = z
   .record(z.string().max(40), z.record(z.string().max(40), z.number()))
   .describe(
-    'Own figures of whoever made the job, by material, paces under "pace", breakage in percent under "breakage"; where neither a data sheet nor the job says otherwise',
+    'Own figures of whoever made the job, by material, paces under "pace", breakage in percent under "breakage", how far use strays as "spread"; where neither a data sheet nor the job says otherwise',
   );
 
 /** A whole job: everything that was measured and chosen. */

@@ -1,4 +1,4 @@
-import { MATERIALS, packsFor, type MaterialRules, type Quantity } from '../takeoff/registry.ts';
+import { MATERIALS, packsFor, type MaterialId, type MaterialRules, type Quantity } from '../takeoff/registry.ts';
 import type { PackOffer } from '../takeoff/materialKind.ts';
 import { isWholeTile, type Blank } from '../cuts/offCuts/blank.ts';
 import { actualSize, type Product } from '../tile/product.ts';
@@ -49,7 +49,7 @@ function buy(line: Quantity, list: PriceList): Bought {
     const holds = holdsOf(bought.packs);
     return { ...bought, inHand: 0, margin: 0, left: holds - quantity, closed: 0, chance: null };
   }
-  const spread = MATERIALS[line.item].spread;
+  const spread = spreadOf(line.item, list);
   const most = list.buying?.mostRunOutPercent;
   const margin = most === undefined ? 0 : marginOf(line, spread, most / 100);
   const inHand = Math.min(line.item === 'tiles' ? wholeTilesOf(line, list) : (list.materials[line.item]?.inHand ?? 0), quantity + margin);
@@ -68,6 +68,13 @@ function buy(line: Quantity, list: PriceList): Bought {
     chance,
   };
 }
+
+/** How far use strays, as a share: by the person's own past jobs, else as is usual for the material. */
+export const spreadOf = (item: MaterialId, { habits }: Pick<MaterialRules, 'habits'>): number =>
+  Math.min(MOST_SPREAD, Math.max(0, habits?.[item]?.['spread'] ?? MATERIALS[item].spread));
+
+/** Nobody plans who strays further. */
+const MOST_SPREAD = 1;
 
 /** Whole tiles of a product that are there already; those that come in two hands are not told apart. */
 function wholeTilesOf({ productId, hand }: Quantity, { products, blanks = [] }: PriceList): number {

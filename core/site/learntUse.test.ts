@@ -1,6 +1,8 @@
 import { expect, test } from '@jest/globals';
 import { seededNumbers } from '../geometry/seededNumbers.ts';
 import type { Entry } from './entry.ts';
+import { spreadOf } from '../money/priceMaterials.ts';
+import { ownSpread } from './ownSpread.ts';
 import { breakageFacts, learntUse, useFacts } from './learntUse.ts';
 
 let made = 0;
@@ -47,4 +49,18 @@ test('own shares come nearer to how somebody really breaks, on jobs that were he
   const held = Array.from({ length: 20 }, () => ({ cuts: 40, broken: count(40) }));
   const off = (share: number): number => held.reduce((sum, one) => sum + Math.abs(one.cuts * share - one.broken), 0);
   expect(off(percent / 100)).toBeLessThan(off(0.02));
+});
+
+test('the spread of use by hand: three jobs at 1.1, 0.9 and 1.0 about a usual tenth are a tenth still; one job teaches none', () => {
+  expect(ownSpread([1.1, 0.9, 1], 0.1)).toBeCloseTo(0.1, 12);
+  expect(ownSpread([1.4], 0.1)).toBe(0.1);
+  // Squares of 0.09 about 1.2, and four of 0.01: 0.13 over five.
+  expect(ownSpread([1.2 + Math.sqrt(0.045), 1.2 - Math.sqrt(0.045)], 0.1)).toBeCloseTo(Math.sqrt(0.13 / 5), 12);
+  // Who uses much more each time, and alike, strays little.
+  expect(ownSpread([1.5, 1.5, 1.5, 1.5, 1.5], 0.1)).toBeLessThan(0.08);
+});
+
+test('the chance of running out goes by a person’s own spread where there is one, within reason', () => {
+  const of = (spread: number): number => spreadOf('adhesive', { habits: { adhesive: { spread } } });
+  expect([spreadOf('adhesive', {}), of(0.2), of(7), of(-1)]).toEqual([0.08, 0.2, 1, 0]);
 });

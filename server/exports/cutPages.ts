@@ -3,7 +3,8 @@ import type { CutPiece } from '@azulejo/core/cuts/cutPiece';
 import { seenFromBack, type MarkedSide } from '@azulejo/core/cuts/backView';
 import { caresOf, CUT_CARES } from '@azulejo/core/cuts/cutMethod';
 import { fenceSettings, tripsFor, type CutTrip } from '@azulejo/core/cuts/cutOrder';
-import { describeCares, describeCutting, tripName } from '@azulejo/core/messages/en/cutting';
+import { sharedHoles } from '@azulejo/core/cuts/sharedHoles';
+import { describeCares, describeCutting, describeSharedHole, tripName } from '@azulejo/core/messages/en/cutting';
 import { kindName } from '@azulejo/core/messages/en/names';
 import { pieceBefore } from '@azulejo/core/messages/en/offCuts';
 import { describeMark } from '@azulejo/core/messages/en/marks';
@@ -91,8 +92,15 @@ function cellsOf(source: SurfaceSource, seen: CutPiece, pieces: readonly CutPiec
     `${formatLength(seen.sizeMm.widthMm, tape)} x ${formatLengthWithUnit(seen.sizeMm.heightMm, tape)}`,
     [...seen.marks.map((mark) => describeMark(mark, tape)), ...(seen.edgeShows ? ['cut edge shows: dress it'] : [])].join('; '),
     seen.tool,
-    pieces.map(({ label }) => `${label}${sourceOf(source, label)}`).join('  '),
+    pieces.map(({ label }) => `${label}${sourceOf(source, label)}`).join('  ') + sharingOf(source, pieces),
   ];
+}
+
+/** With whom pieces share a hole. */
+function sharingOf({ planned }: SurfaceSource, pieces: readonly CutPiece[]): string {
+  const holes = sharedHoles(planned.traced, planned.cuts);
+  const words = pieces.flatMap(({ label }) => (holes.get(label) ?? []).map((hole) => describeSharedHole(hole)));
+  return words.length === 0 ? '' : `. ${[...new Set(words)].join(' ')}`;
 }
 
 /** What there is to cut and what to mind at it. */

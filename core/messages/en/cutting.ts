@@ -1,6 +1,7 @@
 import type { CutCare } from '../../cuts/cutMethod.ts';
 import { settingsOf, type CutTrip } from '../../cuts/cutOrder.ts';
 import type { CutPiece } from '../../cuts/cutPiece.ts';
+import type { SharedHole } from '../../cuts/sharedHoles.ts';
 import type { TickState } from '../../site/tick.ts';
 
 const pieces = (count: number): string => (count === 1 ? 'one piece' : `${count} pieces`);
@@ -19,6 +20,9 @@ export function describeCutting(cuts: readonly CutPiece[], trips: readonly CutTr
 
 /** What a walk to the saw is called. */
 export const tripName = ({ zone }: CutTrip, number: number): string => (zone === null ? `Trip ${number}` : `Zone ${zone}, trip ${number}`);
+
+/** With whom a piece shares its hole. */
+export const describeSharedHole = ({ name, others }: SharedHole): string => `The hole for "${name}" is shared with ${others.join(', ')}.`;
 
 /** How far along the pieces of a surface are. */
 export function describeTicked(states: readonly TickState[], waiting: number): string {

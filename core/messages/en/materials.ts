@@ -74,7 +74,13 @@ export function explainMaterial(job: Job, material: Material): string[] {
       return surface ? tapeOf(job, surface) : job.tape;
     },
   };
-  return [...explainNeed(material, words), ...explainBuying(material)];
+  return [...explainNeed(material, words), ...explainBuying(material), ...explainSpread(job, material)];
+}
+
+/** Where the chance goes by one's own past jobs. */
+function explainSpread({ habits }: Job, { item, chance }: Material): string[] {
+  const own = item === 'tiles' || chance === null ? undefined : habits?.[item]?.['spread'];
+  return own === undefined ? [] : [`The chance goes by your own past jobs: use strayed by ${Math.round(1000 * own) / 10} %.`];
 }
 
 function explainBuying({ covers, margin, inHand, unit }: Material): string[] {

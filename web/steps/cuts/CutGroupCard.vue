@@ -6,7 +6,8 @@ import type { CutSetting } from '@azulejo/core/cuts/cutOrder';
 import type { OffCutPlan } from '@azulejo/core/cuts/offCuts/planOffCuts';
 import type { Job } from '@azulejo/core/job/job';
 import { caresOf } from '@azulejo/core/cuts/cutMethod';
-import { describeCares } from '@azulejo/core/messages/en/cutting';
+import type { SharedHole } from '@azulejo/core/cuts/sharedHoles';
+import { describeCares, describeSharedHole } from '@azulejo/core/messages/en/cutting';
 import { describeMark } from '@azulejo/core/messages/en/marks';
 import { describeSource } from '@azulejo/core/messages/en/offCuts';
 import { kindName } from '@azulejo/core/messages/en/names';
@@ -21,6 +22,8 @@ const props = defineProps<{
   job: Job;
   surfaceId: string;
   offCuts: OffCutPlan | null;
+  /** With whom pieces share a hole, by label. */
+  holes: ReadonlyMap<string, readonly SharedHole[]>;
   chosen: boolean;
   chosenLabel: string | null;
   stateOf: (label: string) => TickState;
@@ -46,6 +49,11 @@ const source = computed(() => {
   const own = chosenLabel !== null && setting.pieces.some(({ label }) => label === chosenLabel);
   const found = own ? offCuts?.sources.get(chosenLabel) : undefined;
   return found && describeSource(chosenLabel ?? '', found, job, surfaceId);
+});
+/** With whom the piece shares its hole: the chosen one, or the only one. */
+const sharing = computed(() => {
+  const label = props.setting.pieces.length === 1 ? props.setting.pieces[0].label : (props.chosenLabel ?? '');
+  return (props.holes.get(label) ?? []).map(describeSharedHole);
 });
 /** What is ticked: the chosen piece, or all of the card. */
 const meant = computed(() => {
@@ -99,7 +107,8 @@ const tick = (state: TickState): void => emit('tick', meant.value, state);
           aria-label="cut"
         />
       </button>
-      <ul v-if="cares.length > 0" class="cares small">
+      <ul v-if="cares.length + sharing.length > 0" class="cares small">
+        <li v-for="words in sharing" :key="words">{{ words }}</li>
         <li v-for="care in cares" :key="care">{{ care }}</li>
       </ul>
       <div class="ticks no-print">

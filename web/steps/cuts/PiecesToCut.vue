@@ -3,6 +3,7 @@ import { polygonsArea } from '@azulejo/core/geometry/ring';
 import { computed, nextTick, ref, toRef, watch } from 'vue';
 import type { OffCutPlan } from '@azulejo/core/cuts/offCuts/planOffCuts';
 import type { Job, Surface } from '@azulejo/core/job/job';
+import { sharedHoles } from '@azulejo/core/cuts/sharedHoles';
 import { describeCutting, describeTicked, tripName } from '@azulejo/core/messages/en/cutting';
 import { SAFETY } from '@azulejo/core/messages/en/safety';
 import type { SurfacePlan } from '@azulejo/core/planning/planned';
@@ -42,6 +43,7 @@ const shown = computed(() =>
       listed.value === 'all' ? trip.settings : trip.settings.filter(({ pieces }) => pieces.some(({ label }) => stateOf(label) === 'open')),
   })),
 );
+const holes = computed(() => sharedHoles(props.plan.traced, props.plan.cuts));
 const labels = computed(() => props.plan.cuts.map(({ label }) => label));
 const told = computed(() => describeTicked(labels.value.map(stateOf), ticks.waiting.length));
 /** Ticked under a label that no piece has any longer. */
@@ -121,6 +123,7 @@ watch(
           :key="setting.id"
           :setting="setting"
           :off-cuts="offCuts"
+          :holes="holes"
           :job="job"
           :surface-id="surface.id"
           :chosen="board.chosenGroup === setting.id"

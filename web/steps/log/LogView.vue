@@ -1,29 +1,25 @@
 <script setup lang="ts">
 import Button from 'primevue/button';
-import { computed, ref, toRef } from 'vue';
-import type { TaskId } from '@azulejo/core/labour/tasks';
-import { TASKS } from '@azulejo/core/labour/tasks';
-import { describeBreakage, describeEntry, describeFigure, describeLearnt, describeUse, ENTRY_NAMES } from '@azulejo/core/messages/en/log';
+import { computed, toRef } from 'vue';
+import { describeEntry, describeUse, ENTRY_NAMES } from '@azulejo/core/messages/en/log';
 import { hoursWords, TASK_NAMES } from '@azulejo/core/messages/en/money';
 import type { Point } from '@azulejo/core/geometry/point';
 import type { SurfacePlan } from '@azulejo/core/planning/planned';
 import { entriesOf, type Entry } from '@azulejo/core/site/entry';
-import { learntPaces, taskFacts } from '@azulejo/core/site/learnt';
-import { breakageFacts, learntUse, useFacts } from '@azulejo/core/site/learntUse';
-import StepTape from '../../shell/StepTape.vue';
+import { taskFacts } from '@azulejo/core/site/learnt';
+import { useFacts } from '@azulejo/core/site/learntUse';
 import { useLogStore } from '../../stores/logStore.ts';
-import { useTickStore } from '../../stores/tickStore.ts';
 import { useJobPlan } from '../../workers/useJobPlan.ts';
-import LoadingState from '../LoadingState.vue';
+import JobPage from '../JobPage.vue';
 import TroubleNote from '../../fields/TroubleNote.vue';
 import { provideTape } from '../../fields/useTape.ts';
 import { METRIC_TAPE } from '@azulejo/core/units/tape';
-import { useHabits } from '../order/useHabits.ts';
 import { useOpenJob } from '../useOpenJob.ts';
 import EntryForm from './EntryForm.vue';
 import ClosingPart from './ClosingPart.vue';
 import PinMap from './PinMap.vue';
 import FactChart from './FactChart.vue';
+import LearntPart from './LearntPart.vue';
 
 /** How it goes against the plan, and what the next one will know better. */
 const props = defineProps<{ jobId: string }>();
@@ -31,10 +27,6 @@ const { jobs, trouble } = useOpenJob(toRef(props, 'jobId'));
 provideTape(() => jobs.job?.tape ?? METRIC_TAPE);
 const { plan } = useJobPlan();
 const log = useLogStore();
-const ticks = useTickStore();
-const habits = useHabits();
-const kept = ref(false);
-const firstSurface = computed(() => jobs.job?.surfaces[0]?.id);
 
 const nameOf = (id: string | null): string => jobs.job?.surfaces.find((surface) => surface.id === id)?.name ?? '';
 /** The place an entry is pinned to; null for none. */
@@ -58,42 +50,8 @@ const broken = computed(() => entriesOf(log.entries, 'breakage').reduce((sum, { 
 const expectedBroken = computed(
   () => plan.value?.materials.reduce((sum, line) => sum + (line.item === 'tiles' ? line.how.breakage : 0), 0) ?? 0,
 );
-const paceOf = (task: TaskId): number => jobs.job?.labour?.paces?.[task] ?? jobs.job?.habits?.['pace']?.[task] ?? TASKS[task].pace;
-const learnt = computed(() => {
-  const { job } = jobs;
-  if (!job || !plan.value) return [];
-  const laid = new Set(job.surfaces.filter((surface) => surface.laid).map(({ id }) => id));
-  return learntPaces(plan.value.money.work, log.entries, laid, paceOf);
-});
 const uses = computed(() => (plan.value ? useFacts(plan.value.materials, log.entries) : []));
 const isLaid = computed(() => jobs.job !== null && jobs.job.surfaces.length > 0 && jobs.job.surfaces.every(({ laid }) => laid));
-const figures = computed(() => {
-  const { job } = jobs;
-  return job ? learntUse(uses.value, job, isLaid.value) : [];
-});
-/** What broke, by kind of cut; told once it differs from what was reckoned with. */
-const breakages = computed(() => {
-  const { job } = jobs;
-  if (!job || !plan.value) return [];
-  const laid = new Set(job.surfaces.filter((surface) => surface.laid).map(({ id }) => id));
-  const cuts = plan.value.surfaces.flatMap(({ surfaceId, cuts: own }) =>
-    own.map((piece) => ({ surfaceId, piece, isCut: laid.has(surfaceId) || ticks.stateOf(surfaceId, piece.label) !== 'open' })),
-  );
-  return breakageFacts(cuts, log.entries, job.consumption.breakagePercent).filter(
-    ({ percent, before, broken: seen, cuts: made }) => percent !== before && (seen > 0 || made >= 20),
-  );
-});
-const taught = computed(() => [
-  ...learnt.value.map(describeLearnt),
-  ...figures.value.map(describeFigure),
-  ...(log.entries.length > 0 ? breakages.value.map(describeBreakage) : []),
-]);
-function learn(): void {
-  if (learnt.value.length > 0) habits.keep('pace', Object.fromEntries(learnt.value.map(({ task, pace }) => [task, pace])));
-  for (const { item, figure, value } of figures.value) habits.keep(item, { [figure]: value });
-  if (breakages.value.length > 0) habits.keep('breakage', Object.fromEntries(breakages.value.map(({ kind, percent }) => [kind, percent])));
-  kept.value = true;
-}
 const bars = computed(() =>
   facts.value
     .filter(({ loggedHours }) => loggedHours > 0)
@@ -102,88 +60,60 @@ const bars = computed(() =>
 </script>
 
 <template>
-  <LoadingState v-if="!jobs.job" :trouble="trouble" />
-  <div v-else class="log">
-    <StepTape v-if="firstSurface" :job-id="jobId" :surface-id="firstSurface" current="log" />
-    <main class="sheet">
-      <h1>Log</h1>
-      <EntryForm class="no-print" :job="jobs.job" :plan="plan" />
-      <TroubleNote :why="log.trouble" />
-      <p v-if="log.waiting.length > 0" class="small soft" role="status">
-        {{ log.waiting.length }} not on the server yet; kept here until they are.
+  <JobPage v-slot="{ job }" :job-id="jobId" :job="jobs.job" :trouble="trouble" current="log" title="Log">
+    <EntryForm class="no-print" :job="job" :plan="plan" />
+    <TroubleNote :why="log.trouble" />
+    <p v-if="log.waiting.length > 0" class="small soft" role="status">
+      {{ log.waiting.length }} not on the server yet; kept here until they are.
+    </p>
+    <section v-if="logged > 0 || broken > 0 || uses.length > 0" class="stack">
+      <h2>Against the plan</h2>
+      <p>
+        <strong class="figure">{{ hoursWords(logged) }}</strong> written down of
+        <strong class="figure">{{ hoursWords(plan?.money.hours ?? 0) }}</strong> planned in all; {{ broken }} pieces broken,
+        {{ expectedBroken }} reckoned with in all.
       </p>
-      <section v-if="logged > 0 || broken > 0 || uses.length > 0" class="stack">
-        <h2>Against the plan</h2>
-        <p>
-          <strong class="figure">{{ hoursWords(logged) }}</strong> written down of
-          <strong class="figure">{{ hoursWords(plan?.money.hours ?? 0) }}</strong> planned in all; {{ broken }} pieces broken,
-          {{ expectedBroken }} reckoned with in all.
-        </p>
-        <FactChart v-if="bars.length > 0" :bars="bars" />
-        <p v-for="fact in uses" :key="fact.item">{{ describeUse(fact, isLaid) }}</p>
-      </section>
-      <section v-if="taught.length > 0" class="learnt stack">
-        <h2>What this job taught</h2>
-        <p v-for="words in taught" :key="words">{{ words }}</p>
-        <div class="row">
-          <Button severity="secondary" outlined label="Reckon with these in my next jobs" @click="learn" />
-          <span v-if="kept" class="small soft" role="status">Kept. New jobs begin with them and say so.</span>
-        </div>
-      </section>
-      <ClosingPart v-if="plan" :job="jobs.job" :plan="plan" />
-      <p v-if="days.length === 0" class="soft">
-        Nothing is written down yet. Hours, broken pieces, packs and photos are kept here in three presses, also while the server is away.
-      </p>
-      <section v-for="[day, entries] in days" :key="day" class="stack day">
-        <h2>{{ day }}</h2>
-        <ul>
-          <li v-for="{ entry, words, spot } in entries" :key="entry.id">
-            <img
-              v-if="(entry.data.kind === 'photo' || entry.data.kind === 'snag') && entry.data.image"
-              :src="entry.data.image"
-              :alt="words === '' ? 'Photo from the site' : words"
-            />
-            <PinMap v-if="spot" class="spot" :plan="spot.plan" :pin="spot.pin" :label="`Where it was: ${nameOf(entry.surfaceId)}`" />
-            <div class="grow">
-              <p>
-                <b>{{ ENTRY_NAMES[entry.data.kind] }}</b> {{ words }}
-              </p>
-              <p v-if="entry.surfaceId" class="small soft">{{ nameOf(entry.surfaceId) }}</p>
-            </div>
-            <Button
-              v-if="entry.data.kind !== 'order'"
-              class="no-print"
-              text
-              size="small"
-              severity="secondary"
-              label="Take back"
-              :aria-label="`Take back: ${ENTRY_NAMES[entry.data.kind]} ${words}`"
-              @click="log.withdraw(entry)"
-            />
-          </li>
-        </ul>
-      </section>
-    </main>
-  </div>
+      <FactChart v-if="bars.length > 0" :bars="bars" />
+      <p v-for="fact in uses" :key="fact.item">{{ describeUse(fact, isLaid) }}</p>
+    </section>
+    <LearntPart v-if="plan" :job="job" :plan="plan" :uses="uses" :is-laid="isLaid" />
+    <ClosingPart v-if="plan" :job="job" :plan="plan" />
+    <p v-if="days.length === 0" class="soft">
+      Nothing is written down yet. Hours, broken pieces, packs and photos are kept here in three presses, also while the server is away.
+    </p>
+    <section v-for="[day, entries] in days" :key="day" class="stack day">
+      <h2>{{ day }}</h2>
+      <ul>
+        <li v-for="{ entry, words, spot } in entries" :key="entry.id">
+          <img
+            v-if="(entry.data.kind === 'photo' || entry.data.kind === 'snag') && entry.data.image"
+            :src="entry.data.image"
+            :alt="words === '' ? 'Photo from the site' : words"
+          />
+          <PinMap v-if="spot" class="spot" :plan="spot.plan" :pin="spot.pin" :label="`Where it was: ${nameOf(entry.surfaceId)}`" />
+          <div class="grow">
+            <p>
+              <b>{{ ENTRY_NAMES[entry.data.kind] }}</b> {{ words }}
+            </p>
+            <p v-if="entry.surfaceId" class="small soft">{{ nameOf(entry.surfaceId) }}</p>
+          </div>
+          <Button
+            v-if="entry.data.kind !== 'order'"
+            class="no-print"
+            text
+            size="small"
+            severity="secondary"
+            label="Take back"
+            :aria-label="`Take back: ${ENTRY_NAMES[entry.data.kind]} ${words}`"
+            @click="log.withdraw(entry)"
+          />
+        </li>
+      </ul>
+    </section>
+  </JobPage>
 </template>
 
 <style scoped>
-.log {
-  display: flex;
-  flex-direction: column;
-}
-.sheet {
-  flex: 1;
-  min-height: 0;
-  overflow-y: auto;
-  display: flex;
-  flex-direction: column;
-  gap: 1.1rem;
-  padding: 1.4rem clamp(1rem, 4vw, 3.5rem) 3rem;
-}
-.sheet > * {
-  flex: none;
-}
 ul {
   list-style: none;
   margin: 0;
@@ -203,11 +133,6 @@ li + li {
 li img {
   width: 7rem;
   border-radius: 3px;
-}
-.learnt {
-  background: var(--cobalt-soft);
-  border-radius: 4px;
-  padding: 0.9rem 1.1rem;
 }
 .spot {
   width: 9rem;

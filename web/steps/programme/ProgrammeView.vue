@@ -10,9 +10,8 @@ import { takeCalendar } from '@azulejo/core/programme/takeCalendar';
 import { exportUrl } from '../../api/client.ts';
 import NumberField from '../../fields/NumberField.vue';
 import SwitchField from '../../fields/SwitchField.vue';
-import StepTape from '../../shell/StepTape.vue';
 import { useJobPlan } from '../../workers/useJobPlan.ts';
-import LoadingState from '../LoadingState.vue';
+import JobPage from '../JobPage.vue';
 import { useOpenJob } from '../useOpenJob.ts';
 import TroubleNote from '../../fields/TroubleNote.vue';
 import DayBars from './DayBars.vue';
@@ -27,7 +26,6 @@ const { set, move } = useProgramme(() => {
   if (!jobs.job) throw new Error('days are moved in a job that is open: none is');
   return jobs.job;
 });
-const firstSurface = computed(() => jobs.job?.surfaces[0]?.id);
 const programme = computed(() => plan.value?.programme ?? null);
 const isDated = computed(() => jobs.job?.programme?.startDay !== undefined);
 const chosenId = ref<string | null>(null);
@@ -100,25 +98,19 @@ const printIt = (): void => window.print();
 </script>
 
 <template>
-  <LoadingState v-if="!jobs.job" :trouble="trouble" />
-  <div v-else class="days">
-    <StepTape v-if="firstSurface" :job-id="jobId" :surface-id="firstSurface" current="programme" />
-    <main class="sheet">
-      <header class="row">
-        <h1 class="grow">Days</h1>
-        <Button class="no-print" severity="secondary" outlined @click="printIt"><PhPrinter :size="19" />Print</Button>
-        <Button class="no-print" as="a" :href="exportUrl(jobId, 'calendar')" severity="secondary" outlined
-          ><PhCalendarPlus :size="19" />For my calendar</Button
-        ><label class="no-print p-button p-button-secondary p-button-outlined back"
-          ><PhCalendarCheck :size="19" />Back from it<input type="file" accept=".ics,text/calendar" @change="takeBack"
-        /></label>
-      </header>
+  <JobPage :job-id="jobId" :job="jobs.job" :trouble="trouble" current="programme" title="Days">
+    <template #papers>
+      <Button class="no-print" severity="secondary" outlined @click="printIt"><PhPrinter :size="19" />Print</Button>
+      <Button class="no-print" as="a" :href="exportUrl(jobId, 'calendar')" severity="secondary" outlined
+        ><PhCalendarPlus :size="19" />For my calendar</Button
+      ><label class="no-print p-button p-button-secondary p-button-outlined back"
+        ><PhCalendarCheck :size="19" />Back from it<input type="file" accept=".ics,text/calendar" @change="takeBack"
+      /></label>
+    </template>
+    <template #default="{ job }">
       <p v-if="told" role="status">{{ told }}</p>
       <TroubleNote :why="refused" />
-      <p v-if="jobs.job.surfaces.length === 0">
-        There is no surface yet. <RouterLink :to="{ name: 'job', params: { jobId } }">Measure one</RouterLink>
-      </p>
-      <p v-else-if="!programme" class="soft" role="status">Laying the work on days</p>
+      <p v-if="!programme" class="soft" role="status">Laying the work on days</p>
       <template v-else>
         <div class="fields no-print">
           <div class="field">
@@ -135,13 +127,13 @@ const printIt = (): void => window.print();
           <NumberField
             label="Begins at"
             unit="o'clock"
-            :value="jobs.job.programme?.startHour ?? 8"
+            :value="job.programme?.startHour ?? 8"
             :commit="(startHour) => set('Begin of work', { startHour })"
           />
           <NumberField
             label="Hours a day"
             unit="h"
-            :value="jobs.job.labour?.hoursPerDay ?? HOURS_PER_DAY"
+            :value="job.labour?.hoursPerDay ?? HOURS_PER_DAY"
             :commit="(hours) => setLabour('Hours a day', hours)"
           />
           <SwitchField label="Work is done" :value="week" :options="WEEKS" @choose="setWeek" />
@@ -198,8 +190,8 @@ const printIt = (): void => window.print();
           </div>
         </section>
       </template>
-    </main>
-  </div>
+    </template>
+  </JobPage>
 </template>
 
 <style scoped>
@@ -212,22 +204,6 @@ const printIt = (): void => window.print();
   inset: 0;
   opacity: 0;
   width: 100%;
-}
-.days {
-  display: flex;
-  flex-direction: column;
-}
-.sheet {
-  flex: 1;
-  min-height: 0;
-  overflow-y: auto;
-  display: flex;
-  flex-direction: column;
-  gap: 1rem;
-  padding: 1.4rem clamp(1rem, 4vw, 3.5rem) 3rem;
-}
-.sheet > * {
-  flex: none;
 }
 .fields {
   display: grid;

@@ -3,7 +3,8 @@ import { useSwipe } from '@vueuse/core';
 import { computed, ref, toRef, useTemplateRef } from 'vue';
 import { caresOf } from '@azulejo/core/cuts/cutMethod';
 import { settingsOf } from '@azulejo/core/cuts/cutOrder';
-import { describeCares } from '@azulejo/core/messages/en/cutting';
+import { sharedHoles } from '@azulejo/core/cuts/sharedHoles';
+import { describeCares, describeSharedHole } from '@azulejo/core/messages/en/cutting';
 import { describeShare } from '@azulejo/core/messages/en/mixes';
 import { describeZone } from '@azulejo/core/messages/en/zones';
 import { mixFor, type Mix } from '@azulejo/core/takeoff/mixes/planMixes';
@@ -59,6 +60,10 @@ const from = computed(() => {
 });
 /** A shorter stroke of the thumb is none. */
 const SWIPE_PX = 70;
+const sharing = computed(() => {
+  const holes = sharedHoles(props.plan.traced, props.plan.cuts);
+  return (holes.get(next.value?.label ?? '') ?? []).map(describeSharedHole);
+});
 const last = ref<string | null>(null);
 function done(): void {
   if (!next.value) return;
@@ -113,6 +118,7 @@ useSwipe(section, {
       <ol v-if="doing === 'cut'" class="marks">
         <li v-for="mark in marks" :key="mark">{{ mark }}</li>
       </ol>
+      <p v-for="words in sharing" :key="words" class="care">{{ words }}</p>
       <p v-for="care in doing === 'cut' ? cares : []" :key="care" class="care">{{ care }}</p>
       <FindPiece v-if="finding" class="find" :labels="pieces.map(({ label }) => label)" @found="find" />
       <div class="pair">
