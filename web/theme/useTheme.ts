@@ -1,4 +1,4 @@
-import { useDark, useToggle } from '@vueuse/core';
+import { useDark, useEventListener, useToggle } from '@vueuse/core';
 
 const isDark = useDark({
   selector: 'html',
@@ -7,6 +7,16 @@ const isDark = useDark({
   valueLight: '',
   storageKey: 'azulejo-theme',
   disableTransition: false,
+});
+
+/** Paper is white: what is printed is drawn light, and the look comes back after. */
+let wasDark = false;
+useEventListener('beforeprint', () => {
+  wasDark = isDark.value;
+  if (wasDark) isDark.value = false;
+});
+useEventListener('afterprint', () => {
+  if (wasDark) isDark.value = true;
 });
 
 /** Whether the dark look is on, and what switches it; follows the system until switched. */

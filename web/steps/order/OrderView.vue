@@ -27,14 +27,18 @@ const part = ref<(typeof PARTS)[number]['name']>('buy');
 <template>
   <JobPage :job-id="jobId" :job="jobs.job" :trouble="trouble" current="order" title="Order">
     <template v-if="part === 'buy'" #papers>
-      <Button as="a" :href="exportUrl(jobId, 'orderPaper')" severity="secondary" outlined><PhFilePdf :size="19" />Order as PDF</Button>
-      <Button as="a" :href="exportUrl(jobId, 'orderSheet')" severity="secondary" outlined><PhFileXls :size="19" />XLSX</Button>
-      <Button as="a" :href="exportUrl(jobId, 'order')" severity="secondary" outlined><PhFileCsv :size="19" />CSV</Button>
+      <Button as="a" class="no-print" :href="exportUrl(jobId, 'orderPaper')" severity="secondary" outlined
+        ><PhFilePdf :size="19" />Order as PDF</Button
+      >
+      <Button as="a" class="no-print" :href="exportUrl(jobId, 'orderSheet')" severity="secondary" outlined
+        ><PhFileXls :size="19" />XLSX</Button
+      >
+      <Button as="a" class="no-print" :href="exportUrl(jobId, 'order')" severity="secondary" outlined><PhFileCsv :size="19" />CSV</Button>
     </template>
     <template #default="{ job }">
       <p v-if="!plan" class="soft" role="status">Counting</p>
       <template v-else>
-        <PartTabs v-model="part" class="parts" :parts="PARTS" label="Parts of the order" />
+        <PartTabs v-model="part" class="parts no-print" :parts="PARTS" label="Parts of the order" />
         <ToBuy v-if="part === 'buy'" :job="job" :plan="plan" />
         <MixList v-else-if="part === 'mixes'" :job="job" :plan="plan" />
         <MoneyPage v-else-if="part === 'money'" :job="job" :plan="plan" />

@@ -68,7 +68,7 @@ const day = (at: string): string => new Date(at).toLocaleDateString('en-GB', { d
 
 <template>
   <section class="stack">
-    <div class="row">
+    <div class="row no-print">
       <Button severity="secondary" outlined @click="ask"><PhStorefront :size="18" />Ask the supplier</Button>
       <span v-if="answers" class="small soft">From the {{ simulatedSupplier.name.toLowerCase() }}: prices and stock are made up.</span>
     </div>

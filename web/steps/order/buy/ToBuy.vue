@@ -71,7 +71,7 @@ function toggle(key: string): void {
     </div>
   </dl>
   <SwitchField
-    class="odds"
+    class="no-print odds"
     label="Buy for a chance of running out of"
     :value="job.buying?.mostRunOutPercent ?? 0"
     :options="ODDS"
