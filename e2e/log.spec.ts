@@ -16,12 +16,14 @@ test('hours, a broken piece and a photo are kept in three presses, also while th
   await page.goto(server.address + LOG);
   await expect(page.getByRole('button', { name: 'Hours', exact: true })).toBeVisible({ timeout: 30_000 });
   await page.getByRole('button', { name: 'Hours', exact: true }).click();
+  await page.getByLabel('By', { exact: true }).fill('Ines');
   await page.getByRole('textbox', { name: 'Hours' }).fill('25');
   await page.getByRole('button', { name: 'Keep', exact: true }).click();
   await expect(page.getByText('Expected between 0 and 24 hours.')).toBeVisible();
   await page.getByRole('textbox', { name: 'Hours' }).fill('6.5');
   await page.getByRole('button', { name: 'Keep', exact: true }).click();
   await expect(page.getByText('6.5 h of laying')).toBeVisible();
+  await expect(page.getByText(/, Ines$/)).toBeVisible();
   await page.route('**/api/**', (route) => route.abort());
   await page.getByRole('button', { name: 'Photo', exact: true }).click();
   await page.locator('input[type=file]').setInputFiles({ name: 'no.jpg', mimeType: 'image/jpeg', buffer: Buffer.from('no picture') });

@@ -84,6 +84,22 @@ test('another tile is kept beside what is planned, chosen and given back', async
   await expect(page.getByRole('article').filter({ hasText: 'This one stands' })).toContainText('As planned', { timeout: 60_000 });
 });
 
+test('all walls of a room to one height, and other packs, stand beside what is planned with what they cost', async ({ page }) => {
+  await opened(page);
+  await page.getByRole('button', { name: 'Variants', exact: true }).click();
+  await page.getByRole('group', { name: 'Bought so that it runs out' }).getByRole('button', { name: '1 in 20' }).click();
+  const bought = page.getByRole('article').filter({ hasText: 'Bought to run out 1 in 20' });
+  await expect(bought).toBeVisible({ timeout: 60_000 });
+  await page.getByRole('combobox', { name: 'Of' }).click();
+  await page.getByRole('option', { name: 'all of Washroom' }).click();
+  await page.getByLabel(/Tiled to a height of/).fill('1400');
+  await page.getByLabel(/Tiled to a height of/).press('Enter');
+  const lower = page.getByRole('article').filter({ hasText: 'all of Washroom to 1400 mm' });
+  await expect(lower).toBeVisible({ timeout: 60_000 });
+  // Less wall is less work.
+  await expect(lower).toContainText('-', { timeout: 60_000 });
+});
+
 test('a finding is mended by a press, another is known of and quiet', async ({ page }) => {
   await page.goto(`${server.address}${JOB}/surfaces/splashback/setout`);
   const deep = page.getByRole('listitem').filter({ hasText: 'deeper once tiled' });

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { useLocalStorage } from '@vueuse/core';
 import Button from 'primevue/button';
 import { computed, reactive, ref } from 'vue';
 import type { Job } from '@azulejo/core/job/job';
@@ -25,6 +26,12 @@ type Kind = (typeof KINDS)[number];
 const kind = ref<Kind | null>(null);
 const trouble = ref<string | null>(null);
 const WHOLE = '*';
+/** Whoever holds the phone: said once, written beside every entry. */
+const who = useLocalStorage('azulejo-who', '');
+const setWho = (name: string): null => {
+  who.value = name.trim();
+  return null;
+};
 
 /** What is filled in; it stays for the next entry of the kind. */
 const filled = reactive({
@@ -110,7 +117,7 @@ function keep(): void {
   [filled.text, filled.label, filled.code, filled.image, filled.pin] = ['', '', '', '', null];
   // The form is free for the next at once; the entry is sent meanwhile.
   kind.value = null;
-  void log.write(read.data.data, { surfaceId });
+  void log.write(read.data.data, { surfaceId, by: who.value });
 }
 function chooseSurface(id: string): void {
   [filled.surfaceId, filled.pin] = [id, null];
@@ -155,6 +162,7 @@ const fillText = (key: 'text' | 'label' | 'code') => (text: string) => {
       <ChoiceField label="On" :value="filled.surfaceId" :options="surfaces" @choose="chooseSurface" />
       <template v-if="kind === 'hours'">
         <ChoiceField label="Of" :value="filled.task" :options="tasks" @choose="filled.task = $event" />
+        <TextField label="By" :value="who" :longest="60" :commit="setWho" />
         <NumberField label="Hours" unit="h" :value="filled.hours" :commit="fill('hours')" />
       </template>
       <template v-else-if="kind === 'used'">

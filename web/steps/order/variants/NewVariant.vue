@@ -5,9 +5,12 @@ import { PhPlus } from '@phosphor-icons/vue';
 import { tapeOf, type Job } from '@azulejo/core/job/job';
 import { MOST_VARIANTS } from '@azulejo/core/job/variants/variant';
 import { heightsFor, setHeight, variantOf } from '@azulejo/core/job/variants/variants';
+import { schoolName } from '@azulejo/core/messages/en/reasons';
 import { patternName } from '@azulejo/core/messages/en/patterns';
 import { layingOfKind, layingOfTile } from '@azulejo/core/pattern/suitLaying';
 import { PATTERNS, type PatternId } from '@azulejo/core/pattern/registry';
+import { SCHOOLS, type School } from '@azulejo/core/setout/weigh/school';
+import { BEST_SETOUT } from '@azulejo/core/setout/weigh/setoutChoice';
 import { formatLengthWithUnit } from '@azulejo/core/units/formatLength';
 import ChoiceField from '../../../fields/ChoiceField.vue';
 import LengthField from '../../../fields/LengthField.vue';
@@ -16,7 +19,7 @@ import { useJobStore } from '../../../stores/jobStore.ts';
 import { newId } from '../../newId.ts';
 import { useAttempt } from '../../useAttempt.ts';
 
-/** Another way to do a surface or a room: another tile, pattern or height; the rest is as it stands. */
+/** Another way to do a surface or a room: another tile, pattern, school, height, or packs; the rest is as it stands. */
 const props = defineProps<{ job: Job }>();
 const jobs = useJobStore();
 const { trouble, attempt } = useAttempt(() => props.job.tape);
@@ -44,12 +47,25 @@ const patterns = computed((): readonly { readonly value: PatternId | typeof AS_I
   { value: AS_IT_IS, label: 'as it is' },
   ...(Object.keys(PATTERNS) as PatternId[]).map((value) => ({ value, label: patternName(value) })),
 ]);
+const school = ref<School | typeof AS_IT_IS>(AS_IT_IS);
+const schools = [{ value: AS_IT_IS, label: 'as it is' }, ...SCHOOLS.map((value) => ({ value, label: schoolName(value) }))] as const;
+/** How seldom all of it may run out; each is bought in other packs. */
+const ODDS = [
+  { percent: 10, name: '1 in 10' },
+  { percent: 5, name: '1 in 20' },
+  { percent: 1, name: '1 in 100' },
+] as const;
+const keepOdds = (percent: number, name: string) =>
+  keep(`Bought to run out ${name}`, (draft) => {
+    draft.buying = { ...draft.buying, mostRunOutPercent: percent };
+  });
 const heights = computed(() => (surfaces.value.length === 1 && first.value ? heightsFor(props.job, first.value) : []));
-const ownHeight = computed(() =>
-  surfaces.value.length === 1 && first.value?.kind === 'wall' && first.value.measured.shape.kind === 'rectangle'
-    ? first.value.measured.shape.heightMm
-    : null,
-);
+/** The walls whose height is one figure: of a room all of them are tiled as high. */
+const walls = computed(() => surfaces.value.filter(({ kind, measured }) => kind === 'wall' && measured.shape.kind === 'rectangle'));
+const ownHeight = computed(() => {
+  const own = walls.value.flatMap(({ measured: { shape } }) => (shape.kind === 'rectangle' ? [shape.heightMm] : []));
+  return own.length > 0 ? Math.max(...own) : null;
+});
 
 function keep(name: string, recipe: (draft: Job) => void): readonly ReturnType<typeof jobs.change>[number][] {
   const variant = variantOf(props.job, newId('variant'), name.slice(0, 80), recipe);
@@ -63,7 +79,9 @@ function keepLaying(): void {
   const ids = new Set(surfaces.value.map(({ id }) => id));
   const product = products.find(({ id }) => id === tile.value);
   const names = [...(product ? [product.name] : []), ...(pattern.value === AS_IT_IS ? [] : [patternName(pattern.value)])];
+  if (school.value !== AS_IT_IS) names.push(schoolName(school.value).toLowerCase());
   const { value: wanted } = pattern;
+  const setout = school.value === AS_IT_IS ? null : { ...BEST_SETOUT, school: school.value };
   attempt(
     keep(`${placeName.value}: ${names.join(', ')}`, (draft) => {
       draft.surfaces = draft.surfaces.map((surface) => {
@@ -72,18 +90,27 @@ function keepLaying(): void {
         const laid = inTile && wanted !== AS_IT_IS ? layingOfKind(wanted, inTile, products, consumption.kerfMm) : inTile;
         if (!laid) return surface;
         const { productId, parts, jointMm, pattern: kind, turnDeg, mirrored, colours, partColours } = laid;
-        return { ...surface, productId, parts, jointMm, pattern: kind, turnDeg, mirrored, colours, partColours };
+        return {
+          ...surface,
+          ...(setout ? { setout } : {}),
+          productId,
+          parts,
+          jointMm,
+          pattern: kind,
+          turnDeg,
+          mirrored,
+          colours,
+          partColours,
+        };
       });
     }),
   );
-  [tile.value, pattern.value] = [AS_IT_IS, AS_IT_IS];
+  [tile.value, pattern.value, school.value] = [AS_IT_IS, AS_IT_IS, AS_IT_IS];
 }
 const keepHeight = (mm: number, name: string) => {
-  const { value: surface } = first;
-  if (!surface) return [];
-  return keep(`${surface.name} ${name}`, (draft) => {
-    const own = draft.surfaces.find(({ id }) => id === surface.id);
-    if (own) setHeight(own, mm);
+  const ids = new Set(walls.value.map(({ id }) => id));
+  return keep(`${placeName.value} ${name}`, (draft) => {
+    for (const surface of draft.surfaces) if (ids.has(surface.id)) setHeight(surface, mm);
   });
 };
 const isFull = computed(() => (props.job.variants?.length ?? 0) >= MOST_VARIANTS);
@@ -98,7 +125,10 @@ const isFull = computed(() => (props.job.variants?.length ?? 0) >= MOST_VARIANTS
         <ChoiceField label="Of" :value="place" :options="places" @choose="place = $event" />
         <ChoiceField label="In tile" :value="tile" :options="tiles" @choose="tile = $event" />
         <ChoiceField label="In pattern" :value="pattern" :options="patterns" @choose="pattern = $event" />
-        <Button :disabled="tile === AS_IT_IS && pattern === AS_IT_IS" @click="keepLaying"><PhPlus :size="17" />Keep beside it</Button>
+        <ChoiceField label="Set out" :value="school" :options="schools" @choose="school = $event" />
+        <Button :disabled="tile === AS_IT_IS && pattern === AS_IT_IS && school === AS_IT_IS" @click="keepLaying"
+          ><PhPlus :size="17" />Keep beside it</Button
+        >
       </div>
       <div v-if="ownHeight !== null && first" class="row">
         <Button
@@ -115,6 +145,18 @@ const isFull = computed(() => (props.job.variants?.length ?? 0) >= MOST_VARIANTS
           :label="heights.length > 0 ? 'Or tiled to a height of' : 'Tiled to a height of'"
           :mm="ownHeight"
           :commit="(mm) => keepHeight(mm, `to ${formatLengthWithUnit(mm, job.tape)}`)"
+        />
+      </div>
+      <div class="row" role="group" aria-label="Bought so that it runs out">
+        <span class="small soft">All of it bought so that it runs out</span>
+        <Button
+          v-for="{ percent, name } in ODDS"
+          :key="percent"
+          severity="secondary"
+          outlined
+          size="small"
+          :label="name"
+          @click="attempt(keepOdds(percent, name))"
         />
       </div>
       <p class="small soft">Anything else: choose a variant, change it as you like, and choose the other one again.</p>
@@ -135,5 +177,9 @@ const isFull = computed(() => (props.job.variants?.length ?? 0) >= MOST_VARIANTS
 }
 .row {
   align-items: end;
+  flex-wrap: wrap;
+}
+.row > span {
+  align-self: center;
 }
 </style>
