@@ -95,7 +95,9 @@ const bars = computed(() =>
             <p>
               <b>{{ ENTRY_NAMES[entry.data.kind] }}</b> {{ words }}
             </p>
-            <p v-if="entry.surfaceId" class="small soft">{{ nameOf(entry.surfaceId) }}</p>
+            <p v-if="entry.surfaceId || entry.by" class="small soft">
+              {{ [nameOf(entry.surfaceId), entry.by].filter((words) => words !== '').join(', ') }}
+            </p>
           </div>
           <Button
             v-if="entry.data.kind !== 'order'"
