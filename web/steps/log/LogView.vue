@@ -66,11 +66,11 @@ const bars = computed(() =>
     <p v-if="log.waiting.length > 0" class="small soft" role="status">
       {{ log.waiting.length }} not on the server yet; kept here until they are.
     </p>
-    <section v-if="logged > 0 || broken > 0 || uses.length > 0" class="stack">
+    <section v-if="plan && (logged > 0 || broken > 0 || uses.length > 0)" class="stack">
       <h2>Against the plan</h2>
       <p>
         <strong class="figure">{{ hoursWords(logged) }}</strong> written down of
-        <strong class="figure">{{ hoursWords(plan?.money.hours ?? 0) }}</strong> planned in all; {{ broken }} pieces broken,
+        <strong class="figure">{{ hoursWords(plan.money.hours) }}</strong> planned in all; {{ broken }} pieces broken,
         {{ expectedBroken }} reckoned with in all.
       </p>
       <FactChart v-if="bars.length > 0" :bars="bars" />
