@@ -3,7 +3,7 @@ import type { CutPiece } from '@azulejo/core/cuts/cutPiece';
 import { seenFromBack, type MarkedSide } from '@azulejo/core/cuts/backView';
 import { caresOf, CUT_CARES } from '@azulejo/core/cuts/cutMethod';
 import { fenceSettings, tripsFor, type CutTrip } from '@azulejo/core/cuts/cutOrder';
-import { sharedHoles } from '@azulejo/core/cuts/sharedHoles';
+import { sharedHoles, type SharedHole } from '@azulejo/core/cuts/sharedHoles';
 import { describeCares, describeCutting, describeSharedHole, tripName } from '@azulejo/core/messages/en/cutting';
 import { kindName } from '@azulejo/core/messages/en/names';
 import { pieceBefore } from '@azulejo/core/messages/en/offCuts';
@@ -61,6 +61,7 @@ export function writeCutPages(pdf: PDFKit.PDFDocument, source: SurfaceSource, si
     return writeTitles(pdf, startCutPage(pdf, source, side));
   };
   if (trips.length === 0) write(pdf, 'Every piece is whole. Nothing to cut.', 'text', 9, INK, MARGIN, y, 400);
+  const holes = sharedHoles(planned.traced, planned.cuts);
   trips.forEach((trip, k) => {
     if (trips.length > 1) {
       // A trip's heading never stands alone at the foot of a page.
@@ -71,7 +72,7 @@ export function writeCutPages(pdf: PDFKit.PDFDocument, source: SurfaceSource, si
     for (const { group, pieces } of trip.settings) {
       const { first } = group;
       const seen = side === 'back' ? { ...first, ...seenFromBack(first) } : first;
-      const cells = cellsOf(source, seen, pieces);
+      const cells = cellsOf(source, seen, pieces, holes);
       pdf.font('text').fontSize(9);
       const height = Math.max(OUTLINE, ...cells.map((text, c) => pdf.heightOfString(text, { width: COLUMNS[c].width - 8 }))) + ROW_GAP;
       if (y + height > bottom) y = turn();
@@ -83,7 +84,12 @@ export function writeCutPages(pdf: PDFKit.PDFDocument, source: SurfaceSource, si
 }
 
 /** What stands in each column for some equal pieces. */
-function cellsOf(source: SurfaceSource, seen: CutPiece, pieces: readonly CutPiece[]): string[] {
+function cellsOf(
+  source: SurfaceSource,
+  seen: CutPiece,
+  pieces: readonly CutPiece[],
+  holes: ReadonlyMap<string, readonly SharedHole[]>,
+): string[] {
   const tape = tapeOf(source.job, source.surface);
   return [
     `${pieces.length}`,
@@ -92,13 +98,12 @@ function cellsOf(source: SurfaceSource, seen: CutPiece, pieces: readonly CutPiec
     `${formatLength(seen.sizeMm.widthMm, tape)} x ${formatLengthWithUnit(seen.sizeMm.heightMm, tape)}`,
     [...seen.marks.map((mark) => describeMark(mark, tape)), ...(seen.edgeShows ? ['cut edge shows: dress it'] : [])].join('; '),
     seen.tool,
-    pieces.map(({ label }) => `${label}${sourceOf(source, label)}`).join('  ') + sharingOf(source, pieces),
+    pieces.map(({ label }) => `${label}${sourceOf(source, label)}`).join('  ') + sharingOf(holes, pieces),
   ];
 }
 
 /** With whom pieces share a hole. */
-function sharingOf({ planned }: SurfaceSource, pieces: readonly CutPiece[]): string {
-  const holes = sharedHoles(planned.traced, planned.cuts);
+function sharingOf(holes: ReadonlyMap<string, readonly SharedHole[]>, pieces: readonly CutPiece[]): string {
   const words = pieces.flatMap(({ label }) => (holes.get(label) ?? []).map((hole) => describeSharedHole(hole)));
   return words.length === 0 ? '' : `. ${[...new Set(words)].join(' ')}`;
 }

@@ -1,12 +1,10 @@
 import { ref, shallowRef } from 'vue';
 import { ServerError } from '../api/client.ts';
 import { lastSeen } from '../api/lastSeen.ts';
+import { plain } from './plain.ts';
 import { browserRecords, passingRecords, type KeptRecords, type Named, type RecordKind } from './keptRecords.ts';
 
 const RETRY_MS = 4000;
-
-/** As the browser's database takes it: without the wrappings of what is shown. */
-const plain = <T>(value: T): T => JSON.parse(JSON.stringify(value)) as T;
 
 /** What records of one kind go by. */
 interface OutboxKind<Item extends Named> {

@@ -27,7 +27,6 @@ const look = async (): Promise<void> => {
   shelf.value = await api.listShelf().catch(() => []);
 };
 onMounted(() => {
-  void log.look(props.job.id);
   void look();
 });
 

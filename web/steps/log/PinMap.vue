@@ -1,20 +1,14 @@
 <script setup lang="ts">
 import { computed, useTemplateRef } from 'vue';
 import type { Point } from '@azulejo/core/geometry/point';
-import { boxOf, type Ring } from '@azulejo/core/geometry/ring';
 import type { SurfacePlan } from '@azulejo/core/planning/planned';
+import { frameOf, pathOf } from '../surfaceSvg.ts';
 
 /** A surface in small with a place on it; where it is to be said, a tap says it. */
 const props = defineProps<{ plan: SurfacePlan; pin: Point | null; picks?: boolean; label: string }>();
 const emit = defineEmits<{ pick: [at: Point] }>();
 const picture = useTemplateRef<SVGSVGElement>('picture');
-const box = computed(() => boxOf(props.plan.traced.outline));
-const rim = computed(() => 0.03 * Math.max(box.value.maxX - box.value.minX, box.value.maxY - box.value.minY));
-const around = computed(() => {
-  const { minX, minY, maxX, maxY } = box.value;
-  return `${minX - rim.value} ${-maxY - rim.value} ${maxX - minX + 2 * rim.value} ${maxY - minY + 2 * rim.value}`;
-});
-const path = (ring: Ring): string => `M${ring.map(([x, y]) => `${x.toFixed(1)} ${(-y).toFixed(1)}`).join('L')}Z`;
+const frame = computed(() => frameOf(props.plan.traced, 0.03));
 
 function pick(event: MouseEvent): void {
   const matrix = picture.value?.getScreenCTM();
@@ -25,10 +19,10 @@ function pick(event: MouseEvent): void {
 </script>
 
 <template>
-  <svg ref="picture" class="pin" :class="{ picks }" :viewBox="around" role="img" :aria-label="label" @click="pick">
-    <path :d="path(plan.traced.outline)" class="ground" />
-    <path v-for="{ fixture, ring } in plan.traced.fixtures" :key="fixture.id" :d="path(ring)" class="stands" />
-    <circle v-if="pin" :cx="pin[0]" :cy="-pin[1]" :r="rim * 1.3" class="here" />
+  <svg ref="picture" class="pin" :class="{ picks }" :viewBox="frame.viewBox" role="img" :aria-label="label" @click="pick">
+    <path :d="pathOf([plan.traced.outline])" class="ground" />
+    <path v-for="{ fixture, ring } in plan.traced.fixtures" :key="fixture.id" :d="pathOf([ring])" class="stands" />
+    <circle v-if="pin" :cx="pin[0]" :cy="-pin[1]" :r="frame.rimMm * 1.3" class="here" />
   </svg>
 </template>
 

@@ -60,10 +60,8 @@ const from = computed(() => {
 });
 /** A shorter stroke of the thumb is none. */
 const SWIPE_PX = 70;
-const sharing = computed(() => {
-  const holes = sharedHoles(props.plan.traced, props.plan.cuts);
-  return (holes.get(next.value?.label ?? '') ?? []).map(describeSharedHole);
-});
+const holes = computed(() => sharedHoles(props.plan.traced, props.plan.cuts));
+const sharing = computed(() => (holes.value.get(next.value?.label ?? '') ?? []).map(describeSharedHole));
 const last = ref<string | null>(null);
 function done(): void {
   if (!next.value) return;

@@ -1,37 +1,29 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { boxOf, type Polygon, type Ring } from '@azulejo/core/geometry/ring';
 import type { SurfacePlan } from '@azulejo/core/planning/planned';
 import type { TickState } from '@azulejo/core/site/tick';
+import { frameOf, pathOf } from '../surfaceSvg.ts';
 
 /** Where a piece goes, with what is cut and laid already; its zone is outlined. */
 const props = defineProps<{ plan: SurfacePlan; label: string; zone: string | null; stateOf: (label: string) => TickState }>();
 const emit = defineEmits<{ choose: [label: string] }>();
-const box = computed(() => boxOf(props.plan.traced.outline));
-const around = computed(() => {
-  const { minX, minY, maxX, maxY } = box.value;
-  const rim = 0.02 * Math.max(maxX - minX, maxY - minY);
-  return `${minX - rim} ${-maxY - rim} ${maxX - minX + 2 * rim} ${maxY - minY + 2 * rim}`;
-});
-const path = (rings: readonly Ring[]): string =>
-  rings.map((ring) => `M${ring.map(([x, y]) => `${x.toFixed(1)} ${(-y).toFixed(1)}`).join('L')}Z`).join('');
-const pathOf = (polygons: readonly Polygon[]): string => polygons.map(path).join('');
-const zonePath = computed(() => pathOf(props.plan.zones.zones.find(({ id }) => id === props.zone)?.polygons ?? []));
+const frame = computed(() => frameOf(props.plan.traced, 0.02));
+const zonePath = computed(() => pathOf((props.plan.zones.zones.find(({ id }) => id === props.zone)?.polygons ?? []).flat()));
 </script>
 
 <template>
-  <svg class="map" :viewBox="around" role="img" :aria-label="`Where ${label} goes`">
-    <path :d="path([plan.traced.outline])" class="ground" />
+  <svg class="map" :viewBox="frame.viewBox" role="img" :aria-label="`Where ${label} goes`">
+    <path :d="pathOf([plan.traced.outline])" class="ground" />
     <path :d="zonePath" class="zone" />
     <path
       v-for="cut in plan.cuts"
       :key="cut.label"
-      :d="path(cut.polygon)"
+      :d="pathOf(cut.polygon)"
       class="cut"
       :class="[stateOf(cut.label), { next: cut.label === label }]"
       @click="emit('choose', cut.label)"
     />
-    <path v-for="{ fixture, ring } in plan.traced.fixtures" :key="fixture.id" :d="path([ring])" class="stands" />
+    <path v-for="{ fixture, ring } in plan.traced.fixtures" :key="fixture.id" :d="pathOf([ring])" class="stands" />
   </svg>
 </template>
 
@@ -55,9 +47,6 @@ const zonePath = computed(() => pathOf(props.plan.zones.zones.find(({ id }) => i
 }
 .map .cut {
   fill: var(--site-ground);
-}
-.map .cut.cut {
-  stroke-width: 1;
 }
 .map .cut.laid {
   fill: color-mix(in srgb, var(--site-ink) 45%, var(--site-ground));

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { useLocalStorage } from '@vueuse/core';
-import { computed, onMounted, toRef, watch } from 'vue';
+import { computed, onMounted, toRef } from 'vue';
 import { api } from '../../api/client.ts';
 import { keepForLong } from '../../shell/keepForOffline.ts';
 import { describeMix, explainMix, mixName } from '@azulejo/core/messages/en/mixes';
@@ -9,7 +9,6 @@ import { METRIC_TAPE } from '@azulejo/core/units/tape';
 import { tapeOf } from '@azulejo/core/job/job';
 import ChoiceField from '../../fields/ChoiceField.vue';
 import StepTape from '../../shell/StepTape.vue';
-import { useTickStore } from '../../stores/tickStore.ts';
 import { useJobPlan } from '../../workers/useJobPlan.ts';
 import LoadingState from '../LoadingState.vue';
 import { useOpenJob } from '../useOpenJob.ts';
@@ -21,8 +20,6 @@ import TimerList from './TimerList.vue';
 const props = defineProps<{ jobId: string }>();
 const { jobs, trouble } = useOpenJob(toRef(props, 'jobId'));
 const { plan, surfaces } = useJobPlan();
-const ticks = useTickStore();
-watch(toRef(props, 'jobId'), (id) => void ticks.look(id), { immediate: true });
 onMounted(() => {
   keepForLong();
   // The list is there without a network too.

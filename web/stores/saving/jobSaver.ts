@@ -4,6 +4,7 @@ import type { LatestJob, SentChange, StoredJob } from '@azulejo/core/formats/api
 import { api, isUnreachable, ServerError } from '../../api/client.ts';
 import { lastSeen } from '../../api/lastSeen.ts';
 import { newUuid } from '../newUuid.ts';
+import { plain } from '../plain.ts';
 import type { KeptQueue, KeptQueues } from './keptQueues.ts';
 import {
   addChange,
@@ -276,6 +277,3 @@ const failureOf = (error: unknown): ServerError =>
   error instanceof ServerError ? error : new ServerError('server/failed', 'The change could not be saved.');
 
 const newChangeId = newUuid;
-
-/** As the browser's database takes it: without the wrappings of drafts. */
-const plain = <T>(value: T): T => JSON.parse(JSON.stringify(value)) as T;

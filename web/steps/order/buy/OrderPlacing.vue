@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import Button from 'primevue/button';
-import { computed, onMounted, ref } from 'vue';
+import { computed, ref } from 'vue';
 import { PhStorefront, PhTruck } from '@phosphor-icons/vue';
 import type { Job } from '@azulejo/core/job/job';
 import { materialName } from '@azulejo/core/messages/en/materials';
@@ -16,7 +16,6 @@ import { changedSince } from './orderedSince.ts';
 /** What the supplier answers, orders that were placed with their lines as they were, and what the plan wants otherwise since. */
 const props = defineProps<{ job: Job; plan: Plan }>();
 const log = useLogStore();
-onMounted(() => void log.look(props.job.id));
 const answers = ref<readonly LineAnswer[] | null>(null);
 const trouble = ref<string | null>(null);
 
