@@ -1,5 +1,6 @@
 import { ON_LINE_MM, TOLERANCE_MM } from '../../geometry/conventions.ts';
-import { cross, distance, dot, motion, quarterTurn, subtract, unit, type Point } from '../../geometry/point.ts';
+import { distanceToStretch } from '../../geometry/distanceToStretch.ts';
+import { cross, distance, motion, quarterTurn, subtract, unit, type Point } from '../../geometry/point.ts';
 import type { Ring } from '../../geometry/ring.ts';
 import type { Edge, EdgeRole } from '../../surface/edge.ts';
 import type { Ground } from '../fields/ground.ts';
@@ -42,21 +43,51 @@ export interface Boundary {
 /** Corners that turn by less than this are part of a curve, as a sine. */
 const SHARP_SINE = 0.17;
 
-/** Finds whose every stretch of the boundary is. */
+/** A chord that strays no further than this from the curve it stands for serves a trial, mm: what is laid follows the curve itself. */
+const CHORD_MM = 0.1;
+
+/** Finds whose every stretch of the boundary is. Curves are taken by their chords. */
 export function boundaryOf(ground: Ground, turnDeg: number): Boundary {
   const { unturn } = motion(turnDeg, [0, 0]);
   const owners = ownersOf(ground);
+  const edges = [...ground.edges, ...ground.beside].map((edge) => ownedLine(edge, owners));
   const lines: BoundaryLine[] = [];
   const notches: BoundaryNotch[] = [];
   for (const ring of ground.region.flat()) {
+    const own: BoundaryLine[] = [];
     ring.forEach((from, k) => {
       const to = ring[(k + 1) % ring.length];
       if (distance(from, to) < TOLERANCE_MM) return;
-      lines.push({ from: unturn(from), to: unturn(to), owner: ownerAt(ground, owners, from, to) });
+      own.push({ from: unturn(from), to: unturn(to), owner: edges.find((edge) => runsOn(edge, from, to))?.owner ?? owners.length - 1 });
     });
+    lines.push(...byChords(own));
     notches.push(...notchesOf(ring.map(unturn)));
   }
   return { owners, lines, notches };
+}
+
+/** Stretches of one owner that follow each other with hardly a turn, as few as stay near to them. */
+function byChords(stretches: readonly BoundaryLine[]): BoundaryLine[] {
+  const chords: BoundaryLine[] = [];
+  let first = 0;
+  for (let k = 1; k <= stretches.length; k++) {
+    if (k < stretches.length && staysNear(stretches, first, k)) continue;
+    chords.push({ ...stretches[first], to: stretches[k - 1].to });
+    first = k;
+  }
+  return chords;
+}
+
+/** Whether one chord may stand for the stretches of a list from one to another. */
+function staysNear(stretches: readonly BoundaryLine[], first: number, last: number): boolean {
+  const { from, owner } = stretches[first];
+  const { to } = stretches[last];
+  if (stretches[last].owner !== owner) return false;
+  const [before, after] = [stretches[last - 1], stretches[last]];
+  if (distance(before.to, after.from) > TOLERANCE_MM) return false;
+  if (cross(unit(subtract(before.to, before.from)), unit(subtract(after.to, after.from))) < -SHARP_SINE) return false;
+  for (let k = first; k < last; k++) if (distanceToStretch(stretches[k].to, from, to) > CHORD_MM) return false;
+  return true;
 }
 
 function ownersOf({ edges, beside }: Ground): LineOwner[] {
@@ -70,20 +101,34 @@ function ownersOf({ edges, beside }: Ground): LineOwner[] {
   return [...byId.values(), { id: '', kind: 'other', role: 'wall', seen: 0, lengthMm: 0, isReveal: false }];
 }
 
-function ownerAt({ edges, beside }: Ground, owners: readonly LineOwner[], from: Point, to: Point): number {
-  const found = [...edges, ...beside].find((edge) => runsOn(edge, from, to));
-  const at = found ? owners.findIndex(({ id }) => id === found.id) : -1;
-  return at === -1 ? owners.length - 1 : at;
+/** An edge as a line of the boundary is held against it: where it begins, its two directions, its length. */
+interface OwnedLine {
+  readonly owner: number;
+  readonly from: Point;
+  readonly along: Point;
+  readonly inward: Point;
+  readonly lengthMm: number;
+  readonly gapMm: number;
+}
+
+function ownedLine({ id, from, to, gapMm }: Edge, owners: readonly LineOwner[]): OwnedLine {
+  const along = unit(subtract(to, from));
+  return {
+    owner: owners.findIndex((owner) => owner.id === id),
+    from,
+    along,
+    inward: quarterTurn(along),
+    lengthMm: distance(from, to),
+    gapMm,
+  };
 }
 
 /** Whether a stretch lies on the line that an edge and its gap leave, beside the edge itself. */
-function runsOn(edge: Edge, from: Point, to: Point): boolean {
-  const along = unit(subtract(edge.to, edge.from));
-  const inward = quarterTurn(along);
-  const off = (p: Point): number => Math.abs(dot(subtract(p, edge.from), inward) - edge.gapMm);
-  if (off(from) > ON_LINE_MM || off(to) > ON_LINE_MM || dot(subtract(to, from), along) <= 0) return false;
-  const [a, b] = [dot(subtract(from, edge.from), along), dot(subtract(to, edge.from), along)];
-  return b > -ON_LINE_MM && a < distance(edge.from, edge.to) + ON_LINE_MM;
+function runsOn({ from: [x, y], along, inward, lengthMm, gapMm }: OwnedLine, [ax, ay]: Point, [bx, by]: Point): boolean {
+  if (Math.abs((ax - x) * inward[0] + (ay - y) * inward[1] - gapMm) > ON_LINE_MM) return false;
+  if (Math.abs((bx - x) * inward[0] + (by - y) * inward[1] - gapMm) > ON_LINE_MM) return false;
+  const [a, b] = [(ax - x) * along[0] + (ay - y) * along[1], (bx - x) * along[0] + (by - y) * along[1]];
+  return b > a && b > -ON_LINE_MM && a < lengthMm + ON_LINE_MM;
 }
 
 function notchesOf(ring: Ring): BoundaryNotch[] {
