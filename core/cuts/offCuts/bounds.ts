@@ -1,7 +1,8 @@
-import { ringArea } from '../../geometry/ring.ts';
+import { boxOf, ringArea } from '../../geometry/ring.ts';
 import type { Size } from '../../tile/product.ts';
 import { canShare } from './canShare.ts';
-import { mostPairs } from './mostPairs.ts';
+import { byFixedPlaces } from './fixedPlaces.ts';
+import { pairBound } from './pairBound.ts';
 import { isFromRectangle, tileSize, type CutRule, type WantedPiece } from './wanted.ts';
 
 /** Sizes are taken to be smaller by this, mm, so that a hair never proves anything. */
@@ -24,6 +25,7 @@ export function leastTiles(pieces: readonly WantedPiece[], rule: CutRule, enough
 /** The proofs, those that are worked out soonest first. */
 function* proofs(pieces: readonly WantedPiece[], rule: CutRule): Generator<number> {
   yield byArea(pieces);
+  yield byFixedPlaces(pieces, rule);
   if (!pieces.every(isFromRectangle)) return;
   yield pieces.reduce((sum, piece) => sum + cornersOf(piece), 0) / 4;
   yield* dualFeasible(pieces, rule);
@@ -50,91 +52,24 @@ function byArea(pieces: readonly WantedPiece[]): number {
   return Math.max(most, sorted.length - low);
 }
 
-/** A rectangle has four corners: two sides that meet and have to be factory edges take one, three take two, four the tile. */
-function cornersOf({ factorySides }: WantedPiece): number {
+/** A rectangle has four corners: a piece takes each of which it has both sides as factory edges, and the corner itself. */
+function cornersOf({ factorySides, outline: [outer] }: WantedPiece): number {
+  const { minX, minY, maxX, maxY } = boxOf(outer);
   const has = new Set(factorySides);
+  const at = { left: minX, right: maxX, bottom: minY, top: maxY };
+  const reaches = (x: number, y: number): boolean => outer.some((p) => Math.abs(p[0] - x) < HAIR_MM && Math.abs(p[1] - y) < HAIR_MM);
   return (['left', 'right'] as const).reduce(
-    (sum, x) => sum + (['bottom', 'top'] as const).filter((y) => has.has(x) && has.has(y)).length,
+    (sum, x) => sum + (['bottom', 'top'] as const).filter((y) => has.has(x) && has.has(y) && reaches(at[x], at[y])).length,
     0,
   );
 }
 
-/** Of so many pieces it is asked which three fit into a tile; of more only the largest. */
-const MOST_IN_THREES = 320;
-
-/** More kinds than pieces that are asked about. */
-const MOST_KINDS = 1024;
-
-/** So many threes are really held against a tile; of others it is taken that they fit. */
-const MOST_LOOKED_AT = 4000;
-
-/**
- * Pieces of which no three fit into a tile, as two of them can't share one, or they are too large or take too many corners:
- * at best they go in pairs, and only those that can share a tile make one.
- */
-function byPairs(all: readonly WantedPiece[], rule: CutRule): number {
-  const size = tileSize(all[0]);
-  const tileMm2 = size.widthMm * size.heightMm + 1;
-  const pieces = [...all]
-    .sort((a, b) => Math.min(2, cornersOf(b)) - Math.min(2, cornersOf(a)) || b.areaMm2 - a.areaMm2)
-    .slice(0, MOST_IN_THREES);
-  const corners = pieces.map(cornersOf);
-  // Pieces that are alike are asked about once.
-  const kinds = new Map<string, number>();
-  const kindOf = pieces.map((piece) => numbered(kinds, lookOf(piece)));
-  const answers = new Map<number, boolean>();
-  const ask = (key: number, own: readonly number[]): boolean => {
-    const known =
-      answers.get(key) ??
-      canShare(
-        own.map((k) => pieces[k]),
-        size,
-        rule,
-      );
-    answers.set(key, known);
-    return known;
-  };
-  // Kinds are counted from 1, so that a pair is never taken for a three.
-  const pairFits = (k: number, m: number): boolean => {
-    const [a, b] = [kindOf[k] + 1, kindOf[m] + 1];
-    return ask(a < b ? a * MOST_KINDS + b : b * MOST_KINDS + a, [k, m]);
-  };
-  const threeFits = (...own: readonly [number, number, number]): boolean => {
-    const [a, b, c] = own.map((k) => kindOf[k] + 1).sort((p, q) => p - q);
-    return ask((a * MOST_KINDS + b) * MOST_KINDS + c, own);
-  };
-  const share = pieces.map((_, k) => pieces.map((__, m) => m < k && pairFits(k, m)));
-  const canPair = (a: number, b: number): boolean => share[Math.max(a, b)][Math.min(a, b)];
-  const kept: number[] = [];
-  let looked = 0;
-  for (let k = 0; k < pieces.length; k++) {
-    const beside = kept.filter((m) => canPair(k, m));
-    const makesThree = beside.some((a, at) =>
-      beside
-        .slice(at + 1)
-        .some(
-          (b) =>
-            corners[k] + corners[a] + corners[b] <= 4 &&
-            pieces[k].areaMm2 + pieces[a].areaMm2 + pieces[b].areaMm2 <= tileMm2 &&
-            canPair(a, b) &&
-            (looked++ > MOST_LOOKED_AT || threeFits(k, a, b)),
-        ),
-    );
-    if (!makesThree) kept.push(k);
-  }
-  return kept.length - mostPairs(kept.length, (a, b) => canPair(kept[a], kept[b]));
-}
-
-/** What two pieces have in common that fit beside the same others. */
-const lookOf = ({ sizeMm, areaMm2, factorySides, isRectangle, outline }: WantedPiece): string =>
-  isRectangle
-    ? `${sizeMm.widthMm.toFixed(2)} ${sizeMm.heightMm.toFixed(2)} ${[...factorySides].sort().join()}`
-    : `${areaMm2.toFixed(1)} ${outline[0].map(([x, y]) => `${x.toFixed(2)} ${y.toFixed(2)}`).join()}`;
-
-function numbered(numbers: Map<string, number>, text: string): number {
-  const number = numbers.get(text) ?? numbers.size;
-  numbers.set(text, number);
-  return number;
+/** The same for what is cut from rectangles: those that take most corners first. */
+function byPairs(pieces: readonly WantedPiece[], rule: CutRule): number {
+  const size = tileSize(pieces[0]);
+  const hardest = [...pieces].sort((a, b) => Math.min(2, cornersOf(b)) - Math.min(2, cornersOf(a)) || b.areaMm2 - a.areaMm2);
+  const fits = (own: readonly WantedPiece[]): boolean => canShare(own, size, rule);
+  return pairBound(hardest, { tileMm2: size.widthMm * size.heightMm + 1, corners: cornersOf, fits });
 }
 
 /** A function that never lets what fits beside each other within 1 count for more than 1. */

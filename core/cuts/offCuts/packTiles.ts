@@ -1,6 +1,7 @@
 import { leastTiles } from './bounds.ts';
 import { packOutlines } from './packOutlines.ts';
 import { packRectangles } from './packRectangles.ts';
+import { packShaped } from './packShaped.ts';
 import { isFromRectangle, type CutRule, type PackedTile, type WantedPiece } from './wanted.ts';
 
 /** Pieces packed into tiles, beside what any plan would need. */
@@ -12,7 +13,7 @@ export interface Packing {
 /** Packs pieces of one tile, a round of improving at a time; the best so far each time. The same pieces give the same plan. */
 export function* packTiles(pieces: readonly WantedPiece[], rule: CutRule): Generator<Packing, Packing> {
   if (pieces.length === 0) return { tiles: [], lowerBound: 0 };
-  const rounds = (pieces.every(isFromRectangle) ? packRectangles : packOutlines)(pieces, rule);
+  const rounds = packerFor(pieces)(pieces, rule);
   const first = rounds.next().value;
   const lowerBound = leastTiles(pieces, rule, first.length);
   let tiles = first;
@@ -23,8 +24,14 @@ export function* packTiles(pieces: readonly WantedPiece[], rule: CutRule): Gener
   return { tiles, lowerBound };
 }
 
+/** Rectangles go by their boxes, what is cut from rectangles by both, all else by its outline. */
+function packerFor(pieces: readonly WantedPiece[]): typeof packRectangles {
+  if (!pieces.every(isFromRectangle)) return packOutlines;
+  return pieces.every(({ isRectangle }) => isRectangle) ? packRectangles : packShaped;
+}
+
 /** So often tiles are emptied and packed anew: less often where there are many pieces. */
-const roundsFor = (pieces: number): number => Math.min(60, Math.floor(2000 / pieces));
+const roundsFor = (pieces: number): number => Math.min(150, Math.floor(6000 / pieces));
 
 /** The same at once. */
 export function packAll(pieces: readonly WantedPiece[], rule: CutRule): Packing {

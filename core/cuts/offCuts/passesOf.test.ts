@@ -8,15 +8,16 @@ import { passesOf, type Pass } from './passesOf.ts';
 /** Saws a tile by what passes say and nothing else: every part that a pass runs through falls in two, the blade taken off. */
 function saw(tile: Box, passes: readonly Pass[], kerfMm: number): Box[] {
   let parts = [tile];
-  for (const { from, to, side } of passes) {
-    const upright = from[0] === to[0];
+  for (const { from, to, fence } of passes) {
+    const upright = Math.abs(from[0] - to[0]) < 1e-6;
     const at = upright ? from[0] : from[1];
-    const keepsLow = side === 'left' || side === 'bottom';
+    const [start, end] = [from, to].map((p) => (upright ? p[1] : p[0])).sort((a, b) => a - b);
+    const keepsLow = fence?.side === 'left' || fence?.side === 'bottom';
     const [cutFrom, cutTo] = keepsLow ? [at, at + kerfMm] : [at - kerfMm, at];
     parts = parts.flatMap((part) => {
       const isMet = upright
-        ? part.minX < at && part.maxX > at && Math.abs(part.minY - from[1]) < 0.5 && Math.abs(part.maxY - to[1]) < 0.5
-        : part.minY < at && part.maxY > at && Math.abs(part.minX - from[0]) < 0.5 && Math.abs(part.maxX - to[0]) < 0.5;
+        ? part.minX < at && part.maxX > at && Math.abs(part.minY - start) < 0.5 && Math.abs(part.maxY - end) < 0.5
+        : part.minY < at && part.maxY > at && Math.abs(part.minX - start) < 0.5 && Math.abs(part.maxX - end) < 0.5;
       if (!isMet) return [part];
       return upright
         ? [
@@ -37,7 +38,11 @@ const same = (a: Box, b: Box): boolean => (['minX', 'minY', 'maxX', 'maxY'] as c
 test('two pieces of one tile: parted first, then each trimmed', () => {
   const tile = rectangleRing(0, 0, 300, 300);
   const pieces: Polygon[] = [[rectangleRing(0, 0, 120, 200)], [rectangleRing(180, 0, 120, 300)]];
-  expect(passesOf(tile, pieces, 3)?.map(({ side, mm }) => `${side} ${mm}`)).toEqual(['left 120', 'bottom 200', 'right 120']);
+  expect(passesOf(tile, pieces, 3)?.map(({ fence }) => fence && `${fence.side} ${fence.mm}`)).toEqual([
+    'left 120',
+    'bottom 200',
+    'right 120',
+  ]);
 });
 
 test('pieces about a middle that no cut reaches are not taken apart by passes', () => {
@@ -48,6 +53,51 @@ test('pieces about a middle that no cut reaches are not taken apart by passes', 
     [rectangleRing(0, 100, 95, 200)],
   ];
   expect(passesOf(rectangleRing(0, 0, 300, 300), around, 3)).toBeNull();
+});
+
+test('two triangles of one tile are parted along their slants, by their marks, and nothing is laid to the fence', () => {
+  const triangles: Polygon[] = [
+    [
+      [
+        [0, 0],
+        [57, 0],
+        [0, 57],
+      ],
+    ],
+    [
+      [
+        [60, 60],
+        [3, 60],
+        [60, 3],
+      ],
+    ],
+  ];
+  const passes = passesOf(rectangleRing(0, 0, 60, 60), triangles, 2) ?? [];
+  expect(passes.map(({ fence, piece }) => [fence, piece])).toEqual([
+    [null, 0],
+    [null, 1],
+  ]);
+  // A blade wider than the strip between them leaves neither whole.
+  expect(passesOf(rectangleRing(0, 0, 60, 60), triangles, 5)).toBeNull();
+});
+
+test('a floor laid at 45 degrees takes two triangles from a tile wherever kerf and size let it', () => {
+  const [side, jointMm, kerfMm] = [200, 3, 2.5];
+  const job = jobOfOne({
+    size: [2000, 1600],
+    tile: [side, side],
+    jointMm,
+    surface: { turnDeg: 45 },
+  });
+  const [{ offCuts, cuts }] = plan({ ...job, consumption: { ...job.consumption, kerfMm } }).surfaces;
+  // Right triangles by their longer leg: two go corner against corner where the strip between their slants holds the blade.
+  const legs = cuts
+    .filter(({ inTile: [ring], factorySides }) => ring.length === 3 && factorySides.length === 2)
+    .map(({ areaMm2 }) => Math.sqrt(2 * areaMm2));
+  const pairs = legs.filter((leg) => Math.SQRT2 * (side - leg) >= kerfMm).length;
+  expect(pairs).toBeGreaterThan(8);
+  const sharing = offCuts.tiles.filter(({ uses }) => uses.length > 1).length;
+  expect(sharing).toBeGreaterThanOrEqual(Math.floor(pairs / 2) - 1);
 });
 
 test('on any room every piece of every opened tile comes out of the saw in its own size', () => {

@@ -1,108 +1,150 @@
-import { boxOf, isBox, type Box, type Polygon, type Ring } from '../../geometry/ring.ts';
+import { leftOfLine } from '../../geometry/leftOfLine.ts';
+import { add, cross, distance, dot, quarterTurn, scale, subtract, unit, type Point } from '../../geometry/point.ts';
+import { boxOf, type Polygon, type Ring } from '../../geometry/ring.ts';
 import type { Side } from '../cutKind.ts';
 
 /** Nearer than this two edges are one, mm. */
 const SAME_MM = 0.1;
 
+/** A shorter edge is part of a curve, or too short to lay a fence or a rule to, mm. */
+const SHORT_MM = 5;
+
 /** A straight cut right through a part of a tile. */
 export interface Pass {
   /** Where the blade runs, the edge that is kept, mm in the tile's frame. */
-  readonly from: readonly [number, number];
-  readonly to: readonly [number, number];
-  /** The edge of the part in hand that lies at the fence, and what the fence is set to, mm. */
-  readonly side: Side;
-  readonly mm: number;
+  readonly from: Point;
+  readonly to: Point;
+  /** The edge of the part in hand that lies at the fence, and what the fence is set to, mm; null for a cut along a mark. */
+  readonly fence: { readonly side: Side; readonly mm: number } | null;
+  /** The piece that keeps the edge, by its place among those that are cut from the tile. */
+  readonly piece: number;
 }
 
 /**
  * The passes that take pieces out of a tile, each through the whole of the part that is then in hand: first those that part
- * pieces from each other, then those that trim each to its box. Null where pieces nest in each other's notches, so that no
- * row of such passes takes them apart, and for tiles that are no rectangles.
+ * pieces from each other, then those that trim each to its straight sides. Null where pieces nest in each other, so that no
+ * row of such passes takes them apart.
  */
 export function passesOf(tile: Ring, outlines: readonly Polygon[], kerfMm: number): Pass[] | null {
-  if (!isBox(tile)) return null;
   const passes: Pass[] = [];
-  const takeApart = (part: Box, boxes: readonly Box[]): boolean => {
-    if (boxes.length === 0) return true;
-    const cut = nextCut(part, boxes, kerfMm);
-    if (cut === null) return boxes.length === 1;
+  const takeApart = (part: Ring, pieces: readonly Held[]): boolean => {
+    if (pieces.length === 0) return true;
+    const cut = nextCut(part, pieces, kerfMm);
+    if (cut === null) return pieces.length === 1;
     passes.push(cut.pass);
-    const within = (half: Box): Box[] => boxes.filter((box) => isIn(box, half));
-    const [low, high] = [within(cut.low), within(cut.high)];
-    if (low.length + high.length < boxes.length) return false;
-    return takeApart(cut.low, low) && takeApart(cut.high, high);
+    return takeApart(cut.kept, cut.keptPieces) && takeApart(cut.rest, cut.otherPieces);
   };
   const done = takeApart(
-    boxOf(tile),
-    outlines.map(([outer]) => boxOf(outer)),
+    tile,
+    outlines.map(([outline], index) => ({ outline, index })),
   );
   return done ? passes : null;
 }
 
-const isIn = (box: Box, { minX, minY, maxX, maxY }: Box): boolean =>
-  box.minX > minX - SAME_MM && box.maxX < maxX + SAME_MM && box.minY > minY - SAME_MM && box.maxY < maxY + SAME_MM;
+/** A piece that still has to come out of a part. */
+interface Held {
+  readonly outline: Ring;
+  readonly index: number;
+}
 
 interface Cut {
   readonly pass: Pass;
-  readonly low: Box;
-  readonly high: Box;
+  readonly kept: Ring;
+  readonly rest: Ring;
+  readonly keptPieces: readonly Held[];
+  readonly otherPieces: readonly Held[];
   /** How many pieces lie on the side that has fewer; more is better. */
   readonly parts: number;
 }
 
 /** The cut that parts most pieces from each other; among equals the shortest, which is made soonest. */
-function nextCut(part: Box, boxes: readonly Box[], kerfMm: number): Cut | null {
-  const cuts = boxes.flatMap((box) => [
-    cutAt(part, boxes, 'x', box.maxX, 'low', kerfMm),
-    cutAt(part, boxes, 'x', box.minX, 'high', kerfMm),
-    cutAt(part, boxes, 'y', box.maxY, 'low', kerfMm),
-    cutAt(part, boxes, 'y', box.minY, 'high', kerfMm),
-  ]);
-  const lengthOf = ({ pass: { from, to } }: Cut): number => Math.abs(to[0] - from[0]) + Math.abs(to[1] - from[1]);
-  return cuts.reduce<Cut | null>((best, cut) => {
-    if (!cut || !best) return cut ?? best;
-    return cut.parts > best.parts || (cut.parts === best.parts && lengthOf(cut) < lengthOf(best) - SAME_MM) ? cut : best;
-  }, null);
+function nextCut(part: Ring, pieces: readonly Held[], kerfMm: number): Cut | null {
+  let best: Cut | null = null;
+  const lengthOf = ({ pass: { from, to } }: Cut): number => distance(from, to);
+  for (const piece of pieces)
+    for (const { from, along, isEdge } of linesOf(piece.outline)) {
+      const cut = cutAlong(part, pieces, piece.index, from, along, kerfMm);
+      // A line that only touches a piece serves to part it from others.
+      if (!cut || (!isEdge && cut.parts === 0)) continue;
+      if (!best || cut.parts > best.parts || (cut.parts === best.parts && lengthOf(cut) < lengthOf(best) - SAME_MM)) best = cut;
+    }
+  return best;
 }
 
-/** A cut across one axis that keeps a piece on its low or its high side; null where it would run through a piece or cut nothing off. */
-function cutAt(part: Box, boxes: readonly Box[], axis: 'x' | 'y', at: number, keeps: 'low' | 'high', kerfMm: number): Cut | null {
-  const [start, end] = axis === 'x' ? [part.minX, part.maxX] : [part.minY, part.maxY];
-  if (at < start + SAME_MM || at > end - SAME_MM) return null;
-  const spanOf = (box: Box): readonly [number, number] => (axis === 'x' ? [box.minX, box.maxX] : [box.minY, box.maxY]);
-  // The blade takes its width on the side that is not kept; at the rim of the tile there may be less to take.
-  const [bladeFrom, bladeTo] = keeps === 'low' ? [at, Math.min(end, at + kerfMm)] : [Math.max(start, at - kerfMm), at];
-  const isCrossed = boxes.some((box) => {
-    const [low, high] = spanOf(box);
-    return low < bladeTo - 2 * SAME_MM && high > bladeFrom + 2 * SAME_MM;
+/** A line that a piece lies to the left of. */
+interface Line {
+  readonly from: Point;
+  readonly along: Point;
+  /** Whether it is one of its sides. */
+  readonly isEdge: boolean;
+}
+
+/** The straight sides of a piece that all of it lies behind, then the sides of its box. */
+function linesOf(outline: Ring): Line[] {
+  const sides = outline.flatMap((from, k): Line[] => {
+    const to = outline[(k + 1) % outline.length];
+    if (distance(from, to) < SHORT_MM) return [];
+    const along = unit(subtract(to, from));
+    return outline.every((p) => cross(along, subtract(p, from)) > -SAME_MM) ? [{ from, along, isEdge: true }] : [];
   });
-  if (isCrossed) return null;
-  const lows = boxes.filter((box) => spanOf(box)[1] <= bladeFrom + 2 * SAME_MM).length;
-  const [low, high]: [Box, Box] =
-    axis === 'x'
-      ? [
-          { ...part, maxX: bladeFrom },
-          { ...part, minX: bladeTo },
-        ]
-      : [
-          { ...part, maxY: bladeFrom },
-          { ...part, minY: bladeTo },
-        ];
-  const side: Side = axis === 'x' ? (keeps === 'low' ? 'left' : 'right') : keeps === 'low' ? 'bottom' : 'top';
-  const [from, to] =
-    axis === 'x'
-      ? ([
-          [at, part.minY],
-          [at, part.maxY],
-        ] as const)
-      : ([
-          [part.minX, at],
-          [part.maxX, at],
-        ] as const);
+  const { minX, minY, maxX, maxY } = boxOf(outline);
+  const around: readonly Line[] = [
+    { from: [maxX, minY], along: [0, 1], isEdge: false },
+    { from: [minX, maxY], along: [0, -1], isEdge: false },
+    { from: [maxX, maxY], along: [-1, 0], isEdge: false },
+    { from: [minX, minY], along: [1, 0], isEdge: false },
+  ];
+  return [...sides, ...around];
+}
+
+/** A cut along a line that keeps what is left of it; null where it would run through a piece or cut nothing off. */
+function cutAlong(part: Ring, pieces: readonly Held[], piece: number, from: Point, along: Point, kerfMm: number): Cut | null {
+  const off = (p: Point): number => cross(along, subtract(p, from));
+  const reach = part.map(off);
+  const least = Math.min(...reach);
+  if (least > -SAME_MM || Math.max(...reach) < SAME_MM) return null;
+  // The blade takes its width on the side that is not kept; at the rim of the tile there may be less to take.
+  const bladeMm = Math.min(kerfMm, -least);
+  const keptPieces: Held[] = [];
+  const otherPieces: Held[] = [];
+  for (const held of pieces) {
+    const own = held.outline.map(off);
+    if (Math.min(...own) > -2 * SAME_MM) keptPieces.push(held);
+    else if (Math.max(...own) < 2 * SAME_MM - bladeMm) otherPieces.push(held);
+    else return null;
+  }
+  const to = add(from, along);
+  const kept = leftOfLine(part, from, to);
+  const beyond = scale(quarterTurn(along), -bladeMm);
+  const rest = leftOfLine(part, add(to, beyond), add(from, beyond));
+  const run = kept.filter((p) => Math.abs(off(p)) < SAME_MM / 10).map((p) => dot(subtract(p, from), along));
+  const at = (mm: number): Point => add(from, scale(along, mm));
   return {
-    pass: { from, to, side, mm: keeps === 'low' ? at - start : end - at },
-    low,
-    high,
-    parts: Math.min(lows, boxes.length - lows),
+    pass: { from: at(Math.min(...run)), to: at(Math.max(...run)), fence: fenceFor(part, from, along), piece },
+    kept,
+    rest,
+    keptPieces,
+    otherPieces,
+    parts: Math.min(keptPieces.length, otherPieces.length),
   };
+}
+
+/** The side of a part that runs with a line, across what is kept, and how far off it lies; null where there is none to lay to a fence. */
+function fenceFor(part: Ring, from: Point, along: Point): Pass['fence'] {
+  const side = sideAcross(along);
+  if (side === null) return null;
+  const off = part.map((p) => cross(along, subtract(p, from)));
+  const mm = Math.max(...off);
+  const lies = part.some((p, k) => {
+    const next = (k + 1) % part.length;
+    return off[k] > mm - SAME_MM && off[next] > mm - SAME_MM && distance(p, part[next]) > SHORT_MM;
+  });
+  return lies ? { side, mm } : null;
+}
+
+/** The side of the tile that a line runs with, on what lies left of it; null for a slanted one. */
+function sideAcross([x, y]: Point): Side | null {
+  if (Math.abs(x) < 1e-6) return y > 0 ? 'left' : 'right';
+  if (Math.abs(y) < 1e-6) return x > 0 ? 'top' : 'bottom';
+  return null;
 }

@@ -50,6 +50,11 @@ export function describeLeft(left: readonly LeftOver[], tape: Tape): string {
   return `Left: ${sizes.join(' and ')}.`;
 }
 
-/** The passes that take a tile apart, by the edge at the fence and what the fence is set to. */
-export const describePasses = (passes: readonly Pass[], tape: Tape): string =>
-  passes.length === 0 ? '' : `Cut: ${passes.map(({ side, mm }, k) => `${k + 1}. ${formatLength(mm, tape)} from the ${side}`).join('; ')}.`;
+/** The passes that take a tile apart, by the edge at the fence and what the fence is set to; the others along the mark of a piece. */
+export function describePasses(passes: readonly Pass[], labels: readonly string[], tape: Tape): string {
+  if (passes.length === 0) return '';
+  const words = passes.map(({ fence, piece }) =>
+    fence ? `${formatLength(fence.mm, tape)} from the ${fence.side}` : `along the mark of ${labels[piece]}`,
+  );
+  return `Cut: ${words.map((text, k) => `${k + 1}. ${text}`).join('; ')}.`;
+}

@@ -4,6 +4,7 @@ import type { Job } from '@azulejo/core/job/job';
 import type { LeftOver } from '@azulejo/core/cuts/offCuts/leftOver';
 import type { OpenedTile } from '@azulejo/core/cuts/offCuts/planOffCuts';
 import { labelPoint } from '@azulejo/core/geometry/labelPoint';
+import { unit } from '@azulejo/core/geometry/point';
 import { boxOf, type Polygon } from '@azulejo/core/geometry/ring';
 import { passesOf } from '@azulejo/core/cuts/offCuts/passesOf';
 import { describePasses } from '@azulejo/core/messages/en/offCuts';
@@ -59,9 +60,16 @@ const passes = computed(() => {
 const drawn = computed(() =>
   passes.value.map(({ from, to }) => {
     const [x1, y1, x2, y2] = [from[0], around.value.maxY - from[1], to[0], around.value.maxY - to[1]];
-    const [dx, dy] = [Math.sign(x2 - x1), Math.sign(y2 - y1)];
+    const [dx, dy] = unit([x2 - x1, y2 - y1]);
     return { x1, y1, x2, y2, at: [x1 + dx * letters.value * 0.6, y1 + dy * letters.value * 0.6] as const };
   }),
+);
+const passWords = computed(() =>
+  describePasses(
+    passes.value,
+    props.tile.uses.map(({ label }) => label),
+    tape.value,
+  ),
 );
 const nameOf = (id: string): string => props.job.surfaces.find((surface) => surface.id === id)?.name ?? id;
 const others = computed(() =>
@@ -99,7 +107,7 @@ function choose(label: string): void {
     <p class="small">
       <b>Tile {{ tile.tile }}</b> <span class="soft">{{ note }}</span>
     </p>
-    <p v-if="passes.length > 0" class="small">{{ describePasses(passes, tape) }}</p>
+    <p v-if="passes.length > 0" class="small">{{ passWords }}</p>
     <p v-else-if="tile.uses.length > 1" class="small soft">By hand along each outline: no straight pass takes these apart.</p>
     <div class="labels">
       <button
