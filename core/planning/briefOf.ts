@@ -2,7 +2,7 @@ import type { Job, Surface } from '../job/job.ts';
 import { tilesNamedBy } from '../job/tilesNamedBy.ts';
 import type { Product } from '../tile/product.ts';
 import { companionsOf } from './groupSetouts.ts';
-import type { PlanRules } from './planned.ts';
+import type { LayoutRules, PlanRules } from './planned.ts';
 
 /** What a surface is planned from: itself, the tiles it names, and the rules of its job. Pictures are none of it. */
 export interface SurfaceBrief {
@@ -25,6 +25,13 @@ export function briefOf(
     ...(mixing ? { mixing } : {}),
   };
   return { rules: { products: own, consumption, materials, ...said, practice, way, tape, ...met }, surface };
+}
+
+/** What of some rules a layout depends on: while that stays as it is, so does the layout. */
+export function layoutRulesOf({ products, consumption, practice, way, tape, links, surfaces }: PlanRules): LayoutRules {
+  const { kerfMm, coreBitsMm, offCutsKept, skirtingMm, nosingMm, stripEdge } = consumption;
+  const bits = coreBitsMm ? { coreBitsMm } : {};
+  return { products, consumption: { kerfMm, ...bits, offCutsKept, skirtingMm, nosingMm, stripEdge }, practice, way, tape, links, surfaces };
 }
 
 const plain = new WeakMap<Product, Product>();

@@ -13,7 +13,7 @@ import { measureExtent } from '../takeoff/measureExtent.ts';
 import { actualSize } from '../tile/product.ts';
 import { drawingOf } from './drawSurface.ts';
 import { groupedSetout, groupFigures, groupsOf, type Groups } from './groupSetouts.ts';
-import type { Drawing, PlanRules, SurfaceLayout } from './planned.ts';
+import type { Drawing, LayoutRules, SurfaceLayout } from './planned.ts';
 import { prepareSurface } from './prepareSurface.ts';
 
 /** The parts of planning a surface, in their order. */
@@ -26,7 +26,7 @@ export interface PlanProgress {
 }
 
 /** What one surface has by itself, a step at a time, so that it can be watched and given up between steps. */
-export function* layoutSteps(rules: PlanRules, surface: Surface): Generator<PlanProgress, SurfaceLayout> {
+export function* layoutSteps(rules: LayoutRules, surface: Surface): Generator<PlanProgress, SurfaceLayout> {
   yield { stage: 'placing', share: 0 };
   const ready = prepareSurface(rules, surface);
   const { placer } = ready;
@@ -47,7 +47,7 @@ export function* layoutSteps(rules: PlanRules, surface: Surface): Generator<Plan
 
 /** What follows once a setout is drawn: every cut described, sheets and levels. */
 export function* finishSteps(
-  rules: PlanRules,
+  rules: LayoutRules,
   surface: Surface,
   drawing: Drawing,
   advice: SetoutAdvice,

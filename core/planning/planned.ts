@@ -19,6 +19,7 @@ import type { LevelFigures } from '../surface/levels/levelFigures.ts';
 import type { Traced } from '../surface/traceSurface.ts';
 import type { SurfaceFigures } from '../takeoff/figures.ts';
 import type { Extent } from '../takeoff/measureExtent.ts';
+import type { Consumption } from '../takeoff/consumption.ts';
 import type { Totals } from '../takeoff/totals.ts';
 import type { SiteFigures } from '../takeoff/works/measureSite.ts';
 
@@ -27,6 +28,11 @@ export type PlanRules = Pick<
   Job,
   'products' | 'consumption' | 'blanks' | 'practice' | 'way' | 'tape' | 'links' | 'surfaces' | 'materials' | 'habits' | 'labour' | 'mixing'
 >;
+
+/** What of them the layout of one surface depends on, before what surfaces share. */
+export interface LayoutRules extends Pick<PlanRules, 'products' | 'practice' | 'way' | 'tape' | 'links' | 'surfaces'> {
+  readonly consumption: Pick<Consumption, 'kerfMm' | 'coreBitsMm' | 'offCutsKept' | 'skirtingMm' | 'nosingMm' | 'stripEdge'>;
+}
 
 /** Where every piece of one surface lies: what the drawing shows. Plain data, quick to compute. */
 export interface Drawing {

@@ -1,5 +1,5 @@
 import { mixPaces, workHours } from '../labour/workHours.ts';
-import { planOffCuts } from '../cuts/offCuts/planOffCuts.ts';
+import { planOffCuts, type OffCutRule } from '../cuts/offCuts/planOffCuts.ts';
 import { layingZones, type LayingZones } from '../setout/zones/layingZones.ts';
 import type { SurfaceFigures } from '../takeoff/figures.ts';
 import { planMixes } from '../takeoff/mixes/planMixes.ts';
@@ -13,7 +13,7 @@ import type { PlanRules, SurfaceLayout, SurfacePlan } from './planned.ts';
  * and what it takes. Surfaces are laid in their order.
  */
 export function shareOut(rules: PlanRules, layouts: readonly SurfaceLayout[]): SurfacePlan[] {
-  const plans = planOffCuts(layouts, rules.products, { ...rules.consumption, blanks: rules.blanks });
+  const plans = planOffCuts(layouts, rules.products, cutRuleOf(rules));
   return layouts.map((layout, k) => {
     const figures = surfaceFigures(layout, plans[k], rules.products);
     return {
@@ -25,6 +25,9 @@ export function shareOut(rules: PlanRules, layouts: readonly SurfaceLayout[]): S
     };
   });
 }
+
+/** What of the rules of a job the plan of its off-cuts keeps to. */
+export const cutRuleOf = ({ consumption, blanks }: Pick<PlanRules, 'consumption' | 'blanks'>): OffCutRule => ({ ...consumption, blanks });
 
 /** The zones of a surface: unless the person says otherwise, each of what one mix of adhesive covers. */
 function zonesOf(layout: SurfaceLayout, figures: SurfaceFigures, rules: PlanRules): LayingZones {

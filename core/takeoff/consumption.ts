@@ -7,10 +7,19 @@ export const NOTCHES = [3, 4, 5, 6, 8, 10, 12] as const;
 /** Depth of a trowel notch, mm. */
 export type Notch = (typeof NOTCHES)[number];
 
+/** The most rounds in which a plan of off-cuts is improved. */
+export const MOST_ROUNDS = 4000;
+
 /** Figures of use, each editable; defaults are typical and give way to the product's data sheet. */
 export const consumptionSchema = z.strictObject({
   kerfMm: gapSchema.default(2.5).describe('Width the saw takes, mm'),
   offCutsKept: z.boolean().default(true).describe('Cut pieces may come from what another left'),
+  offCutRounds: z
+    .int()
+    .min(0)
+    .max(MOST_ROUNDS)
+    .default(0)
+    .describe('Rounds in which a plan of off-cuts is improved where that is more than the usual'),
   breakagePercent: z
     .strictObject({
       straight: z.number().min(0).max(100).default(2),

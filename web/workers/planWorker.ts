@@ -1,13 +1,15 @@
 import { expose } from 'comlink';
 import type { Job } from '@azulejo/core/job/job';
+import { lookingLonger, type LookedLonger } from '@azulejo/core/cuts/offCuts/lookLonger';
+import { MOST_ROUNDS } from '@azulejo/core/takeoff/consumption';
 import { completePlan, layOutOrTell, type Plan, type Unplanned } from '@azulejo/core/plan';
-import { briefOf, type SurfaceBrief } from '@azulejo/core/planning/briefOf';
+import { briefOf, layoutRulesOf, type SurfaceBrief } from '@azulejo/core/planning/briefOf';
 import { comparedSurfaces, compareWay, waysOf, type BrokenVariant, type ComparedVariant } from '@azulejo/core/planning/compareVariants';
 import { drawSurface } from '@azulejo/core/planning/drawSurface';
 import type { SurfaceLayout, SurfacePlan } from '@azulejo/core/planning/planned';
 import { layoutSteps, type PlanProgress } from '@azulejo/core/planning/planSurfaceLayout';
 import { compareSetouts, planCompared, type ComparedSetout, type ComparisonProgress } from '@azulejo/core/planning/compareSetouts';
-import { shareOut } from '@azulejo/core/planning/shareOut';
+import { cutRuleOf, shareOut } from '@azulejo/core/planning/shareOut';
 import { stonesOf, type Ashlar } from '@azulejo/core/pattern/kinds/ashlar';
 import type { Module } from '@azulejo/core/pattern/repeat';
 
@@ -23,11 +25,14 @@ export interface VariantsCompared {
   readonly broken: readonly BrokenVariant[];
 }
 
+/** A plan of off-cuts is looked for no longer than this, ms. */
+const LOOK_LONGER_MS = 5000;
+
 let wanted = 0;
 
 const lookUp = (): Promise<void> => new Promise((resolve) => setTimeout(resolve));
 
-/** Layouts that are remembered, by the text of the brief they were made from: twice the largest job. */
+/** Layouts that are remembered, by the text of what they were made from: twice the largest job. */
 const MOST_LAYOUTS = 400;
 
 const known = new Map<string, SurfaceLayout>();
@@ -50,7 +55,7 @@ async function layOut(
   own: number,
   told: (progress: PlanProgress) => void,
 ): Promise<SurfaceLayout | null> {
-  const brief = JSON.stringify([rules, surface]);
+  const brief = JSON.stringify([layoutRulesOf(rules), surface]);
   const remembered = known.get(brief);
   if (remembered) return remembered;
   const steps = layoutSteps(rules, surface);
@@ -81,6 +86,29 @@ async function planJob(job: Job, told: (surface: SurfacePlan) => void): Promise<
     if (!('issues' in layout)) told(shareOut(job, [layout])[0]);
   }
   return completePlan(job, laidOut);
+}
+
+/** Looks longer for a plan that opens fewer tiles for the cuts of a whole job; where it is stopped, what it has come to. */
+async function lookLonger(job: Job, told: (looked: LookedLonger) => void): Promise<LookedLonger | null> {
+  const own = ++wanted;
+  const layouts: SurfaceLayout[] = [];
+  for (const surface of job.surfaces) {
+    const layout = await layOut(briefOf(job, surface), own, () => undefined).catch(() => null);
+    if (own !== wanted) return null;
+    if (layout) layouts.push(layout);
+  }
+  const rounds = lookingLonger(layouts, job.products, cutRuleOf(job), MOST_ROUNDS);
+  const until = performance.now() + LOOK_LONGER_MS;
+  let lookedUp = performance.now();
+  for (;;) {
+    const round = rounds.next();
+    const now = performance.now();
+    if (round.done || now > until || own !== wanted) return round.value;
+    if (now - lookedUp < LOOK_UP_MS) continue;
+    told(round.value);
+    await lookUp();
+    lookedUp = now;
+  }
 }
 
 /** The ways to do a job beside each other; null where it was given up on the way. */
@@ -131,6 +159,7 @@ const planner = {
   giveUp: () => void wanted++,
   planJob,
   compareVariants,
+  lookLonger,
   compare,
   /** The stones of an ashlar; drawing them can take seconds. */
   drawStones: (pattern: Ashlar, module: Module) => stonesOf(pattern, module),

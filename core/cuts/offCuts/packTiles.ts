@@ -10,14 +10,14 @@ export interface Packing {
   readonly lowerBound: number;
 }
 
-/** Packs pieces of one tile, a round of improving at a time; the best so far each time. The same pieces give the same plan. */
-export function* packTiles(pieces: readonly WantedPiece[], rule: CutRule): Generator<Packing, Packing> {
+/** Packs pieces of one tile, a round of improving at a time; the best so far each time. The same pieces give the same plan; `least` rounds, or the usual ones where those are more. */
+export function* packTiles(pieces: readonly WantedPiece[], rule: CutRule, least = 0): Generator<Packing, Packing> {
   if (pieces.length === 0) return { tiles: [], lowerBound: 0 };
   const rounds = packerFor(pieces)(pieces, rule);
   const first = rounds.next().value;
   const lowerBound = leastTiles(pieces, rule, first.length);
   let tiles = first;
-  for (let k = roundsFor(pieces.length); k > 0 && tiles.length > lowerBound; k--) {
+  for (let k = Math.max(least, roundsFor(pieces.length)); k > 0 && tiles.length > lowerBound; k--) {
     yield { tiles, lowerBound };
     tiles = rounds.next().value;
   }
@@ -31,10 +31,10 @@ function packerFor(pieces: readonly WantedPiece[]): typeof packRectangles {
 }
 
 /** So often tiles are emptied and packed anew: less often where there are many pieces. */
-const roundsFor = (pieces: number): number => Math.min(150, Math.floor(6000 / pieces));
+export const roundsFor = (pieces: number): number => Math.min(150, Math.floor(6000 / pieces));
 
 /** The same at once. */
-export function packAll(pieces: readonly WantedPiece[], rule: CutRule): Packing {
-  const rounds = packTiles(pieces, rule);
+export function packAll(pieces: readonly WantedPiece[], rule: CutRule, least = 0): Packing {
+  const rounds = packTiles(pieces, rule, least);
   for (let round = rounds.next(); ; round = rounds.next()) if (round.done) return round.value;
 }

@@ -5,7 +5,7 @@ import type { CutSource } from '../cutSource.ts';
 import type { SheetPlan } from '../sheets/planSheets.ts';
 import type { Blank } from './blank.ts';
 import { leastTiles } from './bounds.ts';
-import { fillBlanks } from './fillBlanks.ts';
+import { fillBlanks, type FilledBlank } from './fillBlanks.ts';
 import { packAll } from './packTiles.ts';
 import { wantedFrom, type CutRule, type PackedTile, type WantedPiece } from './wanted.ts';
 
@@ -60,9 +60,12 @@ export interface OffCutPlan {
   readonly byTile: readonly TileOpened[];
 }
 
-interface Rule {
+/** What a plan of off-cuts keeps to. */
+export interface OffCutRule {
   readonly kerfMm: number;
   readonly offCutsKept: boolean;
+  /** Rounds of improving where they are more than the usual. */
+  readonly offCutRounds?: number;
   /** Pieces of tile that are there already; none where left out. */
   readonly blanks?: readonly Blank[] | undefined;
 }
@@ -79,7 +82,7 @@ const keyOf = ({ productId, hand }: TileKind): string => `${hand ?? ''}/${produc
  * Plans which tiles are opened for the cuts of all surfaces, in the order in which they are laid: pieces of every surface
  * that share a tile are packed together. Chips come with their sheets. One plan for each surface, in their order.
  */
-export function planOffCuts(surfaces: readonly CutsOfSurface[], products: readonly Product[], rule: Rule): OffCutPlan[] {
+export function planOffCuts(surfaces: readonly CutsOfSurface[], products: readonly Product[], rule: OffCutRule): OffCutPlan[] {
   const drafts = surfaces.map(() => ({
     sources: new Map<string, CutSource>(),
     tiles: [] as OpenedTile[],
@@ -87,8 +90,7 @@ export function planOffCuts(surfaces: readonly CutsOfSurface[], products: readon
   }));
   let opened = 0;
   for (const kind of kindsOf(surfaces)) {
-    const isSheet = surfaces.some(({ sheets }) => sheets.some(({ productId }) => productId === kind.productId));
-    if (isSheet) {
+    if (isSheet(kind, surfaces)) {
       surfaces.forEach(({ cuts, sheets }, k) => {
         const sheet = sheets.find(({ productId }) => productId === kind.productId);
         if (!sheet) return;
@@ -98,16 +100,8 @@ export function planOffCuts(surfaces: readonly CutsOfSurface[], products: readon
       });
       continue;
     }
-    const wanted = surfaces.map(({ surfaceId, cuts }) =>
-      cuts.filter((piece) => keyOf(piece) === keyOf(kind)).map((piece) => wantedFrom(surfaceId, piece)),
-    );
-    const cutRule: CutRule = { kerfMm: rule.kerfMm, directional: hasWayUp(productNamed(products, kind.productId)) };
-    const all = wanted.flat();
-    const blanks = kind.hand === null ? (rule.blanks ?? []).filter(({ productId }) => productId === kind.productId) : [];
-    const filled = fillBlanks(all, blanks, cutRule);
-    const fromBlanks = new Set(filled.map(({ placed }) => placed.piece));
-    const rest = all.filter((piece) => !fromBlanks.has(piece));
-    const packing = rule.offCutsKept ? packAll(rest, cutRule) : { tiles: rest.map(inOwnTile), lowerBound: rest.length };
+    const { wanted, all, blanks, filled, rest, cutRule } = askedFor(kind, surfaces, products, rule);
+    const packing = rule.offCutsKept ? packAll(rest, cutRule, rule.offCutRounds) : { tiles: rest.map(inOwnTile), lowerBound: rest.length };
     const tiles = inLaidOrder(packing.tiles, all);
     const numberedFrom = (start: number, blank: OpenedTile['blank'], outline: Ring | null) => (uses: PackedTile, k: number) => ({
       ...kind,
@@ -147,6 +141,47 @@ export function planOffCuts(surfaces: readonly CutsOfSurface[], products: readon
     lowerBound: draft.byTile.reduce((sum, { lowerBound }) => sum + lowerBound, 0),
   }));
 }
+
+/** What is to be cut from one kind of tile. */
+interface Asked {
+  /** The pieces of each surface, and of all in their order. */
+  readonly wanted: readonly (readonly WantedPiece[])[];
+  readonly all: readonly WantedPiece[];
+  readonly blanks: readonly Blank[];
+  readonly filled: readonly FilledBlank[];
+  /** What does not come from a blank. */
+  readonly rest: readonly WantedPiece[];
+  readonly cutRule: CutRule;
+}
+
+function askedFor(kind: TileKind, surfaces: readonly CutsOfSurface[], products: readonly Product[], rule: OffCutRule): Asked {
+  const wanted = surfaces.map(({ surfaceId, cuts }) =>
+    cuts.filter((piece) => keyOf(piece) === keyOf(kind)).map((piece) => wantedFrom(surfaceId, piece)),
+  );
+  const cutRule: CutRule = { kerfMm: rule.kerfMm, directional: hasWayUp(productNamed(products, kind.productId)) };
+  const all = wanted.flat();
+  const blanks = kind.hand === null ? (rule.blanks ?? []).filter(({ productId }) => productId === kind.productId) : [];
+  const filled = fillBlanks(all, blanks, cutRule);
+  const fromBlanks = new Set(filled.map(({ placed }) => placed.piece));
+  return { wanted, all, blanks, filled, rest: all.filter((piece) => !fromBlanks.has(piece)), cutRule };
+}
+
+/** What is packed for each kind of tile that is no sheet, where off-cuts are kept. */
+export function packedFor(
+  surfaces: readonly CutsOfSurface[],
+  products: readonly Product[],
+  rule: OffCutRule,
+): { readonly pieces: readonly WantedPiece[]; readonly cutRule: CutRule }[] {
+  if (!rule.offCutsKept) return [];
+  return kindsOf(surfaces).flatMap((kind) => {
+    if (isSheet(kind, surfaces)) return [];
+    const { rest: pieces, cutRule } = askedFor(kind, surfaces, products, rule);
+    return pieces.length === 0 ? [] : [{ pieces, cutRule }];
+  });
+}
+
+const isSheet = ({ productId }: TileKind, surfaces: readonly CutsOfSurface[]): boolean =>
+  surfaces.some(({ sheets }) => sheets.some((sheet) => sheet.productId === productId));
 
 /** Tells every piece of a tile where it comes from. */
 function tell(

@@ -1,5 +1,6 @@
 import type { CutSource } from '../../cuts/cutSource.ts';
 import type { LeftOver } from '../../cuts/offCuts/leftOver.ts';
+import type { LookedLonger } from '../../cuts/offCuts/lookLonger.ts';
 import type { OffCutPlan } from '../../cuts/offCuts/planOffCuts.ts';
 import type { Pass } from '../../cuts/offCuts/passesOf.ts';
 import type { Job } from '../../job/job.ts';
@@ -58,3 +59,18 @@ export function describePasses(passes: readonly Pass[], labels: readonly string[
   );
   return `Cut: ${words.map((text, k) => `${k + 1}. ${text}`).join('; ')}.`;
 }
+
+/** What looking longer has come to so far. */
+export const describeLooking = ({ opened, lowerBound, rounds }: LookedLonger): string =>
+  `${opened} tiles over all surfaces so far; no plan could do with fewer than ${lowerBound}. Round ${rounds}.`;
+
+/** What looking longer came to in the end. */
+export function describeLooked({ opened, openedAtFirst, lowerBound, rounds }: LookedLonger): string {
+  if (opened === lowerBound) return `${found(opened, openedAtFirst)} No plan could do with fewer.`;
+  return opened < openedAtFirst ? found(opened, openedAtFirst) : `No plan with fewer was found in ${rounds} rounds.`;
+}
+
+const found = (opened: number, openedAtFirst: number): string =>
+  opened < openedAtFirst
+    ? `Found: ${opened} tiles over all surfaces instead of ${openedAtFirst}.`
+    : `${opened} tiles are opened over all surfaces.`;

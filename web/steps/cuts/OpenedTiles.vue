@@ -7,6 +7,7 @@ import { describeLeft, describeOpened } from '@azulejo/core/messages/en/offCuts'
 import { useTape } from '../../fields/useTape.ts';
 import { useLogStore } from '../../stores/logStore.ts';
 import BlankList from './BlankList.vue';
+import LookLonger from './LookLonger.vue';
 import OpenedTileCard from './OpenedTileCard.vue';
 
 /** Every tile that is opened for cuts, with what is cut from it and what is left. */
@@ -46,6 +47,7 @@ const sheets = computed(() => props.offCuts.byTile.length > 0 && props.offCuts.t
   <p v-else-if="offCuts.tiles.length === 0">Every piece is whole. No tile is opened for cuts.</p>
   <template v-else>
     <p>{{ describeOpened(offCuts, surface.id) }}</p>
+    <LookLonger :job="job" :open="job.consumption.offCutsKept && offCuts.openedForCuts > offCuts.lowerBound" />
     <p class="small soft">
       Tiles are numbered in the order in which surfaces are laid. The saw's kerf is taken off between pieces, and nothing is turned over.
     </p>

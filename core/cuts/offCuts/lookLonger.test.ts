@@ -1,0 +1,40 @@
+import { expect, test } from '@jest/globals';
+import { readFileSync } from 'node:fs';
+import { readJobFile } from '../../formats/jobFile.ts';
+import { plan } from '../../plan.ts';
+import type { Job } from '../../job/job.ts';
+import { cutRuleOf } from '../../planning/shareOut.ts';
+import { roomToSearch } from '../../trials/roomToSearch.ts';
+import { planOffCuts } from './planOffCuts.ts';
+import { lookingLonger, type LookedLonger } from './lookLonger.ts';
+
+const demo = readJobFile(readFileSync(new URL('../../../demo/tidewater-bakehouse.json', import.meta.url), 'utf8'));
+
+test('what looking longer finds is the plan of the job from then on, to the tile, and the same again after as many rounds', () => {
+  if (!demo.ok) throw new Error(JSON.stringify(demo.issues));
+  const job = demo.value;
+  const laid = plan(job).surfaces.map((surface) => ({ ...surface, sheets: [], cuts: surface.cuts.filter(({ of }) => of !== 'chip') }));
+  const steps = lookingLonger(laid, job.products, cutRuleOf(job), 200);
+  const told: LookedLonger[] = [];
+  let step = steps.next();
+  for (; !step.done; step = steps.next()) told.push(step.value);
+  const looked = step.value;
+  const opened = (rounds: number): number =>
+    planOffCuts(laid, job.products, { ...cutRuleOf(job), offCutRounds: rounds }).reduce((sum, { openedForCuts }) => sum + openedForCuts, 0);
+  expect(looked.openedAtFirst).toBe(opened(0));
+  expect(opened(looked.foundAfter)).toBe(looked.opened);
+  expect(looked.opened).toBeLessThan(looked.openedAtFirst);
+  expect(looked.opened).toBeGreaterThanOrEqual(looked.lowerBound);
+  // Stopped on the way it tells what it has so far, and that is the plan of as many rounds.
+  const half = told[Math.floor(looked.foundAfter / 2)];
+  expect(opened(half.foundAfter)).toBe(half.opened);
+  // Never worse from one round to the next.
+  expect(told.every(({ opened: now }, k) => k === 0 || now <= told[k - 1].opened)).toBe(true);
+});
+
+test('where nothing can be found, or no off-cut is kept, it ends by itself', () => {
+  const room = roomToSearch(1, 25);
+  const thrown: Job = { ...room, consumption: { ...room.consumption, offCutsKept: false } };
+  const { value, done } = lookingLonger(plan(thrown).surfaces, thrown.products, cutRuleOf(thrown), 500).next();
+  expect([value.opened, value.openedAtFirst, done]).toEqual([0, 0, true]);
+});
