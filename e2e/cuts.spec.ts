@@ -57,7 +57,7 @@ test('cuts go to a saw far away in trips, a helper practises, a counter is laid 
   await expect(page.getByText(/^Cut: 1\. /).first()).toBeVisible();
 });
 
-test('looking longer opens a tile fewer, and undo brings the plan back', async ({ page }) => {
+test('looking longer finds a plan that opens fewer, and undo brings the plan back', async ({ page }) => {
   await open(page, 'shop-floor', 'cuts');
   await part(page, 'Tiles to open');
   const opened = async (): Promise<number> => numberOf(page.getByText(/tiles are opened for the cuts here/).textContent(), /^(\d+)/);
@@ -66,7 +66,8 @@ test('looking longer opens a tile fewer, and undo brings the plan back', async (
   await page.getByRole('button', { name: 'Look longer for fewer' }).click();
   await expect(page.getByText(/tiles over all surfaces so far/)).toBeVisible();
   await expect(page.getByText(/Found: \d+ tiles over all surfaces instead of \d+/)).toBeVisible({ timeout: 30_000 });
-  await expect.poll(opened, { timeout: 15_000 }).toBe(before - 1);
+  // Fewer over all surfaces: one of them may open one more for the others.
+  await expect.poll(opened, { timeout: 15_000 }).not.toBe(before);
   await page.keyboard.press('Control+z');
   await expect.poll(opened, { timeout: 15_000 }).toBe(before);
 });
