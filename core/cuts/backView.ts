@@ -1,6 +1,6 @@
-import { distance } from '../geometry/point.ts';
 import { boxOf, type Polygon, type Ring } from '../geometry/ring.ts';
 import type { Mark, Side, SideMeasure } from './cutKind.ts';
+import { flatLength, flatsOf, isLevel, type FlatMeasure, type FlatName } from './flats.ts';
 import type { CutPiece } from './cutPiece.ts';
 
 /** The side of a tile that is marked. */
@@ -10,6 +10,7 @@ export type MarkedSide = 'face' | 'back';
 export type SeenPiece = Pick<CutPiece, 'inTile' | 'tile' | 'marks' | 'hasWayUp'>;
 
 const OTHER: Readonly<Record<Side, Side>> = { left: 'right', right: 'left', bottom: 'bottom', top: 'top' };
+const otherFlat = (name: FlatName): FlatName => name.replace(/left|right/, (word) => (word === 'left' ? 'right' : 'left')) as FlatName;
 const otherX = { left: 'right', right: 'left' } as const;
 
 /**
@@ -40,10 +41,10 @@ function markFromBack(mark: Mark, tile: Ring, tileMm: number, pieceMm: number): 
     case 'notch':
       return { ...mark, sideX: otherX[mark.sideX] };
     case 'chord': {
-      const [start, end] = mark.ends.map(({ corner, mm }) => {
-        const [from, to] = [tile[corner - 1], tile[corner % tile.length]];
-        // Round the other way the side begins where it ended, and corners count backwards.
-        return { corner: corner === tile.length ? corner : tile.length - corner, mm: distance(from, to) - mm };
+      const flats = flatsOf(tile) ?? [];
+      const [start, end] = mark.ends.map(({ flat: name, mm }): FlatMeasure => {
+        const own = flats.find((flat) => flat.name === name);
+        return { flat: otherFlat(name), mm: own && isLevel(name) ? flatLength(own) - mm : mm };
       });
       return { ...mark, ends: [end, start] };
     }

@@ -1,3 +1,4 @@
+import type { FlatMeasure } from './flats.ts';
 import type { CutKind } from '../tile/cutKinds.ts';
 
 /** Kinds that need more than straight passes from edge to edge. */
@@ -9,12 +10,6 @@ export type Side = 'left' | 'right' | 'bottom' | 'top';
 /** A place on a side of the tile's box: so far from its left or bottom end, mm. */
 export interface SideMeasure {
   readonly side: Side;
-  readonly mm: number;
-}
-
-/** How far along a side from the corner before it, mm. */
-export interface CornerMeasure {
-  readonly corner: number;
   readonly mm: number;
 }
 
@@ -34,8 +29,8 @@ export type Mark =
       readonly sideY: 'bottom' | 'top';
       readonly yMm: number;
     }
-  /** A cut through a tile of many sides: each end along a side from the corner before it; corners count from 1, round to the left. */
-  | { readonly type: 'chord'; readonly ends: readonly [CornerMeasure, CornerMeasure] }
+  /** A cut through a tile of many sides: each end along one of its flats; what is kept lies to the left. */
+  | { readonly type: 'chord'; readonly ends: readonly [FlatMeasure, FlatMeasure] }
   /** A corner notched out square: how much of each side goes; from a side that is cut first where it says so. */
   | {
       readonly type: 'notch';

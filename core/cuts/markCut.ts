@@ -5,6 +5,7 @@ import type { Size } from '../tile/product.ts';
 import type { CutKind } from '../tile/cutKinds.ts';
 import { CORE_BITS_MM, coreBitFor, type Mark, type Side, type SideMeasure } from './cutKind.ts';
 import type { Circle } from '../geometry/circleRing.ts';
+import { flatsOf, type FlatMeasure } from './flats.ts';
 import { fitCircle, runsOn } from './fitCircle.ts';
 import type { CutLine } from './traceCuts.ts';
 
@@ -40,12 +41,9 @@ export function markCut(line: CutLine, outline: Ring, piece: Box, circles: reado
   }
 }
 
-/** Outlines with more corners than this are curves, which have no corners to tape from. */
-const MOST_CORNERS = 12;
-
 /**
  * A straight cut through a tile that is no rectangle: square to its box as a distance from that side; else
- * as two distances along its sides, each from the corner that comes before it round the tile.
+ * as two distances along its flats.
  */
 function chordCut(from: Point, to: Point, outline: Ring, tile: Size): MarkedCut {
   const [p, q] = acrossTile(from, to, outline);
@@ -57,18 +55,16 @@ function chordCut(from: Point, to: Point, outline: Ring, tile: Size): MarkedCut 
     const mm = keepsLow ? p[steep ? 0 : 1] : (steep ? tile.widthMm : tile.heightMm) - p[steep ? 0 : 1];
     return { kind: 'straight', mark: { type: 'line', from: side, mm: [mm, mm], beforeCuts: false } };
   }
-  const ends = [p, q].map((at) => fromCorner(at, outline));
-  if (outline.length > MOST_CORNERS || !ends[0] || !ends[1])
-    return { kind: 'taper', mark: { type: 'path', points: [p, q], from: null, to: null } };
+  const ends = [p, q].map((at) => alongFlat(at, outline));
+  if (!ends[0] || !ends[1]) return { kind: 'taper', mark: { type: 'path', points: [p, q], from: null, to: null } };
   return { kind: 'taper', mark: { type: 'chord', ends: [ends[0], ends[1]] } };
 }
 
-/** A position on an outline as a distance along a side from its corner; corners count from 1. */
-function fromCorner(at: Point, outline: Ring): { readonly corner: number; readonly mm: number } | null {
-  for (let k = 0; k < outline.length; k++) {
-    const [from, to] = [outline[k], outline[(k + 1) % outline.length]];
-    const along = distance(from, at);
-    if (Math.abs(along + distance(at, to) - distance(from, to)) < ON_LINE_MM) return { corner: k + 1, mm: along };
+/** A position on an outline as a distance along a flat; null where it lies on none, or the tile has none that are told apart. */
+function alongFlat(at: Point, outline: Ring): FlatMeasure | null {
+  for (const { name, from, to } of flatsOf(outline) ?? []) {
+    const mm = distance(from, at);
+    if (Math.abs(mm + distance(at, to) - distance(from, to)) < ON_LINE_MM) return { flat: name, mm };
   }
   return null;
 }

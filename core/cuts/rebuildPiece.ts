@@ -3,6 +3,7 @@ import { circleRing } from '../geometry/circleRing.ts';
 import { add, dot, quarterTurn, scale, subtract, unit, type Point } from '../geometry/point.ts';
 import { boxOf, polygonsArea, rectangleRing, ringLength, type Polygon, type Ring } from '../geometry/ring.ts';
 import type { Mark, SideMeasure } from './cutKind.ts';
+import { flatsOf } from './flats.ts';
 
 /** Further than any tile reaches, mm. */
 const FAR_MM = 10_000;
@@ -53,8 +54,8 @@ function cutAt(mark: Mark, left: readonly Polygon[], tile: Ring, reachMm: number
       return cornerLeft === (mark.keeps === 'corner') ? leftOf(left, ends[0], ends[1]) : leftOf(left, ends[1], ends[0]);
     }
     case 'chord': {
-      const [p, q] = mark.ends.map(({ corner, mm }): Point => {
-        const [from, to] = [tile[corner - 1], tile[corner % tile.length]];
+      const [p, q] = mark.ends.map(({ flat, mm }): Point => {
+        const { from, to } = flatsOf(tile)?.find(({ name }) => name === flat) ?? { from: tile[0], to: tile[1] };
         return add(from, scale(unit(subtract(to, from)), mm));
       });
       return leftOf(left, p, q);

@@ -1,8 +1,10 @@
 import type { Mark, Side } from '../cuts/cutKind.ts';
+import { FLATS, type FlatName } from '../cuts/flats.ts';
 import type { Size } from '../tile/product.ts';
 
 const N = '([\\d.]+)';
 const SIDE = '(left|right|bottom|top)';
+const FLAT = `(${FLATS.join('|')})`;
 const PLACE = `${N} (?:up|along) the ${SIDE} side`;
 
 /** What a mark says, read from the words on the card alone, in mm; throws where the words can't be followed. */
@@ -25,13 +27,13 @@ export function readMark(text: string, tile: Size): Mark {
       yMm: Number(corner[4]),
       sideY: corner[5] as 'bottom' | 'top',
     };
-  const chord = match(`straight from ${N} past corner (\\d+) to ${N} past corner (\\d+)`);
+  const chord = match(`straight from ${N} (?:up|along) the ${FLAT} flat to ${N} (?:up|along) the ${FLAT} flat`);
   if (chord)
     return {
       type: 'chord',
       ends: [
-        { corner: Number(chord[2]), mm: Number(chord[1]) },
-        { corner: Number(chord[4]), mm: Number(chord[3]) },
+        { flat: chord[2] as FlatName, mm: Number(chord[1]) },
+        { flat: chord[4] as FlatName, mm: Number(chord[3]) },
       ],
     };
   const notch = match(`notch ${N} in from the (left|right), ${N} from the (bottom|top)`);

@@ -13,6 +13,7 @@ export const ERRORS = {
   'job/nothing-to-redo': { status: 409, message: 'There is nothing to redo.' },
   'job/refused': { status: 422, message: 'The job would not be true with this change. Nothing was saved.' },
   'surface/not-found': { status: 404, message: 'The job has no such surface.' },
+  'piece/not-found': { status: 404, message: 'No cut piece of this surface has that label.' },
   'export/not-found': { status: 404, message: 'There is no such export.' },
   'work/too-long': { status: 503, message: 'The computation took too long and was given up. Nothing else was touched.' },
   'work/failed': { status: 500, message: 'It could not be computed. Nothing else was touched.' },

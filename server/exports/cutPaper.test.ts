@@ -53,6 +53,14 @@ const pagesOf = (pdf: Buffer): string[] =>
     return / re\n|\bBT\b/.test(text) ? [text] : [];
   });
 
+test('one piece has its template by itself, also one that a fence would set', async () => {
+  const source = sourceOf('washroom-floor');
+  const all = pagesOf(await writeTemplates(source)).length;
+  expect(all).toBeGreaterThan(5);
+  const one = source.planned.cuts.find(({ kind }) => kind === 'straight');
+  expect(pagesOf(await writeTemplates({ ...source, label: one?.label ?? '' }))).toHaveLength(1);
+});
+
 test('a template is as large as the tile, and so is its bar of 100 mm', async () => {
   const source = sourceOf('counter');
   const [page] = pagesOf(await writeTemplates(source));

@@ -8,6 +8,8 @@ export interface SurfaceSource {
   readonly job: Job;
   readonly surface: Surface;
   readonly planned: SurfacePlan;
+  /** The one piece that is meant, by its label; all where left out. */
+  readonly label?: string;
 }
 
 interface ExportBase {

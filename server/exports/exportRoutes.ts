@@ -30,7 +30,7 @@ export const exportRoutes =
         schema: {
           summary: 'One export as a file',
           params: z.object({ id: z.string().max(40), exportId: z.string().max(40) }),
-          querystring: z.object({ surface: z.string().max(200).optional() }),
+          querystring: z.object({ surface: z.string().max(200).optional(), piece: z.string().max(40).optional() }),
         },
       },
       async ({ params, query }, reply) => {
@@ -41,6 +41,7 @@ export const exportRoutes =
           exportId: params.exportId,
           job,
           surfaceId: query.surface ?? null,
+          ...(query.piece === undefined ? {} : { label: query.piece }),
           log: [...(await site.listEntries(params.id))],
         });
         const fileName = `${fileNameOf(name)}-${params.exportId}.${kind.extension}`;

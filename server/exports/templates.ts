@@ -23,12 +23,18 @@ const MOST_PAGES = 200;
 const wantsTemplate = ({ first: { marks } }: CutGroup): boolean =>
   marks.some(({ type }) => type === 'path' || type === 'bite' || type === 'chord' || type === 'window' || type === 'slot');
 
+/** The piece that is asked for and those like it, or all that want a template. */
+const groupsFor = ({ planned, label }: SurfaceSource): CutGroup[] =>
+  label === undefined
+    ? planned.groups.filter(wantsTemplate)
+    : planned.groups.filter(({ pieces }) => pieces.some((piece) => piece.label === label));
+
 /** Curved and awkward pieces in full size over A4 pages, each with a bar to check the scale and crosses to join pages by. */
 export function writeTemplates(source: SurfaceSource): Promise<Buffer> {
-  const { job, surface, planned } = source;
+  const { job, surface } = source;
   const paper = startPaper(`${job.name}: ${surface.name}, templates`, 'portrait');
   const { pdf } = paper;
-  const groups = planned.groups.filter(wantsTemplate);
+  const groups = groupsFor(source);
   const pages = groups.flatMap((group) => pagesOf(group, pdf.page));
   const kept = pages.slice(0, MOST_PAGES);
   kept.forEach((page, k) => {

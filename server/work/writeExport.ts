@@ -14,6 +14,8 @@ export interface ExportTask {
   readonly surfaceId: string | null;
   /** What was written down on site; nothing where left out. */
   readonly log?: readonly Entry[];
+  /** The one piece of the surface that it is of; all where left out. */
+  readonly label?: string;
 }
 
 /** A written export. */
@@ -25,14 +27,17 @@ export interface Written {
 
 const kinds: Readonly<Record<string, ExportKind>> = EXPORTS;
 
-/** Writes one export. Throws `export/not-found`, `surface/not-found`. */
-export async function writeExport({ exportId, job, surfaceId, log = [] }: ExportTask): Promise<Written> {
+/** Writes one export. Throws `export/not-found`, `surface/not-found`, `piece/not-found`. */
+export async function writeExport({ exportId, job, surfaceId, log = [], label }: ExportTask): Promise<Written> {
   const kind = Object.hasOwn(kinds, exportId) ? kinds[exportId] : undefined;
   if (!kind) throw new ApiError('export/not-found');
   if (kind.of === 'job') return { name: job.name, content: await kind.write(job, () => plan(job), entriesInForce(log)) };
   const surface = job.surfaces.find(({ id }) => id === surfaceId);
   if (!surface) throw new ApiError('surface/not-found');
-  return { name: `${job.name}-${surface.name}`, content: await kind.write({ job, surface, planned: plannedOf(job, surface) }) };
+  const planned = plannedOf(job, surface);
+  if (label === undefined) return { name: `${job.name}-${surface.name}`, content: await kind.write({ job, surface, planned }) };
+  if (!planned.cuts.some((piece) => piece.label === label)) throw new ApiError('piece/not-found');
+  return { name: `${job.name}-${surface.name}-${label}`, content: await kind.write({ job, surface, planned, label }) };
 }
 
 /** A surface as it is planned beside the others: what its pieces are cut from is planned for all together. */

@@ -89,5 +89,7 @@ export const api = {
 };
 
 /** Where an export can be downloaded. */
-export const exportUrl = (jobId: string, exportId: string, surfaceId?: string): string =>
-  `/api${jobUrl(jobId)}/exports/${exportId}${surfaceId ? `?surface=${encodeURIComponent(surfaceId)}` : ''}`;
+export const exportUrl = (jobId: string, exportId: string, surfaceId?: string, piece?: string): string => {
+  const of = new URLSearchParams({ ...(surfaceId ? { surface: surfaceId } : {}), ...(piece ? { piece } : {}) }).toString();
+  return `/api${jobUrl(jobId)}/exports/${exportId}${of && `?${of}`}`;
+};

@@ -1,4 +1,5 @@
 import type { Mark, Side } from '../../cuts/cutKind.ts';
+import { isLevel } from '../../cuts/flats.ts';
 import { formatLength, formatLengthWithUnit } from '../../units/formatLength.ts';
 import type { Tape } from '../../units/tape.ts';
 
@@ -19,7 +20,7 @@ export function describeMark(mark: Mark, tape: Tape): string {
       return `${what}: ${show(mark.xMm)} along from the ${mark.sideX}, ${show(mark.yMm)} from the ${mark.sideY}`;
     }
     case 'chord': {
-      const [a, b] = mark.ends.map(({ corner, mm }) => `${show(mm)} past corner ${corner}`);
+      const [a, b] = mark.ends.map(({ flat, mm }) => `${show(mm)} ${isLevel(flat) ? 'along' : 'up'} the ${flat} flat`);
       return `straight from ${a} to ${b}`;
     }
     case 'notch':

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import Button from 'primevue/button';
-import { PhCheck, PhChecks } from '@phosphor-icons/vue';
+import { PhCheck, PhChecks, PhFilePdf } from '@phosphor-icons/vue';
 import type { CutSetting } from '@azulejo/core/cuts/cutOrder';
 import type { OffCutPlan } from '@azulejo/core/cuts/offCuts/planOffCuts';
 import type { Job } from '@azulejo/core/job/job';
@@ -12,6 +12,7 @@ import { describeMark } from '@azulejo/core/messages/en/marks';
 import { describeSource } from '@azulejo/core/messages/en/offCuts';
 import { kindName } from '@azulejo/core/messages/en/names';
 import { formatLength, formatLengthWithUnit } from '@azulejo/core/units/formatLength';
+import { exportUrl } from '../../api/client.ts';
 import PieceOutline from './PieceOutline.vue';
 import { useSeenSide } from './useSeenSide.ts';
 import { useTape } from '../../fields/useTape.ts';
@@ -43,6 +44,8 @@ const cares = computed(() => {
 const { seen: asMarked } = useSeenSide();
 const seen = computed(() => asMarked(group.value.first));
 const marks = computed(() => seen.value.marks.map((mark) => describeMark(mark, tape.value)));
+/** Pieces of one card are alike: one template serves them all. */
+const templateUrl = computed(() => exportUrl(props.job.id, 'templates', props.surfaceId, props.chosenLabel ?? group.value.first.label));
 /** Where the chosen piece comes from; null while that is being planned. */
 const source = computed(() => {
   const { chosenLabel, setting, offCuts, job, surfaceId } = props;
@@ -121,6 +124,7 @@ const tick = (state: TickState): void => emit('tick', meant.value, state);
         <Button v-if="!isAll('open')" size="small" severity="secondary" text @click="tick(isAll('laid') ? 'cut' : 'open')">{{
           isAll('laid') ? 'Not laid yet' : 'Not cut yet'
         }}</Button>
+        <Button as="a" size="small" severity="secondary" text :href="templateUrl"><PhFilePdf :size="17" />Full-size template</Button>
       </div>
       <p v-if="source" class="small soft">{{ source }}</p>
     </div>

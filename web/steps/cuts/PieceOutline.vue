@@ -6,8 +6,6 @@ import { boxOf } from '@azulejo/core/geometry/ring';
 const props = defineProps<{ piece: SeenPiece }>();
 
 const VIEW = 100;
-/** Tiles with more corners than this have none to tape from. */
-const MOST_CORNERS = 12;
 const around = computed(() => boxOf(props.piece.tile));
 const scale = computed(() => (VIEW - 8) / Math.max(around.value.maxX - around.value.minX, around.value.maxY - around.value.minY));
 const at = (x: number, y: number): string => {
@@ -19,16 +17,6 @@ const at = (x: number, y: number): string => {
 };
 const path = computed(() => props.piece.inTile.map((ring) => `M${ring.map(([x, y]) => at(x, y)).join('L')}Z`).join(''));
 const whole = computed(() => `M${props.piece.tile.map(([x, y]) => at(x, y)).join('L')}Z`);
-/** Corners carry their numbers where a mark counts from them. */
-const corners = computed(() => {
-  const counted = props.piece.marks.some(({ type }) => type === 'chord') && props.piece.tile.length <= MOST_CORNERS;
-  const { minX, minY, maxX, maxY } = around.value;
-  const inward = ([x, y]: readonly [number, number]): [number, number] => [
-    x + ((minX + maxX) / 2 - x) * 0.2,
-    y + ((minY + maxY) / 2 - y) * 0.2,
-  ];
-  return counted ? props.piece.tile.map((corner, k) => ({ name: k + 1, place: at(...inward(corner)).split(' ') })) : [];
-});
 /** An arrow up the middle of the piece: which way its face, or the arrow on its back, points. */
 const arrow = computed(() => {
   const { minX, minY, maxX, maxY } = boxOf(props.piece.inTile[0]);
@@ -45,7 +33,6 @@ const arrow = computed(() => {
     <path :d="whole" class="whole" />
     <path :d="path" class="piece" fill-rule="evenodd" />
     <path v-if="piece.hasWayUp" :d="arrow" class="arrow" />
-    <text v-for="{ name, place } in corners" :key="name" :x="place[0]" :y="place[1]">{{ name }}</text>
   </svg>
 </template>
 
@@ -66,13 +53,5 @@ const arrow = computed(() => {
   fill: none;
   stroke: var(--ink);
   stroke-width: 2;
-}
-text {
-  font:
-    600 11px 'Barlow Condensed',
-    sans-serif;
-  text-anchor: middle;
-  dominant-baseline: central;
-  fill: var(--ink-soft);
 }
 </style>
