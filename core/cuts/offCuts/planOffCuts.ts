@@ -114,7 +114,7 @@ export function planOffCuts(surfaces: readonly CutsOfSurface[], products: readon
     const numbered: OpenedTile[] = [
       ...tiles.map(numberedFrom(opened, null, null)),
       ...filled.map(({ blank: { id, from }, box, placed }, k) =>
-        numberedFrom(opened + tiles.length, { id, from }, boxRing(box))([placed], k),
+        numberedFrom(opened + tiles.length, { id, from }, boxRing(box))(inLaidOrder([placed], all)[0], k),
       ),
     ];
     opened += numbered.length;
@@ -162,7 +162,7 @@ function askedFor(kind: TileKind, surfaces: readonly CutsOfSurface[], products: 
   const all = wanted.flat();
   const blanks = kind.hand === null ? (rule.blanks ?? []).filter(({ productId }) => productId === kind.productId) : [];
   const filled = fillBlanks(all, blanks, cutRule);
-  const fromBlanks = new Set(filled.map(({ placed }) => placed.piece));
+  const fromBlanks = new Set(filled.flatMap(({ placed }) => placed.map(({ piece }) => piece)));
   return { wanted, all, blanks, filled, rest: all.filter((piece) => !fromBlanks.has(piece)), cutRule };
 }
 

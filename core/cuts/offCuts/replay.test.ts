@@ -4,7 +4,7 @@ import { readJobFile } from '../../formats/jobFile.ts';
 import { sharedArea } from '../../geometry/clip.ts';
 import { distanceToStretch } from '../../geometry/distanceToStretch.ts';
 import { motion } from '../../geometry/point.ts';
-import { boxOf, isBox, mapPolygon, polygonArea, type Polygon } from '../../geometry/ring.ts';
+import { boxOf, isBox, mapPolygon, polygonArea, rectangleRing, type Polygon } from '../../geometry/ring.ts';
 import { checkJob } from '../../job/checkJob.ts';
 import type { Job } from '../../job/job.ts';
 import { plan } from '../../plan.ts';
@@ -15,6 +15,8 @@ import { roomToSearch } from '../../trials/roomToSearch.ts';
 import type { Side } from '../cutKind.ts';
 import type { CutPiece } from '../cutPiece.ts';
 import type { Blank } from './blank.ts';
+import { fillBlanks } from './fillBlanks.ts';
+import type { WantedPiece } from './wanted.ts';
 import type { CutSource } from '../cutSource.ts';
 
 /** A piece as its source says it is cut from the tile: turned about its own box, its near corner put where it is cut. */
@@ -53,7 +55,6 @@ function faultsOf(surfaces: readonly SurfacePlan[], { products, consumption }: J
       }
       const blank = surfaces.flatMap(({ offCuts }) => offCuts.tiles).find((one) => one.tile === tile && one.blank !== null);
       if (blank && own - sharedArea([placed], [[blank.outline]]) > hair) faults.push(`${piece.label} reaches out of its blank`);
-      if (blank && uses.length > 1) faults.push(`two pieces come from one blank: ${tile}`);
       if (uses.length > 1 && !consumption.offCutsKept) faults.push(`${piece.label} is an off-cut where none is kept`);
       const product = products.find(({ id }) => id === piece.productId);
       if (product?.face === 'directional' && source.turnDeg !== 0) faults.push(`${piece.label} is turned against its way up`);
@@ -117,7 +118,7 @@ test('and on any job, whatever the outline of its tiles', () => {
   }
 });
 
-test('over 40 rooms no more than a fiftieth of the tiles opened for cuts could be spared, by proof', () => {
+test('over 40 rooms no more than a hundredth of the tiles opened for cuts could be spared, by proof', () => {
   let [opened, needed] = [0, 0];
   for (let seed = 1; seed <= 40; seed++) {
     const room = roomToSearch(seed, 25);
@@ -128,7 +129,7 @@ test('over 40 rooms no more than a fiftieth of the tiles opened for cuts could b
     needed += surfaces[0].offCuts.lowerBound;
   }
   expect(opened).toBeGreaterThanOrEqual(needed);
-  expect(opened / needed).toBeLessThan(1.02);
+  expect(opened / needed).toBeLessThan(1.01);
 });
 
 test('surfaces that are laid alike take from one another’s tiles, and open no more together than each by itself', () => {
@@ -201,6 +202,27 @@ test('what is there already is cut before a tile is opened: within the blank, at
     expect(plan(job).materials[0].inHand).toBe(2);
   }
   expect(spared).toBeGreaterThan(5);
+});
+
+test('one blank gives as many pieces as come out of it by cuts right through, the kerf between them', () => {
+  const tile = rectangleRing(0, 0, 300, 200);
+  const strip = (label: string, widthMm: number, heightMm: number): WantedPiece => ({
+    surfaceId: 's',
+    label,
+    outline: [rectangleRing(0, 0, widthMm, heightMm)],
+    tile,
+    sizeMm: { widthMm, heightMm },
+    areaMm2: widthMm * heightMm,
+    factorySides: ['bottom'],
+    isRectangle: true,
+  });
+  const pieces = [strip('A', 120, 150), strip('B', 110, 190), strip('C', 40, 60), strip('D', 30, 30)];
+  const blank: Blank = { id: 'b', productId: 'p', widthMm: 235, heightMm: 200, sides: ['bottom', 'left'], pieces: 1, from: '' };
+  const labels = (kerfMm: number): string[] =>
+    fillBlanks(pieces, [blank], { kerfMm, directional: false }).flatMap(({ placed }) => placed.map(({ piece }) => piece.label));
+  // 110 + 120 and a kerf are 233; with a blade of 6 the second one is too wide, and the two narrow ones take its place.
+  expect(labels(3)).toEqual(['B', 'A']);
+  expect(labels(6)).toEqual(['B', 'C', 'D']);
 });
 
 test('a blank of a tile that is not there, no wider than the saw takes, or larger than its tile is refused', () => {

@@ -27,7 +27,7 @@ export function describeSource(label: string, source: CutSource, job: Pick<Job, 
 export function describeOpened({ openedForCuts, lowerBound, tiles: all }: OffCutPlan, surfaceId: string): string {
   const from = all.filter(({ blank }) => blank === null);
   const others = from.filter(({ openedFor }) => openedFor !== surfaceId).length;
-  const blanks = all.length - from.length;
+  const blanks = all.flatMap(({ blank, uses }) => (blank ? uses.filter((use) => use.surfaceId === surfaceId) : [])).length;
   const there = blanks === 0 ? '' : ` ${blanks === 1 ? 'One piece comes' : `${blanks} pieces come`} from what is there already.`;
   const opened =
     openedForCuts === 0
