@@ -98,7 +98,7 @@ const AWAY: Readonly<Record<Side, Point>> = { left: [1, 0], right: [-1, 0], bott
 const directionAwayFrom = (side: Side): Point => AWAY[side];
 
 /** How far a place is from the first wall ahead of it, mm; Infinity where there is none. */
-function firstHit([x, y]: Point, [dx, dy]: Point, walls: readonly Ring[]): number {
+export function firstHit([x, y]: Point, [dx, dy]: Point, walls: readonly Ring[]): number {
   let nearest = Infinity;
   for (const ring of walls)
     for (let k = 0; k < ring.length; k++) {
