@@ -13,13 +13,23 @@ export interface SideMeasure {
   readonly mm: number;
 }
 
+/** What a tile has at a side instead of an edge. */
+export type TileEnd = 'point' | 'rim';
+
 /** What is set on the tape or drawn on the tile, in the tile's own frame, mm. */
 export type Mark =
   /**
    * A cut across the tile: kept distance from a factory edge, at both sides of the tile (bottom or left first).
-   * Where another cut takes that edge away, it is marked before any cut.
+   * Where another cut takes that edge away, it is marked before any cut. A tile of many sides may have no edge there, but a
+   * point or a round rim, from which it is measured then.
    */
-  | { readonly type: 'line'; readonly from: Side; readonly mm: readonly [number, number]; readonly beforeCuts: boolean }
+  | {
+      readonly type: 'line';
+      readonly from: Side;
+      readonly end?: TileEnd;
+      readonly mm: readonly [number, number];
+      readonly beforeCuts: boolean;
+    }
   /** A slanted cut between two sides that meet: how far from their corner along each; what is kept, the rest or the corner. */
   | {
       readonly type: 'corner';

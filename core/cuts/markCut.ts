@@ -1,9 +1,9 @@
 import { ON_LINE_MM } from '../geometry/conventions.ts';
 import { boxOf, isBox, type Box, type Ring } from '../geometry/ring.ts';
-import { cross, distance, subtract, type Point } from '../geometry/point.ts';
+import { cross, distance, subtract, unit, type Point } from '../geometry/point.ts';
 import type { Size } from '../tile/product.ts';
 import type { CutKind } from '../tile/cutKinds.ts';
-import { CORE_BITS_MM, coreBitFor, type Mark, type Side, type SideMeasure } from './cutKind.ts';
+import { CORE_BITS_MM, coreBitFor, type Mark, type Side, type SideMeasure, type TileEnd } from './cutKind.ts';
 import type { Circle } from '../geometry/circleRing.ts';
 import { flatsOf, type FlatMeasure } from './flats.ts';
 import { fitCircle, runsOn } from './fitCircle.ts';
@@ -53,12 +53,37 @@ function chordCut(from: Point, to: Point, outline: Ring, tile: Size): MarkedCut 
     const keepsLow = steep ? q[1] > p[1] : q[0] < p[0];
     const side: Side = steep ? (keepsLow ? 'left' : 'right') : keepsLow ? 'bottom' : 'top';
     const mm = keepsLow ? p[steep ? 0 : 1] : (steep ? tile.widthMm : tile.heightMm) - p[steep ? 0 : 1];
-    return { kind: 'straight', mark: { type: 'line', from: side, mm: [mm, mm], beforeCuts: false } };
+    const end = endAt(side, outline, tile);
+    return { kind: 'straight', mark: { type: 'line', from: side, ...(end ? { end } : {}), mm: [mm, mm], beforeCuts: false } };
   }
   const ends = [p, q].map((at) => alongFlat(at, outline));
   if (!ends[0] || !ends[1]) return { kind: 'taper', mark: { type: 'path', points: [p, q], from: null, to: null } };
   return { kind: 'taper', mark: { type: 'chord', ends: [ends[0], ends[1]] } };
 }
+
+/** Sides of an outline that are longer are flats, mm; a round one is made of shorter ones. */
+const FLAT_MM = 12;
+
+/** What a tile has at a side of its box: a point or a round rim; null for an edge. */
+function endAt(side: Side, outline: Ring, { widthMm, heightMm }: Size): TileEnd | null {
+  const isOn = ([x, y]: Point): boolean =>
+    ({ left: near(x, 0), right: near(x, widthMm), bottom: near(y, 0), top: near(y, heightMm) })[side];
+  const [longest, corner] = outline.reduce<[number, number]>(
+    ([flat, turn], p, k) => {
+      const next = outline[(k + 1) % outline.length];
+      const before = outline[(k + outline.length - 1) % outline.length];
+      if (!isOn(p)) return [flat, turn];
+      const bend = Math.abs(cross(unit(subtract(p, before)), unit(subtract(next, p))));
+      return [isOn(next) ? Math.max(flat, distance(p, next)) : flat, Math.max(turn, bend)];
+    },
+    [0, 0],
+  );
+  if (longest > FLAT_MM) return null;
+  return corner > SHARP_SINE ? 'point' : 'rim';
+}
+
+/** A corner that turns by more is a point, as a sine. */
+const SHARP_SINE = 0.3;
 
 /** A position on an outline as a distance along a flat; null where it lies on none, or the tile has none that are told apart. */
 function alongFlat(at: Point, outline: Ring): FlatMeasure | null {

@@ -186,6 +186,29 @@ test('the words on the card alone give the piece back, for every pattern; rounde
   expect(off.fine / off.all).toBeLessThan(0.002);
 });
 
+test('the words name what a tile has at a side: an edge, a point or a round rim, and its flats by the way they look', () => {
+  const demo = readJobFile(readFileSync(new URL('../../demo/sample-boards.json', import.meta.url), 'utf8'));
+  if (!demo.ok) throw new Error('the sample boards can be read');
+  const said = (id: string): string => {
+    const surface = demo.value.surfaces.find((one) => one.id === id);
+    if (!surface) throw new Error(id);
+    const { groups } = planSurface(demo.value, surface);
+    return groups.flatMap(({ first: { marks } }) => marks.map((mark) => describeMark(mark, METRIC_TAPE))).join('; ');
+  };
+  // Points up: its left and right are edges, its bottom and top are points.
+  expect(said('hexagon')).toMatch(/from the bottom point/);
+  expect(said('hexagon')).toMatch(/from the left edge/);
+  expect(said('hexagon')).not.toMatch(/from the (bottom|top) edge|from the (left|right) point/);
+  expect(said('pennyRound')).toMatch(/from the left rim/);
+  expect(said('pennyRound')).not.toMatch(/edge|point/);
+  expect(said('chevron')).toMatch(/up the lower right flat/);
+  expect(
+    Object.values(demo.value.surfaces)
+      .map(({ id }) => said(id))
+      .join(),
+  ).not.toMatch(/corner \d/);
+});
+
 test('a wrong mark gives the piece back no more', () => {
   const line: Mark = { type: 'line', from: 'left', mm: [200, 210], beforeCuts: false };
   const tile = rectangleRing(0, 0, 300, 300);

@@ -13,7 +13,7 @@ export function readMark(text: string, tile: Size): Mark {
   const afterCut = text.endsWith('after the straight cut');
   const beforeCuts = text.endsWith('marked before any cut');
   const match = (pattern: string): RegExpExecArray | null => new RegExp(`^${pattern}$`).exec(words);
-  const level = match(`${N} from the ${SIDE} edge`);
+  const level = match(`${N} from the ${SIDE} (?:edge|point|rim)`);
   if (level) return { type: 'line', from: level[2] as Side, mm: [Number(level[1]), Number(level[1])], beforeCuts };
   const taper = match(`from the ${SIDE} edge ${N} at the \\w+, ${N} at the \\w+`);
   if (taper) return { type: 'line', from: taper[1] as Side, mm: [Number(taper[2]), Number(taper[3])], beforeCuts };

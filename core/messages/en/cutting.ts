@@ -15,7 +15,7 @@ export function describeCutting(cuts: readonly CutPiece[], trips: readonly CutTr
   const walks =
     trips.length > 1 ? ` ${trips.length} trips to the saw, ${trips[0].zone === null ? 'in the order of laying' : 'zone by zone'}.` : '';
   const fence = fenceSet > 0 ? ` The fence is set ${times(fenceSet)}.` : '';
-  return `${what}${walks}${fence} Figures are from factory edges, joint and gap taken off.`;
+  return `${what}${walks}${fence} Figures are from factory edges, joint and gap taken off; along is counted from the left, up from the lower end.`;
 }
 
 /** What a walk to the saw is called. */

@@ -11,9 +11,10 @@ export function describeMark(mark: Mark, tape: Tape): string {
       const [first, last] = mark.mm;
       const [low, high] = isUpright(mark.from) ? ['bottom', 'top'] : ['left', 'right'];
       const before = mark.beforeCuts ? ', marked before any cut' : '';
+      const end = `${mark.from} ${mark.end ?? 'edge'}`;
       return show(first) === show(last)
-        ? `${show(first)} from the ${mark.from} edge${before}`
-        : `from the ${mark.from} edge ${show(first)} at the ${low}, ${show(last)} at the ${high}${before}`;
+        ? `${show(first)} from the ${end}${before}`
+        : `from the ${end} ${show(first)} at the ${low}, ${show(last)} at the ${high}${before}`;
     }
     case 'corner': {
       const what = mark.keeps === 'rest' ? 'corner off' : 'keep only the corner';
