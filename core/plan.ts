@@ -12,6 +12,7 @@ import { shareOut } from './planning/shareOut.ts';
 import type { Issue } from './result.ts';
 import { placesOf } from './job/placesOf.ts';
 import { planProgramme, type Programme } from './programme/programme.ts';
+import { DRINKS } from './takeoff/materials/primer.ts';
 import { planMixes, type Mix } from './takeoff/mixes/planMixes.ts';
 import { takeOff } from './takeoff/registry.ts';
 
@@ -57,16 +58,35 @@ export function completePlan(job: Job, laidOut: readonly (SurfaceLayout | Unplan
   const materials = priceMaterials(quantities, job);
   const figures = surfaces.map((surface) => surface.figures);
   const money = planMoney(job, materials, figures, toolsNamed(surfaces));
+  const substrates = new Map(figures.map(({ surfaceId, works }) => [surfaceId, works.substrate]));
+  const programme = planProgramme(money.work, placesOf(job), {
+    ...job,
+    climate: { temperatureC: job.mixing?.temperatureC ?? 20, humidityPercent: job.mixing?.humidityPercent ?? 50 },
+    drinks: (surfaceId) => DRINKS[substrates.get(surfaceId) ?? 'screed'],
+    today: ANY_MONDAY,
+  });
   return {
     surfaces,
     unplanned: laidOut.filter((one): one is Unplanned => 'issues' in one),
     materials,
     mixes: planMixes(quantities, job, { m2PerHour: mixPaces(money.work) }),
     money,
-    programme: planProgramme(money.work, placesOf(job), { ...job, temperatureC: job.mixing?.temperatureC ?? 20, today: ANY_MONDAY }),
-    findings: findingsOf(job, surfaces),
+    programme,
+    findings: [...findingsOf(job, surfaces), ...missedFindings(programme)],
   };
 }
+
+/** Work that comes later than what lies under it allows. */
+const missedFindings = ({ missed, tasks }: Programme): Finding[] =>
+  missed.map(({ id, afterId, hours, withinHours }) => {
+    const [task, before] = [id, afterId].map((one) => tasks.find((other) => other.id === one));
+    return {
+      code: 'advice/missed-window',
+      severity: 'warning',
+      path: ['programme'],
+      figures: { task: task?.task ?? id, place: task?.placeName ?? '', before: before?.task ?? afterId, hours, withinHours },
+    };
+  });
 
 /** How often the cuts of all surfaces name each tool. */
 function toolsNamed(surfaces: readonly SurfacePlan[]): Partial<Record<Tool, number>> {

@@ -116,6 +116,7 @@ const OTHER_OUTCOMES = [
   'advice/fill-thick',
   'advice/finishes-low',
   'advice/heavy-load',
+  'advice/missed-window',
   'advice/no-way-in',
   'advice/nominal-sheet',
   'advice/part-joint',

@@ -71,7 +71,7 @@ export function planJson(job: Job, plan: Plan): object {
       code: finding.code,
       severity: finding.severity,
       path: finding.path,
-      message: describeFinding(finding, tapeOf(job, job.surfaces[Number(finding.path[1])])),
+      message: describeFinding(finding, finding.path[0] === 'surfaces' ? tapeOf(job, job.surfaces[Number(finding.path[1])]) : job.tape),
     })),
   };
 }

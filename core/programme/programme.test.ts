@@ -8,10 +8,13 @@ import { placesOf } from '../job/placesOf.ts';
 import { jobOfOne } from '../trials/testJob.ts';
 import { isWorkday, workFrom, type WorkCalendar } from './calendar.ts';
 import { planProgramme, type Place, type ProgrammeRules } from './programme.ts';
-import { settingShift } from './steps.ts';
+import { describeFinding } from '../messages/en/advice.ts';
+import { planJson } from '../formats/planJson.ts';
+import { METRIC_TAPE } from '../units/tape.ts';
+import { dryingShift, settingShift } from './steps.ts';
 
 // A Monday.
-const rules: ProgrammeRules = { today: '2026-11-30', temperatureC: 20, programme: {}, labour: {} };
+const rules: ProgrammeRules = { today: '2026-11-30', climate: { temperatureC: 20, humidityPercent: 50 }, programme: {}, labour: {} };
 const [surface] = jobOfOne({ size: [2400, 1200], tile: [300, 300], jointMm: 3 }).surfaces;
 const place = (id: string): Place => ({ id, name: id, surfaces: [{ ...surface, id }] });
 const work = (surfaceId: string, task: TaskId, hours: number): WorkHours => ({
@@ -65,7 +68,7 @@ describe('a programme', () => {
     );
     fc.assert(
       fc.property(some, fc.integer({ min: 4, max: 12 }), fc.integer({ min: -5, max: 40 }), (wanted, hoursPerDay, temperatureC) => {
-        const own = { ...rules, labour: { hoursPerDay }, temperatureC };
+        const own = { ...rules, labour: { hoursPerDay }, climate: { temperatureC, humidityPercent: 50 } };
         const { tasks, calendar } = planProgramme(
           wanted.map(({ at, task, hours }) => work(at, task, hours)),
           ['a', 'b', 'c'].map(place),
@@ -97,6 +100,20 @@ describe('a programme', () => {
     expect(planProgramme(all, [place('a')], rules).missed).toEqual([]);
   });
 
+  test('a window that is missed is a finding of the whole job, and told where it is opened', () => {
+    const job = jobOfOne({ size: [3000, 2400], tile: [600, 600], jointMm: 3, surface: { kind: 'floor' } });
+    const id = `setOut ${placesOf(job)[0].id}`;
+    expect(plan(job).findings.filter(({ path }) => path[0] === 'programme')).toEqual([]);
+    const late = { ...job, programme: { startDay: '2026-11-30', notBefore: { [id]: '2026-12-04' } } };
+    const [finding] = plan(late).findings.filter(({ path }) => path[0] === 'programme');
+    expect(describeFinding(finding, METRIC_TAPE)).toMatch(
+      /^Setting out, .* comes \d+(\.\d+)? h after prim.*within 24 h: do that again, or move it\.$/,
+    );
+    expect((planJson(late, plan(late)) as { advice: object[] }).advice).toContainEqual(
+      expect.objectContaining({ code: 'advice/missed-window' }),
+    );
+  });
+
   test('nothing is primed on the eve of a weekend, or before work that would keep the hands too long', () => {
     const all = [
       work('b', 'lay', 36),
@@ -118,9 +135,32 @@ describe('a programme', () => {
     const rapid = planProgramme(all, [place('a')], { ...rules, programme: { waits: { 'lay>grout': 3 } } });
     expect(rapid.tasks[1].start).toBe(15);
     expect([settingShift(20), settingShift(3)]).toEqual([1, 2]);
-    const cold = planProgramme(all, [place('a')], { ...rules, temperatureC: 3 });
+    const cold = planProgramme(all, [place('a')], { ...rules, climate: { temperatureC: 3, humidityPercent: 50 } });
     // 48 h after noon on Monday.
     expect(cold.tasks[1].start).toBe(12 + 48);
+  });
+
+  test('a data sheet knows its own waits; damp air and a ground that does not drink make them longer', () => {
+    const all = [work('a', 'prime', 1), work('a', 'setOut', 1), work('a', 'lay', 4), work('a', 'grout', 1)];
+    const starts = (own: Partial<ProgrammeRules>): number[] =>
+      planProgramme(all, [place('a')], { ...rules, ...own }).tasks.map(({ start }) => start);
+    // Primed 8 to 9, set out from 11 and laid from 12 to 16; grout a day later, which is the end of that day.
+    expect(starts({})).toEqual([8, 11, 12, 56]);
+    const sheet = {
+      adhesive: { sheet: { name: 'Rapid bed', figures: { restHours: 4 } } },
+      primer: { figures: { restHours: 1, withinHours: 3 } },
+    };
+    // Laid from 11 to 15; 4 h later is after the end of the day.
+    expect(starts({ materials: sheet })).toEqual([8, 10, 11, 32]);
+    const { tasks } = planProgramme(all, [place('a')], { ...rules, materials: sheet });
+    expect(tasks[1].after).toEqual([{ id: 'prime a', hours: 1, from: 'job', withinHours: 3 }]);
+    expect(tasks[3].after).toEqual([{ id: 'lay a', hours: 4, from: 'sheet', withinHours: null }]);
+    // At 90 % a primer dries in twice its time and the bed sets as it did; on old tiles both take half as long again.
+    expect([dryingShift(50), dryingShift(90)]).toEqual([1, 2]);
+    expect(starts({ climate: { temperatureC: 20, humidityPercent: 90 } })).toEqual([8, 13, 14, 58]);
+    expect(starts({ drinks: () => 'little' })).toEqual([8, 12, 13, 80]);
+    // What the person says holds as it is said.
+    expect(starts({ programme: { waits: { 'lay>grout': 20 } }, drinks: () => 'little' })[3]).toBe(56);
   });
 
   test('a whole job: only the works it needs, each once in each place', () => {

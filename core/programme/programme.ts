@@ -1,8 +1,11 @@
 import type { TaskId } from '../labour/tasks.ts';
 import { HOURS_PER_DAY, type Labour, type WorkHours } from '../labour/workHours.ts';
+import type { Speaker, Spoken } from '../takeoff/materialKind.ts';
+import type { Drinks } from '../takeoff/materials/primer.ts';
+import { saidFor, type MaterialRules } from '../takeoff/registry.ts';
 import { dayNumber, nextWorkTime, workFrom, type Stretch, type WorkCalendar } from './calendar.ts';
 import type { ProgrammeChoice } from './programmeChoice.ts';
-import { isShared, RANK, RESTS, settingShift } from './steps.ts';
+import { isShared, RANK, RESTS, RESTS_BY, shiftOf, type Climate, type Rest } from './steps.ts';
 
 /** Why a work starts when it does. */
 export type Held =
@@ -10,6 +13,15 @@ export type Held =
   | { readonly by: 'hands'; readonly id: string }
   | { readonly by: 'wait'; readonly id: string; readonly hours: number }
   | { readonly by: 'moved' };
+
+/** What a work comes after: hours it waits, and within how many it has to follow. */
+export interface After {
+  readonly id: string;
+  readonly hours: number;
+  /** Who the wait comes from: the person, the data sheet of what rests, or what is usual, shifted by the site. */
+  readonly from: Speaker;
+  readonly withinHours: number | null;
+}
 
 /** One work in one place, laid on days. */
 export interface PlannedTask {
@@ -25,7 +37,7 @@ export interface PlannedTask {
   readonly end: number;
   readonly held: Held;
   /** What it comes after, with the hours it waits for each. */
-  readonly after: readonly { readonly id: string; readonly hours: number; readonly withinHours: number | null }[];
+  readonly after: readonly After[];
   /** Whether the end of the job moves when it does. */
   readonly critical: boolean;
 }
@@ -55,7 +67,12 @@ const FULL_LOAD_HOURS = 7 * 24;
 export interface ProgrammeRules {
   readonly programme?: ProgrammeChoice | undefined;
   readonly labour?: Labour | undefined;
-  readonly temperatureC: number;
+  readonly climate: Climate;
+  /** What is set for materials: their data sheets know waits. */
+  readonly materials?: MaterialRules['materials'];
+  readonly habits?: MaterialRules['habits'];
+  /** How the ground of a surface drinks; as usual where it is not known. */
+  readonly drinks?: (surfaceId: string) => Drinks;
   /** The day it is looked at, ISO. */
   readonly today: string;
 }
@@ -72,7 +89,7 @@ interface Draft {
   readonly task: TaskId;
   readonly place: Place;
   readonly hours: number;
-  readonly after: { id: string; hours: number; withinHours: number | null }[];
+  readonly after: readonly After[];
 }
 
 /**
@@ -142,26 +159,34 @@ export function planProgramme(work: readonly WorkHours[], places: readonly Place
 const idOf = (task: TaskId, place: Place): string => `${task} ${place.id}`;
 
 /** The works of each place with what each comes after; to the quarter of an hour. */
-function draftTasks(
-  work: readonly WorkHours[],
-  places: readonly Place[],
-  { programme = {}, labour = {}, temperatureC }: ProgrammeRules,
-): Draft[] {
-  const hands = 1 + (labour.helpers ?? 0);
+function draftTasks(work: readonly WorkHours[], places: readonly Place[], rules: ProgrammeRules): Draft[] {
+  const hands = 1 + (rules.labour?.helpers ?? 0);
   return places.flatMap((place) => {
     const own = new Set(place.surfaces.map(({ id }) => id));
     const here = work.filter(({ surfaceId }) => own.has(surfaceId));
     const tasks = [...new Set(here.map(({ task }) => task))];
     return tasks.map((task): Draft => {
       const hours = here.filter((one) => one.task === task).reduce((sum, one) => sum + one.hours, 0);
-      const after = RESTS.filter((rest) => rest.before === task && tasks.includes(rest.after)).map((rest) => ({
-        id: idOf(rest.after, place),
-        hours: programme.waits?.[`${rest.after}>${rest.before}`] ?? rest.hours * (rest.sets ? settingShift(temperatureC) : 1),
-        withinHours: rest.withinHours,
-      }));
+      const after = RESTS.filter((rest) => rest.before === task && tasks.includes(rest.after)).map((rest) => afterOf(rest, place, rules));
       return { id: idOf(task, place), task, place, hours: Math.ceil((4 * hours) / (isShared(task) ? hands : 1) - 1e-6) / 4, after };
     });
   });
+}
+
+/** What a rest in a place comes to: as the person says, else as the data sheet does, else as usual; both shifted by the site. */
+function afterOf(rest: Rest, place: Place, { programme = {}, climate, materials, habits, drinks = () => 'usual' }: ProgrammeRules): After {
+  const own = place.surfaces.map(({ id }) => drinks(id));
+  const slowest = own.includes('little') ? 'little' : own.includes('usual') ? 'usual' : (own[0] ?? 'usual');
+  const item = RESTS_BY[rest.after];
+  const { stated } = item && materials ? saidFor(item, { materials, habits }) : { stated: {} as Record<string, Spoken | undefined> };
+  const said = rest.how === 'nothing' ? undefined : stated['restHours'];
+  const person = programme.waits?.[`${rest.after}>${rest.before}`];
+  return {
+    id: idOf(rest.after, place),
+    hours: person ?? (said?.value ?? rest.hours) * shiftOf(rest, climate, slowest),
+    from: person !== undefined ? 'job' : (said?.from ?? 'typical'),
+    withinHours: rest.withinHours === null ? null : (stated['withinHours']?.value ?? rest.withinHours),
+  };
 }
 
 /** The first time a work may begin, and what holds it until then. */

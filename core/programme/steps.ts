@@ -1,4 +1,6 @@
 import { TASKS, TASK_IDS, type TaskId } from '../labour/tasks.ts';
+import type { Drinks } from '../takeoff/materials/primer.ts';
+import type { MaterialId } from '../takeoff/registry.ts';
 
 /** How long one kind of work has to rest before the next goes on, and within what time it has to come. */
 export interface Rest {
@@ -8,50 +10,50 @@ export interface Rest {
   readonly hours: number;
   /** The other has to begin within so many hours; null for no limit. */
   readonly withinHours: number | null;
-  /** Whether cold and heat shift it: what dries or sets. */
-  readonly sets: boolean;
+  /** What goes on meanwhile: something sets, something dries, or nothing has to. */
+  readonly how: 'sets' | 'dries' | 'nothing';
 }
 
-const rest = (after: TaskId, before: TaskId, hours: number, withinHours: number | null = null, sets = true): Rest => ({
+const rest = (after: TaskId, before: TaskId, hours: number, how: Rest['how'], withinHours: number | null = null): Rest => ({
   after,
   before,
   hours,
   withinHours,
-  sets,
+  how,
 });
 
 /** What follows what on one surface, with the usual waits: all of it typical, and the data sheet on the bag decides. */
 export const RESTS: readonly Rest[] = [
-  rest('board', 'prime', 0, null, false),
-  rest('board', 'waterproof', 0, null, false),
-  rest('board', 'setOut', 0, null, false),
-  rest('prime', 'level', 2, 24),
-  rest('prime', 'bed', 2, 24),
-  rest('prime', 'waterproof', 2, 24),
-  rest('prime', 'setOut', 2, 24),
-  rest('level', 'waterproof', 24),
-  rest('level', 'setOut', 24),
-  rest('bed', 'waterproof', 48),
-  rest('bed', 'setOut', 48),
-  rest('waterproof', 'setOut', 12),
-  rest('setOut', 'cut', 0, null, false),
-  rest('cut', 'lay', 0, null, false),
-  rest('setOut', 'lay', 0, null, false),
-  rest('lay', 'trim', 0, null, false),
-  rest('lay', 'sealTile', 24),
-  rest('lay', 'grout', 24),
-  rest('lay', 'strips', 12),
-  rest('lay', 'skirting', 24),
-  rest('strips', 'grout', 12),
-  rest('trim', 'grout', 0, null, false),
-  rest('sealTile', 'grout', 2),
-  rest('grout', 'haze', 24),
-  rest('grout', 'sealant', 24),
-  rest('haze', 'sealant', 2),
-  rest('grout', 'sealGrout', 72),
-  rest('skirting', 'sealant', 0, null, false),
-  rest('sealant', 'protect', 24),
-  rest('grout', 'protect', 24),
+  rest('board', 'prime', 0, 'nothing'),
+  rest('board', 'waterproof', 0, 'nothing'),
+  rest('board', 'setOut', 0, 'nothing'),
+  rest('prime', 'level', 2, 'dries', 24),
+  rest('prime', 'bed', 2, 'dries', 24),
+  rest('prime', 'waterproof', 2, 'dries', 24),
+  rest('prime', 'setOut', 2, 'dries', 24),
+  rest('level', 'waterproof', 24, 'dries'),
+  rest('level', 'setOut', 24, 'dries'),
+  rest('bed', 'waterproof', 48, 'dries'),
+  rest('bed', 'setOut', 48, 'dries'),
+  rest('waterproof', 'setOut', 12, 'dries'),
+  rest('setOut', 'cut', 0, 'nothing'),
+  rest('cut', 'lay', 0, 'nothing'),
+  rest('setOut', 'lay', 0, 'nothing'),
+  rest('lay', 'trim', 0, 'nothing'),
+  rest('lay', 'sealTile', 24, 'sets'),
+  rest('lay', 'grout', 24, 'sets'),
+  rest('lay', 'strips', 12, 'sets'),
+  rest('lay', 'skirting', 24, 'sets'),
+  rest('strips', 'grout', 12, 'sets'),
+  rest('trim', 'grout', 0, 'nothing'),
+  rest('sealTile', 'grout', 2, 'dries'),
+  rest('grout', 'haze', 24, 'sets'),
+  rest('grout', 'sealant', 24, 'dries'),
+  rest('haze', 'sealant', 2, 'dries'),
+  rest('grout', 'sealGrout', 72, 'dries'),
+  rest('skirting', 'sealant', 0, 'nothing'),
+  rest('sealant', 'protect', 24, 'sets'),
+  rest('grout', 'protect', 24, 'sets'),
 ];
 
 /** The order in which work of equal right is taken up. */
@@ -60,5 +62,39 @@ export const RANK: ReadonlyMap<TaskId, number> = new Map(TASK_IDS.map((task, k) 
 /** Work that two pairs of hands do in half the time; the rest needs one. */
 export const isShared = (task: TaskId): boolean => TASKS[task].unit !== 'surface' && task !== 'cut';
 
-/** How much longer what sets takes at a temperature: half as long again for about ten degrees less than 20, a third less for ten more; a hint. */
-export const settingShift = (temperatureC: number): number => Math.min(2.5, Math.max(0.6, 2 ** ((20 - temperatureC) / 17)));
+/** The material whose data sheet knows how long a work rests, where it is one. */
+export const RESTS_BY: Readonly<Partial<Record<TaskId, MaterialId>>> = {
+  prime: 'primer',
+  level: 'leveller',
+  waterproof: 'membrane',
+  lay: 'adhesive',
+  sealTile: 'tileSealer',
+  grout: 'grout',
+  sealant: 'sealant',
+};
+
+/** How much longer what sets or dries takes at a temperature: half as long again for about ten degrees less than 20, a third less for ten more; a hint. */
+export const settingShift = (temperatureC: number): number => within(0.6, 2 ** ((20 - temperatureC) / 17), 2.5);
+
+/** How much longer what dries takes in damp air: twice as long at 90 % as at 50; a hint. */
+export const dryingShift = (humidityPercent: number): number => within(0.7, 2 ** ((humidityPercent - 50) / 40), 2.5);
+
+/** How much longer a bed or a primer takes by how the ground drinks: half as long again where it does not, a fifth less where it does; a hint. */
+export const SUCTION_SHIFT: Readonly<Record<Drinks, number>> = { little: 1.5, usual: 1, much: 0.8 };
+
+/** What gives its water to the ground as well as to the air. */
+const DRUNK: ReadonlySet<TaskId> = new Set(['prime', 'lay']);
+
+/** What a place is like for what rests there. */
+export interface Climate {
+  readonly temperatureC: number;
+  readonly humidityPercent: number;
+}
+
+/** How much longer a rest takes than usual. */
+export function shiftOf({ how, after }: Rest, { temperatureC, humidityPercent }: Climate, drinks: Drinks): number {
+  if (how === 'nothing') return 1;
+  return settingShift(temperatureC) * (how === 'dries' ? dryingShift(humidityPercent) : 1) * (DRUNK.has(after) ? SUCTION_SHIFT[drinks] : 1);
+}
+
+const within = (low: number, value: number, high: number): number => Math.min(high, Math.max(low, value));

@@ -101,6 +101,10 @@ export function material<const F extends string, const C extends Choices, How>(s
   return { ...kind, takeOff: (need, set, habit) => spec.takeOff(need, saidOf(kind, set, habit), set?.packs ?? spec.packs) };
 }
 
+/** What the data sheet of a material may say of what follows: when that may begin, and by when it has to, hours. */
+export const REST_HOURS = { restHours: { min: 0, max: 2000 } } as const;
+export const WITHIN_HOURS = { withinHours: { min: 1, max: 2000 } } as const;
+
 const packSchema = z.strictObject({
   size: z.number().min(0.05).max(100_000).describe('What it holds, in the unit of the material'),
   price: z.number().min(0).max(1_000_000).describe('In the job currency, before tax'),

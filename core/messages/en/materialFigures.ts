@@ -27,6 +27,8 @@ const FIGURES: Readonly<Record<string, readonly [label: string, unit: string]>> 
   wideMm: ['Width of a board', 'mm'],
   perM2: ['To a square metre', 'pcs'],
   coatKgPerM2: ['A coat', 'kg/m²'],
+  restHours: ['What follows may begin after', 'h'],
+  withinHours: ['What follows has to begin within', 'h'],
   coatLPerM2: ['A coat', 'L/m²'],
   overlapPercent: ['Overlaps', '%'],
 };

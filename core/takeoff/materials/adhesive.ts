@@ -1,4 +1,4 @@
-import { material } from '../materialKind.ts';
+import { material, REST_HOURS } from '../materialKind.ts';
 import { bedAdhesive, NOTCH_CHOICES } from './bedding.ts';
 
 /** Adhesive powder by the colour it dries to, kg. */
@@ -19,6 +19,7 @@ export const adhesive = material({
     slakeMinutes: { typical: 5, min: 0, max: 60 },
   },
   stated: {
+    ...REST_HOURS,
     /** What its data sheet says a square metre takes, whatever the notch, kg. */
     kgPerM2: { min: 0.1, max: 60 },
   },

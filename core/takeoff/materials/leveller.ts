@@ -1,4 +1,4 @@
-import { material } from '../materialKind.ts';
+import { material, REST_HOURS } from '../materialKind.ts';
 import { fillTo } from './fill.ts';
 
 /** Levelling compound over what was read, kg. */
@@ -10,6 +10,7 @@ export const leveller = material({
     waterPerKg: { typical: 0.24, min: 0.05, max: 1 },
     potLifeMinutes: { typical: 25, min: 5, max: 240 },
   },
+  stated: REST_HOURS,
   choices: {},
   takeOff: ({ surfaces }, { figures }) =>
     fillTo(surfaces, 'leveller', 'kg', figures.kgPerM2Mm.value * 1000, { kgPerM2Mm: figures.kgPerM2Mm }),

@@ -1,5 +1,5 @@
 import { areaOf, byRate } from '../byRate.ts';
-import { material } from '../materialKind.ts';
+import { material, REST_HOURS } from '../materialKind.ts';
 
 /** Waterproofing that is brushed or rolled on, kg. */
 export const membrane = material({
@@ -13,6 +13,7 @@ export const membrane = material({
     coatKgPerM2: { typical: 0.75, min: 0.1, max: 5 },
     coats: { typical: 2, min: 1, max: 6 },
   },
+  stated: REST_HOURS,
   choices: {},
   takeOff: ({ surfaces }, { figures }) =>
     byRate(surfaces, { unit: 'kg', of: 'm2', figures }, (surface) =>

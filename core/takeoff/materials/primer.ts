@@ -1,5 +1,5 @@
 import { areaOf, byRate } from '../byRate.ts';
-import { material } from '../materialKind.ts';
+import { material, REST_HOURS, WITHIN_HOURS } from '../materialKind.ts';
 import type { Substrate } from '../works/works.ts';
 
 /** Coats, and parts of water to one of primer, by how a substrate drinks (typical; the data sheet wins). */
@@ -14,6 +14,21 @@ export const SUCTION: Readonly<Record<Substrate, { readonly coats: number; reado
   oldTiles: { coats: 2, water: 0 },
 };
 
+/** How a substrate drinks what is spread on it. */
+export type Drinks = 'little' | 'usual' | 'much';
+
+/** How substrates drink (typical; a drop of water on it tells). */
+export const DRINKS: Readonly<Record<Substrate, Drinks>> = {
+  screed: 'usual',
+  concrete: 'usual',
+  anhydrite: 'much',
+  plaster: 'much',
+  plasterboard: 'usual',
+  cementBoard: 'usual',
+  plywood: 'usual',
+  oldTiles: 'little',
+};
+
 /** Primer before it is thinned, l. */
 export const primer = material({
   packs: [
@@ -25,7 +40,7 @@ export const primer = material({
     /** A coat, thinned, l/m². */
     lPerM2: { typical: 0.15, min: 0.02, max: 2 },
   },
-  stated: { coats: { min: 1, max: 6 }, waterParts: { min: 0, max: 10 } },
+  stated: { coats: { min: 1, max: 6 }, waterParts: { min: 0, max: 10 }, ...REST_HOURS, ...WITHIN_HOURS },
   choices: {},
   takeOff: ({ surfaces }, { figures, stated }) => {
     const used = {

@@ -1,5 +1,5 @@
 import { byVariant } from '../byRate.ts';
-import { material, type Spoken, type Taken } from '../materialKind.ts';
+import { material, REST_HOURS, type Spoken, type Taken } from '../materialKind.ts';
 import { isCountedThere } from '../countedThere.ts';
 import type { SurfaceFigures } from '../figures.ts';
 
@@ -20,6 +20,7 @@ export const sealant = material({
   packs: [{ size: 310, price: 9.8 }],
   spread: 0.12,
   figures: { depthMm: { typical: 6, min: 1, max: 50 } },
+  stated: REST_HOURS,
   choices: {},
   takeOff: (need, { figures: { depthMm: depth } }): Taken<SealantHow>[] =>
     [...byVariant(need.surfaces, ({ jointColour }) => jointColour)].flatMap(([variant, own]) => {

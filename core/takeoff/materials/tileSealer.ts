@@ -1,5 +1,5 @@
 import { areaOf, byRate } from '../byRate.ts';
-import { material } from '../materialKind.ts';
+import { material, REST_HOURS } from '../materialKind.ts';
 
 /** Sealer for porous tiles, before they are grouted, l. */
 export const tileSealer = material({
@@ -12,6 +12,7 @@ export const tileSealer = material({
     coatLPerM2: { typical: 0.08, min: 0.01, max: 1 },
     coats: { typical: 2, min: 1, max: 6 },
   },
+  stated: REST_HOURS,
   choices: {},
   takeOff: ({ surfaces }, { figures }) =>
     byRate(surfaces, { unit: 'l', of: 'm2', figures }, (surface) =>

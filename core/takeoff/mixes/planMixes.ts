@@ -5,6 +5,7 @@ import { saidFor } from '../registry.ts';
 /** What a site does to a mix. */
 export const mixingSchema = z.strictObject({
   temperatureC: z.number().min(-10).max(50).optional().describe('20 where left out'),
+  humidityPercent: z.number().min(0).max(100).optional().describe('Humidity of the air; 50 where left out'),
   bucketLitres: z.number().min(1).max(200).optional().describe('What fits the bucket with room to stir; 20 where left out'),
   tareKg: z.number().min(0).max(20).optional().describe('Weight of the empty bucket; 1 where left out'),
 });

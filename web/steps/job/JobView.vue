@@ -2,9 +2,10 @@
 import { openFindings } from '@azulejo/core/advice/registry';
 import Button from 'primevue/button';
 import { computed, ref, toRef } from 'vue';
-import { useRouter } from 'vue-router';
+import { RouterLink, useRouter } from 'vue-router';
 import { PhCopy, PhDownloadSimple, PhPlus, PhShoppingCartSimple, PhSlidersHorizontal, PhStack } from '@phosphor-icons/vue';
 import { repeatRoom, repeatSurface } from '@azulejo/core/job/repeatSurface';
+import { describeFinding } from '@azulejo/core/messages/en/advice';
 import { exportUrl } from '../../api/client.ts';
 import { clipText } from '@azulejo/core/units/clipText';
 import { useJobPlan } from '../../workers/useJobPlan.ts';
@@ -24,6 +25,8 @@ const laying = ref<string | null>(null);
 const roomToLay = computed(() => jobs.job?.rooms.find(({ id }) => id === laying.value) ?? null);
 const { plan, surfaces: planned } = useJobPlan();
 const planOf = (id: string) => planned.value.get(id) ?? null;
+/** What is found of the job as a whole: of its days. */
+const jobFindings = computed(() => openFindings(plan.value?.findings ?? []).filter(({ path }) => path[0] !== 'surfaces'));
 const findingsOf = (id: string) => {
   const at = jobs.job?.surfaces.findIndex((surface) => surface.id === id);
   return openFindings(plan.value?.findings ?? []).filter(({ path }) => path[1] === at);
@@ -90,6 +93,10 @@ function repeatAll(roomId: string): void {
       >
       <Button as="router-link" :to="toNew"><PhPlus :size="19" weight="bold" />Surface</Button>
     </header>
+    <p v-for="finding in jobFindings" :key="describeFinding(finding, jobs.job.tape)" class="caution late">
+      {{ describeFinding(finding, jobs.job.tape) }}
+      <RouterLink :to="{ name: 'programme', params: { jobId } }">See the days</RouterLink>
+    </p>
     <section v-if="jobs.job.surfaces.length === 0" class="empty">
       <h2>No surface yet</h2>
       <p>Two lengths off the tape are enough for a first setout.</p>
@@ -125,6 +132,9 @@ function repeatAll(roomId: string): void {
 .job {
   overflow-y: auto;
   padding: 1.6rem clamp(1rem, 4vw, 3rem) 3rem;
+}
+.late {
+  margin: 0 0 1.2rem;
 }
 .head {
   display: flex;

@@ -6,6 +6,7 @@ import { PhArrowCounterClockwise, PhCalendarCheck, PhCalendarPlus, PhPrinter, Ph
 import { HOURS_PER_DAY } from '@azulejo/core/labour/workHours';
 import { hoursWords, TASK_NAMES } from '@azulejo/core/messages/en/money';
 import { clockWords, dayWords, describeHeld, describeMissed, describeTaken, workName } from '@azulejo/core/messages/en/programme';
+import { speakerName } from '@azulejo/core/messages/en/materialFigures';
 import { takeCalendar } from '@azulejo/core/programme/takeCalendar';
 import { exportUrl } from '../../api/client.ts';
 import NumberField from '../../fields/NumberField.vue';
@@ -47,6 +48,10 @@ const setWeek = (value: string) => set('Days of work', { daysOff: value === '' ?
 const setLabour = (label: string, hoursPerDay: number) =>
   jobs.change(label, (draft) => {
     draft.labour = { ...draft.labour, hoursPerDay };
+  });
+const setClimate = (part: { temperatureC?: number; humidityPercent?: number }) =>
+  jobs.change('Climate on site', (draft) => {
+    draft.mixing = { ...draft.mixing, ...part };
   });
 const setWait = (afterId: string, hours: number) => {
   const task = chosen.value;
@@ -137,6 +142,18 @@ const printIt = (): void => window.print();
             :commit="(hours) => setLabour('Hours a day', hours)"
           />
           <SwitchField label="Work is done" :value="week" :options="WEEKS" @choose="setWeek" />
+          <NumberField
+            label="It is"
+            unit="°C"
+            :value="job.mixing?.temperatureC ?? 20"
+            :commit="(temperatureC) => setClimate({ temperatureC })"
+          />
+          <NumberField
+            label="Damp in the air"
+            unit="%"
+            :value="job.mixing?.humidityPercent ?? 50"
+            :commit="(humidityPercent) => setClimate({ humidityPercent })"
+          />
         </div>
         <p class="answer">
           Done on <strong class="figure">{{ endDay }}</strong>; full load from {{ loadDay }}.
@@ -169,15 +186,18 @@ const printIt = (): void => window.print();
           <p>{{ hoursWords(chosen.hours) }} of work. {{ describeHeld(chosen, programme) }}</p>
           <div class="fields">
             <NumberField
-              v-for="{ id, hours } in chosen.after"
+              v-for="{ id, hours, from } in chosen.after"
               :key="id"
-              :label="`Waits after ${nameOf(id)}`"
+              :label="`Waits after ${nameOf(id)} (${speakerName(from)})`"
               unit="h"
               :value="Math.round(hours * 10) / 10"
               :commit="(value) => setWait(id, value)"
             />
           </div>
-          <p class="small soft">Usual waits, shifted by the temperature in the mixes: a hint. The bag and the data sheet decide.</p>
+          <p class="small soft">
+            Waits that are usual or from a data sheet are shifted by warmth, damp and how the ground drinks: a hint. The bag and the data
+            sheet decide; theirs are entered with the material in the order.
+          </p>
           <Button v-if="isMoved" text severity="secondary" class="start" @click="move(chosen.id, null)"
             ><PhArrowCounterClockwise :size="17" />Let it fall where it may</Button
           >
@@ -210,9 +230,6 @@ const printIt = (): void => window.print();
   grid-template-columns: repeat(auto-fill, minmax(min(100%, 11rem), 1fr));
   gap: 0.8rem;
   align-items: end;
-}
-.fields > :last-child:nth-child(4) {
-  grid-column: span 2;
 }
 .field {
   display: grid;
