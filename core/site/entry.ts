@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { timerSchema } from './timer.ts';
 
 /** Characters a photo may take in the log, as a data address: scaled down before it is kept. */
 export const LONGEST_PHOTO = 500_000;
@@ -62,6 +63,8 @@ const dataSchema = z.discriminatedUnion('kind', [
     pieces: amount,
   }),
   z.strictObject({ kind: z.literal('taken'), entryId: z.uuid(), pieces: amount }),
+  z.strictObject({ kind: z.literal('change'), text: words.min(1), pin }).describe('Done otherwise than it was planned'),
+  timerSchema.extend({ kind: z.literal('timer') }).describe('A wait that runs from the time of the entry; withdrawn when it is done'),
   z.strictObject({ kind: z.literal('withdrawn') }).describe('Takes back the entry it replaces'),
 ]);
 

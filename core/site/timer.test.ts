@@ -1,7 +1,8 @@
 import { expect, test } from '@jest/globals';
-import { byEnd, minutesLeft, timerSchema } from './timer.ts';
+import { entrySchema } from './entry.ts';
+import { minutesLeft, runningTimers } from './timer.ts';
 
-const timer = { id: 't', kind: 'potLife', startedAt: 1_000_000, minutes: 60 } as const;
+const timer = { id: 't', timer: 'potLife', startedAt: 1_000_000, minutes: 60 } as const;
 
 test('a wait goes by the clock, whatever slept meanwhile; a clock that was set back never makes it longer', () => {
   expect(minutesLeft(timer, 1_000_000 + 15 * 60_000)).toBe(45);
@@ -9,8 +10,17 @@ test('a wait goes by the clock, whatever slept meanwhile; a clock that was set b
   expect(minutesLeft(timer, 0)).toBe(60);
 });
 
-test('what ends first comes first; a wait of no time is none', () => {
+test('what ends first comes first; what was over half a day ago is forgotten; a wait of no time is none', () => {
   const soon = { ...timer, id: 's', minutes: 5 };
-  expect(byEnd([timer, soon]).map(({ id }) => id)).toEqual(['s', 't']);
-  expect(timerSchema.safeParse({ ...timer, minutes: 0 }).success).toBe(false);
+  expect(runningTimers([timer, soon], 1_000_000).map(({ id }) => id)).toEqual(['s', 't']);
+  expect(runningTimers([timer, soon], 1_000_000 + (12 * 60 + 30) * 60_000).map(({ id }) => id)).toEqual(['t']);
+  const entry = (minutes: number) => ({
+    id: '4c7e8f0a-1111-4222-8333-944445555666',
+    at: '2026-11-25T08:00:00Z',
+    by: '',
+    surfaceId: null,
+    replaces: null,
+    data: { kind: 'timer', timer: 'slake', minutes },
+  });
+  expect([entry(5), entry(0)].map((one) => entrySchema.safeParse(one).success)).toEqual([true, false]);
 });

@@ -13,23 +13,29 @@ export const TIMERS = {
 /** The name of a wait. */
 export type TimerKind = keyof typeof TIMERS;
 
-/** A wait that runs: when it ends by the clock of the phone, so that a reload or a locked screen stops nothing. */
+/** A wait: what for, and how long. */
 export const timerSchema = z.strictObject({
-  id: z.string().min(1).max(40),
-  kind: z.enum(Object.keys(TIMERS) as TimerKind[]),
-  startedAt: z.number(),
+  timer: z.enum(Object.keys(TIMERS) as TimerKind[]),
   minutes: z
     .number()
     .min(0.1)
     .max(60 * 24 * 30),
 });
 
-/** A wait that runs. */
-export type Timer = z.infer<typeof timerSchema>;
+/** A wait that runs since some time by the clock: a reload or a locked screen stops nothing, and another phone sees it too. */
+export interface Timer extends z.infer<typeof timerSchema> {
+  readonly id: string;
+  readonly startedAt: number;
+}
 
 /** How long a wait has still to go, minutes; below zero when it is over. A clock that was set back starts it anew at most. */
 export const minutesLeft = ({ startedAt, minutes }: Timer, now: number): number => minutes - Math.max(0, now - startedAt) / 60_000;
 
-/** Waits in the order in which they end. */
-export const byEnd = (timers: readonly Timer[]): Timer[] =>
-  [...timers].sort((a, b) => a.startedAt + a.minutes * 60_000 - (b.startedAt + b.minutes * 60_000));
+/** A wait that has been over for so long is no longer told, minutes. */
+const FORGOTTEN_AFTER = 12 * 60;
+
+/** Waits that run, or ended a while ago, in the order in which they end. */
+export const runningTimers = (timers: readonly Timer[], now: number): Timer[] =>
+  timers
+    .filter((timer) => minutesLeft(timer, now) > -FORGOTTEN_AFTER)
+    .sort((a, b) => a.startedAt + a.minutes * 60_000 - (b.startedAt + b.minutes * 60_000));

@@ -10,10 +10,11 @@ import { FAINT, INK, MARGIN, startPaper, write, writeHeader } from './paper.ts';
 import type { PdfFont } from './pdfFonts.ts';
 import { writeRodPages } from './rodPages.ts';
 import { drawSetout } from './paperDrawing.ts';
+import { writeZonePage } from './zonePage.ts';
 
 const titleOf = ({ job, surface }: SurfaceSource): string => `${job.name}: ${surface.name}`;
 
-/** The setout and cut paper of one surface, A4 across: the scaled drawing, then the grouped cuts. */
+/** The setout and cut paper of one surface, A4 across: the scaled drawing, the zones in which it is laid, then the grouped cuts. */
 export function writeCutPaper(source: SurfaceSource): Promise<Buffer> {
   const { pdf, finish } = startPaper(titleOf(source), 'landscape');
   writeSetoutPage(pdf, source);
@@ -26,6 +27,7 @@ export function writeCutPaper(source: SurfaceSource): Promise<Buffer> {
     write: (text, size, x, y, width) => void write(pdf, text, 'bold', size, INK, x, y, width),
     tape: tapeOf(source.job, source.surface),
   });
+  writeZonePage(pdf, source);
   writeSheetPages(pdf, source);
   if (source.planned.groups.length > 0) {
     pdf.addPage();

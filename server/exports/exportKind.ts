@@ -1,6 +1,7 @@
 import type { Entry } from '@azulejo/core/site/entry';
 import type { Job, Surface } from '@azulejo/core/job/job';
 import type { Plan } from '@azulejo/core/plan';
+import type { Mix } from '@azulejo/core/takeoff/mixes/planMixes';
 import type { SurfacePlan } from '@azulejo/core/planning/planned';
 
 /** What an export of one surface is made from. */
@@ -8,6 +9,8 @@ export interface SurfaceSource {
   readonly job: Job;
   readonly surface: Surface;
   readonly planned: SurfacePlan;
+  /** What is mixed in the whole job; left out where that is not known. */
+  readonly mixes?: readonly Mix[];
   /** The one piece that is meant, by its label; all where left out. */
   readonly label?: string;
 }

@@ -1,9 +1,8 @@
 import type { Job, Surface } from '@azulejo/core/job/job';
 import { entriesInForce, type Entry } from '@azulejo/core/site/entry';
 import { plan, planSurface } from '@azulejo/core/plan';
-import type { SurfacePlan } from '@azulejo/core/planning/planned';
 import { ApiError } from '../errors/apiError.ts';
-import type { ExportKind } from '../exports/exportKind.ts';
+import type { ExportKind, SurfaceSource } from '../exports/exportKind.ts';
 import { EXPORTS } from '../exports/registry.ts';
 
 /** One export to be written. */
@@ -34,12 +33,15 @@ export async function writeExport({ exportId, job, surfaceId, log = [], label }:
   if (kind.of === 'job') return { name: job.name, content: await kind.write(job, () => plan(job), entriesInForce(log)) };
   const surface = job.surfaces.find(({ id }) => id === surfaceId);
   if (!surface) throw new ApiError('surface/not-found');
-  const planned = plannedOf(job, surface);
-  if (label === undefined) return { name: `${job.name}-${surface.name}`, content: await kind.write({ job, surface, planned }) };
-  if (!planned.cuts.some((piece) => piece.label === label)) throw new ApiError('piece/not-found');
-  return { name: `${job.name}-${surface.name}-${label}`, content: await kind.write({ job, surface, planned, label }) };
+  const source = sourceOf(job, surface);
+  if (label === undefined) return { name: `${job.name}-${surface.name}`, content: await kind.write(source) };
+  if (!source.planned.cuts.some((piece) => piece.label === label)) throw new ApiError('piece/not-found');
+  return { name: `${job.name}-${surface.name}-${label}`, content: await kind.write({ ...source, label }) };
 }
 
-/** A surface as it is planned beside the others: what its pieces are cut from is planned for all together. */
-const plannedOf = (job: Job, surface: Surface): SurfacePlan =>
-  plan(job).surfaces.find(({ surfaceId }) => surfaceId === surface.id) ?? planSurface(job, surface);
+/** A surface as it is planned beside the others: what its pieces are cut from, and how it is mixed for, is planned for all together. */
+function sourceOf(job: Job, surface: Surface): SurfaceSource {
+  const { surfaces, mixes } = plan(job);
+  const planned = surfaces.find(({ surfaceId }) => surfaceId === surface.id) ?? planSurface(job, surface);
+  return { job, surface, planned, mixes };
+}

@@ -20,6 +20,7 @@ export function describeHandover(job: Job, plan: Plan, entries: readonly Entry[]
   return [
     { heading: 'What was laid', lines: laidLines(job, plan) },
     { heading: 'What was used', lines: usedLines(plan) },
+    { heading: 'Done otherwise than planned', lines: changeLines(job, entries) },
     { heading: 'Lots', lines: lotLines(job, entries) },
     { heading: 'Spare tiles', lines: spareLines(job, plan, entries) },
     { heading: 'When it may be used', lines: useLines(job, plan) },
@@ -55,6 +56,12 @@ const usedLines = ({ materials }: Plan): string[] =>
   materials.flatMap((line) =>
     STAYS.has(line.item) ? [`${itemName(line.item)}${line.variant ? `, ${variantName(line.item, line.variant)}` : ''}.`] : [],
   );
+
+const changeLines = (job: Job, entries: readonly Entry[]): string[] =>
+  entriesOf(entries, 'change').map(({ surfaceId, data }) => {
+    const place = job.surfaces.find(({ id }) => id === surfaceId)?.name;
+    return place ? `${place}: ${data.text}` : data.text;
+  });
 
 const lotLines = (job: Job, entries: readonly Entry[]): string[] => [
   ...new Set(entriesOf(entries, 'lot').map(({ data }) => `${productName(job, data.productId)}: lot ${data.code}.`)),

@@ -7,6 +7,7 @@ import type { BreakageFact, LearntFigure, UseFact } from '../../site/learntUse.t
 import type { MaterialId } from '../../takeoff/registry.ts';
 import { itemName, packName } from './materialNames.ts';
 import { hoursWords, paceUnit, TASK_NAMES } from './money.ts';
+import { TIMER_NAMES } from './site.ts';
 
 /** What each kind of entry is called. */
 export const ENTRY_NAMES: Readonly<Record<EntryKind, string>> = {
@@ -22,6 +23,8 @@ export const ENTRY_NAMES: Readonly<Record<EntryKind, string>> = {
   snag: 'Snag',
   leftOver: 'Left over',
   taken: 'Taken from the shelf',
+  change: 'Done otherwise',
+  timer: 'Wait',
   withdrawn: 'Withdrawn',
 };
 
@@ -66,6 +69,9 @@ export function describeEntry(job: Job, { data }: Entry): string {
       return `${data.pieces} of ${data.name}, ${data.widthMm} x ${data.heightMm} mm`;
     case 'taken':
       return `${data.pieces} pieces of another job`;
+    case 'timer':
+      return `${TIMER_NAMES[data.timer]}: ${data.minutes} min`;
+    case 'change':
     case 'note':
     case 'photo':
       return data.text;

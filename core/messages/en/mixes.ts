@@ -20,6 +20,10 @@ const LIMITS: Readonly<Record<Mix['limit'], string>> = {
   need: 'One mix does it all.',
 };
 
+/** When the next one is begun, so that it is ready in time. */
+export const describeAhead = ({ aheadMinutes, aheadM2 }: Mix): string =>
+  `Begin the next ${Math.round(aheadMinutes)} min before it is needed: when ${(Math.ceil(aheadM2 * 10) / 10).toFixed(1)} m² of this one is left to do.`;
+
 /** What to know beside it, a line each. */
 export function explainMix(mix: Mix): string[] {
   const { count, powderKg, lastKg, lastWaterL, areaM2, scaleKg, slakeMinutes, potLifeMinutes, limit } = mix;
@@ -31,6 +35,7 @@ export function explainMix(mix: Mix): string[] {
     ...(count === 1 ? [] : [LIMITS[limit]]),
     `With the bucket the scale shows ${kg(scaleKg)}.`,
     ...(slakeMinutes > 0 ? [`Let it rest ${Math.round(slakeMinutes)} min, then stir again.`] : []),
+    ...(count === 1 ? [] : [describeAhead(mix)]),
     `Use it within ${Math.round(potLifeMinutes / 5) * 5} min; never thin it again.`,
   ];
 }

@@ -35,6 +35,9 @@ export interface Mix {
   /** What the bucket weighs with the powder in it, kg. */
   readonly scaleKg: number;
   readonly slakeMinutes: number;
+  /** It is begun so long before it is needed, stirred and rested, minutes; so much of what is laid before is left then, m². */
+  readonly aheadMinutes: number;
+  readonly aheadM2: number;
   /** Pot life as it is at this temperature, minutes. */
   readonly potLifeMinutes: number;
   /** What keeps the mix from being larger. */
@@ -43,6 +46,9 @@ export interface Mix {
 
 /** Of the pot life, so much is for laying: the rest goes on mixing, slaking and cleaning. */
 const USED_OF_POT_LIFE = 0.75;
+
+/** Weighing, stirring, and stirring again after the rest take about so long, minutes (trade practice). */
+const STIR_MINUTES = 5;
 
 /** A litre of mixed mortar weighs about this much, kg. */
 const MIXED_KG_PER_LITRE = 1.6;
@@ -68,6 +74,7 @@ export function planMixes(
     const { figures } = saidFor(item, rules);
     const water = figures['waterPerKg'].value;
     const potLifeMinutes = potLifeAt(figures['potLifeMinutes'].value, temperatureC);
+    const slakeMinutes = figures['slakeMinutes']?.value ?? 0;
     const areaM2 = areaCovered(line);
     const kgPerM2 = line.quantity / areaM2;
     const byPotLife = (m2PerHour[item] * kgPerM2 * potLifeMinutes * USED_OF_POT_LIFE) / 60;
@@ -90,7 +97,9 @@ export function planMixes(
         lastWaterL: lastKg * water,
         areaM2: powderKg / kgPerM2,
         scaleKg: powderKg + tareKg,
-        slakeMinutes: figures['slakeMinutes']?.value ?? 0,
+        slakeMinutes,
+        aheadMinutes: STIR_MINUTES + slakeMinutes,
+        aheadM2: (m2PerHour[item] * (STIR_MINUTES + slakeMinutes)) / 60,
         potLifeMinutes,
         limit,
       },

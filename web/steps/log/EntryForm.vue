@@ -4,10 +4,12 @@ import Button from 'primevue/button';
 import { computed, reactive, ref } from 'vue';
 import type { Job } from '@azulejo/core/job/job';
 import { CHECK_NAMES, ENTRY_NAMES } from '@azulejo/core/messages/en/log';
+import { mixName } from '@azulejo/core/messages/en/mixes';
 import { itemName } from '@azulejo/core/messages/en/materialNames';
 import { TASK_NAMES } from '@azulejo/core/messages/en/money';
 import type { Plan } from '@azulejo/core/plan';
 import { CHECKS, entrySchema, type Entry } from '@azulejo/core/site/entry';
+import type { Mix } from '@azulejo/core/takeoff/mixes/planMixes';
 import type { TaskId } from '@azulejo/core/labour/tasks';
 import ChoiceField from '../../fields/ChoiceField.vue';
 import NumberField from '../../fields/NumberField.vue';
@@ -21,7 +23,7 @@ import { shrinkPicture } from '../shrinkPicture.ts';
 /** Something that happened, written down in three presses: what, how much, keep. */
 const props = defineProps<{ job: Job; plan: Plan | null }>();
 const log = useLogStore();
-const KINDS = ['hours', 'breakage', 'used', 'lot', 'note', 'photo', 'reading', 'snag'] as const;
+const KINDS = ['hours', 'mix', 'used', 'breakage', 'lot', 'note', 'photo', 'reading', 'change', 'snag'] as const;
 type Kind = (typeof KINDS)[number];
 const kind = ref<Kind | null>(null);
 const trouble = ref<string | null>(null);
@@ -48,6 +50,8 @@ const filled = reactive({
   code: '',
   check: 'level' as (typeof CHECKS)[number],
   value: 0,
+  mixed: '' as string,
+  kg: 0,
   image: '',
 });
 const surfaces = computed(() => [
@@ -68,6 +72,16 @@ const products = computed(() => {
   const used = new Set(props.job.surfaces.map(({ productId }) => productId));
   return props.job.products.filter(({ id }) => used.has(id)).map(({ id, name }) => ({ value: id, label: name }));
 });
+const mixes = computed(() => (props.plan?.mixes ?? []).map((mix) => ({ value: keyOf(mix), label: mixName(mix), mix })));
+const keyOf = ({ item, variant }: Mix): string => `${item} ${variant ?? ''}`;
+/** What is mixed, and as much of it as one mix is planned to be. */
+function chooseMix(key: string): void {
+  [filled.mixed, filled.kg] = [key, mixes.value.find(({ value }) => value === key)?.mix.powderKg ?? 0];
+}
+function choose(one: Kind): void {
+  kind.value = kind.value === one ? null : one;
+  if (kind.value === 'mix' && filled.kg === 0 && mixes.value.length > 0) chooseMix(mixes.value[0].value);
+}
 const checks = CHECKS.map((value) => ({ value, label: CHECK_NAMES[value] }));
 
 /** The surface it is about, to point at the place. */
@@ -82,6 +96,10 @@ function dataOf(of: Kind): Entry['data'] {
       return { kind: 'hours', task, hours };
     case 'breakage':
       return { kind: 'breakage', productId, label, pieces, why: text };
+    case 'mix':
+      return { kind: 'mix', item: filled.mixed.split(' ')[0], kg: filled.kg };
+    case 'change':
+      return { kind: 'change', text, pin };
     case 'used':
       return { kind: 'used', item, packs, size: line?.packs[0]?.size ?? 1 };
     case 'lot':
@@ -103,6 +121,8 @@ const EXPECTED: Readonly<Record<string, string>> = {
   image: 'Expected a photo.',
   pieces: 'Expected how many.',
   packs: 'Expected how many.',
+  item: 'Expected what was mixed: the plan mixes nothing.',
+  kg: 'Expected how many kilograms.',
 };
 function keep(): void {
   if (kind.value === null) return;
@@ -155,7 +175,7 @@ const fillText = (key: 'text' | 'label' | 'code') => (text: string) => {
         :severity="kind === one ? undefined : 'secondary'"
         :outlined="kind !== one"
         :aria-pressed="kind === one"
-        @click="kind = kind === one ? null : one"
+        @click="choose(one)"
       />
     </div>
     <form v-if="kind" class="form" @submit.prevent="keep">
@@ -164,6 +184,10 @@ const fillText = (key: 'text' | 'label' | 'code') => (text: string) => {
         <ChoiceField label="Of" :value="filled.task" :options="tasks" @choose="filled.task = $event" />
         <TextField label="By" :value="who" :longest="60" :commit="setWho" />
         <NumberField label="Hours" unit="h" :value="filled.hours" :commit="fill('hours')" />
+      </template>
+      <template v-else-if="kind === 'mix'">
+        <ChoiceField label="Of" :value="filled.mixed" :options="mixes" @choose="chooseMix" />
+        <NumberField label="Powder" unit="kg" :value="filled.kg" :commit="fill('kg')" />
       </template>
       <template v-else-if="kind === 'used'">
         <ChoiceField label="Of" :value="filled.item" :options="items" @choose="filled.item = $event" />

@@ -39,6 +39,8 @@ const days = computed(() => {
   if (!job) return [];
   const byDay = new Map<string, { entry: Entry; words: string; spot: ReturnType<typeof spotOf> }[]>();
   for (const entry of [...log.entries].reverse()) {
+    // Waits have their place on site.
+    if (entry.data.kind === 'timer') continue;
     const day = new Date(entry.at).toLocaleDateString('en-GB', { weekday: 'short', day: 'numeric', month: 'long', year: 'numeric' });
     byDay.set(day, [...(byDay.get(day) ?? []), { entry, words: describeEntry(job, entry), spot: spotOf(entry) }]);
   }

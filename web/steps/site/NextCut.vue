@@ -5,7 +5,7 @@ import { caresOf } from '@azulejo/core/cuts/cutMethod';
 import { settingsOf } from '@azulejo/core/cuts/cutOrder';
 import { sharedHoles } from '@azulejo/core/cuts/sharedHoles';
 import { describeCares, describeSharedHole } from '@azulejo/core/messages/en/cutting';
-import { describeShare } from '@azulejo/core/messages/en/mixes';
+import { describeAhead, describeShare } from '@azulejo/core/messages/en/mixes';
 import { describeZone } from '@azulejo/core/messages/en/zones';
 import { mixFor, type Mix } from '@azulejo/core/takeoff/mixes/planMixes';
 import { describeMark } from '@azulejo/core/messages/en/marks';
@@ -80,10 +80,14 @@ const later = (): void => {
 };
 const zone = computed(() => (next.value ? (zoneOf.value.get(next.value.label) ?? null) : null));
 /** The adhesive that the zone takes. */
-const mix = computed(() => {
-  const own = props.mixes.find(({ item, surfaceIds }) => item === 'adhesive' && surfaceIds.includes(props.surface.id));
-  return own && zone.value ? describeShare(mixFor(own, zone.value.areaMm2 / 1e6)) : null;
-});
+const adhesive = computed(
+  () => props.mixes.find(({ item, surfaceIds }) => item === 'adhesive' && surfaceIds.includes(props.surface.id)) ?? null,
+);
+const mix = computed(() => (adhesive.value && zone.value ? describeShare(mixFor(adhesive.value, zone.value.areaMm2 / 1e6)) : null));
+/** When the mix of the next zone is begun; nothing in the last one. */
+const ahead = computed(() =>
+  adhesive.value && zone.value && zone.value.number < props.plan.zones.zones.length ? describeAhead(adhesive.value) : '',
+);
 const showsMap = ref(false);
 const finding = ref(false);
 function find(label: string): void {
@@ -102,7 +106,7 @@ useSwipe(section, {
   <section ref="section" class="next">
     <p v-if="doing === 'laid' && zone" class="zone">
       <b>Zone {{ zone.number }} of {{ plan.zones.zones.length }}</b
-      >, {{ describeZone(zone) }}<span v-if="mix">. Mix {{ mix }} of water</span>
+      >, {{ describeZone(zone) }}<span v-if="mix">. Mix {{ mix }} of water.</span> {{ ahead }}
     </p>
     <template v-if="next && asMarked">
       <div class="top">

@@ -4,10 +4,12 @@ import { computed, onMounted, toRef } from 'vue';
 import { api } from '../../api/client.ts';
 import { keepForLong } from '../../shell/keepForOffline.ts';
 import { describeMix, explainMix, mixName } from '@azulejo/core/messages/en/mixes';
+import type { Mix } from '@azulejo/core/takeoff/mixes/planMixes';
 import { provideTape } from '../../fields/useTape.ts';
 import { METRIC_TAPE } from '@azulejo/core/units/tape';
 import { tapeOf } from '@azulejo/core/job/job';
 import ChoiceField from '../../fields/ChoiceField.vue';
+import { useLogStore } from '../../stores/logStore.ts';
 import StepTape from '../../shell/StepTape.vue';
 import { useJobPlan } from '../../workers/useJobPlan.ts';
 import LoadingState from '../LoadingState.vue';
@@ -41,6 +43,14 @@ const surface = computed(() => {
 });
 const planned = computed(() => (surface.value ? (surfaces.value.get(surface.value.id) ?? null) : null));
 const options = computed(() => jobs.job?.surfaces.map(({ id, name }) => ({ value: id, label: name })) ?? []);
+const log = useLogStore();
+/** One mix is written down, and its waits run: it rests, and from then on the bucket is good for so long. */
+function mixed({ item, powderKg, slakeMinutes, potLifeMinutes }: Mix): void {
+  void log.write({ kind: 'mix', item, kg: powderKg });
+  if (slakeMinutes > 0) void log.write({ kind: 'timer', timer: 'slake', minutes: slakeMinutes });
+  void log.write({ kind: 'timer', timer: 'potLife', minutes: Math.round(potLifeMinutes) });
+  part.value = 'wait';
+}
 provideTape(() => (jobs.job && surface.value ? tapeOf(jobs.job, surface.value) : METRIC_TAPE));
 </script>
 
@@ -84,9 +94,10 @@ provideTape(() => (jobs.job && surface.value ? tapeOf(jobs.job, surface.value) :
           <h2>{{ mixName(mix) }}</h2>
           <p class="figure amount">{{ describeMix(mix) }}</p>
           <p v-for="line in explainMix(mix)" :key="line">{{ line }}</p>
+          <button type="button" class="press" @click="mixed(mix)">Mixed now</button>
         </article>
       </template>
-      <TimerList v-else />
+      <TimerList v-else :job-id="jobId" />
     </main>
     <nav class="parts" aria-label="Parts of the site view">
       <button v-for="one in PARTS" :key="one.name" type="button" :aria-pressed="part === one.name" @click="part = one.name">
@@ -152,6 +163,16 @@ provideTape(() => (jobs.job && surface.value ? tapeOf(jobs.job, surface.value) :
   font-size: 1.1rem;
   display: grid;
   gap: 0.2rem;
+}
+.press {
+  font: 600 1.05rem 'Barlow';
+  min-height: 56px;
+  margin-top: 0.4rem;
+  border-radius: 6px;
+  border: 2px solid currentColor;
+  background: transparent;
+  color: inherit;
+  cursor: pointer;
 }
 .amount {
   font-size: 2.2rem;

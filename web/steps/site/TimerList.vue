@@ -4,7 +4,8 @@ import { TIMERS, type TimerKind } from '@azulejo/core/site/timer';
 import { useTimers } from './useTimers.ts';
 
 /** Waits in large figures, several at once. */
-const { timers, start, stop } = useTimers();
+const props = defineProps<{ jobId: string }>();
+const { timers, start, stop } = useTimers(() => props.jobId);
 const kinds = Object.keys(TIMERS) as TimerKind[];
 const usual = (kind: TimerKind): string => (TIMERS[kind] >= 60 ? `${TIMERS[kind] / 60} h` : `${TIMERS[kind]} min`);
 </script>
@@ -12,10 +13,10 @@ const usual = (kind: TimerKind): string => (TIMERS[kind] >= 60 ? `${TIMERS[kind]
 <template>
   <section class="timers">
     <article v-for="{ timer, left } in timers" :key="timer.id" class="timer" :class="{ over: left <= 0 }">
-      <p>{{ TIMER_NAMES[timer.kind] }}</p>
+      <p>{{ TIMER_NAMES[timer.timer] }}</p>
       <p class="figure left" role="timer">{{ leftWords(left) }}</p>
-      <p v-if="left <= 0">{{ TIMER_OVER[timer.kind] }}</p>
-      <button type="button" class="small-press" :aria-label="`Done: ${TIMER_NAMES[timer.kind]}`" @click="stop(timer.id)">Done</button>
+      <p v-if="left <= 0">{{ TIMER_OVER[timer.timer] }}</p>
+      <button type="button" class="small-press" :aria-label="`Done: ${TIMER_NAMES[timer.timer]}`" @click="stop(timer.id)">Done</button>
     </article>
     <p v-if="timers.length === 0">No wait is running.</p>
     <div class="start" role="group" aria-label="Start a wait">
@@ -23,7 +24,7 @@ const usual = (kind: TimerKind): string => (TIMERS[kind] >= 60 ? `${TIMERS[kind]
         {{ TIMER_NAMES[kind] }} <b>{{ usual(kind) }}</b>
       </button>
     </div>
-    <p class="note">Usual waits; the bag and the weather decide.</p>
+    <p class="note">Usual waits; the bag and the weather decide. Every phone with this job sees them.</p>
   </section>
 </template>
 

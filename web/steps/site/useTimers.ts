@@ -1,32 +1,42 @@
-import { useIntervalFn, useLocalStorage } from '@vueuse/core';
+import { useDocumentVisibility, useIntervalFn } from '@vueuse/core';
 import { computed, ref } from 'vue';
-import { byEnd, minutesLeft, TIMERS, timerSchema, type Timer, type TimerKind } from '@azulejo/core/site/timer';
-import { newId } from '../newId.ts';
+import { entriesOf } from '@azulejo/core/site/entry';
+import { minutesLeft, runningTimers, TIMERS, type TimerKind } from '@azulejo/core/site/timer';
+import { useLogStore } from '../../stores/logStore.ts';
 
 const TICK_MS = 1000;
 
-/** Waits of this phone, several at once; they outlive a reload and a locked screen. */
-export function useTimers() {
-  const stored = useLocalStorage<readonly Timer[]>('azulejo-timers', [], { serializer: { read: readTimers, write: JSON.stringify } });
+/** Another phone starts and ends waits too: looked at so often while this is in sight. */
+const LOOK_EVERY_MS = 15_000;
+
+/** Waits of a job, several at once, on every phone that has it open; they outlive a reload and a locked screen. */
+export function useTimers(jobId: () => string) {
+  const log = useLogStore();
   const now = ref(Date.now());
-  /** Waits that were over when it was last looked: each is told once. */
-  const told = new Set(stored.value.filter((timer) => minutesLeft(timer, now.value) <= 0).map(({ id }) => id));
+  const all = computed(() =>
+    entriesOf(log.entries, 'timer').map(({ id, at, data: { timer, minutes } }) => ({ id, timer, minutes, startedAt: Date.parse(at) })),
+  );
+  /** Waits that were over when they were first seen, or were told since: each is told once. */
+  const told = new Set<string>();
+  let seen = new Set<string>();
   useIntervalFn(() => {
     now.value = Date.now();
-    for (const timer of stored.value)
-      if (minutesLeft(timer, now.value) <= 0 && !told.has(timer.id)) {
-        told.add(timer.id);
-        callOut();
-      }
+    const over = runningTimers(all.value, now.value).filter((timer) => minutesLeft(timer, now.value) <= 0 && !told.has(timer.id));
+    for (const { id } of over) told.add(id);
+    if (over.some(({ id }) => seen.has(id))) callOut();
+    seen = new Set(all.value.map(({ id }) => id));
   }, TICK_MS);
-  const timers = computed(() => byEnd(stored.value).map((timer) => ({ timer, left: minutesLeft(timer, now.value) })));
+  const sight = useDocumentVisibility();
+  useIntervalFn(() => {
+    if (sight.value === 'visible') void log.look(jobId());
+  }, LOOK_EVERY_MS);
+  const timers = computed(() => runningTimers(all.value, now.value).map((timer) => ({ timer, left: minutesLeft(timer, now.value) })));
   return {
     timers,
-    start: (kind: TimerKind, minutes: number = TIMERS[kind]): void => {
-      stored.value = [...stored.value, { id: newId('timer'), kind, startedAt: Date.now(), minutes }];
-    },
+    start: (timer: TimerKind, minutes: number = TIMERS[timer]): void => void log.write({ kind: 'timer', timer, minutes }),
     stop: (id: string): void => {
-      stored.value = stored.value.filter((timer) => timer.id !== id);
+      const entry = log.entries.find((one) => one.id === id);
+      if (entry) void log.withdraw(entry);
     },
   };
 }
@@ -45,13 +55,5 @@ function callOut(): void {
     }
   } catch {
     // Without sound the screen tells it.
-  }
-}
-
-function readTimers(text: string): readonly Timer[] {
-  try {
-    return timerSchema.array().catch([]).parse(JSON.parse(text));
-  } catch {
-    return [];
   }
 }
