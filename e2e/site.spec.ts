@@ -51,3 +51,24 @@ test('waits run several at once, outlive a reload, and say what to do when they 
   await page.getByRole('button', { name: 'Done: Rest after mixing' }).tap();
   await expect(page.getByRole('timer')).toHaveCount(1);
 });
+
+test('a mix is written down by one press; its waits run on the other phone too, and end there', async ({ page, browser }) => {
+  await page.goto(server.address + SITE);
+  await page.getByRole('button', { name: 'Mix', exact: true }).tap();
+  await page.getByRole('button', { name: 'Mixed now' }).first().tap();
+  const resting = page.getByRole('button', { name: 'Done: Rest after mixing' });
+  await expect(resting).toHaveCount(1);
+  await expect(page.getByRole('button', { name: 'Done: Bucket is good for' }).first()).toBeVisible();
+
+  const other = await (await browser.newContext({ viewport: { width: 390, height: 844 }, hasTouch: true })).newPage();
+  await other.goto(server.address + SITE);
+  await other.getByRole('button', { name: 'Waits' }).tap();
+  await other.getByRole('button', { name: 'Done: Rest after mixing' }).tap();
+  await expect(other.getByRole('button', { name: 'Done: Rest after mixing' })).toHaveCount(0);
+  await expect(resting).toHaveCount(0, { timeout: 30_000 });
+  // The log has the mix, and no wait between its lines.
+  await other.goto(`${server.address}/jobs/tidewater-bakehouse/log`);
+  await expect(other.getByText(/[\d.]+ kg of /)).toBeVisible();
+  await expect(other.getByText('Rest after mixing')).toHaveCount(0);
+  await other.context().close();
+});

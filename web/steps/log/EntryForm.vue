@@ -76,7 +76,7 @@ const mixes = computed(() => (props.plan?.mixes ?? []).map((mix) => ({ value: ke
 const keyOf = ({ item, variant }: Mix): string => `${item} ${variant ?? ''}`;
 /** What is mixed, and as much of it as one mix is planned to be. */
 function chooseMix(key: string): void {
-  [filled.mixed, filled.kg] = [key, mixes.value.find(({ value }) => value === key)?.mix.powderKg ?? 0];
+  [filled.mixed, filled.kg] = [key, Math.round(100 * (mixes.value.find(({ value }) => value === key)?.mix.powderKg ?? 0)) / 100];
 }
 function choose(one: Kind): void {
   kind.value = kind.value === one ? null : one;

@@ -46,7 +46,7 @@ const options = computed(() => jobs.job?.surfaces.map(({ id, name }) => ({ value
 const log = useLogStore();
 /** One mix is written down, and its waits run: it rests, and from then on the bucket is good for so long. */
 function mixed({ item, powderKg, slakeMinutes, potLifeMinutes }: Mix): void {
-  void log.write({ kind: 'mix', item, kg: powderKg });
+  void log.write({ kind: 'mix', item, kg: Math.round(powderKg * 100) / 100 });
   if (slakeMinutes > 0) void log.write({ kind: 'timer', timer: 'slake', minutes: slakeMinutes });
   void log.write({ kind: 'timer', timer: 'potLife', minutes: Math.round(potLifeMinutes) });
   part.value = 'wait';
