@@ -11,7 +11,7 @@ const parked = computed(() => (jobs.parked.length === 1 ? '1 change not saved' :
 const words = computed(
   () =>
     ({
-      saved: isAway.value ? 'No server: as last seen' : 'Saved',
+      saved: isAway.value ? 'No server' : 'Saved',
       saving: 'Saving',
       unsaved: 'Not saved',
       parked: parked.value,

@@ -85,6 +85,7 @@ const { isDark, toggle } = useTheme();
 .bar :deep(.p-button) {
   padding: 0.45rem;
   color: var(--ink);
+  flex: none;
 }
 @media (max-width: 640px) {
   .mark span,

@@ -8,6 +8,7 @@ import type { SurfacePlan } from '@azulejo/core/planning/planned';
 import { entriesOf, type Entry } from '@azulejo/core/site/entry';
 import { taskFacts } from '@azulejo/core/site/learnt';
 import { useFacts } from '@azulejo/core/site/learntUse';
+import { isAway } from '../../api/reach.ts';
 import { useLogStore } from '../../stores/logStore.ts';
 import { useJobPlan } from '../../workers/useJobPlan.ts';
 import JobPage from '../JobPage.vue';
@@ -64,7 +65,8 @@ const bars = computed(() =>
 <template>
   <JobPage v-slot="{ job }" :job-id="jobId" :job="jobs.job" :trouble="trouble" current="log" title="Log">
     <EntryForm class="no-print" :job="job" :plan="plan" />
-    <TroubleNote :why="log.trouble" />
+    <!-- That the server is away is said above, and nothing is lost by it. -->
+    <TroubleNote :why="isAway ? null : log.trouble" />
     <p v-if="log.waiting.length > 0" class="small soft" role="status">
       {{ log.waiting.length }} not on the server yet; kept here until they are.
     </p>
