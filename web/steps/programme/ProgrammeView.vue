@@ -117,7 +117,7 @@ const printIt = (): void => window.print();
       <TroubleNote :why="refused" />
       <p v-if="!programme" class="soft" role="status">Laying the work on days</p>
       <template v-else>
-        <div class="fields no-print">
+        <div class="fields basics no-print">
           <div class="field">
             <label for="first-day" class="small soft">First day of work</label>
             <DatePicker
@@ -230,6 +230,12 @@ const printIt = (): void => window.print();
   grid-template-columns: repeat(auto-fill, minmax(min(100%, 11rem), 1fr));
   gap: 0.8rem;
   align-items: end;
+}
+.basics {
+  grid-template-columns: repeat(auto-fill, minmax(min(100%, 9rem), 1fr));
+}
+.basics > :nth-child(4) {
+  grid-column: span 2;
 }
 .field {
   display: grid;
