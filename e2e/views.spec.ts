@@ -1,5 +1,5 @@
 import { AxeBuilder } from '@axe-core/playwright';
-import { expect, test } from '@playwright/test';
+import { expect, test, type BrowserContext } from '@playwright/test';
 import { fileURLToPath } from 'node:url';
 import { RunningServer } from '@azulejo/server/running';
 
@@ -35,26 +35,35 @@ const LOOKS = [
 ] as const;
 
 for (const { name, colorScheme, viewport } of LOOKS) {
-  for (const [view, path, ...parts] of VIEWS) {
-    test(`${view} in ${name}: within reach of everyone, nothing refused by the page's own policy`, async ({ browser }) => {
-      const page = await (await browser.newContext({ colorScheme, viewport })).newPage();
-      const complaints: string[] = [];
-      page.on('console', (message) => {
-        if (message.type() === 'error') complaints.push(message.text());
-      });
-      page.on('pageerror', (error) => complaints.push(error.message));
-      await page.goto(server.address + path);
-      await expect(page.getByRole('main')).toBeVisible();
-      for (const part of [null, ...parts]) {
-        if (part) await page.getByRole('button', { name: part, exact: true }).click();
-        await expect(page.getByRole('status').filter({ hasText: AT_WORK })).toHaveCount(0, { timeout: 30_000 });
-        const { violations } = await new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa', 'wcag21aa']).analyze();
-        expect(violations.map(({ id, nodes }) => `${id}: ${nodes.map((node) => node.html.slice(0, 120)).join(' | ')}`)).toEqual([]);
-        expect(await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth)).toBeLessThanOrEqual(0);
-      }
-      expect(complaints).toEqual([]);
+  test.describe(name, () => {
+    // One browser sees all views of a look, as a person does: what was planned for one is there for the next.
+    let seen: BrowserContext;
+    test.beforeAll(async ({ browser }) => {
+      seen = await browser.newContext({ colorScheme, viewport });
     });
-  }
+    test.afterAll(() => seen.close());
+    for (const [view, path, ...parts] of VIEWS) {
+      test(`${view} in ${name}: within reach of everyone, nothing refused by the page's own policy`, async () => {
+        const page = await seen.newPage();
+        const complaints: string[] = [];
+        page.on('console', (message) => {
+          if (message.type() === 'error') complaints.push(message.text());
+        });
+        page.on('pageerror', (error) => complaints.push(error.message));
+        await page.goto(server.address + path);
+        await expect(page.getByRole('main')).toBeVisible();
+        for (const part of [null, ...parts]) {
+          if (part) await page.getByRole('button', { name: part, exact: true }).click();
+          await expect(page.getByRole('status').filter({ hasText: AT_WORK })).toHaveCount(0, { timeout: 30_000 });
+          const { violations } = await new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa', 'wcag21aa']).analyze();
+          expect(violations.map(({ id, nodes }) => `${id}: ${nodes.map((node) => node.html.slice(0, 120)).join(' | ')}`)).toEqual([]);
+          expect(await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth)).toBeLessThanOrEqual(0);
+        }
+        expect(complaints).toEqual([]);
+        await page.close();
+      });
+    }
+  });
 }
 
 test('the keys are listed under the question mark', async ({ page }) => {
