@@ -4,9 +4,6 @@ import type { WantedPiece } from './wanted.ts';
 /** Of so many pieces it is asked which three fit into a tile; of more only the first. */
 const MOST_IN_THREES = 320;
 
-/** More kinds than pieces that are asked about. */
-const MOST_KINDS = 1024;
-
 /** So many threes are really held against a tile; of others it is taken that they fit. */
 const MOST_LOOKED_AT = 4000;
 
@@ -29,23 +26,22 @@ export function pairBound(all: readonly WantedPiece[], { tileMm2, corners: corne
   // Pieces that are alike are asked about once.
   const kinds = new Map<string, number>();
   const kindOf = pieces.map((piece) => numbered(kinds, lookOf(piece)));
-  const answers = new Map<number, boolean>();
-  const ask = (key: number, own: readonly number[]): boolean => {
-    const known = answers.get(key) ?? fits(own.map((k) => pieces[k]));
-    answers.set(key, known);
+  const count = kinds.size;
+  // Whether two kinds go together: 1 where they do, 2 where they do not, 0 before it is asked.
+  const together = new Uint8Array(count * count);
+  const canPair = (a: number, b: number): boolean => {
+    const at = kindOf[a] * count + kindOf[b];
+    if (together[at] === 0) together[at] = together[kindOf[b] * count + kindOf[a]] = fits([pieces[a], pieces[b]]) ? 1 : 2;
+    return together[at] === 1;
+  };
+  const threes = new Map<number, boolean>();
+  const threeFits = (...own: readonly [number, number, number]): boolean => {
+    const [a, b, c] = own.map((k) => kindOf[k]).sort((p, q) => p - q);
+    const key = (a * count + b) * count + c;
+    const known = threes.get(key) ?? fits(own.map((k) => pieces[k]));
+    threes.set(key, known);
     return known;
   };
-  // Kinds are counted from 1, so that a pair is never taken for a three.
-  const pairFits = (k: number, m: number): boolean => {
-    const [a, b] = [kindOf[k] + 1, kindOf[m] + 1];
-    return ask(a < b ? a * MOST_KINDS + b : b * MOST_KINDS + a, [k, m]);
-  };
-  const threeFits = (...own: readonly [number, number, number]): boolean => {
-    const [a, b, c] = own.map((k) => kindOf[k] + 1).sort((p, q) => p - q);
-    return ask((a * MOST_KINDS + b) * MOST_KINDS + c, own);
-  };
-  const share = pieces.map((_, k) => pieces.map((__, m) => m < k && pairFits(k, m)));
-  const canPair = (a: number, b: number): boolean => share[Math.max(a, b)][Math.min(a, b)];
   const kept: number[] = [];
   let looked = 0;
   for (let k = 0; k < pieces.length; k++) {
