@@ -36,7 +36,8 @@ const PICTURES = [
         .nth(1)
         .waitFor({ timeout: 60_000 }),
   },
-  { name: 'job', path: JOB, look: DESK },
+  // The total stands when every surface is planned.
+  { name: 'job', path: JOB, look: DESK, act: (page) => page.getByRole('link', { name: /^Order\s*\d/ }).waitFor({ timeout: 60_000 }) },
   { name: 'measure', path: surface('shop-floor', 'measure'), look: DESK },
   { name: 'measure-levels', path: surface('shop-floor', 'measure'), look: DESK, act: part('Levels') },
   { name: 'measure-around', path: surface('niche-back', 'measure'), look: DESK, act: part('Around it') },

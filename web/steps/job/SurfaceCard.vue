@@ -69,6 +69,9 @@ const size = computed(() => {
 </template>
 
 <style scoped>
+.title :deep(.p-button) {
+  flex: none;
+}
 .card {
   background: var(--panel);
   border-radius: 4px;
