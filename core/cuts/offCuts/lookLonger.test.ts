@@ -5,6 +5,7 @@ import { plan } from '../../plan.ts';
 import type { Job } from '../../job/job.ts';
 import { cutRuleOf } from '../../planning/shareOut.ts';
 import { roomToSearch } from '../../trials/roomToSearch.ts';
+import { roundsFor } from './packTiles.ts';
 import { planOffCuts } from './planOffCuts.ts';
 import { lookingLonger, type LookedLonger } from './lookLonger.ts';
 
@@ -37,4 +38,9 @@ test('where nothing can be found, or no off-cut is kept, it ends by itself', () 
   const thrown: Job = { ...room, consumption: { ...room.consumption, offCutsKept: false } };
   const { value, done } = lookingLonger(plan(thrown).surfaces, thrown.products, cutRuleOf(thrown), 500).next();
   expect([value.opened, value.openedAtFirst, done]).toEqual([0, 0, true]);
+});
+
+test('however many rounds a job file asks for, no plan is busy for longer than some seconds', () => {
+  // A million pieces looked at, whatever is asked; where there are few, as many rounds as that is.
+  expect([roundsFor(100, 4000), roundsFor(2000, 4000), roundsFor(2000), roundsFor(40)]).toEqual([4000, 500, 3, 150]);
 });

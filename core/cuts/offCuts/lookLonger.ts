@@ -25,8 +25,8 @@ export function* lookingLonger(
 ): Generator<LookedLonger, LookedLonger> {
   const now = rule.offCutRounds ?? 0;
   const kinds = packedFor(surfaces, products, rule).map(({ pieces, cutRule }) => {
-    const usual = Math.max(now, roundsFor(pieces.length));
-    const rounds = packTiles(pieces, cutRule, Math.max(most, usual));
+    const usual = roundsFor(pieces.length, now);
+    const rounds = packTiles(pieces, cutRule, most);
     let step = rounds.next();
     for (let k = 0; k < usual && !step.done; k++) step = rounds.next();
     return { rounds, usual, atFirst: step.value.tiles.length, step };

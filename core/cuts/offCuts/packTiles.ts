@@ -17,7 +17,7 @@ export function* packTiles(pieces: readonly WantedPiece[], rule: CutRule, least 
   const first = rounds.next().value;
   const lowerBound = leastTiles(pieces, rule, first.length);
   let tiles = first;
-  for (let k = Math.max(least, roundsFor(pieces.length)); k > 0 && tiles.length > lowerBound; k--) {
+  for (let k = roundsFor(pieces.length, least); k > 0 && tiles.length > lowerBound; k--) {
     yield { tiles, lowerBound };
     tiles = rounds.next().value;
   }
@@ -30,8 +30,15 @@ function packerFor(pieces: readonly WantedPiece[]): typeof packRectangles {
   return pieces.every(({ isRectangle }) => isRectangle) ? packRectangles : packShaped;
 }
 
-/** So often tiles are emptied and packed anew: less often where there are many pieces. */
-export const roundsFor = (pieces: number): number => Math.min(150, Math.floor(6000 / pieces));
+/** Rounds over all pieces at most: so many are looked at in some seconds. */
+const MOST_WORK = 1_000_000;
+
+/**
+ * So often tiles of so many pieces are emptied and packed anew: less often where there are many. `least` where that is
+ * more, but no more than some seconds' worth.
+ */
+export const roundsFor = (pieces: number, least = 0): number =>
+  Math.max(Math.min(150, Math.floor(6000 / pieces)), Math.min(least, Math.floor(MOST_WORK / pieces)));
 
 /** The same at once. */
 export function packAll(pieces: readonly WantedPiece[], rule: CutRule, least = 0): Packing {

@@ -44,29 +44,10 @@ function pathOf(mark: Mark | null): string {
   </svg>
 </template>
 
+<style scoped src="./marking.css"></style>
 <style scoped>
-svg {
-  width: 100%;
-}
 .tile {
-  fill: var(--panel);
   stroke: var(--line-strong);
   stroke-width: 3;
-}
-.kept {
-  fill: var(--cobalt-soft);
-  stroke: var(--cobalt);
-  stroke-width: 2;
-}
-.right {
-  fill: none;
-  stroke: var(--done);
-  stroke-width: 3;
-  stroke-dasharray: 6 4;
-}
-.arrow {
-  fill: none;
-  stroke: var(--ink-soft);
-  stroke-width: 2;
 }
 </style>

@@ -85,30 +85,8 @@ const edges = computed(() => {
   </svg>
 </template>
 
+<style scoped src="./marking.css"></style>
 <style scoped>
-svg {
-  width: 100%;
-}
-.tile {
-  fill: var(--panel);
-  stroke: none;
-}
-.kept {
-  fill: var(--cobalt-soft);
-  stroke: var(--cobalt);
-  stroke-width: 2;
-}
-.right {
-  fill: none;
-  stroke: var(--done);
-  stroke-width: 3;
-  stroke-dasharray: 6 4;
-}
-.arrow {
-  fill: none;
-  stroke: var(--ink-soft);
-  stroke-width: 2;
-}
 .reach {
   stroke: transparent;
   stroke-width: 34;
