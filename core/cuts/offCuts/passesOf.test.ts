@@ -1,5 +1,7 @@
 import { expect, test } from '@jest/globals';
 import fc from 'fast-check';
+import { sharedArea } from '../../geometry/clip.ts';
+import { add, cross, quarterTurn, scale, subtract, unit, type Point } from '../../geometry/point.ts';
 import { boxOf, rectangleRing, type Box, type Polygon } from '../../geometry/ring.ts';
 import { plan } from '../../plan.ts';
 import { jobOfOne } from '../../trials/testJob.ts';
@@ -139,4 +141,51 @@ test('on any room every piece of every opened tile comes out of the saw in its o
     { numRuns: 25 },
   );
   expect(tiles).toBeGreaterThan(100);
+});
+
+/** The strip that a blade takes beside what it keeps, a hair narrower. */
+function bladeOf({ from, to }: Pass, kerfMm: number): Polygon {
+  const along = unit(subtract(to, from));
+  const off = (mm: number, p: Point): Point => add(p, scale(quarterTurn(along), -mm));
+  const [near, far] = [0.15, Math.max(0.3, kerfMm - 0.25)];
+  return [[off(far, from), off(far, to), off(near, to), off(near, from)]];
+}
+
+test('on turned floors no pass runs through a piece, and any two pieces of a tile have a pass between them', () => {
+  const told = { tiles: 0, slanted: 0 };
+  fc.assert(
+    fc.property(
+      fc.integer({ min: 900, max: 2200 }),
+      fc.integer({ min: 900, max: 1900 }),
+      fc.constantFrom<readonly [number, number]>([200, 200], [150, 150], [300, 150]),
+      fc.constantFrom(45, 30, 18, -27),
+      fc.constantFrom(1.5, 2.5, 4),
+      fc.boolean(),
+      (width, height, tile, turnDeg, kerfMm, directional) => {
+        const job = jobOfOne({ size: [width, height], tile, jointMm: 3, directional, surface: { turnDeg } });
+        const [{ offCuts }] = plan({ ...job, consumption: { ...job.consumption, kerfMm } }).surfaces;
+        for (const { outline, uses } of offCuts.tiles) {
+          const pieces = uses.map((use) => use.outline);
+          const passes = passesOf(outline, pieces, kerfMm);
+          if (pieces.length > 1) expect(passes).not.toBeNull();
+          told.tiles++;
+          for (const pass of passes ?? []) {
+            if (pass.fence === null) told.slanted++;
+            for (const piece of pieces) expect(sharedArea([bladeOf(pass, kerfMm)], [piece])).toBeLessThan(1);
+          }
+          const sideOf = ({ from, to }: Pass, piece: Polygon): number => {
+            const offs = piece[0].map((p) => cross(unit(subtract(to, from)), subtract(p, from)));
+            return Math.min(...offs) > -0.3 ? 1 : Math.max(...offs) < 0.3 ? -1 : 0;
+          };
+          pieces.forEach((piece, k) => {
+            for (const other of pieces.slice(0, k))
+              expect((passes ?? []).some((pass) => sideOf(pass, piece) * sideOf(pass, other) === -1)).toBe(true);
+          });
+        }
+      },
+    ),
+    { numRuns: 25 },
+  );
+  expect(told.tiles).toBeGreaterThan(300);
+  expect(told.slanted).toBeGreaterThan(100);
 });
