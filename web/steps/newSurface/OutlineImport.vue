@@ -2,9 +2,10 @@
 import { computed, ref, shallowRef, watch } from 'vue';
 import { DRAWING_UNITS, pathPoints, type DrawingUnit, type OutlineFile } from '@azulejo/core/formats/outline/drawnPath';
 import { outlineShape } from '@azulejo/core/formats/outline/outlineShape';
-import { layersOf, outlinesOf, readOutline } from '@azulejo/core/formats/outline/readOutline';
+import { layersOf, outlinesOf } from '@azulejo/core/formats/outline/readOutline';
 import { boxOf } from '@azulejo/core/geometry/ring';
 import { describeIssue } from '@azulejo/core/messages/en/issues';
+import type { Result } from '@azulejo/core/result';
 import { startMeasured } from '@azulejo/core/job/startJob';
 import { checkMeasured } from '@azulejo/core/surface/checkMeasured';
 import { MOST_WALLS } from '@azulejo/core/surface/shapes/walls';
@@ -14,7 +15,9 @@ import ChoiceField from '../../fields/ChoiceField.vue';
 import FieldGrid from '../../fields/FieldGrid.vue';
 import LengthField from '../../fields/LengthField.vue';
 import { useTape } from '../../fields/useTape.ts';
+import ReadingNote from '../../fields/ReadingNote.vue';
 import TroubleNote from '../../fields/TroubleNote.vue';
+import { useReading } from '../../workers/useReading.ts';
 
 /** An outline out of a DXF or SVG drawing. */
 const tape = useTape();
@@ -26,6 +29,7 @@ const which = ref(0);
 const toleranceMm = ref(1);
 const fileName = ref<string | null>(null);
 const troubles = ref<readonly string[]>([]);
+const reading = useReading();
 const MOST_BYTES = 4_000_000;
 
 const units = [{ value: '', label: 'Choose' }, ...(Object.keys(DRAWING_UNITS) as DrawingUnit[]).map((value) => ({ value, label: value }))];
@@ -72,7 +76,14 @@ async function take(event: Event): Promise<void> {
     troubles.value = [`The file has ${(chosen.size / 1e6).toFixed(1)} MB. Expected at most 4 MB: save the outline alone.`];
     return;
   }
-  const read = readOutline(text);
+  troubles.value = [];
+  const read = await reading.read(async (reader): Promise<Result<OutlineFile>> => reader.readOutline(text)).catch(() => undefined);
+  // Another file was chosen meanwhile, and is told of instead.
+  if (read === null && reading.isBusy()) return;
+  if (!read) {
+    troubles.value = [read === null ? 'Stopped. Nothing was read.' : 'The file could not be read. Expected DXF or SVG, saved as text.'];
+    return;
+  }
   troubles.value = read.ok ? [] : read.issues.slice(0, 5).map((found) => describeIssue(found, tape.value));
   file.value = read.ok ? read.value : null;
 }
@@ -88,6 +99,7 @@ const setTolerance = (mm: number): [] => {
     <b v-if="fileName">{{ fileName }}</b>
     <input type="file" accept=".dxf,.svg,image/svg+xml" @change="take" />
   </label>
+  <ReadingNote :shown="reading.isLong.value" @stop="reading.stop" />
   <p v-for="trouble in troubles" :key="trouble" class="why" role="alert">{{ trouble }}</p>
   <template v-if="file">
     <p class="small">

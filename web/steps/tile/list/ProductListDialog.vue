@@ -4,7 +4,7 @@ import Dialog from 'primevue/dialog';
 import InputText from 'primevue/inputtext';
 import { computed, ref } from 'vue';
 import { PhDownloadSimple, PhPencilSimple, PhStorefront, PhTrash, PhUploadSimple } from '@phosphor-icons/vue';
-import { productsCsv, readProductsCsv, takeGiven, type ProductTable } from '@azulejo/core/formats/productsCsv';
+import { productsCsv, takeGiven, type ProductTable } from '@azulejo/core/formats/productsCsv';
 import type { Job } from '@azulejo/core/job/job';
 import { describeIssue } from '@azulejo/core/messages/en/issues';
 import { SHAPE_NAMES } from '@azulejo/core/messages/en/patterns';
@@ -16,7 +16,9 @@ import type { Offer } from '../../../supplier/supplier.ts';
 import { newId } from '../../newId.ts';
 import TileSwatch from '../TileSwatch.vue';
 import { usersOf } from './usersOf.ts';
+import ReadingNote from '../../../fields/ReadingNote.vue';
 import { useTape } from '../../../fields/useTape.ts';
+import { useReading } from '../../../workers/useReading.ts';
 
 const props = defineProps<{ job: Job; chosen: string }>();
 const tape = useTape();
@@ -26,6 +28,7 @@ const wanted = ref('');
 const offers = ref<ReadonlyMap<string, Offer> | null>(null);
 const table = ref<ProductTable | null>(null);
 const told = ref<string | null>(null);
+const reading = useReading();
 
 const found = computed(() => {
   const words = wanted.value.toLowerCase().split(/\s+/).filter(Boolean);
@@ -97,8 +100,14 @@ async function read(event: Event): Promise<void> {
   const text = await input.files?.[0]?.text();
   input.value = '';
   if (text === undefined) return;
-  table.value = readProductsCsv(text);
-  if (table.value.issues.length === 0) keepRows();
+  told.value = null;
+  try {
+    table.value = await reading.read((reader) => reader.readProductsCsv(text));
+    if (table.value === null) told.value = 'Stopped. Nothing was read.';
+    else if (table.value.issues.length === 0) keepRows();
+  } catch {
+    told.value = 'The table could not be read. Expected rows of a CSV file as "Save as CSV" writes them.';
+  }
 }
 /** Tiles of an id that is on the list take its place; the others are added. */
 function keepRows(): void {
@@ -133,6 +142,7 @@ const placeOf = (path: readonly (string | number)[]): string =>
       <p v-if="offers" class="small soft">
         Answers come from the {{ simulatedSupplier.name.toLowerCase() }}: prices and stock are made up.
       </p>
+      <ReadingNote :shown="reading.isLong.value" @stop="reading.stop" />
       <p v-if="told" role="status">{{ told }}</p>
       <section v-if="table" class="read" role="alert">
         <p class="why">{{ table.issues.length === 1 ? 'One cell' : `${table.issues.length} cells` }} of the table can't be used:</p>
