@@ -1,7 +1,9 @@
 import { describe, expect, test } from '@jest/globals';
+import { spawnSync } from 'node:child_process';
 import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { fileURLToPath } from 'node:url';
 import { writeJobFile } from '@azulejo/core/formats/jobFile';
 import { jobOfOne } from '@azulejo/core/trials/testJob';
 import { runPlan } from './plan.ts';
@@ -81,4 +83,10 @@ test('--schema prints the JSON Schema of a job file', () => {
   expect(schema.properties.surfaces.items.properties.jointMm).toBeDefined();
   expect(schema.required).toContain('surfaces');
   expect(schema).toEqual(JSON.parse(readFileSync(new URL('../docs/job.schema.json', import.meta.url), 'utf8')));
+});
+
+test('who reads no further than the first line is no error', () => {
+  const main = fileURLToPath(new URL('./dist/main.js', import.meta.url));
+  const { stdout, stderr } = spawnSync('sh', ['-c', `"${process.execPath}" "${main}" --schema | head -c 1`], { encoding: 'utf8' });
+  expect([stdout, stderr]).toEqual(['{', '']);
 });
