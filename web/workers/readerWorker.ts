@@ -5,6 +5,6 @@ import { readProductsCsv } from '@azulejo/core/formats/productsCsv';
 /** What is read from files that come from elsewhere, away from the page: however odd a file is, the page stays at hand. */
 const reader = { readOutline, readProductsCsv };
 
-export type FileReader = typeof reader;
+export type ImportReader = typeof reader;
 
 expose(reader);

@@ -1,6 +1,6 @@
 import { wrap, type Remote } from 'comlink';
 import { onScopeDispose, ref } from 'vue';
-import type { FileReader } from './readerWorker.ts';
+import type { ImportReader } from './readerWorker.ts';
 
 /** Reading that takes no longer is not told, ms. */
 const TOLD_AFTER_MS = 400;
@@ -12,7 +12,7 @@ export function useReading() {
   let current: { readonly giveUp: () => void } | null = null;
 
   /** What was read; null where it was stopped, or another file was chosen meanwhile. */
-  async function read<T>(work: (reader: Remote<FileReader>) => Promise<T>): Promise<T | null> {
+  async function read<T>(work: (reader: Remote<ImportReader>) => Promise<T>): Promise<T | null> {
     current?.giveUp();
     const worker = new Worker(new URL('./readerWorker.ts', import.meta.url), { type: 'module' });
     let own: typeof current = null;
@@ -21,7 +21,7 @@ export function useReading() {
       return await new Promise<T | null>((resolve, reject) => {
         own = current = { giveUp: () => resolve(null) };
         worker.onerror = () => reject(new Error('The file could not be read.'));
-        work(wrap<FileReader>(worker)).then(resolve, reject);
+        work(wrap<ImportReader>(worker)).then(resolve, reject);
       });
     } finally {
       clearTimeout(told);
