@@ -105,7 +105,7 @@ function choose(label: string): void {
       </g>
     </svg>
     <p class="small">
-      <b>Tile {{ tile.tile }}</b> <span class="soft">{{ note }}</span>
+      <b>{{ tile.blank ? 'A piece that is there' : `Tile ${tile.tile}` }}</b> <span class="soft">{{ note }}</span>
     </p>
     <p v-if="passes.length > 0" class="small">{{ passWords }}</p>
     <p v-else-if="tile.uses.length > 1" class="small soft">By hand along each outline: no straight pass takes these apart.</p>
