@@ -38,12 +38,23 @@ test('one cut at a time with a wet thumb: cut, not that one, later; the server m
 
 test('waits run several at once, outlive a reload, and say what to do when they are over', async ({ page }) => {
   await page.clock.install();
+  await page.addInitScript(() => {
+    Object.assign(window, { shaken: 0 });
+    navigator.vibrate = () => Boolean(++(window as unknown as { shaken: number }).shaken);
+  });
+  const shaken = (): Promise<number> => page.evaluate(() => (window as unknown as { shaken: number }).shaken);
   await page.goto(server.address + SITE);
   await page.getByRole('button', { name: 'Waits' }).tap();
   await page.getByRole('button', { name: /^Rest after mixing/ }).tap();
   await page.getByRole('button', { name: /^Bucket is good for/ }).tap();
   await expect(page.getByRole('timer')).toHaveCount(2);
+  // Called out once, whatever is looked at meanwhile.
+  await page.getByRole('button', { name: 'Cut', exact: true }).tap();
+  await page.clock.runFor(3000);
+  expect(await shaken()).toBe(0);
   await page.clock.fastForward('05:01');
+  await expect.poll(shaken).toBe(1);
+  await page.getByRole('button', { name: 'Waits' }).tap();
   await expect(page.getByText('Stir again and use it.')).toBeVisible();
   await page.reload();
   await expect(page.getByRole('timer')).toHaveCount(2);

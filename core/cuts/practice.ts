@@ -94,7 +94,8 @@ function endsOf({ from, mm: [first, last] }: LineMark, width: number, height: nu
   }
 }
 
-const AWAY: Readonly<Record<Side, Point>> = { left: [1, 0], right: [-1, 0], bottom: [0, 1], top: [0, -1] };
+/** From a side into the tile. */
+export const AWAY: Readonly<Record<Side, Point>> = { left: [1, 0], right: [-1, 0], bottom: [0, 1], top: [0, -1] };
 const directionAwayFrom = (side: Side): Point => AWAY[side];
 
 /** How far a place is from the first wall ahead of it, mm; Infinity where there is none. */

@@ -1,4 +1,4 @@
-import type { Point } from '../geometry/point.ts';
+import { scale, type Point } from '../geometry/point.ts';
 import { boxOf, type Ring } from '../geometry/ring.ts';
 import type { Field } from '../setout/fields/field.ts';
 import { fromTileFrame } from '../setout/place/layout.ts';
@@ -6,7 +6,7 @@ import type { Traced } from '../surface/traceSurface.ts';
 import { seenFromBack, type MarkedSide } from './backView.ts';
 import type { Mark, Side } from './cutKind.ts';
 import type { CutPiece } from './cutPiece.ts';
-import { firstHit, type Slip } from './practice.ts';
+import { AWAY, firstHit, type Slip } from './practice.ts';
 
 /** The marks that are practised besides straight ones. */
 export type ShapedMark = Extract<Mark, { type: 'notch' | 'circle' }>;
@@ -53,7 +53,7 @@ export function shapedExercisesOf(
       const [from, to] = [onSurface(at), onSurface([at[0] + way[0], at[1] + way[1]])];
       return firstHit(from, [to[0] - from[0], to[1] - from[1]], walls);
     };
-    const hasTile = (from: Side): boolean => ahead(MIDDLES[from](maxX, maxY), OUTWARD[from]) > laid.jointMm + BEYOND_MM;
+    const hasTile = (from: Side): boolean => ahead(MIDDLES[from](maxX, maxY), scale(AWAY[from], -1)) > laid.jointMm + BEYOND_MM;
     const openings = openingsOf(mark, [maxX, maxY], laid.jointMm, ahead);
     if (openings === null || !openings.every(({ from }) => hasTile(from))) return [];
     const seen = side === 'back' ? seenFromBack(piece).marks[0] : mark;
@@ -62,7 +62,6 @@ export function shapedExercisesOf(
   });
 }
 
-const OUTWARD: Readonly<Record<Side, Point>> = { left: [-1, 0], right: [1, 0], bottom: [0, -1], top: [0, 1] };
 const MIDDLES: Readonly<Record<Side, (width: number, height: number) => Point>> = {
   left: (_, height) => [0, height / 2],
   right: (width, height) => [width, height / 2],

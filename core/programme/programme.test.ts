@@ -159,6 +159,15 @@ describe('a programme', () => {
     expect([dryingShift(50), dryingShift(90)]).toEqual([1, 2]);
     expect(starts({ climate: { temperatureC: 20, humidityPercent: 90 } })).toEqual([8, 13, 14, 58]);
     expect(starts({ drinks: () => 'little' })).toEqual([8, 12, 13, 80]);
+    // When grout may be sealed is another figure than when the next work may go on.
+    const grouted = planProgramme([work('a', 'grout', 1), work('a', 'haze', 1), work('a', 'sealGrout', 1)], [place('a')], {
+      ...rules,
+      materials: { grout: { figures: { restHours: 6 } } },
+    });
+    expect(grouted.tasks.flatMap(({ after }) => after.map(({ hours, from }) => [hours, from]))).toEqual([
+      [6, 'job'],
+      [72, 'typical'],
+    ]);
     // What the person says holds as it is said.
     expect(starts({ programme: { waits: { 'lay>grout': 20 } }, drinks: () => 'little' })[3]).toBe(56);
   });

@@ -5,7 +5,7 @@ import type { Drinks } from '../takeoff/materials/primer.ts';
 import { saidFor, type MaterialRules } from '../takeoff/registry.ts';
 import { dayNumber, nextWorkTime, workFrom, type Stretch, type WorkCalendar } from './calendar.ts';
 import type { ProgrammeChoice } from './programmeChoice.ts';
-import { isShared, RANK, RESTS, RESTS_BY, shiftOf, type Climate, type Rest } from './steps.ts';
+import { isShared, RANK, RESTS, restOf, shiftOf, type Climate, type Rest } from './steps.ts';
 
 /** Why a work starts when it does. */
 export type Held =
@@ -177,9 +177,9 @@ function draftTasks(work: readonly WorkHours[], places: readonly Place[], rules:
 function afterOf(rest: Rest, place: Place, { programme = {}, climate, materials, habits, drinks = () => 'usual' }: ProgrammeRules): After {
   const own = place.surfaces.map(({ id }) => drinks(id));
   const slowest = own.includes('little') ? 'little' : own.includes('usual') ? 'usual' : (own[0] ?? 'usual');
-  const item = RESTS_BY[rest.after];
+  const item = restOf(rest);
   const { stated } = item && materials ? saidFor(item, { materials, habits }) : { stated: {} as Record<string, Spoken | undefined> };
-  const said = rest.how === 'nothing' ? undefined : stated['restHours'];
+  const said = stated['restHours'];
   const person = programme.waits?.[`${rest.after}>${rest.before}`];
   return {
     id: idOf(rest.after, place),

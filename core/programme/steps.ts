@@ -62,8 +62,11 @@ export const RANK: ReadonlyMap<TaskId, number> = new Map(TASK_IDS.map((task, k) 
 /** Work that two pairs of hands do in half the time; the rest needs one. */
 export const isShared = (task: TaskId): boolean => TASKS[task].unit !== 'surface' && task !== 'cut';
 
-/** The material whose data sheet knows how long a work rests, where it is one. */
-export const RESTS_BY: Readonly<Partial<Record<TaskId, MaterialId>>> = {
+/**
+ * The material whose data sheet knows how long a work rests, where it is one. When grout may be sealed is another figure
+ * than when the next work may go on, and stays as usual.
+ */
+const RESTS_BY: Readonly<Partial<Record<TaskId, MaterialId>>> = {
   prime: 'primer',
   level: 'leveller',
   waterproof: 'membrane',
@@ -72,6 +75,10 @@ export const RESTS_BY: Readonly<Partial<Record<TaskId, MaterialId>>> = {
   grout: 'grout',
   sealant: 'sealant',
 };
+
+/** The material whose data sheet says how long a rest is; null where none does. */
+export const restOf = ({ after, before, how }: Rest): MaterialId | null =>
+  how === 'nothing' || before === 'sealGrout' ? null : (RESTS_BY[after] ?? null);
 
 /** How much longer what sets or dries takes at a temperature: half as long again for about ten degrees less than 20, a third less for ten more; a hint. */
 export const settingShift = (temperatureC: number): number => within(0.6, 2 ** ((20 - temperatureC) / 17), 2.5);

@@ -6,7 +6,7 @@ import type { Tape } from '../../units/tape.ts';
 import type { Substrate } from '../../takeoff/works/works.ts';
 import { describeIssue } from './issues.ts';
 import type { TaskId } from '../../labour/tasks.ts';
-import { hoursWords, TASK_NAMES } from './money.ts';
+import { missedWords } from './programme.ts';
 import { patternName } from './patterns.ts';
 import { edgeName } from './names.ts';
 import { SUBSTRATE_NAMES } from './works.ts';
@@ -35,7 +35,7 @@ export const ADVICE_WORDS = {
   'advice/stands-off': ({ name, edge, offMm }, length) =>
     `"${name}" stands ${length(offMm)} off the ${edgeName(edge)} edge: a gap that can be neither tiled nor cleaned. Set it to 0 where it stands against the wall.`,
   'advice/missed-window': ({ task, place, before, hours, withinHours }) =>
-    `${TASK_NAMES[task as TaskId]}, ${place} comes ${hoursWords(Number(hours))} after ${TASK_NAMES[before as TaskId].toLowerCase()}, which wants it within ${hoursWords(Number(withinHours))}: do that again, or move it.`,
+    missedWords(task as TaskId, String(place), before as TaskId, Number(hours), Number(withinHours)),
   'advice/not-flat': ({ gapMm, limitMm, edgeMm }, length) =>
     `Under a straightedge of ${length(edgeMm)} the substrate gapes by up to ${length(gapMm)}; this tile allows ${length(limitMm)}. Edges will lip and corners ring hollow: level it first. Check the standard in force.`,
   'advice/finishes-proud': ({ offMm, neighbour }, length) =>

@@ -1,3 +1,4 @@
+import type { TaskId } from '../../labour/tasks.ts';
 import type { CalendarTaken } from '../../programme/takeCalendar.ts';
 import type { MissedWindow, PlannedTask, Programme } from '../../programme/programme.ts';
 import { isoDay } from '../../programme/calendar.ts';
@@ -38,11 +39,14 @@ export function describeHeld(task: PlannedTask, { tasks }: Pick<Programme, 'task
   }
 }
 
+/** What is said of a window that was missed: the work and its place, what it comes after, and by how much. */
+export const missedWords = (task: TaskId, place: string, before: TaskId, hours: number, withinHours: number): string =>
+  `${workName({ task, placeName: place })} comes ${hoursWords(hours)} after ${TASK_NAMES[before].toLowerCase()}, which wants it within ${hoursWords(withinHours)}: do that again, or move it.`;
+
 /** A window that was missed. */
 export function describeMissed({ id, afterId, hours, withinHours }: MissedWindow, { tasks }: Pick<Programme, 'tasks'>): string {
   const [task, before] = [id, afterId].map((one) => tasks.find((other) => other.id === one));
-  if (!task || !before) return '';
-  return `${workName(task)} comes ${hoursWords(hours)} after ${TASK_NAMES[before.task].toLowerCase()}, which wants it within ${hoursWords(withinHours)}: do that again, or move it.`;
+  return task && before ? missedWords(task.task, task.placeName, before.task, hours, withinHours) : '';
 }
 
 /** What a calendar that came back asked for. */

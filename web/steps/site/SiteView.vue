@@ -17,6 +17,7 @@ import { useOpenJob } from '../useOpenJob.ts';
 import CheckNow from './CheckNow.vue';
 import NextCut from './NextCut.vue';
 import TimerList from './TimerList.vue';
+import { useTimers } from './useTimers.ts';
 
 /** The next thing the hands do: large, one at a time, black on white in the sun and white on black in a cellar. */
 const props = defineProps<{ jobId: string }>();
@@ -43,12 +44,14 @@ const surface = computed(() => {
 });
 const planned = computed(() => (surface.value ? (surfaces.value.get(surface.value.id) ?? null) : null));
 const options = computed(() => jobs.job?.surfaces.map(({ id, name }) => ({ value: id, label: name })) ?? []);
+// Called out whatever is looked at.
+const waits = useTimers(() => props.jobId);
 const log = useLogStore();
-/** One mix is written down, and its waits run: it rests, and from then on the bucket is good for so long. */
+/** One mix is written down, and its waits run: the rest, and how long the bucket is good for. */
 function mixed({ item, powderKg, slakeMinutes, potLifeMinutes }: Mix): void {
   void log.write({ kind: 'mix', item, kg: Math.round(powderKg * 100) / 100 });
-  if (slakeMinutes > 0) void log.write({ kind: 'timer', timer: 'slake', minutes: slakeMinutes });
-  void log.write({ kind: 'timer', timer: 'potLife', minutes: Math.round(potLifeMinutes) });
+  if (slakeMinutes > 0) waits.start('slake', slakeMinutes);
+  waits.start('potLife', Math.round(potLifeMinutes));
   part.value = 'wait';
 }
 provideTape(() => (jobs.job && surface.value ? tapeOf(jobs.job, surface.value) : METRIC_TAPE));
@@ -97,7 +100,7 @@ provideTape(() => (jobs.job && surface.value ? tapeOf(jobs.job, surface.value) :
           <button type="button" class="press" @click="mixed(mix)">Mixed now</button>
         </article>
       </template>
-      <TimerList v-else :job-id="jobId" />
+      <TimerList v-else :waits="waits" />
     </main>
     <nav class="parts" aria-label="Parts of the site view">
       <button v-for="one in PARTS" :key="one.name" type="button" :aria-pressed="part === one.name" @click="part = one.name">

@@ -1,11 +1,11 @@
 <script setup lang="ts">
 import { leftWords, TIMER_NAMES, TIMER_OVER } from '@azulejo/core/messages/en/site';
 import { TIMERS, type TimerKind } from '@azulejo/core/site/timer';
-import { useTimers } from './useTimers.ts';
+import type { useTimers } from './useTimers.ts';
 
 /** Waits in large figures, several at once. */
-const props = defineProps<{ jobId: string }>();
-const { timers, start, stop } = useTimers(() => props.jobId);
+const props = defineProps<{ waits: ReturnType<typeof useTimers> }>();
+const { timers, start, stop } = props.waits;
 const kinds = Object.keys(TIMERS) as TimerKind[];
 const usual = (kind: TimerKind): string => (TIMERS[kind] >= 60 ? `${TIMERS[kind] / 60} h` : `${TIMERS[kind]} min`);
 </script>
