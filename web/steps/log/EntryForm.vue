@@ -233,7 +233,7 @@ const fillText = (key: 'text' | 'label' | 'code') => (text: string) => {
 <style scoped>
 .kinds {
   display: grid;
-  grid-template-columns: repeat(auto-fill, minmax(8rem, 1fr));
+  grid-template-columns: repeat(auto-fill, minmax(min(13rem, 45%), 1fr));
   gap: 0.5rem;
 }
 .form {
