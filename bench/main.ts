@@ -1,3 +1,4 @@
+import { benchChanges } from './changeBench.ts';
 import { benchFrames } from './framesBench.ts';
 import { benchKinds } from './kindsBench.ts';
 import { benchOffCuts } from './offCutsBench.ts';
@@ -12,14 +13,16 @@ const say = (text: string): void => {
 const ms = (value: number): string => value.toFixed(value < 10 ? 2 : 0);
 
 say('Plan of a floor, against clipping every piece with the same library (one run, ms)');
-say('pieces | place | drawing | whole plan | clip all | pieces/s | times faster | whole plan to placing');
+say(
+  'pieces | place | drawing | whole plan (set out + cuts + tiles opened and figures) | clip all | pieces/s | times faster | whole plan to placing',
+);
 for (const row of benchPlans()) {
   say(
     [
       row.pieces,
       ms(row.placeMs),
       ms(row.drawMs),
-      ms(row.planMs),
+      `${ms(row.planMs)} (${[row.stages.setOutMs, row.stages.cutsMs, row.stages.sharedMs].map(ms).join(' + ')})`,
       ms(row.clipAllMs),
       Math.round(row.piecesPerSecond),
       Math.round(row.ratio),
@@ -27,6 +30,19 @@ for (const row of benchPlans()) {
     ].join(' | '),
   );
 }
+const change = benchChanges();
+say('\nA change in a job whose other layouts are kept (one run, ms)');
+say('job | surfaces | planned anew | a wall moved | only money changed | times faster than anew');
+say(
+  [
+    change.job,
+    change.surfaces,
+    ms(change.anewMs),
+    ms(change.wallMs),
+    ms(change.priceMs),
+    `${Math.round(change.anewMs / change.wallMs)}, ${Math.round(change.anewMs / change.priceMs)}`,
+  ].join(' | '),
+);
 say('\nEvery kind of pattern on one skew surface with holes and a rounded side (one run, ms)');
 say('kind | pieces | place | times faster than clipping all | whole plan | whole plan to placing');
 for (const row of benchKinds()) {

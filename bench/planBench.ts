@@ -1,6 +1,8 @@
 import type { Fixture } from '@azulejo/core/surface/fixture';
 import { sharedArea } from '@azulejo/core/geometry/clip';
 import { drawSurface } from '@azulejo/core/planning/drawSurface';
+import { layoutSteps } from '@azulejo/core/planning/planSurfaceLayout';
+import { shareOut } from '@azulejo/core/planning/shareOut';
 import { planSurface } from '@azulejo/core/plan';
 import { productOf, type Job } from '@azulejo/core/job/job';
 import { repeatOf } from '@azulejo/core/pattern/registry';
@@ -14,6 +16,7 @@ import { median, timeOf } from './timing.ts';
 const SIZES = [60, 1500, 30_000, 150_000];
 const TILE_MM = 100;
 const JOINT_MM = 2;
+const PLANS = 15;
 
 /** One size of floor: how long each way of planning it takes. */
 export interface PlanRow {
@@ -21,10 +24,22 @@ export interface PlanRow {
   readonly placeMs: number;
   readonly drawMs: number;
   readonly planMs: number;
+  /** Parts of the whole plan. */
+  readonly stages: PlanStages;
   readonly clipAllMs: number;
   readonly piecesPerSecond: number;
   /** How many times faster placing is than clipping every piece with the same library. */
   readonly ratio: number;
+}
+
+/** What the whole plan of a surface takes, part by part, ms. */
+export interface PlanStages {
+  /** Finding the best start, and laying the one in force. */
+  readonly setOutMs: number;
+  /** Every cut described and marked. */
+  readonly cutsMs: number;
+  /** Which tiles are opened for the cuts, quantities and zones. */
+  readonly sharedMs: number;
 }
 
 /** A floor of about so many pieces with a door, a tray, a column and a pipe. */
@@ -80,6 +95,28 @@ function freshPlans(pieces: number): () => unknown {
   };
 }
 
+/** Times the parts of plans that differ by a little: the middle of each. */
+function stagesOf(pieces: number, rounds: number): PlanStages {
+  const times = Array.from({ length: rounds }, (_, round): PlanStages => {
+    const job = floorOf(pieces * (1 + (round + 1) / 1000));
+    const stages = { setOutMs: 0, cutsMs: 0, sharedMs: 0 };
+    const steps = layoutSteps(job, job.surfaces[0]);
+    let at: keyof typeof stages = 'setOutMs';
+    for (;;) {
+      const before = performance.now();
+      const step = steps.next();
+      stages[at] += performance.now() - before;
+      if (step.done) {
+        stages.sharedMs = timeOf(() => shareOut(job, [step.value]));
+        return stages;
+      }
+      if (step.value.stage === 'cuts') at = 'cutsMs';
+    }
+  });
+  const middle = (of: keyof PlanStages): number => times.map((one) => one[of]).sort((a, b) => a - b)[Math.floor(rounds / 2)];
+  return { setOutMs: middle('setOutMs'), cutsMs: middle('cutsMs'), sharedMs: middle('sharedMs') };
+}
+
 /** Times one size; every figure is of the same run on the same machine. */
 export function benchPlan(pieces: number): PlanRow {
   const job = floorOf(pieces);
@@ -93,7 +130,8 @@ export function benchPlan(pieces: number): PlanRow {
   const placeMs = median(rounds, place);
   const drawMs = median(rounds, () => drawSurface(job, surface));
   // A job that was never planned, each time: what is remembered of the last is no part of the figure.
-  const planMs = median(7, freshPlans(pieces));
+  const planMs = median(PLANS, freshPlans(pieces));
+  const stages = stagesOf(pieces, PLANS);
   const layout = place();
   const reach = Math.ceil(Math.sqrt(pieces)) + 3;
   const clipAllMs = timeOf(() => {
@@ -104,7 +142,16 @@ export function benchPlan(pieces: number): PlanRow {
     }
   });
   const count = layout.wholeCount + layout.cutTiles.length;
-  return { pieces: count, placeMs, drawMs, planMs, clipAllMs, piecesPerSecond: count / (placeMs / 1000), ratio: clipAllMs / placeMs };
+  return {
+    pieces: count,
+    placeMs,
+    drawMs,
+    planMs,
+    stages,
+    clipAllMs,
+    piecesPerSecond: count / (placeMs / 1000),
+    ratio: clipAllMs / placeMs,
+  };
 }
 
 /** All sizes of the budget. */

@@ -62,6 +62,9 @@ test('a school is one key; a way of working is set by what counts; lines can be 
   await openSetout(page, 'washroom-side');
   // A key before the setout is there finds nothing to hold to a school.
   await expect(page.getByTestId('end-top')).toHaveText(/mm|full/);
+  await page.keyboard.press('5');
+  await expect(page.getByTestId('end-top')).toHaveText('68 mm');
+  // There is a band between the base and the top.
   await page.keyboard.press('6');
   await expect(page.getByTestId('end-top')).toHaveText('full');
   await part(page, 'Weighing');
@@ -75,6 +78,27 @@ test('a school is one key; a way of working is set by what counts; lines can be 
   await expect(page.getByText(/^Cross line: /)).toBeVisible();
   await expect(page.getByText(/^Square where they cross: /)).toBeVisible();
   await expect(page.getByRole('heading', { name: 'Gauge rod' })).toBeVisible();
+});
+
+test('tiles are turned by hand: by a key, by a figure, no further than a right angle, and back', async ({ page }) => {
+  await openSetout(page, 'washroom-floor');
+  await part(page, 'By rule');
+  const best = await page.getByTestId('end-top').textContent();
+  await page.keyboard.press(',');
+  const turned = page.getByLabel('Turned to the left by');
+  const before = Number(await turned.inputValue());
+  await page.keyboard.press(';');
+  await expect(turned).toHaveValue(String(Math.round((before + 1) * 100) / 100));
+  await turned.fill('120');
+  await turned.press('Enter');
+  await expect(page.getByText('Expected at most 90.')).toBeVisible();
+  await turned.fill('12.5');
+  await turned.press('Enter');
+  await expect(page.getByText('As it was laid by hand')).toBeVisible();
+  await part(page, 'Lines');
+  await expect(page.getByText(/^Course line at 12\.5°: /)).toBeVisible();
+  await page.keyboard.press('b');
+  await expect(page.getByTestId('end-top')).toHaveText(best ?? '');
 });
 
 test('tiles that need no cut are found and laid', async ({ page }) => {

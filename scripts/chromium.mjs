@@ -1,6 +1,7 @@
 // Browser tests use Debian's Chromium, and pdftotext to read the papers; installs them where they are missing.
 import { spawnSync } from 'node:child_process';
 import { existsSync } from 'node:fs';
+import { fileURLToPath } from 'node:url';
 
 const NEEDED = { chromium: '/usr/bin/chromium', 'poppler-utils': '/usr/bin/pdftotext' };
 
@@ -21,3 +22,5 @@ export function installBrowser() {
   apt('update', '-qq');
   apt('install', '-y', '-qq', '--no-install-recommends', ...missing);
 }
+
+if (process.argv[1] === fileURLToPath(import.meta.url)) installBrowser();

@@ -1,30 +1,67 @@
-// npm test: installs what is missing, then every check in turn; stops at the first that fails.
-import { spawnSync } from 'node:child_process';
+// npm test: installs what is missing, then every check; stops at the first group with one that fails.
+import { Buffer } from 'node:buffer';
+import { spawn } from 'node:child_process';
+import { availableParallelism } from 'node:os';
 import { fileURLToPath } from 'node:url';
-import { build, install } from './build.mjs';
-import { installBrowser } from './chromium.mjs';
+import { install } from './build.mjs';
 
 process.chdir(fileURLToPath(new URL('..', import.meta.url)));
 install();
 
 const bin = (name) => `node_modules/.bin/${name}`;
-const CHECKS = [
-  ['types', bin('tsc'), ['-p', 'tsconfig.check.json']],
-  ['types of the web application', bin('vue-tsc'), ['-p', 'web/tsconfig.json']],
-  ['lint', bin('eslint'), ['.']],
-  ['format', bin('prettier'), ['--check', '--log-level', 'warn', '.']],
-  ['layers', bin('depcruise'), ['core', 'server', 'cli', 'web', 'e2e', '--config', '.dependency-cruiser.cjs']],
-  ['unused code', bin('knip'), []],
-  ['unit tests', process.execPath, ['--experimental-vm-modules', '--no-warnings', 'node_modules/jest/bin/jest.js']],
-  ['browser tests', bin('playwright'), ['test', '-c', 'e2e']],
+const node = (...args) => [process.execPath, args];
+
+/** Checks of one group run beside each other; tests take all there is, and run alone. */
+const GROUPS = [
+  [
+    // The longest first.
+    ['types of the web application', bin('vue-tsc'), ['-p', 'web/tsconfig.json']],
+    ['build', ...node('scripts/build.mjs', 'cli', 'server', 'web')],
+    ['format', bin('prettier'), ['--check', '--log-level', 'warn', '.']],
+    ['lint', bin('eslint'), ['.']],
+    ['types', bin('tsc'), ['-p', 'tsconfig.check.json']],
+    ['browser', ...node('scripts/chromium.mjs')],
+    ['layers', bin('depcruise'), ['core', 'server', 'cli', 'web', 'e2e', '--config', '.dependency-cruiser.cjs']],
+    ['unused code', bin('knip'), []],
+  ],
+  // Unit tests of the server start it as it ships.
+  [['unit tests', ...node('--experimental-vm-modules', '--no-warnings', 'node_modules/jest/bin/jest.js')]],
+  [['browser tests', bin('playwright'), ['test', '-c', 'e2e']]],
 ];
 
-for (const [name, command, args] of CHECKS) {
-  process.stdout.write(`\n== ${name}\n`);
-  // Unit tests of the server start it as it ships.
-  if (name === 'unit tests') build(['cli', 'server', 'web']);
-  if (name === 'browser tests') installBrowser();
-  const { status } = spawnSync(command, args, { stdio: ['ignore', 'inherit', 'inherit'], env: { ...process.env, AZULEJO_BUILT: '1' } });
-  if (status !== 0) process.exit(status ?? 1);
+/** Runs one check; beside others its words are kept together until it ends. Gives whether it passed. */
+function run([name, command, args], isAlone) {
+  const title = `\n== ${name}\n`;
+  if (isAlone) process.stdout.write(title);
+  const child = spawn(command, args, {
+    stdio: isAlone ? ['ignore', 'inherit', 'inherit'] : ['ignore', 'pipe', 'pipe'],
+    env: { ...process.env, AZULEJO_BUILT: '1' },
+  });
+  const said = [];
+  for (const stream of [child.stdout, child.stderr]) stream?.on('data', (chunk) => said.push(chunk));
+  return new Promise((resolve) => {
+    const end = (passed) => {
+      if (!isAlone) process.stdout.write(title + Buffer.concat(said).toString());
+      resolve(passed);
+    };
+    child.once('error', (error) => {
+      said.push(Buffer.from(`${error.message}\n`));
+      end(false);
+    });
+    child.once('close', (status) => end(status === 0));
+  });
+}
+
+for (const group of GROUPS) {
+  const waiting = [...group];
+  const failed = [];
+  const work = async () => {
+    for (let check = waiting.shift(); check; check = waiting.shift()) if (!(await run(check, group.length === 1))) failed.push(check[0]);
+  };
+  await Promise.all(Array.from({ length: Math.max(2, availableParallelism()) }, work));
+  if (failed.length > 0) {
+    process.stdout.write(`\nNot passed: ${failed.join(', ')}.\n`);
+    process.exit(1);
+  }
 }
 process.stdout.write('\nAll checks passed.\n');

@@ -1,7 +1,7 @@
 import { TOLERANCE_MM } from '../geometry/conventions.ts';
 import { boxOf, mapPolygon, mapRing, polygonArea, rectangleRing, tidyRing, type Polygon, type Ring } from '../geometry/ring.ts';
 import { labelPoint } from '../geometry/labelPoint.ts';
-import { motion, type Point } from '../geometry/point.ts';
+import { distance, motion, type Point } from '../geometry/point.ts';
 import type { RepeatPiece } from '../pattern/repeat.ts';
 import { productAt, type Field } from '../setout/fields/field.ts';
 import { hasWayUp, productNamed, type Product, type Size } from '../tile/product.ts';
@@ -130,19 +130,26 @@ function describePiece(
   product: Product,
   context: CutContext,
 ): CutPiece {
-  const { layout, field, tiles, circles, described, bitsMm } = context;
+  const { layout, field, tiles, described, bitsMm } = context;
   const outline = tiles[address.piece];
-  const intoTile = toTileFrame(layout, address);
-  const own = mapPolygon(polygon, intoTile).map(tidyRing);
-  const near = circles
-    .map(({ centre, radiusMm }) => ({ centre: intoTile(centre), radiusMm }))
-    .filter(({ centre, radiusMm }) => Math.abs(Math.hypot(...centre) - radiusMm) < reachOf(outline) + TOLERANCE_MM);
-  // A curve is marked by its circle, which lies anew for every piece.
-  const key = near.length === 0 ? `${address.piece} ${product.id} ${known.of} ${textOf(own)}` : null;
-  const same = key === null ? undefined : described.get(key);
+  const onSurface = fromTileFrame(layout, address);
+  const near = circlesNear(context.circles, onSurface([0, 0]), outline);
+  // A curve is marked by its circle, which lies anew for every piece; stones in the open are whole, and so alike.
+  const isAlike = near.length === 0;
+  const own = isAlike && known.of === 'stone' ? null : ownOutline(polygon, layout, address);
+  const key = `${address.piece} ${product.id} ${known.of} ${own ? textOf(own) : ''}`;
+  const same = isAlike ? described.get(key) : undefined;
   const { labelInTile, ...common } =
-    same ?? describeOutline(own, outline, { near, bitsMm }, known.of, product, layout.repeat.pieces[address.piece]);
-  if (key !== null && !same) described.set(key, { labelInTile, ...common });
+    same ??
+    describeOutline(
+      own ?? ownOutline(polygon, layout, address),
+      outline,
+      { near: inTileFrame(near, layout, address), bitsMm },
+      known.of,
+      product,
+      layout.repeat.pieces[address.piece],
+    );
+  if (isAlike && !same) described.set(key, { labelInTile, ...common });
   return {
     ...known,
     ...common,
@@ -152,9 +159,22 @@ function describePiece(
     polygon,
     tile: outline,
     hasWayUp: known.of !== 'chip' && hasWayUp(product),
-    labelAt: fromTileFrame(layout, address)(labelInTile),
+    labelAt: onSurface(labelInTile),
     address: { piece: address.piece, i: address.i, j: address.j },
   };
+}
+
+/** What is laid of a tile, in the tile's own frame. */
+const ownOutline = (polygon: Polygon, layout: Layout, address: Address): Polygon =>
+  mapPolygon(polygon, toTileFrame(layout, address)).map(tidyRing);
+
+/** The circles that may run through a tile whose near corner is at a place. */
+const circlesNear = (circles: readonly Circle[], corner: Point, outline: Ring): readonly Circle[] =>
+  circles.filter(({ centre, radiusMm }) => Math.abs(distance(centre, corner) - radiusMm) < reachOf(outline) + TOLERANCE_MM);
+
+function inTileFrame(circles: readonly Circle[], layout: Layout, address: Address): Circle[] {
+  const intoTile = toTileFrame(layout, address);
+  return circles.map(({ centre, radiusMm }) => ({ centre: intoTile(centre), radiusMm }));
 }
 
 function describeOutline(

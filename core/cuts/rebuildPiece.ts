@@ -1,6 +1,7 @@
 import { difference, intersect } from '../geometry/clip.ts';
 import { circleRing } from '../geometry/circleRing.ts';
-import { add, dot, quarterTurn, scale, subtract, unit, type Point } from '../geometry/point.ts';
+import { add, distance, dot, quarterTurn, scale, subtract, unit, type Point } from '../geometry/point.ts';
+import { isPartedOnce, leftOfLine } from '../geometry/leftOfLine.ts';
 import { boxOf, polygonsArea, rectangleRing, ringLength, type Polygon, type Ring } from '../geometry/ring.ts';
 import type { Mark, SideMeasure } from './cutKind.ts';
 import { flatsOf } from './flats.ts';
@@ -14,9 +15,23 @@ const BESIDE_MM = 0.25;
 /** Whether marks, set one after the other on the whole tile, give a piece back. */
 export function givesBack(marks: readonly Mark[], tile: Ring, piece: Polygon): boolean {
   const made = rebuildPiece(marks, tile);
+  if (made.length === 1 && haveSameCorners(made[0], piece)) return true;
   const beside = polygonsArea(difference(made, [piece])) + polygonsArea(difference([piece], made));
   return beside <= BESIDE_MM * ringLength(piece[0]);
 }
+
+/** Corners nearer than this are the same, mm: outlines of such corners lie no further beside each other. */
+const SAME_CORNER_MM = 0.1;
+
+/** Whether two polygons go through the same corners, ring by ring, wherever each begins: most do, and nothing has to be clipped. */
+const haveSameCorners = (a: Polygon, b: Polygon): boolean =>
+  a.length === b.length &&
+  a.every((ring, n) => {
+    const other = b[n];
+    if (ring.length !== other.length) return false;
+    const start = other.findIndex((p) => distance(p, ring[0]) < SAME_CORNER_MM);
+    return start !== -1 && ring.every((p, k) => distance(p, other[(start + k) % other.length]) < SAME_CORNER_MM);
+  });
 
 /** The end of a free line lies so near to the edge it begins at, mm; rounded as a tape is, further off. */
 const ON_EDGE_MM = 0.05;
@@ -89,8 +104,13 @@ function cutAt(mark: Mark, left: readonly Polygon[], tile: Ring, reachMm: number
   }
 }
 
-/** What lies on the left of a line, its whole length. */
+/** What lies on the left of a line, its whole length. An outline that the line crosses but once in and once out stays one. */
 function leftOf(polygons: readonly Polygon[], p: Point, q: Point): Polygon[] {
+  if (polygons.every((rings) => rings.length === 1 && isPartedOnce(rings[0], p, q)))
+    return polygons.flatMap(([ring]): Polygon[] => {
+      const left = leftOfLine(ring, p, q);
+      return left.length === 0 ? [] : [[left]];
+    });
   const along = unit(subtract(q, p));
   const inward = quarterTurn(along);
   const [a, b] = [add(p, scale(along, -FAR_MM)), add(p, scale(along, FAR_MM))];

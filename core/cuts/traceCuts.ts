@@ -1,4 +1,4 @@
-import { cross, distance, subtract, type Point } from '../geometry/point.ts';
+import { cross, distance, dot, length, subtract, type Point } from '../geometry/point.ts';
 import { ON_LINE_MM } from '../geometry/conventions.ts';
 import { distanceToStretch } from '../geometry/distanceToStretch.ts';
 import type { Polygon, Ring } from '../geometry/ring.ts';
@@ -28,7 +28,7 @@ export function traceCuts([outer, ...holes]: Polygon, tile: Ring): CutLine[] {
 
 function openCuts(ring: Ring, tile: Ring): CutLine[] {
   const count = ring.length;
-  const isCut = ring.map((p, k) => !onSameSide(p, ring[(k + 1) % count], tile));
+  const isCut = cutStretches(ring, tile);
   const start = isCut.findIndex((cut, k) => !cut && isCut[(k + 1) % count]);
   if (start === -1) return isCut[0] ? splitAtCorners([...ring, ring[0]]) : [];
   const chains: Point[][] = [];
@@ -106,21 +106,39 @@ function turnDeg(a: Point, b: Point, c: Point): number {
   return (Math.atan2(cross(u, v), u[0] * v[0] + u[1] * v[1]) * 180) / Math.PI;
 }
 
-/** Whether a stretch of the piece runs along the outline of the tile. */
-function onSameSide(p: Point, q: Point, tile: Ring): boolean {
-  if (distance(p, q) < ON_LINE_MM) return true;
-  const middle: Point = [(p[0] + q[0]) / 2, (p[1] + q[1]) / 2];
-  return isOnRing(p, tile) && isOnRing(q, tile) && isOnRing(middle, tile);
+/** Of every stretch of a piece, whether it is no part of the outline of its tile. */
+function cutStretches(ring: Ring, tile: Ring): boolean[] {
+  // One corner mostly lies on the side after that of the corner before: there it is looked for first.
+  let at = 0;
+  const isOnTile = (p: Point): boolean => {
+    const side = sideUnder(p, tile, at);
+    if (side !== null) at = side;
+    return side !== null;
+  };
+  const onTile = ring.map(isOnTile);
+  return ring.map((p, k) => {
+    const next = (k + 1) % ring.length;
+    const q = ring[next];
+    if (distance(p, q) < ON_LINE_MM) return false;
+    return !(onTile[k] && onTile[next] && isOnTile([(p[0] + q[0]) / 2, (p[1] + q[1]) / 2]));
+  });
 }
 
-/** Whether a position lies on an outline. */
-const isOnRing = (p: Point, ring: Ring): boolean =>
-  ring.some((from, k) => {
-    const to = ring[(k + 1) % ring.length];
-    if (p[0] < Math.min(from[0], to[0]) - ON_LINE_MM || p[0] > Math.max(from[0], to[0]) + ON_LINE_MM) return false;
-    if (p[1] < Math.min(from[1], to[1]) - ON_LINE_MM || p[1] > Math.max(from[1], to[1]) + ON_LINE_MM) return false;
-    const along = subtract(to, from);
-    const size = Math.hypot(along[0], along[1]);
-    const run = ((p[0] - from[0]) * along[0] + (p[1] - from[1]) * along[1]) / size;
-    return run > -ON_LINE_MM && run < size + ON_LINE_MM && Math.abs(cross(along, subtract(p, from))) / size < ON_LINE_MM;
-  });
+/** The side of an outline on which a position lies, the first from one on; null where it lies on none. */
+function sideUnder(p: Point, ring: Ring, first: number): number | null {
+  for (let k = 0; k < ring.length; k++) {
+    const side = (first + k) % ring.length;
+    if (liesAlong(p, ring[side], ring[(side + 1) % ring.length])) return side;
+  }
+  return null;
+}
+
+/** Whether a position lies on a stretch. */
+function liesAlong(p: Point, from: Point, to: Point): boolean {
+  if (p[0] < Math.min(from[0], to[0]) - ON_LINE_MM || p[0] > Math.max(from[0], to[0]) + ON_LINE_MM) return false;
+  if (p[1] < Math.min(from[1], to[1]) - ON_LINE_MM || p[1] > Math.max(from[1], to[1]) + ON_LINE_MM) return false;
+  const along = subtract(to, from);
+  const size = length(along);
+  const run = dot(subtract(p, from), along) / size;
+  return run > -ON_LINE_MM && run < size + ON_LINE_MM && Math.abs(cross(along, subtract(p, from))) / size < ON_LINE_MM;
+}

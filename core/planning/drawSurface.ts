@@ -40,9 +40,11 @@ export function drawingOf(surface: Surface, { traced, placer }: OpenSurface, par
       sides,
       startsMm: placer.startsMm(candidate),
       snapsMm: { x: placer.snapsMm('x', turnDeg), y: placer.snapsMm('y', turnDeg) },
+      frame: placer.open.ground.frame,
+      mayTurn: placer.open.mayTurn,
     },
     weighed: candidate,
     ledger: surface.kind === 'wall' ? ledgerOf(layout, traced, edges) : null,
-    struck: strikeLines(layout, traced, partMm),
+    struck: strikeLines(fields, traced, partMm),
   };
 }

@@ -207,7 +207,7 @@ function straightEdge(
 
 /** Whether a surface is laid as it is drawn: then its courses run with its edges. */
 const isAsDrawn = ({ turnDeg, setout: { turn }, bands }: Surface): boolean =>
-  turnDeg % 90 === 0 && bands.length === 0 && (turn === undefined || turn.rule !== 'edge' || !turn.diagonal);
+  turnDeg % 90 === 0 && bands.length === 0 && (turn === undefined || (turn.rule === 'edge' ? !turn.diagonal : turn.rule !== 'byHand'));
 
 /** From one joint to the next in a direction, mm. */
 function jointStep({ open }: Placer, axis: Axis): number {

@@ -10,6 +10,7 @@ import type { SetoutAdvice } from '../setout/weigh/adviseSetout.ts';
 import type { EdgeSummary } from '../setout/edges/edgeCuts.ts';
 import type { Field } from '../setout/fields/field.ts';
 import type { Point } from '../geometry/point.ts';
+import type { Ring } from '../geometry/ring.ts';
 import type { Layout } from '../setout/place/layout.ts';
 import type { Ledger } from '../setout/lines/ledger.ts';
 import type { Axis } from '../setout/weigh/axisPlacement.ts';
@@ -47,6 +48,10 @@ export interface Drawing {
     readonly startsMm: Point;
     /** The starts that a hand is led to in each direction: centres, edges, what stands in the field; mm. */
     readonly snapsMm: Readonly<Record<Axis, readonly number[]>>;
+    /** The outline that rules are taken from: the field without its gaps. */
+    readonly frame: Ring;
+    /** Whether the field may be turned against the surface. */
+    readonly mayTurn: boolean;
   };
   /** The setout as it was weighed before it was laid. */
   readonly weighed: Candidate;

@@ -1,5 +1,6 @@
 import { mixPaces, workHours } from '../labour/workHours.ts';
-import { planOffCuts, type OffCutRule } from '../cuts/offCuts/planOffCuts.ts';
+import { planOffCuts } from '../cuts/offCuts/planOffCuts.ts';
+import type { OffCutRule } from '../cuts/offCuts/planKind.ts';
 import { layingZones, type LayingZones } from '../setout/zones/layingZones.ts';
 import type { SurfaceFigures } from '../takeoff/figures.ts';
 import { planMixes } from '../takeoff/mixes/planMixes.ts';
@@ -34,8 +35,16 @@ function zonesOf(layout: SurfaceLayout, figures: SurfaceFigures, rules: PlanRule
   const work = workHours([figures], rules.labour, rules.habits?.['pace']);
   const mixes = planMixes(takeOff(rules, [figures]), rules, { m2PerHour: mixPaces(work) });
   const mix = mixes.find(({ item }) => item === 'adhesive');
-  return layingZones({ ...layout, ...layout.laid }, mix && mix.areaM2 > 0 ? mix.areaM2 : USUAL_ZONE_M2);
+  const areaM2 = mix && mix.areaM2 > 0 ? mix.areaM2 : USUAL_ZONE_M2;
+  const before = parted.get(layout);
+  if (before?.areaM2 === areaM2) return before.zones;
+  const zones = layingZones({ ...layout, ...layout.laid }, areaM2);
+  parted.set(layout, { areaM2, zones });
+  return zones;
 }
+
+/** The zones of a layout, as they were parted last. */
+const parted = new WeakMap<SurfaceLayout, { readonly areaM2: number; readonly zones: LayingZones }>();
 
 /** Where nothing is mixed, m². */
 const USUAL_ZONE_M2 = 2;

@@ -39,7 +39,7 @@ function jointAlong([from, to]: Stretch, edges: readonly Edge[], fixtures: reado
     if (fixture.clearanceMm === 0 || coverHidesCut(fixture)) return null;
     return { edgeId: null, widthMm: fixture.clearanceMm, lengthMm: (distance(from, to) * ringLength(ring)) / ringLength(clearRing) };
   }
-  const edge = edges.find((one) => Math.abs(distanceToStretch(middle, one.from, one.to) - one.gapMm) <= ALONG_MM);
+  const edge = edges.find((one) => isAGapFrom(middle, one));
   if (!edge || edge.gapMm === 0 || !SEALED_ROLES.has(edge.role)) return null;
   return { edgeId: edge.id, widthMm: edge.gapMm, lengthMm: lengthAtWall([from, to], edge, 1.5 * widestMm + ALONG_MM) };
 }
@@ -53,5 +53,19 @@ function lengthAtWall(stretch: Stretch, { from, to }: Edge, reachMm: number): nu
   return end - start;
 }
 
-const liesOn = (p: Point, ring: Ring): boolean =>
-  ring.some((from, k) => distanceToStretch(p, from, ring[(k + 1) % ring.length]) <= ALONG_MM);
+/** Whether a position lies as far from an edge as its gap; most lie too far from its line, which is told at once. */
+function isAGapFrom(p: Point, { from, to, gapMm }: Edge): boolean {
+  const across = (to[0] - from[0]) * (p[1] - from[1]) - (to[1] - from[1]) * (p[0] - from[0]);
+  if (Math.abs(across) > (gapMm + 2 * ALONG_MM) * distance(from, to)) return false;
+  return Math.abs(distanceToStretch(p, from, to) - gapMm) <= ALONG_MM;
+}
+
+/** Whether a position lies on a ring. */
+function liesOn(p: Point, ring: Ring): boolean {
+  for (let k = 0, last = ring.length - 1; k < ring.length; last = k++) {
+    const [from, to] = [ring[last], ring[k]];
+    if ((from[0] > p[0] + ALONG_MM && to[0] > p[0] + ALONG_MM) || (from[0] < p[0] - ALONG_MM && to[0] < p[0] - ALONG_MM)) continue;
+    if (distanceToStretch(p, from, to) <= ALONG_MM) return true;
+  }
+  return false;
+}

@@ -18,7 +18,7 @@ const titleOf = ({ job, surface }: SurfaceSource): string => `${job.name}: ${sur
 export function writeCutPaper(source: SurfaceSource): Promise<Buffer> {
   const { pdf, finish } = startPaper(titleOf(source), 'landscape');
   writeSetoutPage(pdf, source);
-  writeRodPages(source.planned.layout, {
+  writeRodPages(source.planned.fields, {
     pdf,
     startPage: () => {
       pdf.addPage();

@@ -1,7 +1,7 @@
 import { gaugeRod, type RodMark } from '@azulejo/core/setout/lines/gaugeRod';
 import { formatLength } from '@azulejo/core/units/formatLength';
 import type { Tape } from '@azulejo/core/units/tape';
-import type { Layout } from '@azulejo/core/setout/place/layout';
+import type { Field } from '@azulejo/core/setout/fields/field';
 import { POINTS_PER_MM } from './paper.ts';
 
 /** A strip of the rod on paper, and the room beside it for figures, mm. */
@@ -27,8 +27,8 @@ interface Paper {
 }
 
 /** Draws the gauge rod across the courses full size, in strips to be cut out and glued end to end; every joint is filled. */
-export function writeRodPages(layout: Layout, { pdf, startPage, write, tape }: Paper): void {
-  const marks = gaugeRod(layout, 'y');
+export function writeRodPages(fields: readonly Field[], { pdf, startPage, write, tape }: Paper): void {
+  const marks = gaugeRod(fields, 'y');
   if (marks.length < 2) return;
   const total = marks[marks.length - 1].toMm;
   let top = startPage();

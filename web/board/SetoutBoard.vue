@@ -56,9 +56,9 @@ const emit = defineEmits<{
 }>();
 
 const MARGIN_PX = 72;
-/** On a narrow board the controls lie below the drawing. */
+/** On a narrow board the controls lie below the drawing, else at its right. */
 const NARROW_PX = 560;
-const CONTROLS_PX = 36;
+const CONTROLS_PX = { below: 36, beside: 44 };
 const EDGE_REACH_PX = 26;
 const GRIP_REACH_PX = 18;
 const ZOOM_STEP = 1.35;
@@ -85,7 +85,9 @@ function fit(): void {
   const points = [...props.drawing.traced.outline];
   const [minX, minY] = [Math.min(...points.map(([x]) => x)), Math.min(...points.map(([, y]) => y))];
   const [maxX, maxY] = [Math.max(...points.map(([x]) => x)), Math.max(...points.map(([, y]) => y))];
-  view.value = fitView({ minX, minY, maxX, maxY }, screen.value, margin, narrow ? CONTROLS_PX : 0);
+  const { width, height } = screen.value;
+  const room = narrow ? screen.value : { width: width - CONTROLS_PX.beside, height };
+  view.value = fitView({ minX, minY, maxX, maxY }, room, margin, narrow ? CONTROLS_PX.below : 0);
 }
 watch([outlineKey, screen], fit, { immediate: true, flush: 'post' });
 

@@ -121,7 +121,7 @@ function writeOver({ context, palette }: Brush, text: string, [x, y]: readonly n
   context.textAlign = 'center';
   context.textBaseline = 'middle';
   const wide = context.measureText(text).width + 10;
-  context.fillStyle = palette.labelHalo;
+  context.fillStyle = palette.dimensionGround;
   context.fillRect(x - wide / 2, y - DIMENSION_PX / 2 - 2, wide, DIMENSION_PX + 4);
   context.fillStyle = palette.dimension;
   context.fillText(text, x, y);

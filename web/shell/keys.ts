@@ -10,6 +10,7 @@ export const KEY_GROUPS: readonly { readonly where: string; readonly lines: read
     where: 'Setting out',
     lines: [
       { keys: 'Arrows', does: 'Move the tiles by 1 mm or one step of the tape; ten with Shift' },
+      { keys: ', and .', does: 'Turn the tiles left or right by a tenth of a degree; by a whole one with Shift' },
       { keys: 'E', does: 'Choose the next edge (or click it)' },
       { keys: 'P', does: 'A piece on the centre line, square to the chosen edge' },
       { keys: 'J', does: 'A joint on the centre line, square to the chosen edge' },

@@ -19,6 +19,8 @@ export interface DrawingPalette {
   readonly levelLine: string;
   readonly chalk: string;
   readonly dimension: string;
+  /** Under a dimension that is written over the drawing. */
+  readonly dimensionGround: string;
   readonly chosen: string;
   readonly profile: string;
   /** Laid over pieces that are cut or laid, and the ticks on them. */
@@ -46,6 +48,7 @@ export const LIGHT_DRAWING: DrawingPalette = {
   levelLine: 'rgba(20,32,43,0.35)',
   chalk: '#b03a24',
   dimension: '#14202b',
+  dimensionGround: 'rgba(255,255,255,0.82)',
   chosen: '#1c4f9c',
   profile: '#b07d00',
   done: '#dfe9e2',
@@ -71,6 +74,7 @@ export const DARK_DRAWING: DrawingPalette = {
   levelLine: 'rgba(232,237,241,0.35)',
   chalk: '#ff7a5c',
   dimension: '#e8edf1',
+  dimensionGround: 'rgba(16,22,28,0.82)',
   chosen: '#8fb8ee',
   profile: '#f2c12e',
   done: '#2a3d33',

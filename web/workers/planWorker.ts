@@ -50,12 +50,15 @@ async function planSurface({ rules, surface }: SurfaceBrief, told: (progress: Pl
   return layout && shareOut(rules, [layout])[0];
 }
 
+/** All that a layout is made from. */
+const textOf = ({ rules, surface }: SurfaceBrief): string => JSON.stringify([layoutRulesOf(rules), surface]);
+
 async function layOut(
   { rules, surface }: SurfaceBrief,
   own: number,
   told: (progress: PlanProgress) => void,
 ): Promise<SurfaceLayout | null> {
-  const brief = JSON.stringify([layoutRulesOf(rules), surface]);
+  const brief = textOf({ rules, surface });
   const remembered = known.get(brief);
   if (remembered) return remembered;
   const steps = layoutSteps(rules, surface);
@@ -79,11 +82,16 @@ async function planJob(job: Job, told: (surface: SurfacePlan) => void): Promise<
   const own = ++wanted;
   const laidOut: (SurfaceLayout | Unplanned)[] = [];
   for (const surface of job.surfaces) {
-    const layout = await layOut(briefOf(job, surface), own, () => undefined).catch(() => layOutOrTell(job, surface));
-    await lookUp();
+    const brief = briefOf(job, surface);
+    const remembered = known.get(textOf(brief));
+    const layout = remembered ?? (await layOut(brief, own, () => undefined).catch(() => layOutOrTell(job, surface)));
     if (layout === null || own !== wanted) return null;
     laidOut.push(layout);
-    if (!('issues' in layout)) told(shareOut(job, [layout])[0]);
+    // What has just been laid out is shown by itself; what was known comes with the whole plan soon enough.
+    if (remembered || 'issues' in layout) continue;
+    told(shareOut(job, [layout])[0]);
+    await lookUp();
+    if (own !== wanted) return null;
   }
   return completePlan(job, laidOut);
 }

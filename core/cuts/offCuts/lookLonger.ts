@@ -1,6 +1,7 @@
 import type { Product } from '../../tile/product.ts';
 import { packTiles, roundsFor } from './packTiles.ts';
-import { packedFor, type CutsOfSurface, type OffCutRule } from './planOffCuts.ts';
+import type { OffCutRule } from './planKind.ts';
+import { packedFor, type CutsOfSurface } from './planOffCuts.ts';
 
 /** What looking longer for a plan of off-cuts has come to. */
 export interface LookedLonger {

@@ -3,7 +3,7 @@ import { distanceToStretch } from '../../geometry/distanceToStretch.ts';
 import { labelPoint } from '../../geometry/labelPoint.ts';
 import type { Motion, Point } from '../../geometry/point.ts';
 import { selfTurns } from '../../geometry/selfTurns.ts';
-import { boxOf, isInside, mapPolygon, polygonArea, polygonsArea, type Box, type Polygon } from '../../geometry/ring.ts';
+import { boxOf, isConvex, isInside, mapPolygon, polygonArea, polygonsArea, type Box, type Polygon } from '../../geometry/ring.ts';
 import type { CutRule, WantedPiece } from './wanted.ts';
 
 /** Measured outlines miss their own turn by a little, mm. */
@@ -17,6 +17,8 @@ export interface Place {
   readonly outline: Polygon;
   readonly turnDeg: number;
   readonly box: Box;
+  /** Whether it has one outline, and every corner of that turns left. */
+  readonly isConvex: boolean;
   /** A few places well inside it. */
   readonly inside: readonly Point[];
   /** Same for the same outline in the same place. */
@@ -82,8 +84,17 @@ function overlaps(a: Place, b: Place, kerfMm: number): boolean {
   if (a.inside.some((p) => isInside(p, [b.outline])) || b.inside.some((p) => isInside(p, [a.outline]))) return true;
   const nearMm = kerfMm - TOUCH_MM;
   if (comesWithin(nearMm, a, b) || comesWithin(nearMm, b, a)) return true;
+  if (a.isConvex && b.isConvex && (liesBeyondASide(a, b) || liesBeyondASide(b, a))) return false;
   const left = polygonsArea(difference([b.outline], [a.outline]));
   return polygonArea(b.outline) - left > TOUCH_MM * (b.box.maxX - b.box.minX + b.box.maxY - b.box.minY);
+}
+
+/** Whether all of a place lies beyond the line of one side of another. */
+function liesBeyondASide({ outline: [ring] }: Place, { outline: [other] }: Place): boolean {
+  return other.some(([ax, ay], k) => {
+    const [bx, by] = other[k + 1 === other.length ? 0 : k + 1];
+    return ring.every(([x, y]) => (bx - ax) * (y - ay) - (by - ay) * (x - ax) <= 0);
+  });
 }
 
 /** Whether a corner of one place is nearer than so much to a side of another. */
@@ -103,6 +114,7 @@ export const placeOf = (outline: Polygon, turnDeg: number, keepsOff: Clearance):
   outline,
   turnDeg,
   box: boxOf(outline[0]),
+  isConvex: outline.length === 1 && isConvex(outline[0]),
   inside: placesInside(outline),
   key: keepsOff.keyOf(outline),
 });

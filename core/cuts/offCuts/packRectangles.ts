@@ -1,7 +1,7 @@
 import { difference } from '../../geometry/clip.ts';
 import { drawnIn } from '../../geometry/drawnIn.ts';
 import { seededNumbers } from '../../geometry/seededNumbers.ts';
-import { boxOf, boxRing, mapPolygon, type Box, type Polygon } from '../../geometry/ring.ts';
+import { boxOf, boxRing, mapPolygon, type Box, type Polygon, type Ring } from '../../geometry/ring.ts';
 import { motion, type Point } from '../../geometry/point.ts';
 import type { Size } from '../../tile/product.ts';
 import type { Side } from '../cutKind.ts';
@@ -10,7 +10,7 @@ import { FreeSpace, isTighter, type Fit, type WantedBox } from './freeSpace.ts';
 import { tileSize, type CutRule, type PackedTile, type PlacedPiece, type WantedPiece } from './wanted.ts';
 
 /** A piece with what a packer asks of it, in every turn that is allowed. */
-interface Item {
+export interface Item {
   readonly piece: WantedPiece;
   readonly turns: readonly Turned[];
   /** Pieces of one look fit into the same places. */
@@ -29,7 +29,8 @@ interface Turned {
 /** A tile while pieces are taken from it. */
 interface Bin {
   readonly space: FreeSpace;
-  readonly placed: { readonly item: Item; readonly turned: Turned; readonly space: Box; readonly box: Box }[];
+  /** Never changed: what is put in makes a list of its own, and so every list is turned into pieces once. */
+  placed: readonly { readonly item: Item; readonly turned: Turned; readonly box: Box }[];
   areaMm2: number;
 }
 
@@ -40,9 +41,15 @@ const ROUND: readonly Side[] = ['bottom', 'right', 'top', 'left'];
  * each time. The same pieces give the same tiles. Nothing is flipped; kerf is kept; every side that has to be a factory
  * edge lies on the edge of the tile; each tile comes apart by cuts from edge to edge.
  */
-export function* packRectangles(pieces: readonly WantedPiece[], rule: CutRule): Generator<PackedTile[], never> {
-  const size = tileSize(pieces[0]);
-  const items = pieces.map((piece) => itemOf(piece, rule));
+export const packRectangles = (pieces: readonly WantedPiece[], rule: CutRule): Generator<PackedTile[], never> =>
+  packItems(
+    pieces.map((piece) => itemOf(piece, rule)),
+    rule,
+  );
+
+/** The same of pieces that were made ready. */
+export function* packItems(items: readonly Item[], rule: CutRule): Generator<PackedTile[], never> {
+  const size = tileSize(items[0].piece);
   // Each surface by what those before it left; all at once only where that opens fewer.
   const surfaces = bySurface(items);
   const inTurn = surfaces.reduce<Bin[]>(
@@ -67,7 +74,11 @@ const longer = ({ piece: { sizeMm } }: Item): number => Math.max(sizeMm.widthMm,
 /** The pieces of each surface, in the order in which they are laid. */
 function bySurface(items: readonly Item[]): Item[][] {
   const groups = new Map<string, Item[]>();
-  for (const item of items) groups.set(item.piece.surfaceId, [...(groups.get(item.piece.surfaceId) ?? []), item]);
+  for (const item of items) {
+    const own = groups.get(item.piece.surfaceId);
+    if (own) own.push(item);
+    else groups.set(item.piece.surfaceId, [item]);
+  }
   return [...groups.values()];
 }
 
@@ -151,7 +162,7 @@ function opened(item: Item, size: Size, kerfMm: number): Bin {
 }
 
 function put(bin: Bin, item: Item, turned: Turned, { space, box }: Pick<Fit, 'space' | 'box'>): void {
-  bin.placed.push({ item, turned, space, box });
+  bin.placed = [...bin.placed, { item, turned, box }];
   bin.areaMm2 += item.piece.areaMm2;
   const moved = ({ minX, minY, maxX, maxY }: Box): Box => ({
     minX: minX + box.minX,
@@ -177,9 +188,10 @@ function improved(bins: Bin[], size: Size, kerfMm: number, next: () => number): 
   return bestOf([bins, packed(kept, sorted, size, kerfMm)]);
 }
 
-const copyOf = ({ space, placed, areaMm2 }: Bin): Bin => ({ space: space.copy(), placed: [...placed], areaMm2 });
+const copyOf = ({ space, placed, areaMm2 }: Bin): Bin => ({ space: space.copy(), placed, areaMm2 });
 
-function itemOf(piece: WantedPiece, { directional, kerfMm }: CutRule): Item {
+/** Makes a piece ready to be packed by its box. */
+export function itemOf(piece: WantedPiece, { directional, kerfMm }: CutRule): Item {
   const quarters = directional ? [0] : piece.isRectangle && piece.factorySides.length === 0 ? [0, 1] : [0, 2, 1, 3];
   const open = piece.isRectangle ? [] : openWithin(piece.outline, kerfMm);
   const turns = quarters.map((quarter) => turnedBy(piece, open, quarter));
@@ -206,6 +218,7 @@ const SMALLEST_OPEN_MM = 15;
 /** The largest upright boxes that a piece leaves open at the corners of its own, the kerf off: what is notched out is tile still. */
 function openWithin([outer]: Polygon, kerfMm: number): Box[] {
   const own = boxOf(outer);
+  if (!leavesACorner(outer, own)) return [];
   const left = difference([[boxRing(own)]], [[kerfMm > 0 ? drawnIn(outer, -kerfMm) : outer]]);
   const isOpen = ({ minX, minY, maxX, maxY }: Box): boolean =>
     Math.min(maxX - minX, maxY - minY) >= SMALLEST_OPEN_MM &&
@@ -214,10 +227,33 @@ function openWithin([outer]: Polygon, kerfMm: number): Box[] {
   return left.flatMap((part) => largestBoxWithin(part, isOpen) ?? []);
 }
 
-const toPacked = ({ placed }: Bin): PackedTile =>
-  placed.map(({ item: { piece }, turned, box }): PlacedPiece => ({
-    piece,
-    outline: mapPolygon(turned.outline, ([x, y]) => [x + box.minX, y + box.minY]),
-    at: [box.minX, box.minY],
-    turnDeg: turned.deg,
-  }));
+/** Whether the sides of a ring's box are free beside one of its corners for as long as an opening has to be. */
+function leavesACorner(ring: Ring, { minX, minY, maxX, maxY }: Box): boolean {
+  const along = (k: 0 | 1, side: number): readonly [number, number] => {
+    const on = ring.filter((p) => Math.abs(p[1 - k] - side) < 0.01).map((p) => p[k]);
+    return [Math.min(...on), Math.max(...on)];
+  };
+  const [bottom, top, left, right] = [along(0, minY), along(0, maxY), along(1, minX), along(1, maxX)];
+  const free = (a: number, b: number): boolean => Math.min(a, b) >= SMALLEST_OPEN_MM;
+  return (
+    free(bottom[0] - minX, left[0] - minY) ||
+    free(maxX - bottom[1], right[0] - minY) ||
+    free(top[0] - minX, maxY - left[1]) ||
+    free(maxX - top[1], maxY - right[1])
+  );
+}
+
+function toPacked({ placed }: Bin): PackedTile {
+  const known =
+    packedAs.get(placed) ??
+    placed.map(({ item: { piece }, turned, box }): PlacedPiece => ({
+      piece,
+      outline: mapPolygon(turned.outline, ([x, y]) => [x + box.minX, y + box.minY]),
+      at: [box.minX, box.minY],
+      turnDeg: turned.deg,
+    }));
+  packedAs.set(placed, known);
+  return known;
+}
+
+const packedAs = new WeakMap<Bin['placed'], PackedTile>();

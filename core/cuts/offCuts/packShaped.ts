@@ -1,5 +1,5 @@
 import { packOutlines } from './packOutlines.ts';
-import { packRectangles } from './packRectangles.ts';
+import { itemOf, packItems } from './packRectangles.ts';
 import { passesOf } from './passesOf.ts';
 import type { CutRule, PackedTile, WantedPiece } from './wanted.ts';
 
@@ -12,11 +12,12 @@ const PAIRING_ROUNDS = 24;
  * others are packed by their boxes; whichever opens fewer is given, a round of improving at a time.
  */
 export function* packShaped(pieces: readonly WantedPiece[], rule: CutRule): Generator<PackedTile[], never> {
-  const byBoxes = packRectangles(pieces, rule);
+  const items = pieces.map((piece) => itemOf(piece, rule));
+  const byBoxes = packItems(items, rule);
   const together = sharing(pieces, rule);
   const shared = new Set(together.flatMap((tile) => tile.map(({ piece }) => piece)));
-  const others = pieces.filter((piece) => !shared.has(piece));
-  const beside = others.length > 0 && shared.size > 0 ? packRectangles(others, rule) : null;
+  const others = items.filter(({ piece }) => !shared.has(piece));
+  const beside = others.length > 0 && shared.size > 0 ? packItems(others, rule) : null;
   for (;;) {
     const boxes = byBoxes.next().value;
     const mixed = [...together, ...(beside?.next().value ?? [])];

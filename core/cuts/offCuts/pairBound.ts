@@ -4,7 +4,7 @@ import type { WantedPiece } from './wanted.ts';
 /** Of so many pieces it is asked which three fit into a tile; of more only the first. */
 const MOST_IN_THREES = 320;
 
-/** So many threes are really held against a tile; of others it is taken that they fit. */
+/** So many threes are really held against a tile. */
 const MOST_LOOKED_AT = 4000;
 
 /** What may come from one tile. */
@@ -22,44 +22,48 @@ export interface Sharing {
  */
 export function pairBound(all: readonly WantedPiece[], { tileMm2, corners: cornersOf, fits }: Sharing): number {
   const pieces = all.slice(0, MOST_IN_THREES);
-  const corners = pieces.map(cornersOf);
   // Pieces that are alike are asked about once.
-  const kinds = new Map<string, number>();
-  const kindOf = pieces.map((piece) => numbered(kinds, lookOf(piece)));
-  const count = kinds.size;
+  const numbers = new Map<string, number>();
+  const kindOf = pieces.map((piece) => numbered(numbers, lookOf(piece)));
+  const kinds = Array.from(numbers.values(), (kind) => pieces[kindOf.indexOf(kind)]);
+  const corners = kinds.map(cornersOf);
+  const count = kinds.length;
   // Whether two kinds go together: 1 where they do, 2 where they do not, 0 before it is asked.
   const together = new Uint8Array(count * count);
   const canPair = (a: number, b: number): boolean => {
-    const at = kindOf[a] * count + kindOf[b];
-    if (together[at] === 0) together[at] = together[kindOf[b] * count + kindOf[a]] = fits([pieces[a], pieces[b]]) ? 1 : 2;
+    const at = a * count + b;
+    if (together[at] === 0) together[at] = together[b * count + a] = fits([kinds[a], kinds[b]]) ? 1 : 2;
     return together[at] === 1;
   };
   const threes = new Map<number, boolean>();
+  let looked = 0;
   const threeFits = (...own: readonly [number, number, number]): boolean => {
-    const [a, b, c] = own.map((k) => kindOf[k]).sort((p, q) => p - q);
+    const [a, b, c] = own.toSorted((p, q) => p - q);
     const key = (a * count + b) * count + c;
-    const known = threes.get(key) ?? fits(own.map((k) => pieces[k]));
+    // Of others than were looked at it is taken that they fit.
+    const known = threes.get(key) ?? (looked++ >= MOST_LOOKED_AT || fits(own.map((kind) => kinds[kind])));
     threes.set(key, known);
     return known;
   };
-  const kept: number[] = [];
-  let looked = 0;
-  for (let k = 0; k < pieces.length; k++) {
-    const beside = kept.filter((m) => canPair(k, m));
-    const makesThree = beside.some((a, at) =>
-      beside
-        .slice(at + 1)
-        .some(
-          (b) =>
-            corners[k] + corners[a] + corners[b] <= 4 &&
-            pieces[k].areaMm2 + pieces[a].areaMm2 + pieces[b].areaMm2 <= tileMm2 &&
-            canPair(a, b) &&
-            (looked++ > MOST_LOOKED_AT || threeFits(k, a, b)),
-        ),
-    );
-    if (!makesThree) kept.push(k);
-  }
-  return kept.length - mostPairs(kept.length, (a, b) => canPair(kept[a], kept[b]));
+  const keptOf = new Int32Array(count);
+  const makesThree = (kind: number): boolean => {
+    const beside = kinds.flatMap((_, other) => (keptOf[other] > 0 && canPair(kind, other) ? [other] : []));
+    return beside.some((a, at) => {
+      for (let k = keptOf[a] > 1 ? at : at + 1; k < beside.length; k++) {
+        const b = beside[k];
+        if (corners[kind] + corners[a] + corners[b] > 4) continue;
+        if (kinds[kind].areaMm2 + kinds[a].areaMm2 + kinds[b].areaMm2 > tileMm2) continue;
+        if (canPair(a, b) && threeFits(kind, a, b)) return true;
+      }
+      return false;
+    });
+  };
+  const kept = kindOf.filter((kind) => {
+    if (makesThree(kind)) return false;
+    keptOf[kind]++;
+    return true;
+  });
+  return kept.length - mostPairs(kept, canPair);
 }
 
 /** What two pieces have in common that fit beside the same others. */

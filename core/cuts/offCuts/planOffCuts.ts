@@ -1,13 +1,10 @@
 import { boxOf, boxRing, type Polygon, type Ring } from '../../geometry/ring.ts';
-import { hasWayUp, productNamed, type Product } from '../../tile/product.ts';
+import type { Product } from '../../tile/product.ts';
 import type { CutPiece } from '../cutPiece.ts';
 import type { CutSource } from '../cutSource.ts';
 import type { SheetPlan } from '../sheets/planSheets.ts';
-import type { Blank } from './blank.ts';
-import { leastTiles } from './bounds.ts';
-import { fillBlanks, type FilledBlank } from './fillBlanks.ts';
-import { packAll } from './packTiles.ts';
-import { wantedFrom, type CutRule, type PackedTile, type WantedPiece } from './wanted.ts';
+import { cutsByKind, keyOf, packedOfKind, planKind, type CutsOfKind, type OffCutRule, type PackedKind, type TileKind } from './planKind.ts';
+import type { PackedTile } from './wanted.ts';
 
 /** What is cut on one surface. */
 export interface CutsOfSurface {
@@ -60,24 +57,6 @@ export interface OffCutPlan {
   readonly byTile: readonly TileOpened[];
 }
 
-/** What a plan of off-cuts keeps to. */
-export interface OffCutRule {
-  readonly kerfMm: number;
-  readonly offCutsKept: boolean;
-  /** Rounds of improving where they are more than the usual. */
-  readonly offCutRounds?: number;
-  /** Pieces of tile that are there already; none where left out. */
-  readonly blanks?: readonly Blank[] | undefined;
-}
-
-/** One kind of tile as it lies in a box: pieces of another hand never come from it. */
-interface TileKind {
-  readonly productId: string;
-  readonly hand: CutPiece['hand'];
-}
-
-const keyOf = ({ productId, hand }: TileKind): string => `${hand ?? ''}/${productId}`;
-
 /**
  * Plans which tiles are opened for the cuts of all surfaces, in the order in which they are laid: pieces of every surface
  * that share a tile are packed together. Chips come with their sheets. One plan for each surface, in their order.
@@ -100,9 +79,7 @@ export function planOffCuts(surfaces: readonly CutsOfSurface[], products: readon
       });
       continue;
     }
-    const { wanted, all, blanks, filled, rest, cutRule } = askedFor(kind, surfaces, products, rule);
-    const packing = rule.offCutsKept ? packAll(rest, cutRule, rule.offCutRounds) : { tiles: rest.map(inOwnTile), lowerBound: rest.length };
-    const tiles = inLaidOrder(packing.tiles, all);
+    const { tiles, filled, needed } = planKind(kind, ofKind(kind, surfaces), products, rule);
     const numberedFrom = (start: number, blank: OpenedTile['blank'], outline: Ring | null) => (uses: PackedTile, k: number) => ({
       ...kind,
       tile: start + k + 1,
@@ -114,22 +91,16 @@ export function planOffCuts(surfaces: readonly CutsOfSurface[], products: readon
     const numbered: OpenedTile[] = [
       ...tiles.map(numberedFrom(opened, null, null)),
       ...filled.map(({ blank: { id, from }, box, placed }, k) =>
-        numberedFrom(opened + tiles.length, { id, from }, boxRing(box))(inLaidOrder([placed], all)[0], k),
+        numberedFrom(opened + tiles.length, { id, from }, boxRing(box))(placed, k),
       ),
     ];
     opened += numbered.length;
-    let [before, pieces] = [0, 0];
+    let before = 0;
     surfaces.forEach(({ surfaceId }, k) => {
-      if (wanted[k].length === 0) return;
+      const least = needed.get(surfaceId);
+      if (least === undefined) return;
       const openedForCuts = numbered.filter(({ openedFor, blank }) => openedFor === surfaceId && blank === null).length;
-      pieces += wanted[k].length;
-      const isLast = pieces === all.length;
-      // What is there already may stand in for as many tiles as it has pieces.
-      const instead = blanks.reduce((sum, blank) => sum + blank.pieces, 0);
-      const least =
-        isLast && filled.length === 0 ? packing.lowerBound : rule.offCutsKept ? leastTiles(all.slice(0, pieces), cutRule) : pieces;
-      const needed = Math.max(0, least - instead);
-      drafts[k].byTile.push({ ...kind, openedForCuts, lowerBound: Math.max(0, needed - before) });
+      drafts[k].byTile.push({ ...kind, openedForCuts, lowerBound: Math.max(0, least - before) });
       before += openedForCuts;
       for (const tile of numbered) if (tile.uses.some((use) => use.surfaceId === surfaceId)) drafts[k].tiles.push(tile);
     });
@@ -142,42 +113,20 @@ export function planOffCuts(surfaces: readonly CutsOfSurface[], products: readon
   }));
 }
 
-/** What is to be cut from one kind of tile. */
-interface Asked {
-  /** The pieces of each surface, and of all in their order. */
-  readonly wanted: readonly (readonly WantedPiece[])[];
-  readonly all: readonly WantedPiece[];
-  readonly blanks: readonly Blank[];
-  readonly filled: readonly FilledBlank[];
-  /** What does not come from a blank. */
-  readonly rest: readonly WantedPiece[];
-  readonly cutRule: CutRule;
-}
-
-function askedFor(kind: TileKind, surfaces: readonly CutsOfSurface[], products: readonly Product[], rule: OffCutRule): Asked {
-  const wanted = surfaces.map(({ surfaceId, cuts }) =>
-    cuts.filter((piece) => keyOf(piece) === keyOf(kind)).map((piece) => wantedFrom(surfaceId, piece)),
-  );
-  const cutRule: CutRule = { kerfMm: rule.kerfMm, directional: hasWayUp(productNamed(products, kind.productId)) };
-  const all = wanted.flat();
-  const blanks = kind.hand === null ? (rule.blanks ?? []).filter(({ productId }) => productId === kind.productId) : [];
-  const filled = fillBlanks(all, blanks, cutRule);
-  const fromBlanks = new Set(filled.flatMap(({ placed }) => placed.map(({ piece }) => piece)));
-  return { wanted, all, blanks, filled, rest: all.filter((piece) => !fromBlanks.has(piece)), cutRule };
-}
+/** What of every surface is cut from one kind of tile; surfaces without any left out. */
+const ofKind = (kind: TileKind, surfaces: readonly CutsOfSurface[]): CutsOfKind[] =>
+  surfaces.flatMap(({ surfaceId, cuts }) => {
+    const own = cutsByKind(cuts).get(keyOf(kind));
+    return own ? [{ surfaceId, cuts: own }] : [];
+  });
 
 /** What is packed for each kind of tile that is no sheet, where off-cuts are kept. */
-export function packedFor(
-  surfaces: readonly CutsOfSurface[],
-  products: readonly Product[],
-  rule: OffCutRule,
-): { readonly pieces: readonly WantedPiece[]; readonly cutRule: CutRule }[] {
+export function packedFor(surfaces: readonly CutsOfSurface[], products: readonly Product[], rule: OffCutRule): PackedKind[] {
   if (!rule.offCutsKept) return [];
-  return kindsOf(surfaces).flatMap((kind) => {
-    if (isSheet(kind, surfaces)) return [];
-    const { rest: pieces, cutRule } = askedFor(kind, surfaces, products, rule);
-    return pieces.length === 0 ? [] : [{ pieces, cutRule }];
-  });
+  return kindsOf(surfaces)
+    .filter((kind) => !isSheet(kind, surfaces))
+    .map((kind) => packedOfKind(kind, ofKind(kind, surfaces), products, rule))
+    .filter(({ pieces }) => pieces.length > 0);
 }
 
 const isSheet = ({ productId }: TileKind, surfaces: readonly CutsOfSurface[]): boolean =>
@@ -207,23 +156,14 @@ function tell(
 /** Every kind of tile that is cut, or whose sheets are parted, in the order in which it is met. */
 function kindsOf(surfaces: readonly CutsOfSurface[]): TileKind[] {
   const found = new Map<string, TileKind>();
-  for (const { cuts, sheets } of surfaces)
-    for (const { productId, hand } of [...cuts, ...sheets.map((sheet) => ({ productId: sheet.productId, hand: null }))])
-      if (!found.has(keyOf({ productId, hand }))) found.set(keyOf({ productId, hand }), { productId, hand });
+  const meet = ({ productId, hand }: TileKind): void => {
+    if (!found.has(keyOf({ productId, hand }))) found.set(keyOf({ productId, hand }), { productId, hand });
+  };
+  for (const { cuts, sheets } of surfaces) {
+    for (const [first] of cutsByKind(cuts).values()) meet(first);
+    for (const { productId } of sheets) meet({ productId, hand: null });
+  }
   return [...found.values()];
-}
-
-const inOwnTile = (piece: WantedPiece): PackedTile => {
-  const { minX, minY } = boxOf(piece.outline[0]);
-  return [{ piece, outline: piece.outline, at: [minX, minY], turnDeg: 0 }];
-};
-
-/** Tiles in the order in which their first piece is laid, and the pieces of each in theirs. */
-function inLaidOrder(tiles: readonly PackedTile[], pieces: readonly WantedPiece[]): PackedTile[] {
-  const place = new Map(pieces.map((piece, k) => [piece, k]));
-  const at = ({ piece }: PackedTile[number]): number => place.get(piece) ?? 0;
-  const sorted = tiles.map((uses) => [...uses].sort((a, b) => at(a) - at(b)));
-  return sorted.sort((a, b) => at(a[0]) - at(b[0]));
 }
 
 /** Every cut chip comes off the sheet its part is taken from. */

@@ -30,6 +30,10 @@ const SCHOOL_NAMES: Readonly<Record<FollowedSchool, string>> = {
 /** What a school is called. */
 export const schoolName = (school: FollowedSchool): string => SCHOOL_NAMES[school];
 
+/** The same over a setout that is in force: what a hand laid falls as it was laid. */
+export const setoutTitle = (school: FollowedSchool, byHand: boolean): string =>
+  byHand && school === 'mixed' ? 'As it was laid by hand' : schoolName(school);
+
 /** What a rule does, as a clause. */
 export function ruleName(rule: AxisChoice['rule'], axis: Axis): string {
   const [start, end] = END_NAMES[axis];

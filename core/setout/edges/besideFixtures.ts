@@ -2,7 +2,8 @@ import { distance, motion, quarterTurn, subtract, unit, type Point } from '../..
 import { isInside } from '../../geometry/ring.ts';
 import { coverHidesCut } from '../../surface/fixture.ts';
 import type { Traced } from '../../surface/traceSurface.ts';
-import type { Layout } from '../place/layout.ts';
+import type { Field } from '../fields/field.ts';
+import type { Layout, Placement } from '../place/layout.ts';
 import { firstPieceSpan, type Axis } from '../weigh/axisPlacement.ts';
 import type { EdgeSummary } from './edgeCuts.ts';
 import { cutSizes } from './endCuts.ts';
@@ -25,14 +26,14 @@ interface SetOut {
   readonly traced: Traced;
   readonly beside: readonly EdgeSummary[];
   readonly layout: Layout;
+  readonly fields: readonly Field[];
   readonly choice: { readonly turnDeg: number; readonly startsMm: Point };
 }
 
 /** Sides that run with the field's own directions and have tiles along them, where no cover hides the cut. */
-export function besideFixtures({ traced, beside, layout, choice }: SetOut): BesideFixture[] {
-  const { repeat, placement } = layout;
+export function besideFixtures({ traced, beside, layout, fields, choice }: SetOut): BesideFixture[] {
+  const { repeat } = layout;
   const { unturn } = motion(choice.turnDeg, [0, 0]);
-  const now = unturn(placement.origin);
   const summaries = new Map(beside.map((summary) => [summary.id, summary]));
   return besideOf(traced).flatMap(({ id, from, to }) => {
     const fixture = traced.fixtures.find((one) => id.startsWith(`${one.fixture.id}-`))?.fixture;
@@ -44,6 +45,7 @@ export function besideFixtures({ traced, beside, layout, choice }: SetOut): Besi
     const k = axis === 'x' ? 0 : 1;
     const { low, high } = firstPieceSpan(repeat, axis);
     const at = unturn(from)[k];
+    const now = unturn(placementAlong(from, to, inward, fields, layout).origin);
     const startMm = facing[k] > 0 ? at : at - (high - low);
     return [
       {
@@ -55,6 +57,17 @@ export function besideFixtures({ traced, beside, layout, choice }: SetOut): Besi
       },
     ];
   });
+}
+
+/** The placement of the tiles along a stretch: those beyond a band lie further on. */
+function placementAlong(from: Point, to: Point, inward: Point, fields: readonly Field[], { placement }: Layout): Placement {
+  const off: Point = [(from[0] + to[0]) / 2 + inward[0] * OFF_MM, (from[1] + to[1]) / 2 + inward[1] * OFF_MM];
+  const beyond = fields.find(({ kind, box, layout }) => {
+    if (kind !== 'beyondBand') return false;
+    const [x, y] = motion(layout.placement.turnDeg, layout.placement.origin).unturn(off);
+    return x > box.minX && x < box.maxX && y > box.minY && y < box.maxY;
+  });
+  return beyond?.layout.placement ?? placement;
 }
 
 /** The side of a fixture from which one looks this way into the field; null where it runs aslant. */

@@ -100,6 +100,8 @@ function cutsAlong(edge: Edge, placed: readonly PlacedTile[]): PlainCut[] {
   const found: PlainCut[] = [];
   for (const { tile, ring, centre, radiusMm } of placed) {
     if (Math.abs(depthOf(centre)) > radiusMm) continue;
+    const run = dot(subtract(centre, edge.from), along);
+    if (run < -radiusMm || run > edgeLength + radiusMm) continue;
     const cut = measureCut(ring, tile.polygons, { ...edge, along, inward, lengthMm: edgeLength });
     if (cut) found.push({ tile, ...cut, edge });
   }

@@ -50,7 +50,10 @@ export function splitBands(
   jointMm: number,
   bands: readonly { readonly band: Band; readonly product: Product }[],
 ): Banded {
-  let stretches: Banded['stretches'] = [{ region: ground.region, placement }];
+  const whole: Banded['stretches'] = [{ region: ground.region, placement }];
+  // Where nothing is tiled there is nothing to part.
+  if (ground.region.length === 0) return { stretches: whole, bands: [] };
+  let stretches = whole;
   const laid: { band: Band; side: BorderSide }[] = [];
   for (const { band, product } of [...bands].sort((a, b) => a.band.atMm - b.band.atMm)) {
     const k = band.way === 'level' ? 1 : 0;

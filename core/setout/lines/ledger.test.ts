@@ -28,7 +28,7 @@ test('full courses on the base need no ledger', () => {
 });
 
 test('a gauge rod has every whole course and joint', () => {
-  const rod = gaugeRod(drawn([1213, 2000], { rule: 'fullFromStart' }).layout, 'y');
+  const rod = gaugeRod(drawn([1213, 2000], { rule: 'fullFromStart' }).fields, 'y');
   expect(rod).toHaveLength(9);
   rod.forEach(({ fromMm, toMm }, k) => {
     expect(fromMm).toBeCloseTo(k * 204, 6);

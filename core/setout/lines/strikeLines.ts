@@ -3,7 +3,7 @@ import { boxRing, type Ring } from '../../geometry/ring.ts';
 import { cellShift, unitOf, type Repeat } from '../../pattern/repeat.ts';
 import { largestTriangle, type SquareTriangle } from '../../surface/squareTriangle.ts';
 import type { Traced } from '../../surface/traceSurface.ts';
-import type { Layout } from '../place/layout.ts';
+import type { Field } from '../fields/field.ts';
 import { meetings, tapesTo, type LineTape } from './lineTapes.ts';
 
 /** What a line is struck for: the first of its direction, the shifted course beside it, or to check every so many courses by. */
@@ -56,19 +56,18 @@ const FEWEST_COURSES = 3;
  * The lines nearest the middle of the field that pieces are laid to: one along the courses, one square to it, for a
  * shifted course a second one, and control lines. `partMm` is what a handy triangle is made of: 100 mm or 6 in.
  */
-export function strikeLines(layout: Layout, surface: Traced, partMm: number): StruckLines {
+export function strikeLines(fields: readonly Field[], surface: Traced, partMm: number): StruckLines {
+  const [{ layout }] = fields;
   const { repeat } = layout;
   const courseDeg = (repeat.turnedDeg ?? 0) + (isLaidUpright(repeat) ? 90 : 0);
-  const along = directionOf(layout, courseDeg + 90);
-  const across = directionOf(layout, courseDeg);
+  const along = directionOf(fields, courseDeg + 90, surface);
+  const across = directionOf(fields, courseDeg, surface);
   const shift = courseShift(repeat, across.ownNormal);
-  const first = lineAt(surface, across, { use: 'first', alongCourses: false, courses: 0 }, 0);
+  const first = lineAt(surface, across, { use: 'first', alongCourses: false, courses: 0 });
   const second = shift === 0 ? null : lineAt(surface, across, { use: 'second', alongCourses: false, courses: 0 }, shift);
-  const level = lineAt(surface, along, { use: 'first', alongCourses: true, courses: 0 }, 0);
+  const level = lineAt(surface, along, { use: 'first', alongCourses: true, courses: 0 });
   const every = Math.max(FEWEST_COURSES, Math.floor(CONTROL_MM / along.stepMm));
-  const controls = CONTROLS.map((k) =>
-    lineAt(surface, along, { use: 'control', alongCourses: true, courses: k * every }, k * every * along.stepMm),
-  );
+  const controls = CONTROLS.map((k) => lineAt(surface, along, { use: 'control', alongCourses: true, courses: k * every }));
   const lines = [first, second, level, ...controls].filter((line) => line !== null);
   return {
     lines,
@@ -95,24 +94,54 @@ interface Direction {
   /** Square to it in the repeat's own frame, to the right or up. */
   readonly ownNormal: Point;
   readonly stepMm: number;
-  readonly startMm: number;
+  /** Where so many pieces on from the one nearest the middle begin, mm along the normal; null where there are no more. */
+  readonly startAt: (pieces: number) => number | null;
 }
 
 /** The direction of lines whose normal is turned by some degrees in the repeat's own frame. */
-function directionOf({ repeat, placement }: Layout, normalDeg: number): Direction {
+function directionOf(fields: readonly Field[], normalDeg: number, { limits }: Traced): Direction {
+  const { repeat, placement } = fields[0].layout;
   const [nx, ny] = motion(normalDeg, [0, 0]).turn([1, 0]);
   const ownNormal: Point = nx > 1e-9 || (Math.abs(nx) <= 1e-9 && ny > 0) ? [nx, ny] : [-nx, -ny];
   const normal = motion(placement.turnDeg, [0, 0]).turn(ownNormal);
   const piece = isQuarter(normalDeg) ? boxRing(unitOf(repeat)) : repeat.pieces[0].ring;
   const low = Math.min(...piece.map((p) => dot(p, ownNormal)));
-  return {
-    way: [normal[1], -normal[0]],
-    normal,
-    ownNormal,
-    stepMm: stepAlong(repeat, ownNormal),
-    startMm: dot(placement.origin, normal) + low,
-  };
+  const stepMm = stepAlong(repeat, ownNormal);
+  const middle = dot([(limits.minX + limits.maxX) / 2, (limits.minY + limits.maxY) / 2], normal);
+  const stretches = fields.filter(({ kind }) => kind === 'main' || kind === 'beyondBand').map((field) => stretchAlong(field, normal, low));
+  return { way: [normal[1], -normal[0]], normal, ownNormal, stepMm, startAt: startsOf(stretches, stepMm, middle) };
 }
+
+/** Pieces of a field along a direction: where one of them begins, and from where to where there are any, mm. */
+interface Stretch {
+  readonly startMm: number;
+  readonly fromMm: number;
+  readonly toMm: number;
+}
+
+function stretchAlong({ layout: { placement }, box }: Field, normal: Point, low: number): Stretch {
+  const runs = boxRing(box).map((p) => dot(motion(placement.turnDeg, placement.origin).turn(p), normal));
+  return { startMm: dot(placement.origin, normal) + low, fromMm: Math.min(...runs), toMm: Math.max(...runs) };
+}
+
+/** Where pieces begin, counted from the one nearest a place; a band moves those beyond it on. */
+function startsOf(stretches: readonly Stretch[], stepMm: number, nearMm: number): Direction['startAt'] {
+  const [{ startMm }] = stretches;
+  if (stretches.every((other) => isWhole((other.startMm - startMm) / stepMm))) {
+    const first = startMm + Math.round((nearMm - startMm) / stepMm) * stepMm;
+    return (pieces) => first + pieces * stepMm;
+  }
+  const starts = stretches
+    .flatMap((stretch) => {
+      const first = stretch.startMm + Math.ceil((stretch.fromMm - stretch.startMm) / stepMm - 1e-6) * stepMm;
+      return Array.from({ length: Math.max(0, Math.ceil((stretch.toMm - first) / stepMm)) }, (_, k) => first + k * stepMm);
+    })
+    .sort((a, b) => a - b);
+  const nearest = starts.reduce((best, mm, k) => (Math.abs(mm - nearMm) < Math.abs(starts[best] - nearMm) ? k : best), 0);
+  return (pieces) => starts[nearest + pieces] ?? null;
+}
+
+const isWhole = (steps: number): boolean => Math.abs(steps - Math.round(steps)) < 1e-6;
 
 /** From one line of pieces to the next along a direction of the repeat, mm. */
 export function stepAlong(repeat: Repeat, normal: Point): number {
@@ -131,13 +160,13 @@ function courseShift(repeat: Repeat, along: Point): number {
 
 function lineAt(
   surface: Traced,
-  { way, normal, stepMm, startMm }: Direction,
+  { way, normal, stepMm, startAt }: Direction,
   what: Pick<StruckLine, 'use' | 'alongCourses' | 'courses'>,
-  shiftMm: number,
+  shiftMm = 0,
 ): StruckLine | null {
-  const { minX, minY, maxX, maxY } = surface.limits;
-  const middle = dot([(minX + maxX) / 2, (minY + maxY) / 2], normal);
-  const at = startMm + Math.round((middle - startMm) / stepMm) * stepMm + shiftMm;
+  const start = startAt(what.courses);
+  if (start === null) return null;
+  const at = start + shiftMm;
   // A control line at the very edge checks nothing.
   const reach = surface.outline.map((p) => dot(p, normal));
   if (what.use === 'control' && (at < Math.min(...reach) + 1.5 * stepMm || at > Math.max(...reach) - 1.5 * stepMm)) return null;

@@ -2,7 +2,7 @@ import { SMALLEST_PIECE_WIDTH_MM, WHOLE_SLACK_MM } from '../../geometry/conventi
 import { split } from '../../geometry/clip.ts';
 import { distanceToStretch } from '../../geometry/distanceToStretch.ts';
 import { cross, subtract, unit, type Point } from '../../geometry/point.ts';
-import { leftOfLine } from '../../geometry/leftOfLine.ts';
+import { isPartedOnce, leftOfLine } from '../../geometry/leftOfLine.ts';
 import { boxOf, isConvex, polygonArea, ringLength, stripWidth, type Polygon, type Ring } from '../../geometry/ring.ts';
 import type { RegionNear } from './regionNear.ts';
 import type { Segment } from './markCells.ts';
@@ -35,7 +35,7 @@ export const prototypeOf = (ring: Ring): Prototype => ({
  * are dropped, and told.
  */
 export function cutTile(ring: Ring, { convex, lengthMm }: Prototype, segments: readonly Segment[], region: RegionNear): Remains {
-  const straight = segments.length === 1 && (convex || crossesTwice(ring, segments[0]));
+  const straight = segments.length === 1 && (convex || isPartedOnce(ring, segments[0].from, segments[0].to));
   if (straight && reachOver(ring, segments[0]) <= WHOLE_SLACK_MM) return WHOLE;
   const parted = straight ? null : split([[ring]], region.near(boxOf(ring)));
   if (parted && isWithinSlack(parted.outside, ring, segments, lengthMm)) return WHOLE;
@@ -63,19 +63,6 @@ function isWithinSlack(outside: readonly Polygon[], ring: Ring, segments: readon
   const near = (p: Point, lines: readonly Segment[]): boolean =>
     lines.some(({ from, to }) => distanceToStretch(p, from, to) <= WHOLE_SLACK_MM);
   return outside.flat(2).every((p) => near(p, segments) && near(p, sides));
-}
-
-/** Whether a line runs into a ring once and out of it once, so that it parts it into two. */
-function crossesTwice(ring: Ring, { from, to }: Segment): boolean {
-  const along = subtract(to, from);
-  let crossings = 0;
-  let before = cross(along, subtract(ring[ring.length - 1], from)) >= 0;
-  for (const p of ring) {
-    const here = cross(along, subtract(p, from)) >= 0;
-    if (here !== before) crossings++;
-    before = here;
-  }
-  return crossings <= 2;
 }
 
 function halfPlane(ring: Ring, { from, to }: Segment): Polygon[] {

@@ -69,8 +69,12 @@ function findCritical(trials: Trials, axis: Axis): readonly number[] {
   }
   found.push(...featureOffsets(trials, axis, spans));
   const half = period === null ? 0 : period / 2;
-  const balanced = [...found, ...found.map((at) => at + half)];
-  const middles = trials.middles.filter((middle) => middle.axis === axis).flatMap(({ atMm, stepMm }) => [atMm, atMm + stepMm]);
+  // What lies beyond a band is moved on by it; ends are alike half way between.
+  const beyond = trials.movedOn[axis].slice(1).flatMap((mm) => found.flatMap((at) => [at - mm, at - mm / 2]));
+  const balanced = [...found, ...found.map((at) => at + half), ...beyond];
+  const middles = trials.middles
+    .filter((middle) => middle.axis === axis)
+    .flatMap(({ atMm, stepMm }) => trials.movedOn[axis].flatMap((mm) => [atMm - mm, atMm + stepMm - mm]));
   return distinct([...balanced, ...middles], period);
 }
 
@@ -89,7 +93,10 @@ export function pinnedOffsets(trials: Trials, axis: Axis): number[] {
           )
       : [],
   );
-  return distinct([...pins.flatMap(({ critical }) => critical(axis)), ...least], periodOf(repeat, axis));
+  const found = [...pins.flatMap(({ critical }) => critical(axis)), ...least];
+  // A band moves on what a pin beyond it speaks of.
+  const moved = found.flatMap((mm) => trials.movedOn[axis].map((by) => mm - by));
+  return distinct(moved, periodOf(repeat, axis));
 }
 
 /** Where something round touches the side of a piece or has it in its middle, and where a leg beside a notch is just strong enough. */

@@ -5,6 +5,7 @@ import { prepareSurface } from '../../planning/prepareSurface.ts';
 import type { Placer } from '../weigh/chooseSetout.ts';
 import { costsOf, scoreOf } from '../weigh/scoreFigures.ts';
 import { candidatesOf } from '../../planning/compareSetouts.ts';
+import { summariseEdges } from '../edges/edgeCuts.ts';
 import { periodOf } from './criticalOffsets.ts';
 import { searchOffsets, THOROUGH, type Place } from './searchOffsets.ts';
 import { AS_DRAWN } from './turns.ts';
@@ -57,6 +58,37 @@ describe('the search', () => {
     }
     expect(off).toBeLessThan(10);
     expect(offPieces / pieces).toBeLessThan(0.01);
+  });
+
+  test('the same where a band runs between the courses, its own pieces left out', () => {
+    let [tries, off, pieces, offPieces] = [0, 0, 0, 0];
+    for (let seed = 1; seed <= 150; seed++) {
+      const room = roomToSearch(seed, 8);
+      const [first] = room.surfaces;
+      if (first.pattern.kind === 'herringbone' || !('lay' in first.pattern) || first.pattern.lay === 'upright') continue;
+      const next = seededNumbers(seed + 9000);
+      const band = { id: 'b', productId: first.productId, run: 'along', way: 'level', atMm: 8 * (25 + next() * 40) } as const;
+      const surface = { ...first, bands: [band] };
+      const { placer } = prepareSurface(room, surface);
+      const { edges, beside } = placer.open.ground;
+      for (let k = 0; k < 3; k++) {
+        const tried = placer.candidateAt([next() * 500, next() * 500], AS_DRAWN);
+        const fields = placer.lay(tried).fields.filter(({ kind }) => kind !== 'band');
+        const layouts = fields.map(({ layout }) => layout);
+        const laid = placer.weighLaid(tried, {
+          fields,
+          edges: summariseEdges(edges, layouts),
+          beside: summariseEdges(beside, layouts),
+        });
+        tries++;
+        pieces += laid.figures.cutPieces;
+        offPieces += Math.abs(laid.figures.cutPieces - tried.figures.cutPieces);
+        if (Math.abs(laid.score - tried.score) > 0.02 * Math.max(1, laid.score)) off++;
+      }
+    }
+    expect(tries).toBeGreaterThan(150);
+    expect(off / tries).toBeLessThan(0.03);
+    expect(offPieces / pieces).toBeLessThan(0.011);
   });
 
   test('what is shown are few, differ in kind, and the best comes first', () => {

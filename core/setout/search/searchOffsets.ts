@@ -54,6 +54,7 @@ export class OffsetSearch {
   /** The first moves when a place is looked round, mm; 0 in a direction that is settled. */
   private readonly steps: Point;
   private readonly critical: readonly [readonly number[], readonly number[]];
+  private readonly judged = new Map<string, number>();
 
   constructor(trials: Trials, range: Range, weights: Weights) {
     this.trials = trials;
@@ -68,10 +69,16 @@ export class OffsetSearch {
     return { at: [x, y], score: this.judge(x, y) };
   }
 
+  /** What speaks against a place; asked again it is remembered, and the trials stay where they are. */
   private judge(x: number, y: number): number {
+    const key = `${x} ${y}`;
+    const known = this.judged.get(key);
+    if (known !== undefined) return known;
     this.tried++;
     const figures = this.trials.judge(x, y);
-    return scoreOf(costsOf(figures, this.trials.ground.sides), this.weights) + pinCost(figures);
+    const score = scoreOf(costsOf(figures, this.trials.ground.sides), this.weights) + pinCost(figures);
+    this.judged.set(key, score);
+    return score;
   }
 
   /** Tries the places of the range where something changes, the best first. */
@@ -127,7 +134,6 @@ export class OffsetSearch {
       const before = best.score;
       for (const k of [0, 1] as const) {
         if (this.steps[k] === 0) continue;
-        judge(best.at[0], best.at[1]);
         const from = best.at;
         for (const by of nearest(this.changes(from, k), 4 * this.steps[k], changes)) {
           const at: Point = k === 0 ? [from[0] + by, from[1]] : [from[0], from[1] + by];
@@ -141,9 +147,10 @@ export class OffsetSearch {
     return best;
   }
 
-  /** How far it is from the place just tried to where something changes in a direction, mm. */
+  /** How far it is from a place to where something changes in a direction, mm. */
   private changes(at: Point, k: 0 | 1): number[] {
     const axis = k === 0 ? 'x' : 'y';
+    this.trials.judge(at[0], at[1]);
     return [...this.trials.nextChanges(axis), ...movesTo(this.critical[k], at[k], periodOf(this.trials.repeat, axis))];
   }
 

@@ -37,6 +37,7 @@ export function turnToEdge(edges: readonly Edge[], id: string, diagonal: boolean
 /** The turns that a choice allows on some edges. */
 export function turnsOf(edges: readonly Edge[], choice: TurnChoice, mayTurn: boolean): Turn[] {
   if (!mayTurn || choice.rule === 'asDrawn') return [AS_DRAWN];
+  if (choice.rule === 'byHand') return [{ choice, deg: choice.deg }];
   if (choice.rule === 'edge') {
     const deg = turnToEdge(edges, choice.edge, choice.diagonal);
     return [deg === null ? AS_DRAWN : { choice, deg }];

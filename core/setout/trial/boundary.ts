@@ -48,7 +48,21 @@ const CHORD_MM = 0.1;
 
 /** Finds whose every stretch of the boundary is. Curves are taken by their chords. */
 export function boundaryOf(ground: Ground, turnDeg: number): Boundary {
+  const known = asDrawn.get(ground) ?? boundaryAsDrawn(ground);
+  asDrawn.set(ground, known);
+  if (turnDeg === 0) return known;
   const { unturn } = motion(turnDeg, [0, 0]);
+  return {
+    owners: known.owners,
+    lines: known.lines.map(({ from, to, owner }) => ({ from: unturn(from), to: unturn(to), owner })),
+    notches: known.notches.map(({ at, inward }) => ({ at: unturn(at), inward: [unturn(inward[0]), unturn(inward[1])] })),
+  };
+}
+
+/** The boundary of a ground before it is turned: whose a stretch is does not hang on the turn. */
+const asDrawn = new WeakMap<Ground, Boundary>();
+
+function boundaryAsDrawn(ground: Ground): Boundary {
   const owners = ownersOf(ground);
   const edges = [...ground.edges, ...ground.beside].map((edge) => ownedLine(edge, owners));
   const lines: BoundaryLine[] = [];
@@ -58,10 +72,10 @@ export function boundaryOf(ground: Ground, turnDeg: number): Boundary {
     ring.forEach((from, k) => {
       const to = ring[(k + 1) % ring.length];
       if (distance(from, to) < TOLERANCE_MM) return;
-      own.push({ from: unturn(from), to: unturn(to), owner: edges.find((edge) => runsOn(edge, from, to))?.owner ?? owners.length - 1 });
+      own.push({ from, to, owner: edges.find((edge) => runsOn(edge, from, to))?.owner ?? owners.length - 1 });
     });
     lines.push(...byChords(own));
-    notches.push(...notchesOf(ring.map(unturn)));
+    notches.push(...notchesOf(ring));
   }
   return { owners, lines, notches };
 }

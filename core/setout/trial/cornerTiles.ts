@@ -6,6 +6,7 @@ import { measureCut } from '../edges/edgeCuts.ts';
 import type { EdgeTally } from '../weigh/figures.ts';
 import { tallyCut } from '../weigh/tallyCut.ts';
 import type { CutList } from './cutList.ts';
+import type { Way } from './outlineAcross.ts';
 import { pointOn, type TrialLine } from './trialLine.ts';
 
 /** An end narrower than this is a point, mm. */
@@ -37,10 +38,27 @@ export function tallyCorner(
   if (LEFT.count < 3 || LEFT.stripWidth() < SMALLEST_PIECE_WIDTH_MM) return false;
   for (const k of own) {
     const line = lines[cuts.line[k]];
-    if (line.outlines[piece].way === null) tallyDepth(line, piece, sx, sy, tallies[line.owner]);
-    else tallySides(line, ring, sx, sy, tallies[line.owner]);
+    const { way } = line.outlines[piece];
+    if (way === null) tallyDepth(line, piece, sx, sy, tallies[line.owner]);
+    else if (LEFT.reachOn(way) < way.farMm + sx * way.x + sy * way.y - ON_LINE_MM) tallySides(line, ring, sx, sy, tallies[line.owner]);
+    else tallyWay(line, piece, way, sx, sy, tallies[line.owner]);
   }
   return true;
+}
+
+/** What stays of a rectangle that keeps its far side: from that side to the line, at both ends of the cut. */
+function tallyWay(line: TrialLine, piece: number, way: Way, sx: number, sy: number, tally: EdgeTally): void {
+  const { lowAcross, highAcross } = line.outlines[piece];
+  const off = sx * line.inX + sy * line.inY - line.acrossMm;
+  if (lowAcross + off > -ON_LINE_MM || highAcross + off < ON_LINE_MM) return;
+  const { start, end } = LEFT.along(line);
+  if (!(end > start) || end - line.startMm < ON_LINE_MM || start > line.endMm - ON_LINE_MM) return;
+  const base = way.farMm + sx * way.x + sy * way.y - line.acrossMm * way.across;
+  const first = Math.min(way.fullMm, Math.max(0, base - start * way.along));
+  const second = Math.min(way.fullMm, Math.max(0, base - end * way.along));
+  const narrow = Math.min(first, second);
+  const thinnest = narrow < POINT_MM ? Math.max(first, second) : narrow;
+  tallyCut(tally, (first + second) / 2 / way.fullMm, thinnest, way.fullMm, Math.min(line.endMm, end) - Math.max(line.startMm, start));
 }
 
 /** A piece that is no rectangle stays as deep as what is left of it reaches, square to the line. */
@@ -55,7 +73,7 @@ function tallyDepth(line: TrialLine, piece: number, sx: number, sy: number, tall
   tallyCut(tally, stays / full, stays, full, Math.min(line.endMm, end) - Math.max(line.startMm, start));
 }
 
-/** What stays of a rectangle is measured along its own sides, as on the layout. */
+/** What stays of a rectangle that is cut on its far side too is measured along its own sides, as on the layout. */
 function tallySides(line: TrialLine, ring: Ring, sx: number, sy: number, tally: EdgeTally): void {
   const moved = ring.map(([px, py]): Point => [px + sx, py + sy]);
   const cut = measureCut(moved, [[LEFT.toRing()]], {
@@ -119,7 +137,7 @@ class WhatIsLeft {
     for (let k = 0, last = count - 1; k < count; last = k++) {
       const [ax, ay, bx, by] = [xy[2 * last] - xy[0], xy[2 * last + 1] - xy[1], xy[2 * k] - xy[0], xy[2 * k + 1] - xy[1]];
       twice += ax * by - ay * bx;
-      length += Math.hypot(bx - ax, by - ay);
+      length += Math.sqrt((bx - ax) ** 2 + (by - ay) ** 2);
     }
     return twice / length;
   }
@@ -145,6 +163,13 @@ class WhatIsLeft {
       before = run;
     }
     return ALONG;
+  }
+
+  /** How far it reaches a way, mm. */
+  reachOn({ x, y }: Way): number {
+    let far = -Infinity;
+    for (let k = 0; k < this.count; k++) far = Math.max(far, this.xy[2 * k] * x + this.xy[2 * k + 1] * y);
+    return far;
   }
 
   toRing(): Ring {

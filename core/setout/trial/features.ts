@@ -1,6 +1,6 @@
 import { WHOLE_SLACK_MM } from '../../geometry/conventions.ts';
-import { distanceToStretch } from '../../geometry/distanceToStretch.ts';
-import type { Point } from '../../geometry/point.ts';
+import { flatRing } from '../../geometry/flatRing.ts';
+import { distance, type Point } from '../../geometry/point.ts';
 import { boxOf, isWithin, rectangleRing, type Box, type Ring } from '../../geometry/ring.ts';
 import { cellShift, unitOf, type Repeat } from '../../pattern/repeat.ts';
 import { markCells } from '../place/markCells.ts';
@@ -54,25 +54,25 @@ export interface Cell {
 }
 
 /**
- * Finds the tiles that corners of the boundary reach into, and tells how many fragile legs they get. A leg is measured
- * on the outline itself, from the corner into the field.
+ * Finds the tile that a corner of the boundary reaches into, and tells how fragile the legs are that it gets. A leg is
+ * measured on the outline itself, from the corner into the field.
  */
-export function notchesIn(notches: readonly BoundaryNotch[], cell: Cell, [x, y]: Point, tiles: TileTable): number {
+export function earsAt({ at, inward }: BoundaryNotch, cell: Cell, [x, y]: Point, tiles: TileTable): number {
   const { repeat, toLattice } = cell;
+  const place: Point = [at[0] - x, at[1] - y];
   let ears = 0;
-  for (const { at, inward } of notches) {
-    const place: Point = [at[0] - x, at[1] - y];
-    forTilesNear(cell, toLattice(place), [0, 0], (piece, i, j) => {
-      const [dx, dy] = cellShift(repeat, i, j);
-      const within: Point = [place[0] - dx, place[1] - dy];
-      const { ring } = repeat.pieces[piece];
-      if (!isWithin(ring, within[0], within[1])) return;
-      tiles.notches[tiles.at(piece, i, j)]++;
-      for (const way of inward) ears += earOf(ring, within, way);
-    });
-  }
+  forTilesNear(cell, toLattice(place), HERE, (piece, i, j) => {
+    const [dx, dy] = cellShift(repeat, i, j);
+    const within: Point = [place[0] - dx, place[1] - dy];
+    const { ring } = repeat.pieces[piece];
+    if (!isWithin(ring, within[0], within[1])) return;
+    tiles.notches[tiles.at(piece, i, j)]++;
+    for (const way of inward) ears += earOf(ring, within, way);
+  });
   return ears;
 }
+
+const HERE: Point = [0, 0];
 
 /** How fragile the leg of a piece is that begins at a place and goes a way: 0, or a half at the limit to 1. */
 function earOf(ring: Ring, at: Point, way: Point): number {
@@ -84,34 +84,60 @@ function earOf(ring: Ring, at: Point, way: Point): number {
 
 /** How far one can go from a place within a ring before leaving it, mm. */
 function reachOf(ring: Ring, [x, y]: Point, [wx, wy]: Point): number {
+  const flat = flatRing(ring);
   let nearest = Infinity;
-  for (let k = 0, last = ring.length - 1; k < ring.length; last = k++) {
-    const [ax, ay] = [ring[last][0] - x, ring[last][1] - y];
-    const [bx, by] = [ring[k][0] - x, ring[k][1] - y];
-    const [left, right] = [wx * ay - wy * ax, wx * by - wy * bx];
-    if (left < 0 === right < 0) continue;
-    const share = left / (left - right);
-    const far = wx * (ax + share * (bx - ax)) + wy * (ay + share * (by - ay));
-    if (far >= 0 && far < nearest) nearest = far;
+  let [ax, ay] = [flat[flat.length - 2] - x, flat[flat.length - 1] - y];
+  let left = wx * ay - wy * ax;
+  for (let k = 0; k < flat.length; k += 2) {
+    const bx = flat[k] - x;
+    const by = flat[k + 1] - y;
+    const right = wx * by - wy * bx;
+    if (left < 0 !== right < 0) {
+      const share = left / (left - right);
+      const far = wx * (ax + share * (bx - ax)) + wy * (ay + share * (by - ay));
+      if (far >= 0 && far < nearest) nearest = far;
+    }
+    ax = bx;
+    ay = by;
+    left = right;
   }
   return nearest === Infinity ? 0 : nearest;
 }
 
-/** How far the nearest side of a ring is from a place, mm; Infinity where none comes within `reachMm`. */
-function nearestSide(ring: Ring, p: Point, reachMm: number): number {
-  const [x, y] = p;
-  let least = reachMm;
-  for (let k = 0, last = ring.length - 1; k < ring.length; last = k++) {
-    const ax = ring[last][0] - x;
-    const bx = ring[k][0] - x;
-    if ((ax > least && bx > least) || (ax < -least && bx < -least)) continue;
-    const ay = ring[last][1] - y;
-    const by = ring[k][1] - y;
-    if ((ay > least && by > least) || (ay < -least && by < -least)) continue;
-    const mm = distanceToStretch(p, ring[last], ring[k]);
-    if (mm < least) least = mm;
+/** How a ring lies to a place: one for all, filled again and again. Lengths in mm. */
+const LIES = { inside: false, nearestMm: 0, furthestMm2: 0 };
+
+/** Tells whether a ring holds a place, how far its nearest side is (Infinity where none comes within `reachMm`) and its furthest corner. */
+function liesTo(ring: Ring, x: number, y: number, reachMm: number): typeof LIES {
+  const flat = flatRing(ring);
+  let [inside, least, furthest] = [false, reachMm * reachMm, 0];
+  let reach = reachMm;
+  let ax = flat[flat.length - 2] - x;
+  let ay = flat[flat.length - 1] - y;
+  for (let k = 0; k < flat.length; k += 2) {
+    const bx = flat[k] - x;
+    const by = flat[k + 1] - y;
+    if (ay <= 0 !== by <= 0 && 0 < ax - (ay / (by - ay)) * (bx - ax)) inside = !inside;
+    furthest = Math.max(furthest, bx * bx + by * by);
+    const isFar = (ax > reach && bx > reach) || (ax < -reach && bx < -reach) || (ay > reach && by > reach) || (ay < -reach && by < -reach);
+    if (!isFar) {
+      const [dx, dy] = [bx - ax, by - ay];
+      const size = dx * dx + dy * dy;
+      const share = size === 0 ? 0 : Math.min(1, Math.max(0, -(dx * ax + dy * ay) / size));
+      const [offX, offY] = [ax + share * dx, ay + share * dy];
+      const mm2 = offX * offX + offY * offY;
+      if (mm2 < least) {
+        least = mm2;
+        reach = Math.sqrt(mm2);
+      }
+    }
+    ax = bx;
+    ay = by;
   }
-  return least < reachMm ? least : Infinity;
+  LIES.inside = inside;
+  LIES.nearestMm = reach < reachMm ? reach : Infinity;
+  LIES.furthestMm2 = furthest;
+  return LIES;
 }
 
 const circles = new WeakMap<Ring, { readonly centre: Point; readonly radiusMm: number }>();
@@ -139,13 +165,11 @@ export function fallsOf({ centre, radiusMm }: RoundThing, cell: Cell, [x, y]: Po
     const within: Point = [place[0] - dx, place[1] - dy];
     const { ring } = repeat.pieces[piece];
     const round = circleRound(ring);
-    const off = Math.hypot(within[0] - round.centre[0], within[1] - round.centre[1]);
+    const off = distance(within, round.centre);
     // Most tiles near something large are clear of it or swallowed by it, and one look tells.
     if (off > round.radiusMm + radiusMm + CLEAR_MM || off + round.radiusMm <= radiusMm) return;
-    const inside = isWithin(ring, within[0], within[1]);
-    const away = nearestSide(ring, within, radiusMm + CLEAR_MM);
-    if (!inside && away === Infinity) return;
-    if (ring.every(([px, py]) => (px - within[0]) ** 2 + (py - within[1]) ** 2 <= radiusMm ** 2)) return;
+    const { inside, nearestMm: away, furthestMm2 } = liesTo(ring, within[0], within[1], radiusMm + CLEAR_MM);
+    if ((!inside && away === Infinity) || furthestMm2 <= radiusMm ** 2) return;
     if (inside || away < radiusMm - GRAZED_MM) bitten++;
     tiles.round[tiles.at(piece, i, j)] = inside && away > radiusMm ? HOLE : BITE;
   });

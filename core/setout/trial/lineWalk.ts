@@ -23,6 +23,12 @@ const NARROW_MM = 20;
 /** What reaches no further may be too narrow to be set, mm: what is narrower by its mean width is left to the joint. */
 export const MAY_BE_LOST_MM = 20 * SMALLEST_PIECE_WIDTH_MM;
 
+/** Steps smaller than this lead nowhere, mm. */
+const LEVEL_MM = 1e-9;
+
+/** Tiles are looked for this much further, in steps of the lattice, so that rounding leaves none out. */
+const BY_A_HAIR = 1e-9;
+
 /** A cut that is in the tally of its edge already. */
 export const TALLIED = -1;
 
@@ -89,17 +95,40 @@ export class LineWalk {
       for (let k = 0; k < found.length; k += 3) this.meet(line, found[k], found[k + 1], found[k + 2], x, y);
       return;
     }
-    const level = v0 === v1;
-    const slope = level ? 0 : (u1 - u0) / (v1 - v0);
-    const { slackU, slackV } = this;
+    // From one tile of a row to the next, and from a row to the next, across the line and along it.
+    const acrossU = this.ax * line.inX + this.ay * line.inY;
+    const acrossV = this.bx * line.inX + this.by * line.inY;
+    const alongU = this.ax * line.alongX + this.ay * line.alongY;
+    const alongV = this.bx * line.alongX + this.by * line.alongY;
+    const [goesAcross, goesAlong] = [Math.abs(acrossU) > LEVEL_MM, Math.abs(alongU) > LEVEL_MM];
+    const [perAcross, perAlong] = [1 / acrossU, 1 / alongU];
+    const across = x * line.inX + y * line.inY - line.acrossMm;
+    const along = x * line.alongX + y * line.alongY;
     for (let piece = 0; piece < this.boxes.length; piece++) {
       const box = this.boxes[piece];
-      const lastRow = Math.floor(highV - box.minY + slackV);
-      for (let j = Math.ceil(lowV - box.maxY - slackV); j <= lastRow; j++) {
-        const from = level ? u0 : u0 + slope * (clamp(j + box.minY - slackV, lowV, highV) - v0);
-        const to = level ? u1 : u0 + slope * (clamp(j + box.maxY + slackV, lowV, highV) - v0);
-        const last = Math.floor((from < to ? to : from) - box.minX + slackU);
-        for (let i = Math.ceil((from < to ? from : to) - box.maxX - slackU); i <= last; i++) this.meet(line, piece, i, j, x, y);
+      const outline = line.outlines[piece];
+      const least = ON_LINE_MM - outline.highAcross - across;
+      const most = (outline.straight ? this.reachMm : FULL_MM) - outline.lowAcross - across;
+      const start = line.startMm - outline.highAlong - along;
+      const end = line.endMm - outline.lowAlong - along;
+      const lastRow = Math.floor(highV - box.minY + this.slackV);
+      for (let j = Math.ceil(lowV - box.maxY - this.slackV); j <= lastRow; j++) {
+        let from = -Infinity;
+        let to = Infinity;
+        if (goesAcross) {
+          const a = (least - j * acrossV) * perAcross;
+          const b = (most - j * acrossV) * perAcross;
+          from = a < b ? a : b;
+          to = a < b ? b : a;
+        } else if (least > j * acrossV || most < j * acrossV) continue;
+        if (goesAlong) {
+          const a = (start - j * alongV) * perAlong;
+          const b = (end - j * alongV) * perAlong;
+          if ((a < b ? a : b) > from) from = a < b ? a : b;
+          if ((a < b ? b : a) < to) to = a < b ? b : a;
+        }
+        const last = Math.floor(to + BY_A_HAIR);
+        for (let i = Math.ceil(from - BY_A_HAIR); i <= last; i++) this.meet(line, piece, i, j, x, y);
       }
     }
   }
@@ -186,14 +215,13 @@ export class LineWalk {
     let first = deepest;
     let second = deepest;
     let full = deepest - nearest;
-    if (outline.way) {
-      full = outline.way.fullMm;
+    const { way } = outline;
+    if (way) {
+      full = way.fullMm;
       if (!outline.straight) {
-        const { dir, farMm } = outline.way;
-        const base = farMm + sx * dir[0] + sy * dir[1] - line.acrossMm * (line.inX * dir[0] + line.inY * dir[1]);
-        const slope = line.alongX * dir[0] + line.alongY * dir[1];
-        first = clamp(base - start * slope, 0, full);
-        second = clamp(base - end * slope, 0, full);
+        const base = way.farMm + sx * way.x + sy * way.y - line.acrossMm * way.across;
+        first = clamp(base - start * way.along, 0, full);
+        second = clamp(base - end * way.along, 0, full);
       }
     }
     const narrow = first < second ? first : second;

@@ -7,6 +7,8 @@ import { spanOf, type Axis } from '../weigh/axisPlacement.ts';
 export interface Middle {
   readonly fixtureId: string;
   readonly axis: Axis;
+  /** The middle itself, in the frame of the setout. */
+  readonly at: Point;
   /** From one middle of a piece or a joint to the next, mm. */
   readonly stepMm: number;
   /** Where the repeat's origin would have to be in that direction; and so on every step, mm. */
@@ -28,7 +30,7 @@ export function middlesOf({ middles }: Ground, repeat: Repeat, turnDeg: number):
         const off = ((k === 0 ? x : y) - atMm) / stepMm;
         return Math.abs(off - Math.round(off)) * stepMm;
       };
-      return { fixtureId, axis, stepMm, atMm, offMm };
+      return { fixtureId, axis, at: unturn(centre), stepMm, atMm, offMm };
     }),
   );
 }

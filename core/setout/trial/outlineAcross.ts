@@ -1,5 +1,6 @@
-import { cross, dot, subtract, unit, type Point } from '../../geometry/point.ts';
+import { dot, subtract, unit, type Point } from '../../geometry/point.ts';
 import { SMALLEST_PIECE_WIDTH_MM } from '../../geometry/conventions.ts';
+import { flatRing } from '../../geometry/flatRing.ts';
 import { leftOfLine } from '../../geometry/leftOfLine.ts';
 import { stripWidth, type Ring } from '../../geometry/ring.ts';
 
@@ -26,25 +27,47 @@ export interface OutlineAcross {
   /** What stays across the line must be more than this, or the joint takes it, mm; null before it is asked for. */
   lostBelowMm: number | null;
   /** The way that what stays of a rectangle is measured along; null for other outlines. */
-  readonly way: { readonly dir: Point; readonly farMm: number; readonly fullMm: number } | null;
+  readonly way: Way | null;
+}
+
+/** A way along the sides of a rectangle, into the field. */
+export interface Way {
+  readonly x: number;
+  readonly y: number;
+  /** How far the rectangle reaches that way in the cell, and how long it is, mm. */
+  readonly farMm: number;
+  readonly fullMm: number;
+  /** How far one goes that way for every mm across the line, and along it. */
+  readonly across: number;
+  readonly along: number;
 }
 
 /** Looks at a piece of the repeat from a line that runs along `along`, the field to its left on `inward`. */
 export function outlineAcross(ring: Ring, along: Point, inward: Point): OutlineAcross {
-  const across = Float64Array.from(ring, (p) => dot(p, inward));
-  const run = Float64Array.from(ring, (p) => dot(p, along));
-  const way = wayOf(ring, inward);
+  const flat = flatRing(ring);
+  const across = new Float64Array(ring.length);
+  const run = new Float64Array(ring.length);
+  let [lowAcross, highAcross, lowAlong, highAlong] = [Infinity, -Infinity, Infinity, -Infinity];
+  for (let k = 0; k < ring.length; k++) {
+    across[k] = flat[2 * k] * inward[0] + flat[2 * k + 1] * inward[1];
+    run[k] = flat[2 * k] * along[0] + flat[2 * k + 1] * along[1];
+    lowAcross = Math.min(lowAcross, across[k]);
+    highAcross = Math.max(highAcross, across[k]);
+    lowAlong = Math.min(lowAlong, run[k]);
+    highAlong = Math.max(highAlong, run[k]);
+  }
+  const way = wayOf(ring, along, inward);
   return {
     ring,
     runs: along,
     inward,
     lostBelowMm: null,
     chords: chordsOf(across, run),
-    lowAcross: Math.min(...across),
-    highAcross: Math.max(...across),
-    lowAlong: Math.min(...run),
-    highAlong: Math.max(...run),
-    straight: way !== null && Math.abs(cross(way.dir, inward)) < 1e-9,
+    lowAcross,
+    highAcross,
+    lowAlong,
+    highAlong,
+    straight: way !== null && Math.abs(way.along) < 1e-9,
     way,
   };
 }
@@ -87,9 +110,8 @@ function chordsOf(across: Float64Array, along: Float64Array): Float64Array {
     if (across[to] - across[from] <= SAME_MM) continue;
     const slope = (along[to] - along[from]) / (across[to] - across[from]);
     for (let at = stepAt(stops, across[from]); at + 1 < stops.length && stops[at + 1] <= across[to] + SAME_MM; at++) {
-      const [start, end] = [stops[at], stops[at + 1]].map((mm) => along[from] + slope * (mm - across[from]));
-      widen(table, 5 * at + 1, start);
-      widen(table, 5 * at + 3, end);
+      widen(table, 5 * at + 1, along[from] + slope * (stops[at] - across[from]));
+      widen(table, 5 * at + 3, along[from] + slope * (stops[at + 1] - across[from]));
     }
   }
   return table;
@@ -112,14 +134,15 @@ function widen(table: Float64Array, at: number, mm: number): void {
   if (mm > table[at + 1]) table[at + 1] = mm;
 }
 
-function wayOf(ring: Ring, inward: Point): OutlineAcross['way'] {
+function wayOf(ring: Ring, along: Point, inward: Point): Way | null {
   if (ring.length !== 4) return null;
   const sides = ring.map((from, k) => unit(subtract(ring[(k + 1) % 4], from)));
   if (Math.abs(dot(sides[0], sides[1])) > 1e-6) return null;
   const dir = sides.reduce((a, b) => (dot(b, inward) > dot(a, inward) ? b : a));
   if (dot(dir, inward) < ASLANT_SINE) return null;
   const farMm = Math.max(...ring.map((p) => dot(p, dir)));
-  return { dir, farMm, fullMm: farMm - Math.min(...ring.map((p) => dot(p, dir))) };
+  const fullMm = farMm - Math.min(...ring.map((p) => dot(p, dir)));
+  return { x: dir[0], y: dir[1], farMm, fullMm, across: dot(dir, inward), along: dot(dir, along) };
 }
 
 /** The stretch of a line within an outline; one for all, filled again and again. */

@@ -5,12 +5,20 @@ import type { SurfacePlan } from '../../planning/planned.ts';
 import { isInside, boxOf } from '../../geometry/ring.ts';
 import { jobOfOne } from '../../trials/testJob.ts';
 import { forEachWhole, tileRing } from '../place/layout.ts';
+import type { Surface } from '../../job/job.ts';
 import type { Pin } from '../weigh/pins.ts';
+import { BEST_SETOUT } from '../weigh/setoutChoice.ts';
 
-const planned = (size: readonly [number, number], tile: readonly [number, number], pins: Pin[]): SurfacePlan => {
+type Way = 'level' | 'upright';
+
+/** A wall with its pins, and a band of its own tile across a share of it. */
+function planned(size: readonly [number, number], tile: readonly [number, number], pins: Pin[], band: Way | null = null): SurfacePlan {
   const job = jobOfOne({ size, tile, jointMm: 3, surface: { setout: { x: { rule: 'best' }, y: { rule: 'best' }, pins } } });
-  return planSurface(job, job.surfaces[0]);
-};
+  const [surface] = job.surfaces;
+  const atMm = band === 'level' ? size[1] * 0.2 : size[0] * 0.2;
+  const bands = band ? [{ id: 'b', productId: surface.productId, run: 'along' as const, way: band, atMm }] : [];
+  return planSurface(job, { ...surface, bands });
+}
 const rooms = fc.record({
   size: fc.tuple(fc.integer({ min: 1500, max: 3000 }), fc.integer({ min: 1200, max: 2600 })),
   tile: fc.tuple(fc.integer({ min: 120, max: 420 }), fc.integer({ min: 120, max: 420 })),
@@ -22,17 +30,23 @@ test('a joint is where it is pinned, a crossing too, and the piece at a pin is f
     fc.property(
       rooms,
       fc.constantFrom('jointUp' as const, 'jointAlong' as const, 'crossing' as const, 'fullPiece' as const),
-      ({ size, tile, at: [u, v] }, kind) => {
+      fc.constantFrom(null, 'level' as const, 'upright' as const),
+      ({ size, tile, at: [u, v] }, kind, band) => {
         const at: [number, number] = [u * size[0], v * size[1]];
-        const { layout, advice } = planned(size, tile, [{ kind, at }]);
+        const { fields, advice } = planned(size, tile, [{ kind, at }], band);
+        // A band may come to lie where the pin is.
+        fc.pre(band === null || [u, v][band === 'level' ? 1 : 0] > 0.55);
         expect(advice.missedPins).toEqual([0]);
         const boxes: ReturnType<typeof boxOf>[] = [];
         let full = false;
-        forEachWhole(layout, (address) => {
-          const ring = tileRing(layout, address);
-          boxes.push(boxOf(ring));
-          if (isInside(at, [[ring]])) full = true;
-        });
+        for (const { kind: field, layout } of fields) {
+          if (field === 'band') continue;
+          forEachWhole(layout, (address) => {
+            const ring = tileRing(layout, address);
+            boxes.push(boxOf(ring));
+            if (isInside(at, [[ring]])) full = true;
+          });
+        }
         const off = (mm: number, low: number, high: number): number => Math.min(Math.abs(mm - (low - 1.5)), Math.abs(mm - (high + 1.5)));
         const offX = Math.min(...boxes.map(({ minX, maxX }) => off(at[0], minX, maxX)));
         const offY = Math.min(...boxes.map(({ minY, maxY }) => off(at[1], minY, maxY)));
@@ -59,4 +73,42 @@ test('of pins that can not all be kept, two that exclude each other are named', 
   const { advice } = planned([2314, 1500], [297.5, 297.5], [kept, one, other]);
   expect(advice.missedPins.some((mm) => mm > 0)).toBe(true);
   expect(advice.exclusive).toEqual([1, 2]);
+});
+
+test('in the middle of a rug that is let in, no piece of the field is full', () => {
+  const pin: Pin = { kind: 'fullPiece', at: [1150, 750] };
+  const job = jobOfOne({
+    size: [2314, 1500],
+    tile: [297.5, 297.5],
+    jointMm: 3,
+    surface: { setout: { x: { rule: 'best' }, y: { rule: 'best' }, pins: [pin] } },
+  });
+  const [surface] = job.surfaces;
+  const { turnDeg, mirrored, colours, partColours, parts, jointMm, pattern, productId } = surface;
+  const laying = {
+    turnDeg,
+    mirrored,
+    colours,
+    partColours,
+    parts,
+    jointMm,
+    pattern,
+    productId,
+    border: null,
+    jointColour: surface.jointColour,
+  };
+  const rug: Surface['insets'][number] = {
+    ...laying,
+    id: 'rug',
+    name: 'Rug',
+    setout: BEST_SETOUT,
+    outline: { kind: 'rectangle', widthMm: 900, heightMm: 700 },
+    from: [
+      { edge: 'left', mm: 700 },
+      { edge: 'bottom', mm: 400 },
+    ],
+  };
+  const missed = (insets: Surface['insets']): readonly number[] => planSurface(job, { ...surface, insets }).advice.missedPins;
+  expect(missed([])).toEqual([0]);
+  expect(missed([rug])[0]).toBeGreaterThan(0);
 });

@@ -1,5 +1,5 @@
 import { motion, type Point } from '../../geometry/point.ts';
-import { boxOf, isBox, isWithin, type Box } from '../../geometry/ring.ts';
+import { boxOf, isBox, isInside, isWithin, type Box, type Polygon } from '../../geometry/ring.ts';
 import { cellShift, unitOf, type Repeat } from '../../pattern/repeat.ts';
 import { spanOf, type Axis, type Span } from '../weigh/axisPlacement.ts';
 import type { EdgeTally } from '../weigh/figures.ts';
@@ -9,22 +9,27 @@ import type { TileTable } from './tileTable.ts';
 /** A pin that can be held against a trial. */
 export interface PinCheck {
   readonly pin: Pin;
-  /** By how much a trial misses it, mm; 0 where it is kept. */
+  /** The place it speaks of, in the frame of the trials, mm; null for an edge. */
+  readonly at: Point | null;
+  /** By how much a trial misses it with the origin, as it is at that place, at `x`, `y`, mm; 0 where it is kept. */
   readonly missedMm: (x: number, y: number, tiles: TileTable, edges: readonly EdgeTally[]) => number;
   /** The places of the origin in a direction where it can be kept, mm. */
   readonly critical: (axis: Axis) => readonly number[];
 }
 
 /** What a pin that can't be measured is missed by, mm. */
-const FAR_MM = 100;
+export const FAR_MM = 100;
 
-/** Readies pins for the trials of one turn. */
+/** Readies pins for the trials of one turn. Where no tile of the field lies, in an inset or a sink, none is full. */
 export function pinChecks(
   pins: readonly Pin[],
   repeat: Repeat,
   turnDeg: number,
-  jointMm: number,
-  toLattice: (p: Point) => Point,
+  {
+    jointMm,
+    toLattice,
+    region,
+  }: { readonly jointMm: number; readonly toLattice: (p: Point) => Point; readonly region: readonly Polygon[] },
 ): PinCheck[] {
   const { unturn } = motion(turnDeg, [0, 0]);
   const boxes = repeat.pieces.map(({ ring }) => boxOf(ring.map(toLattice)));
@@ -33,6 +38,7 @@ export function pinChecks(
     if (pin.kind === 'noCutUnder') {
       return {
         pin,
+        at: null,
         missedMm: (_x, _y, _tiles, edges) => {
           const edge = edges.find(({ owner }) => owner.id === pin.edge);
           return !edge || edge.cutMm < 1 || edge.thinnestMm >= pin.mm ? 0 : pin.mm - edge.thinnestMm;
@@ -41,6 +47,7 @@ export function pinChecks(
       };
     }
     const at = unturn(pin.at);
+    const isTiled = isInside(pin.at, region);
     switch (pin.kind) {
       case 'jointUp':
       case 'jointAlong': {
@@ -50,6 +57,7 @@ export function pinChecks(
         const spans = spansOf(repeat, axis);
         return {
           pin,
+          at,
           missedMm: (x, y) => jointMiss(repeat, axis, at[k] - (k === 0 ? x : y), jointMm),
           critical: (own) => (own === axis ? spans.map(({ low }) => at[k] - low + jointMm / 2) : []),
         };
@@ -57,6 +65,7 @@ export function pinChecks(
       case 'crossing':
         return {
           pin,
+          at,
           missedMm: (x, y) =>
             squared
               ? Math.max(jointMiss(repeat, 'x', at[0] - x, jointMm), jointMiss(repeat, 'y', at[1] - y, jointMm))
@@ -70,18 +79,20 @@ export function pinChecks(
       case 'fullPiece':
         return {
           pin,
+          at,
           missedMm: (x, y, tiles) => {
             const found = pieceAt(repeat, boxes, toLattice, [at[0] - x, at[1] - y]);
-            return !found || tiles.isCut(...found) ? FAR_MM : 0;
+            return !isTiled || !found || tiles.isCut(...found) ? FAR_MM : 0;
           },
           critical: () => [],
         };
       case 'wholeMotif':
         return {
           pin,
+          at,
           missedMm: (x, y, tiles) => {
             const found = pieceAt(repeat, boxes, toLattice, [at[0] - x, at[1] - y]);
-            if (!found) return FAR_MM;
+            if (!isTiled || !found) return FAR_MM;
             return repeat.pieces.some((_, piece) => tiles.isCut(piece, found[1], found[2])) ? FAR_MM : 0;
           },
           critical: () => [],

@@ -10,13 +10,13 @@ import type { Pin } from '../weigh/pins.ts';
 import { tallyCut } from '../weigh/tallyCut.ts';
 import { alongLattice } from './alongLattice.ts';
 import { boundaryOf, type Boundary } from './boundary.ts';
-import { bandStretches } from './bandStretches.ts';
+import { bandStretches, type Stretch } from './bandStretches.ts';
 import { tallyCorner } from './cornerTiles.ts';
-import { fallsOf, notchesIn, wholeSheets, type RoundThing } from './features.ts';
+import { earsAt, fallsOf, wholeSheets, type RoundThing } from './features.ts';
 import { LineWalk, MAY_BE_LOST_MM, TALLIED } from './lineWalk.ts';
 import { middlesOf, type Middle } from './middles.ts';
 import { lostBelow, outlineAcross, type OutlineAcross } from './outlineAcross.ts';
-import { pinChecks, type PinCheck } from './pinned.ts';
+import { FAR_MM, pinChecks, type PinCheck } from './pinned.ts';
 import { runOffsOf } from './runOffs.ts';
 import { clippedTo, type TrialLine } from './trialLine.ts';
 import { workOf } from './work.ts';
@@ -50,14 +50,19 @@ export class Trials {
   readonly ground: Ground;
   readonly repeat: Repeat;
   readonly turnDeg: number;
+  /** How far what lies beyond each band, and beyond all before it, is moved on in a direction, mm; 0 for what lies before the first. */
+  readonly movedOn: Readonly<Record<Axis, readonly number[]>>;
   private readonly banded: Banded;
   private readonly box: Box;
+  /** What bands left of the field in the last trial. */
+  private stretches: readonly Stretch[] = [];
 
   constructor(ground: Ground, repeat: Repeat, turnDeg: number, banded: Banded, pins: readonly Pin[]) {
     this.ground = ground;
     this.repeat = repeat;
     this.turnDeg = turnDeg;
     this.banded = banded;
+    this.movedOn = { x: movedOnBy(banded, 0), y: movedOnBy(banded, 1) };
     this.boundary = boundaryOf(ground, turnDeg);
     this.box = boxOf(this.boundary.lines.length > 0 ? this.boundary.lines.map(({ from }) => from) : [[0, 0]]);
     this.rounds = ground.rounds.map((round) => ({ ...round, centre: unturned(round.centre, turnDeg) }));
@@ -66,7 +71,11 @@ export class Trials {
     this.lineWalk = new LineWalk(repeat, banded.jointMm, this.tallies, pins.length === 0);
     this.lines = this.readyLines();
     this.middles = middlesOf(ground, repeat, turnDeg);
-    this.pins = pinChecks(pins, repeat, turnDeg, banded.jointMm, this.lineWalk.toLattice);
+    this.pins = pinChecks(pins, repeat, turnDeg, {
+      jointMm: banded.jointMm,
+      toLattice: this.lineWalk.toLattice,
+      region: ground.region,
+    });
     this.figures = {
       edges: this.tallies,
       rounds: this.rounds.map(({ id }) => ({ fixtureId: id, falls: 'clear' })),
@@ -86,21 +95,28 @@ export class Trials {
   judge(x: number, y: number): SetoutFigures {
     const { tallies, lineWalk, figures } = this;
     const { tiles, alike } = lineWalk;
+    const { bands } = this.banded;
     for (const tally of tallies) {
       tally.cutMm = tally.smallMm = tally.sliverMm = tally.shareMm = tally.openMm2 = tally.widestMm = 0;
       tally.thinnestMm = Infinity;
     }
     lineWalk.clear();
     this.walkAll(x, y);
-    figures.ears = notchesIn(this.boundary.notches, lineWalk, [x, y], tiles);
+    const start: Point = [x, y];
+    const originAt = (at: Point): Point => (bands.length === 0 ? start : (this.originAt(at) ?? start));
+    figures.ears = 0;
+    for (const notch of this.boundary.notches) figures.ears += earsAt(notch, lineWalk, originAt(notch.at), tiles);
     this.tallyAll();
     this.rounds.forEach((round, k) => {
-      figures.rounds[k].falls = fallsOf(round, lineWalk, [x, y], tiles);
+      figures.rounds[k].falls = fallsOf(round, lineWalk, originAt(round.centre), tiles);
     });
-    this.middles.forEach((middle, k) => (figures.middles[k].offMm = middle.offMm(x, y)));
-    figures.motifs = wholeSheets(this.repeat, this.boundary, lineWalk.toLattice, [x, y]);
+    this.middles.forEach((middle, k) => (figures.middles[k].offMm = middle.offMm(...originAt(middle.at))));
+    figures.motifs = wholeSheets(this.repeat, this.boundary, lineWalk.toLattice, start);
     workOf(tiles, alike, figures);
-    for (let k = 0; k < this.pins.length; k++) figures.missedPins[k] = this.pins[k].missedMm(x, y, tiles, tallies);
+    this.pins.forEach((pin, k) => {
+      const origin = pin.at && bands.length > 0 ? this.originAt(pin.at) : start;
+      figures.missedPins[k] = origin ? pin.missedMm(origin[0], origin[1], tiles, tallies) : FAR_MM;
+    });
     return figures;
   }
 
@@ -114,13 +130,20 @@ export class Trials {
       for (const line of this.lines) lineWalk.walk(line, x, y, du, dv);
       return;
     }
-    for (const { box, origin } of bandStretches(this.repeat, jointMm, bands, this.box, [x, y])) {
+    this.stretches = bandStretches(this.repeat, jointMm, bands, this.box, [x, y]);
+    for (const { box, origin } of this.stretches) {
       const [du, dv] = toLattice(origin);
       for (const line of this.lines) {
         const within = clippedTo(line, box, toLattice);
         if (within) lineWalk.walk(within, origin[0], origin[1], du, dv);
       }
     }
+  }
+
+  /** Where the origin lies, in the last trial, for what is laid at a place; null on a band. */
+  private originAt([x, y]: Point): Point | null {
+    const own = this.stretches.find(({ box }) => x >= box.minX && x <= box.maxX && y >= box.minY && y <= box.maxY);
+    return own?.origin ?? null;
   }
 
   /**
@@ -198,6 +221,12 @@ export class Trials {
     for (const [slot, own] of corners)
       if (!tallyCorner(this.repeat, boundaryLines, cuts, own, tallies)) tiles.lines[slot] = tiles.round[slot] = 0;
   }
+}
+
+function movedOnBy({ bands, jointMm }: Banded, k: 0 | 1): number[] {
+  const moved = [0];
+  for (const band of bands) if (band.k === k) moved.push(moved[moved.length - 1] + band.wideMm + jointMm);
+  return moved;
 }
 
 /** How near a corner of a ring lies to the circle it stands for, mm. */

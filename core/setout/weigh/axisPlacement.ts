@@ -50,6 +50,10 @@ export function originFor(rule: FixedRule, piece: Span, limits: Span, jointMm: n
   }
 }
 
+/** The place that a rule speaks of: the middle of the limits, or one of them, mm. */
+export const placeOfRule = (rule: FixedRule, { low, high }: Span): number =>
+  rule === 'fullFromStart' ? low : rule === 'fullFromEnd' ? high : (low + high) / 2;
+
 /** The origin in one direction for any choice that is settled. */
 export function settledOrigin(choice: Exclude<AxisChoice, { rule: 'best' }>, piece: Span, limits: Span, jointMm: number): number {
   return choice.rule === 'free' ? limits.low + choice.offsetMm - piece.low : originFor(choice.rule, piece, limits, jointMm);

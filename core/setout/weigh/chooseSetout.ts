@@ -7,10 +7,11 @@ import { edgeSeenFirst, rulesOfSchool } from '../search/schools.ts';
 import { turnsOf, type Turn } from '../search/turns.ts';
 import { finerRepeat } from '../trial/finerRepeat.ts';
 import { Trials } from '../trial/trials.ts';
-import { firstPieceSpan, isOnePiece, limitsInFrame, originFor, settledOrigin, spanOf, type Axis } from './axisPlacement.ts';
+import { firstPieceSpan, isOnePiece, limitsInFrame, originFor, placeOfRule, settledOrigin, spanOf, type Axis } from './axisPlacement.ts';
 import type { Candidate, LaidSetout, SettledAxis } from './candidate.ts';
 import { keptFigures } from './figures.ts';
 import { laidFigures } from './laidFigures.ts';
+import { originBesideBands } from './originBesideBands.ts';
 import { normaliseOffset } from './normaliseOffset.ts';
 import { costsOf, pinCost, scoreOf } from './scoreFigures.ts';
 import { periodOf } from '../search/criticalOffsets.ts';
@@ -113,8 +114,10 @@ export class Placer {
     const { boundary, middles } = this.trialsAt(turnDeg);
     const sides = boundary.lines
       .filter(({ owner, from, to }) => boundary.owners[owner].kind === 'beside' && Math.abs(from[k] - to[k]) < SAME_MM)
-      .flatMap(({ from }) => [from[k] - low, from[k] - high]);
-    const centres = middles.filter((middle) => middle.axis === axis).flatMap(({ atMm, stepMm }) => [atMm, atMm + stepMm]);
+      .flatMap(({ from }) => [from[k] - low, from[k] - high].map((origin) => originBesideBands(this.open, axis, origin, from[k])));
+    const centres = middles
+      .filter((middle) => middle.axis === axis)
+      .flatMap(({ atMm, stepMm, at }) => [atMm, atMm + stepMm].map((origin) => originBesideBands(this.open, axis, origin, at[k])));
     const rules = FIXED_RULES.map((rule) => this.originOn(axis, { rule }, turnDeg));
     return [...rules, ...sides, ...centres].map((at) => at + low - limits.low);
   }
@@ -123,7 +126,8 @@ export class Placer {
   originOn(axis: Axis, choice: SettledAxis, turnDeg: number): number {
     const { repeat, jointMm } = this.open.laid;
     const limits = spanOf(limitsInFrame(this.open.ground, turnDeg), axis);
-    return settledOrigin(choice, firstPieceSpan(repeat, axis), limits, jointMm * turnedStretch(repeat));
+    const origin = settledOrigin(choice, firstPieceSpan(repeat, axis), limits, jointMm * turnedStretch(repeat));
+    return choice.rule === 'free' ? origin : originBesideBands(this.open, axis, origin, placeOfRule(choice.rule, limits));
   }
 
   /** The places that a direction may take; null for any. */

@@ -25,11 +25,12 @@ export const FIXED_RULES = ['pieceCentred', 'jointCentred', 'fullFromStart', 'fu
 /** One of the rules that need no figure. */
 export type FixedRule = (typeof FIXED_RULES)[number];
 
-/** Which way the setout lies: as the surface is drawn, square to one of its edges, or at half a right angle to it. */
+/** Which way the setout lies: as the surface is drawn, square to one of its edges or at half a right angle to it, or turned by hand. */
 export const turnChoiceSchema = z.discriminatedUnion('rule', [
   z.strictObject({ rule: z.literal('best') }).describe('Square to the edge that gives the best setout'),
   z.strictObject({ rule: z.literal('asDrawn') }).describe('Level, as the surface is drawn'),
   z.strictObject({ rule: z.literal('edge'), edge: z.string().max(80), diagonal: z.boolean().default(false) }),
+  z.strictObject({ rule: z.literal('byHand'), deg: z.number().min(-90).max(90).describe('Counter-clockwise, degrees') }),
 ]);
 
 /** The turn of a setout. */

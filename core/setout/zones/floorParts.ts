@@ -1,6 +1,6 @@
 import { intersect, unionOfRings } from '../../geometry/clip.ts';
 import { distance, type Point } from '../../geometry/point.ts';
-import { boxOf, boxRing, isInside, polygonArea, polygonsArea, stripWidth, type Polygon } from '../../geometry/ring.ts';
+import { boxOf, boxRing, isInside, polygonArea, polygonsArea, stripWidth, type Box, type Polygon } from '../../geometry/ring.ts';
 import { sharedRun, sidesOf, type Stretch } from './sharedRun.ts';
 
 /** A way from one part into another. */
@@ -50,17 +50,47 @@ interface Draft {
   readonly row: number;
   readonly column: number;
   polygons: readonly Polygon[];
+  areaMm2: number;
   readonly cells: { readonly row: number; readonly column: number }[];
 }
 
 /** Parts a region by a grid. What stays too small or has no way in goes with the part that it meets on the longest run. */
-export function partsOf(region: readonly Polygon[], { xs, ys }: PartGrid): Parts {
+export function partsOf(region: readonly Polygon[], grid: PartGrid): Parts {
+  const { xs, ys } = grid;
+  const drafts = draftsOf(region, grid);
+  const cellMm2 = ((xs[xs.length - 1] - xs[0]) / (xs.length - 1)) * ((ys[ys.length - 1] - ys[0]) / (ys.length - 1));
+  const merged = merge(drafts, cellMm2);
+  const sides = merged.map(({ polygons }) => sidesOf(polygons));
+  const parts = merged.map(({ id, row, column, polygons, areaMm2, cells }, k): FloorPart => ({
+    id,
+    row,
+    column,
+    polygons,
+    areaMm2,
+    passes: merged.flatMap((other, to): Pass[] => {
+      if (to === k || !isBeside(cells, other.cells)) return [];
+      const { mm, at } = sharedRun(sides[k], sides[to], TOUCH_MM);
+      return mm >= PASS_MM ? [{ to, mm, at }] : [];
+    }),
+  }));
+  return { parts, partAt: finder(merged, { xs, ys }) };
+}
+
+/** What of a region lies in each cell of a grid; clipped only where its boundary runs through. */
+function draftsOf(region: readonly Polygon[], { xs, ys }: PartGrid): Draft[] {
   const drafts: Draft[] = [];
+  const sides = sidesOf(region);
   for (let row = 0; row + 1 < ys.length; row++) {
-    const strip = intersect(region, [[boxRing({ minX: xs[0], maxX: xs[xs.length - 1], minY: ys[row], maxY: ys[row + 1] })]]);
+    const strip: Box = { minX: xs[0], maxX: xs[xs.length - 1], minY: ys[row], maxY: ys[row + 1] };
+    const near = sidesIn(sides, strip);
+    let clipped: readonly Polygon[] | null = null;
     for (let column = 0; column + 1 < xs.length; column++) {
-      const cell = boxRing({ minX: xs[column], maxX: xs[column + 1], minY: ys[row], maxY: ys[row + 1] });
-      const own = xs.length === 2 ? strip : intersect(strip, [[cell]]);
+      const cell: Box = { ...strip, minX: xs[column], maxX: xs[column + 1] };
+      const middle: Point = [(cell.minX + cell.maxX) / 2, (cell.minY + cell.maxY) / 2];
+      const isParted = sidesIn(near, cell).length > 0;
+      if (!isParted && !isInside(middle, region)) continue;
+      if (isParted) clipped ??= intersect(region, [[boxRing(strip)]]);
+      const own = isParted && clipped ? intersect(clipped, [[boxRing(cell)]]) : [[boxRing(cell)]];
       // From left to right, whatever order clipping gives them in.
       const sorted = own
         .filter((polygon) => polygonArea(polygon) > 1)
@@ -71,28 +101,20 @@ export function partsOf(region: readonly Polygon[], { xs, ys }: PartGrid): Parts
           row,
           column,
           polygons: [polygon],
+          areaMm2: polygonArea(polygon),
           cells: [{ row, column }],
         }),
       );
     }
   }
-  const cellMm2 = ((xs[xs.length - 1] - xs[0]) / (xs.length - 1)) * ((ys[ys.length - 1] - ys[0]) / (ys.length - 1));
-  const merged = merge(drafts, cellMm2);
-  const sides = merged.map(({ polygons }) => sidesOf(polygons));
-  const parts = merged.map(({ id, row, column, polygons, cells }, k): FloorPart => ({
-    id,
-    row,
-    column,
-    polygons,
-    areaMm2: polygonsArea(polygons),
-    passes: merged.flatMap((other, to): Pass[] => {
-      if (to === k || !isBeside(cells, other.cells)) return [];
-      const { mm, at } = sharedRun(sides[k], sides[to], TOUCH_MM);
-      return mm >= PASS_MM ? [{ to, mm, at }] : [];
-    }),
-  }));
-  return { parts, partAt: finder(merged, { xs, ys }) };
+  return drafts;
 }
+
+/** The sides whose own boxes reach into a box. */
+const sidesIn = (sides: readonly Stretch[], { minX, minY, maxX, maxY }: Box): Stretch[] =>
+  sides.filter(
+    ([a, b]) => Math.max(a[0], b[0]) > minX && Math.min(a[0], b[0]) < maxX && Math.max(a[1], b[1]) > minY && Math.min(a[1], b[1]) < maxY,
+  );
 
 const isBeside = (a: Draft['cells'], b: Draft['cells']): boolean =>
   a.some((one) => b.some((other) => Math.abs(one.row - other.row) + Math.abs(one.column - other.column) <= 1));
@@ -106,20 +128,20 @@ function merge(drafts: readonly Draft[], cellMm2: number): Draft[] {
   for (;;) {
     const open = all.filter((draft) => !stays.has(draft));
     if (open.length === 0) return all;
-    const small = open.reduce((a, b) => (polygonsArea(b.polygons) < polygonsArea(a.polygons) ? b : a));
+    const small = open.reduce((a, b) => (b.areaMm2 < a.areaMm2 ? b : a));
     const near = all.flatMap((other) => {
       const mm = other === small || !isBeside(small.cells, other.cells) ? 0 : sharedRun(sidesFor(small), sidesFor(other), TOUCH_MM).mm;
       return mm > 0 ? [{ other, mm }] : [];
     });
     const longest = near.reduce((a, b) => (b.mm > a.mm ? b : a), { other: small, mm: 0 });
-    const isSmall =
-      polygonsArea(small.polygons) < SMALL_SHARE * cellMm2 || small.polygons.every((polygon) => stripWidth(polygon) < NARROW_MM);
+    const isSmall = small.areaMm2 < SMALL_SHARE * cellMm2 || small.polygons.every((polygon) => stripWidth(polygon) < NARROW_MM);
     if (longest.mm === 0 || !(isSmall || longest.mm < PASS_MM)) {
       stays.add(small);
       continue;
     }
     const { other } = longest;
     other.polygons = unionOfRings([...other.polygons, ...small.polygons].flat());
+    other.areaMm2 = polygonsArea(other.polygons);
     other.cells.push(...small.cells);
     sides.set(other, sidesOf(other.polygons));
     stays.delete(other);

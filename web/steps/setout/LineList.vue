@@ -18,7 +18,7 @@ const lines = computed(() => describeLines(props.plan.struck, thingNamesOf(props
 const ledger = computed(() => (props.plan.ledger ? describeLedger(props.plan.ledger, tape.value) : []));
 const rods = computed(() =>
   (['x', 'y'] as const).map((axis) => {
-    const marks = gaugeRod(props.plan.layout, axis);
+    const marks = gaugeRod(props.plan.fields, axis);
     return {
       name: axis === 'x' ? 'Along the courses' : 'Across the courses',
       ends: marks.map(({ toMm }) => formatLength(toMm, tape.value)).join(', '),

@@ -19,7 +19,11 @@ const props = defineProps<{ job: Job; surface: Surface; plan: SurfacePlan }>();
 const tape = useTape();
 const edit = useEditSurface(() => props.surface.id);
 const { trouble, attempt } = useAttempt(() => tape.value);
-const isPlain = computed(() => props.surface.measured.shape.kind === 'rectangle' && props.plan.traced.edges.length === 4);
+/** A border, a band or a rug takes its part of the courses. */
+const isPlain = computed(() => {
+  const { measured, border, bands, insets } = props.surface;
+  return measured.shape.kind === 'rectangle' && props.plan.traced.edges.length === 4 && !border && bands.length + insets.length === 0;
+});
 const jointMm = ref<[number, number]>([2, 5]);
 const gapMm = ref<[number, number]>([3, 6]);
 const open = ref(false);

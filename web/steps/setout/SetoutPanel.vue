@@ -2,7 +2,7 @@
 import Button from 'primevue/button';
 import { computed, toRef } from 'vue';
 import type { Job, Surface } from '@azulejo/core/job/job';
-import { describeBehind, describeReasons, schoolName } from '@azulejo/core/messages/en/reasons';
+import { describeBehind, describeReasons, setoutTitle } from '@azulejo/core/messages/en/reasons';
 import { thingNamesOf } from '@azulejo/core/messages/thingNames';
 import type { Drawing, SurfacePlan } from '@azulejo/core/planning/planned';
 import { explainSetout } from '@azulejo/core/setout/weigh/explainSetout';
@@ -31,8 +31,8 @@ const tape = useTape();
 const board = useBoardStore();
 const comparison = useComparison(toRef(props, 'job'), toRef(props, 'surface'));
 const isBest = computed(() => {
-  const { x, y, school } = props.surface.setout;
-  return x.rule === 'best' && y.rule === 'best' && school === undefined;
+  const { x, y, school, turn = { rule: 'best' } } = props.surface.setout;
+  return x.rule === 'best' && y.rule === 'best' && turn.rule === 'best' && school === undefined;
 });
 const names = computed(() => (props.plan ? thingNamesOf(props.plan.traced) : { edges: {}, fixtures: {} }));
 const reasons = computed(() => (props.plan ? describeReasons(props.plan.advice.reasons, names.value, tape.value) : []));
@@ -44,7 +44,11 @@ const moving = computed(() => {
   const said = describeReasons(reasons, names.value, tape.value);
   return { said, behind: describeBehind(reasons, names.value, tape.value) };
 });
-const school = computed(() => (props.plan ? schoolName(schoolOf(props.plan.advice.chosen)) : ''));
+const byHand = computed(() => {
+  const { x, y, turn } = props.surface.setout;
+  return x.rule === 'free' || y.rule === 'free' || turn?.rule === 'byHand';
+});
+const school = computed(() => (props.plan ? setoutTitle(schoolOf(props.plan.advice.chosen), byHand.value) : ''));
 </script>
 
 <template>

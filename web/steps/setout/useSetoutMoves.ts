@@ -1,9 +1,11 @@
 import type { Ref } from 'vue';
+import type { Issue } from '@azulejo/core/result';
 import type { Surface } from '@azulejo/core/job/job';
 import type { Drawing } from '@azulejo/core/planning/planned';
 import { motion, type Point } from '@azulejo/core/geometry/point';
 import type { Axis } from '@azulejo/core/setout/weigh/axisPlacement';
 import { periodOf } from '@azulejo/core/setout/search/criticalOffsets';
+import { startsTurned } from '@azulejo/core/setout/weigh/startsTurned';
 import { normaliseOffset } from '@azulejo/core/setout/weigh/normaliseOffset';
 import { BEST_SETOUT, type AxisChoice, type SetoutChoice, type TurnChoice } from '@azulejo/core/setout/weigh/setoutChoice';
 import type { School } from '@azulejo/core/setout/weigh/school';
@@ -17,6 +19,9 @@ import { tapeStep, toTapeStep, withoutDust } from '../tapeStep.ts';
 /** Tiles are led to a start that is as near as this, mm. */
 const LED_MM = 4;
 
+/** Tiles are turned by hand as far either way. */
+const MOST_TURN_DEG = 90;
+
 /** Moves of a setout by hand, and the rules that one key sets. */
 export type SetoutMoves = ReturnType<typeof useSetoutMoves>;
 
@@ -25,13 +30,14 @@ export function useSetoutMoves(surface: Ref<Surface | null>, drawing: Ref<Drawin
   const jobs = useJobStore();
   const board = useBoardStore();
 
-  function commit(label: string, choice: SetoutChoice): void {
+  function commit(label: string, choice: SetoutChoice): readonly Issue[] {
     const id = surface.value?.id;
-    jobs.change(label, (draft) => {
+    const issues = jobs.change(label, (draft) => {
       const target = draft.surfaces.find((other) => other.id === id);
       if (target) target.setout = choice;
     });
     board.preview = null;
+    return issues;
   }
 
   /** Pins stay, however the tiles are moved. */
@@ -92,6 +98,21 @@ export function useSetoutMoves(surface: Ref<Surface | null>, drawing: Ref<Drawin
     commit('Nudge setout', { ...settled(), [axis]: { rule: 'free', offsetMm: withoutDust(now[k] + steps * tapeStep(tape.value)) } });
   }
 
+  /** Turns the tiles about the middle of their field, degrees from how the surface is drawn; no more than a right angle either way. */
+  function turnTo(deg: number): readonly Issue[] {
+    if (!drawing.value?.choice.mayTurn) return [];
+    const { layout, choice } = drawing.value;
+    const to = Math.round(deg * 100) / 100;
+    const [x, y] = normaliseOffset(layout.repeat, startsTurned(layout, choice.frame, to)).map(withoutDust);
+    return commit('Turn setout', { ...free([x, y]), turn: { rule: 'byHand', deg: to } });
+  }
+
+  /** Turns the tiles further, degrees counter-clockwise, as far as they go. */
+  function turnBy(deg: number): void {
+    const now = drawing.value?.choice.turnDeg ?? 0;
+    turnTo(Math.max(-MOST_TURN_DEG, Math.min(MOST_TURN_DEG, now + deg)));
+  }
+
   /** Best directions take the rule in force, so that moving one does not turn the other. */
   function settled(): SetoutChoice {
     const { setout } = surface.value ?? {};
@@ -129,6 +150,8 @@ export function useSetoutMoves(surface: Ref<Surface | null>, drawing: Ref<Drawin
     moveBy,
     drop,
     nudge,
+    turnTo,
+    turnBy,
     setRule,
     school: (school: School) => commit('School of the setout', { ...BEST_SETOUT, school, ...keptPins() }),
     best: () => commit('Best setout', { ...BEST_SETOUT, ...keptPins() }),

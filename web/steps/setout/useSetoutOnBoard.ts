@@ -11,6 +11,9 @@ import type { SetoutMoves } from './useSetoutMoves.ts';
 /** Something round is meant where it is pointed at within this of its edge, mm. */
 const NEAR_MM = 25;
 
+/** One press turns the tiles by so much, degrees: a finger's breadth over ten metres. */
+const TURN_DEG = 0.1;
+
 /** The centre of something round that is pointed at: a valve, a pipe; else the place itself. */
 function onFixture({ traced }: Drawing, at: Point): Point {
   const round = traced.fixtures.find(
@@ -46,6 +49,13 @@ export function useSetoutOnBoard(drawing: Ref<Drawing | null>, moves: SetoutMove
       ArrowRight: (event) => moves.nudge('x', event.shiftKey ? 10 : 1),
       ArrowUp: (event) => moves.nudge('y', event.shiftKey ? 10 : 1),
       ArrowDown: (event) => moves.nudge('y', event.shiftKey ? -10 : -1),
+      ',': () => moves.turnBy(TURN_DEG),
+      '.': () => moves.turnBy(-TURN_DEG),
+      // The same keys with Shift, on one keyboard or another.
+      ';': () => moves.turnBy(10 * TURN_DEG),
+      '<': () => moves.turnBy(10 * TURN_DEG),
+      ':': () => moves.turnBy(-10 * TURN_DEG),
+      '>': () => moves.turnBy(-10 * TURN_DEG),
       e: nextEdge,
       p: () => moves.setRule(axis.value, { rule: 'pieceCentred' }),
       j: () => moves.setRule(axis.value, { rule: 'jointCentred' }),

@@ -1,0 +1,45 @@
+import { expect, test } from '@jest/globals';
+import { readFileSync } from 'node:fs';
+import { readJobFile } from '../../formats/jobFile.ts';
+import { plan } from '../../plan.ts';
+import { cutRuleOf } from '../../planning/shareOut.ts';
+import { planOffCuts, type CutsOfSurface } from './planOffCuts.ts';
+
+const demo = readJobFile(readFileSync(new URL('../../../demo/tidewater-bakehouse.json', import.meta.url), 'utf8'));
+if (!demo.ok) throw new Error(JSON.stringify(demo.issues));
+// Walls, a floor and steps that share their tiles.
+const job = { ...demo.value, surfaces: demo.value.surfaces.filter(({ id }) => /^(washroom|steps)/.test(id)) };
+const rule = { ...cutRuleOf(job), blanks: [] };
+const laid: CutsOfSurface[] = plan(job).surfaces.map(({ surfaceId, cuts, sheets }) => ({ surfaceId, cuts, sheets }));
+
+/** The tile that most pieces are cut from. */
+const [{ productId, tile }] = laid.flatMap(({ cuts }) => cuts);
+const sizeMm = Math.max(...tile.map(([x]) => x));
+const blank = { id: 'b', productId, from: 'stock', pieces: 3, widthMm: sizeMm * 0.6, heightMm: sizeMm * 0.6, sides: [] };
+
+const CHANGES = {
+  'another saw': [laid, { ...rule, kerfMm: rule.kerfMm + 6 }],
+  'keeping no off-cuts': [laid, { ...rule, offCutsKept: !rule.offCutsKept }],
+  'pieces that are there already': [laid, { ...rule, blanks: [blank] }],
+  'another order of the surfaces': [laid.toReversed(), rule],
+  'a surface less': [laid.slice(1), rule],
+  'a surface by another name': [laid.map((one, k) => (k === 0 ? { ...one, surfaceId: 'renamed' } : one)), rule],
+  'a piece less': [laid.map((one, k) => (k === 0 ? { ...one, cuts: one.cuts.slice(1) } : one)), rule],
+} as const;
+
+test.each(Object.entries(CHANGES))('once a job is planned, %s gives the plan that a job planned anew has', (_, [surfaces, changed]) => {
+  const first = planOffCuts(laid, job.products, rule);
+  const again = planOffCuts(surfaces, job.products, changed);
+  // A copy shares nothing by which a plan could be remembered.
+  expect(again).toEqual(planOffCuts(structuredClone(surfaces), job.products, changed));
+  expect(again).not.toEqual(first);
+  expect(planOffCuts(laid, job.products, rule)).toEqual(first);
+});
+
+test('a tile whose face gets a way up is packed anew', () => {
+  const upright = job.products.map((product) => ({ ...product, face: 'directional' as const }));
+  const before = planOffCuts(laid, job.products, rule);
+  const after = planOffCuts(laid, upright, rule);
+  expect(after).toEqual(planOffCuts(structuredClone(laid), upright, rule));
+  expect(after).not.toEqual(before);
+});
