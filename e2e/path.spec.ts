@@ -45,7 +45,6 @@ test('from two lengths to a cut list and an order', async ({ page }) => {
 
   await step(page, 'Tile');
   await page.getByRole('button', { name: 'Own tile' }).click();
-  // The dialog takes the focus to its first field once it stands; what is typed before then would go there.
   await expect(page.getByRole('dialog').getByLabel('Name')).toBeFocused();
   await page.getByRole('dialog').getByLabel('Name').fill('Pier tile');
   await type(page, 'Width, mean', '297.5');

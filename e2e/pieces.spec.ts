@@ -29,6 +29,7 @@ test('pieces are mixed, and chips of a sheet chosen, without a mouse', async ({ 
   await page.getByRole('button', { name: 'Sizes and price' }).click();
   await page.getByRole('button', { name: 'Change chips and repeat' }).click();
   const sheet = page.getByRole('dialog', { name: 'The sheet' });
+  await expect(sheet.getByRole('application')).toBeFocused();
   await sheet.getByRole('button', { name: 'Chips', exact: true }).click();
   await sheet.getByRole('application').focus();
   for (const key of ['ArrowRight', 'ArrowRight', 'Enter']) await page.keyboard.press(key);

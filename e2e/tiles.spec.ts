@@ -113,6 +113,22 @@ test('stones of an ashlar are chosen on the drawing, split, locked and drawn aga
   await expect.poll(async () => (await stored(page, 'counter')).pattern).toMatchObject({ seed: 2 });
 });
 
+test('a dialog takes the focus once: what is typed as soon as it stands stays where it was begun', async ({ page }) => {
+  await open(page, 'steps-tread-4');
+  await page.getByRole('button', { name: 'Own tile' }).evaluate((button: HTMLButtonElement) => {
+    new MutationObserver((_, watching) => {
+      const field = document.querySelectorAll<HTMLInputElement>('[role="dialog"] input')[3];
+      if (!field) return;
+      watching.disconnect();
+      setTimeout(() => field.focus());
+    }).observe(document.body, { childList: true, subtree: true });
+    button.click();
+  });
+  const dialog = page.getByRole('dialog', { name: 'Own tile' });
+  await page.waitForTimeout(600);
+  await expect(dialog.getByRole('textbox').nth(3)).toBeFocused();
+});
+
 test('a tile of another outline that is added to be laid is laid, in the pattern that takes it', async ({ page }) => {
   await open(page, 'steps-tread-4');
   await page.getByRole('button', { name: 'Own tile' }).click();

@@ -17,10 +17,13 @@ import { preset } from './theme/preset.ts';
 
 const nonce = document.querySelector<HTMLMetaElement>('meta[name="csp-nonce"]')?.content ?? '';
 
+/** A dialog stands at once: while it fades in it would take the focus a second time, from whatever is being typed. */
+const parts = { dialog: { transition: { css: false } } };
+
 createApp(App)
   .use(createPinia())
   .use(router)
-  .use(PrimeVue, { csp: { nonce }, theme: { preset, options: { darkModeSelector: '.dark' } } })
+  .use(PrimeVue, { csp: { nonce }, theme: { preset, options: { darkModeSelector: '.dark' } }, pt: parts })
   .use(ToastService)
   .directive('tooltip', Tooltip)
   .mount('#app');

@@ -140,6 +140,7 @@ function keep(): void {
     <div class="editor">
       <div class="stack">
         <SheetBoard
+          autofocus
           :sheet="sheet"
           :joint-colour="jointColour"
           :chosen="part === 'chips' ? chosen : null"
