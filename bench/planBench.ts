@@ -98,7 +98,8 @@ function freshPlans(pieces: number): () => unknown {
 /** Times the parts of plans that differ by a little: the middle of each. */
 function stagesOf(pieces: number, rounds: number): PlanStages {
   const times = Array.from({ length: rounds }, (_, round): PlanStages => {
-    const job = floorOf(pieces * (1 + (round + 1) / 1000));
+    // Other floors than those above.
+    const job = floorOf(pieces * (1 + (round + 0.5) / 1000));
     const stages = { setOutMs: 0, cutsMs: 0, sharedMs: 0 };
     const steps = layoutSteps(job, job.surfaces[0]);
     let at: keyof typeof stages = 'setOutMs';

@@ -2,6 +2,7 @@ import { defineConfig } from '@playwright/test';
 
 export default defineConfig({
   testDir: '.',
+  globalSetup: './startOnce.ts',
   // Each file has a server and a folder of its own.
   workers: 2,
   timeout: 120_000,

@@ -1,8 +1,8 @@
-import { AxeBuilder } from '@axe-core/playwright';
 import { expect, test, type Page } from '@playwright/test';
 import { fileURLToPath } from 'node:url';
 import { readFileSync } from 'node:fs';
 import { RunningServer } from '@azulejo/server/running';
+import { expectWithinReach } from './reach.ts';
 import { fill, saved } from './measuring.ts';
 import { choose, part, SAMPLES, tiling } from './tiling.ts';
 
@@ -220,11 +220,7 @@ for (const { name, colorScheme, viewport } of [
 ] as const) {
   test(`patterns, colours, insets, sheets and the list in ${name} are within reach of everyone`, async ({ browser }) => {
     const page = await (await browser.newContext({ colorScheme, viewport })).newPage();
-    const check = async (): Promise<void> => {
-      const { violations } = await new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa', 'wcag21aa']).analyze();
-      expect(violations.map(({ id, nodes }) => `${id}: ${nodes.map((node) => node.html.slice(0, 120)).join(' | ')}`)).toEqual([]);
-      expect(await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth)).toBeLessThanOrEqual(0);
-    };
+    const check = () => expectWithinReach(page);
     await open(page, 'counter');
     for (const tab of ['Pattern', 'Colours', 'Set in']) {
       await part(page, tab);
@@ -234,14 +230,11 @@ for (const { name, colorScheme, viewport } of [
     await check();
     await open(page, 'niche-back');
     await page.getByRole('button', { name: 'Tile list' }).click();
-    await page.waitForTimeout(400);
     await check();
     await page.keyboard.press('Escape');
     await page.getByRole('button', { name: 'Sizes and price' }).click();
-    await page.waitForTimeout(400);
     await check();
     await page.getByRole('button', { name: 'Change chips and repeat' }).click();
-    await page.waitForTimeout(400);
     for (const tab of ['Mount', 'Colours', 'Chips', 'Repeat']) {
       await page.getByRole('dialog', { name: 'The sheet' }).getByRole('button', { name: tab, exact: true }).click();
       await check();

@@ -8,6 +8,14 @@ import { fileURLToPath } from 'node:url';
 const START = fileURLToPath(new URL(import.meta.url.endsWith('.ts') ? './dist/start.js' : './start.js', import.meta.url));
 const START_LIMIT_MS = 60_000;
 
+/** A folder for a server: as it is after a first start, which takes seconds, where one is at hand. */
+function newFolder(): string {
+  const folder = mkdtempSync(join(tmpdir(), 'azulejo-'));
+  const { AZULEJO_STARTED_ONCE: startedOnce } = process.env;
+  if (startedOnce) cpSync(startedOnce, folder, { recursive: true });
+  return folder;
+}
+
 /** The server as it ships, in a process and on a folder of its own; may be stopped, killed and started again. For tests and benches. */
 export class RunningServer {
   readonly folder: string;
@@ -16,7 +24,7 @@ export class RunningServer {
   /** All it said, on both of its outputs. */
   said = '';
 
-  constructor(folder = mkdtempSync(join(tmpdir(), 'azulejo-'))) {
+  constructor(folder = newFolder()) {
     this.folder = folder;
   }
 
