@@ -35,17 +35,7 @@ export function measureJoints(region: readonly Polygon[], fields: readonly Field
 /** The least distance between two pieces of a repeat, mm; Infinity where none lie within `reachMm`. */
 function nearestPieces(repeat: Repeat, reachMm: number): number {
   const own = repeat.pieces.map(({ ring }) => ({ ring, box: boxOf(ring) }));
-  const steps = [-1, 0, 1];
-  const all = steps.flatMap((j) =>
-    steps.flatMap((i) => {
-      const [dx, dy] = cellShift(repeat, i, j);
-      return own.map(({ ring }, k) => {
-        const moved: Ring = ring.map(([x, y]) => [x + dx, y + dy]);
-        return { ring: moved, box: boxOf(moved), isOwn: i === 0 && j === 0, k };
-      });
-    }),
-  );
-  const byX = all.sort((a, b) => a.box.minX - b.box.minX);
+  const byX = movedNear(repeat, boxOf(own.flatMap(({ ring }) => ring)), reachMm).sort((p, q) => p.box.minX - q.box.minX);
   const widest = Math.max(...own.map(({ box }) => box.maxX - box.minX));
   const firstFrom = (x: number): number => {
     let [low, high] = [0, byX.length];
@@ -82,7 +72,7 @@ function largestJoint(region: readonly Polygon[], fields: readonly Field[], join
   const pieces = fields.flatMap(piecesOf);
   if (pieces.length === 0) return diagonalOf(region);
   // The hollows within a pattern are the same in every cell; what is left are the edges.
-  const hollows = fields.map(({ laid: { repeat } }) => barest(cellOf(repeat), cellsRound(repeat), 0));
+  const hollows = fields.map(({ laid: { repeat } }) => barest(cellOf(repeat), cellsRound(repeat), jointMm));
   return barest(region, pieces, Math.max(jointMm, ...hollows));
 }
 
@@ -115,15 +105,46 @@ function cellOf(repeat: Repeat): Polygon[] {
   return [[a[0] * b[1] - a[1] * b[0] > 0 ? ring : [...ring].reverse()]];
 }
 
-/** The pieces of a cell and of those round it. */
+/** The pieces that cover a cell, and those round them. */
 function cellsRound(repeat: Repeat): Polygon[] {
-  const steps = [-2, -1, 0, 1, 2];
-  const box = boxOf(cellOf(repeat).flat(2));
   const reach = Math.max(...repeat.pieces.map(({ ring }) => boxOf(ring)).map((own) => own.maxX - own.minX));
-  return steps
-    .flatMap((j) => steps.map((i) => cellShift(repeat, i, j)))
-    .flatMap(([dx, dy]) => repeat.pieces.map(({ ring }): Polygon => [ring.map(([x, y]) => [x + dx, y + dy])]))
-    .filter(([ring]) => isNear(box, boxOf(ring), reach));
+  return movedNear(repeat, boxOf(cellOf(repeat).flat(2)), reach).map(({ ring }): Polygon => [ring]);
+}
+
+/** A piece of a repeat in some cell of it. */
+interface MovedPiece {
+  readonly ring: Ring;
+  readonly box: Box;
+  /** Which piece of the repeat it is, and whether it lies in the cell that is described. */
+  readonly k: number;
+  readonly isOwn: boolean;
+}
+
+/** The pieces of all cells that lie near a box: a piece may be many cells long. */
+function movedNear(repeat: Repeat, box: Box, reachMm: number): MovedPiece[] {
+  const [a, b] = repeat.vectors;
+  const size = a[0] * b[1] - a[1] * b[0];
+  return repeat.pieces.flatMap(({ ring }, k) => {
+    const own = boxOf(ring);
+    // How far the piece may be moved and still be near.
+    const moves = boxRing({
+      minX: box.minX - own.maxX - reachMm,
+      maxX: box.maxX - own.minX + reachMm,
+      minY: box.minY - own.maxY - reachMm,
+      maxY: box.maxY - own.minY + reachMm,
+    });
+    const cells = boxOf(moves.map(([x, y]): Point => [(x * b[1] - y * b[0]) / size, (y * a[0] - x * a[1]) / size]));
+    const near: MovedPiece[] = [];
+    for (let j = Math.ceil(cells.minY - 1e-9); j <= cells.maxY + 1e-9; j++) {
+      for (let i = Math.ceil(cells.minX - 1e-9); i <= cells.maxX + 1e-9; i++) {
+        const [dx, dy] = cellShift(repeat, i, j);
+        const moved: Ring = ring.map(([x, y]) => [x + dx, y + dy]);
+        const movedBox = boxOf(moved);
+        if (isNear(box, movedBox, reachMm)) near.push({ ring: moved, box: movedBox, k, isOwn: i === 0 && j === 0 });
+      }
+    }
+    return near;
+  });
 }
 
 /** So few pieces are grown at once: the work on many together grows faster than they do. */
