@@ -73,7 +73,7 @@ export const MISFIT_WORDS: Readonly<Record<Misfit | 'otherOutline', string>> = {
   tooSquare: 'This tile is too square for it.',
   notSquare: 'Wants a square tile.',
   notSixtyDegrees: 'Wants diamonds of 60 degrees: one diagonal 1.732 times the other.',
-  pointsTooLong: 'The points of this tile are longer than the tile.',
+  pointsTooLong: 'The points of this tile leave no flats between them.',
   cornersTooLarge: 'The corners cut off this tile leave no sides.',
   moduleTooLarge: 'No stone of this module can be cut from the tile with the saw; take a smaller module.',
   stonesLeaveGaps: 'The stones set by hand leave gaps or lie on each other; draw them again.',

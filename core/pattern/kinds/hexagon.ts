@@ -10,6 +10,9 @@ const schema = z.strictObject({
   lay: z.enum(['lying', 'upright']).describe('Flats up, or points up'),
 });
 
+/** Without flats it is a diamond, and its outline would have sides of no length, mm. */
+const LEAST_FLAT_MM = 0.05;
+
 /**
  * Hexagons, regular or long. Across the flats d: (d+j, 0), ((d+j)/2, V). The slanted sides are j apart
  * where V = h - t + j (2l - t)/d, with t the height of a point and l the length of a slanted side; for a
@@ -20,7 +23,7 @@ export const hexagon = {
   schema,
   defaults: { kind: 'hexagon', lay: 'upright' },
   takes: ['hexagon'],
-  misfit: (module) => (2 * tipOf(shapeOf(module, 'hexagon'), module.widthMm) > module.heightMm + 0.01 ? 'pointsTooLong' : null),
+  misfit: (module) => (2 * tipOf(shapeOf(module, 'hexagon'), module.widthMm) > module.heightMm - LEAST_FLAT_MM ? 'pointsTooLong' : null),
   repeat: (module, { lay }) => {
     const { widthMm: d, heightMm, jointMm: j } = module;
     const shape = shapeOf(module, 'hexagon');
