@@ -73,9 +73,9 @@ function fillRows(box: Box, flat: readonly { readonly from: Point; readonly to: 
   const v = (box.minY + box.maxY) / 2;
   const crossings = new Map<number, number[]>();
   for (const { from, to } of flat) {
-    const low = Math.min(from[1], to[1]);
-    const high = Math.max(from[1], to[1]);
-    for (let j = Math.ceil(low - v); j + v < high; j++) {
+    // Each end takes its row by itself, so that stretches which share it agree, and a level one crosses none.
+    const [a, b] = [Math.ceil(from[1] - v), Math.ceil(to[1] - v)];
+    for (let j = Math.min(a, b); j < Math.max(a, b); j++) {
       const at = from[0] + ((j + v - from[1]) / (to[1] - from[1])) * (to[0] - from[0]);
       getOrAdd(crossings, j, (): number[] => []).push(at);
     }
