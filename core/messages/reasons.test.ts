@@ -1,6 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import type { EndCuts } from '../setout/edges/endCuts.ts';
-import type { Along, Reasons, Statement } from '../setout/weigh/explainSetout.ts';
+import type { Reasons } from '../setout/weigh/explainSetout.ts';
+import type { Along, Statement } from '../setout/weigh/statement.ts';
 import { METRIC_TAPE } from '../units/tape.ts';
 import { describeBehind, describeEnds, describeReasons } from './en/reasons.ts';
 import { describePacks, describeQuantity, explainMaterial, materialName } from './en/materials.ts';
@@ -31,6 +32,7 @@ describe('a reason is said in one breath', () => {
     gain,
     cost,
     rival: null,
+    than: null,
     rivalIsBest: false,
     behind: 0,
     ...over,
@@ -41,23 +43,26 @@ describe('a reason is said in one breath', () => {
       { says: 'full', along: along('left'), rest: size('right', [94, 94], { role: 'hidden', seen: 0.2 }) },
       'Full tiles off the left edge; the 94 mm pieces go to the right edge, where nobody looks.',
     ],
-    [{ says: 'full', along: along('a'), rest: null }, 'Full tiles along the A–B.'],
+    [{ says: 'full', along: along('a'), rest: null }, 'Full tiles along the edge A–B.'],
     [{ says: 'full', along: along('w-2', { kind: 'beside' }), rest: null }, 'Full tiles along the side of Window.'],
     [{ says: 'even', axis: 'y', mm: 249, edges: ['bottom', 'top'] }, '249 mm at both ends, bottom and top.'],
     [
       { says: 'ends', axis: 'x', sizes: [size('left', null), size('right', [98, 210])] },
-      'Full tiles at the left edge, 98 mm to 210 mm at the right edge.',
+      'Full tiles at the left edge and 98 mm to 210 mm at the right edge.',
     ],
-    [{ says: 'narrowest', size: size('top', [120, 160]) }, 'The narrowest pieces, 120 mm, stand along the top edge.'],
+    [{ says: 'narrowest', size: size('top', [120, 160]) }, 'Nothing narrower than 120 mm, at the top edge.'],
     [{ says: 'pieces', size: size('top', [120, 120]) }, 'Cut pieces of 120 mm stand along the top edge.'],
     [{ says: 'strips', size: size('top', [12, 160]) }, 'Strips of 12 mm along the top edge.'],
+    [{ says: 'strips', size: size('top', [218, 600]) }, 'Short pieces of 218 mm along the top edge.'],
     [{ says: 'square', along: along('bottom') }, 'Square to the bottom edge.'],
     [{ says: 'runOff', along: along('top'), mm: 40 }, 'The courses run off by 40 mm along the top edge.'],
     [{ says: 'middle', fixtureId: 'w', offMm: 0 }, 'The tiles lie evenly about the middle of Window.'],
     [{ says: 'middle', fixtureId: 'w', offMm: 30 }, 'The tiles lie 30 mm off the middle of Window.'],
     [{ says: 'falls', fixtureId: 'w', falls: 'joint' }, 'Window falls on a joint, half a hole in each of two tiles.'],
     [{ says: 'legs', some: true }, 'Some notched pieces keep a leg that breaks easily.'],
-    [{ says: 'work', cutPieces: 31, minutes: 46 }, '31 cuts, about 46 minutes at the saw.'],
+    [{ says: 'work', cutPieces: 31, minutes: 46, fewer: 12 }, '31 cuts, about 46 minutes at the saw, 12 minutes less than the next best.'],
+    [{ says: 'bothFull', axis: 'x', edges: ['left', 'right'] }, 'Full tiles at both ends, left and right.'],
+    [{ says: 'mainFull', along: along('top') }, 'The large tiles stay whole along the top edge; only the small ones between are cut.'],
     [{ says: 'motifs', motifs: 1 }, '1 motif shows whole.'],
   ])('%j', (statement, words) => {
     const [said] = describeReasons(reasons(statement), names, METRIC_TAPE);
@@ -69,7 +74,7 @@ describe('a reason is said in one breath', () => {
     const even: Statement = { says: 'even', axis: 'x', mm: 249, edges: ['left', 'right'] };
     expect(describeReasons(reasons(even, null, { rival: strips }), names, METRIC_TAPE)).toEqual([
       '249 mm at both ends, left and right.',
-      'The next best start: strips of 12 mm along the top edge.',
+      'The next best start leaves strips of 12 mm along the top edge.',
     ]);
     const behind = reasons(even, strips, { rivalIsBest: true, behind: 2 });
     expect(describeBehind(behind, names, METRIC_TAPE)).toBe('Against the best start: strips of 12 mm along the top edge.');

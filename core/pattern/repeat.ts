@@ -1,5 +1,5 @@
 import type { Point } from '../geometry/point.ts';
-import { boxOf, type Box, type Ring } from '../geometry/ring.ts';
+import { boxOf, ringArea, type Box, type Ring } from '../geometry/ring.ts';
 import type { Size } from '../tile/product.ts';
 import type { Sheet } from '../tile/sheet/sheet.ts';
 import type { TileShape, TileShapeKind } from '../tile/shape.ts';
@@ -53,6 +53,16 @@ export interface Module extends Size {
 
 /** The box of what rules of setting out speak of: the first piece, or the block it belongs to. */
 export const unitOf = ({ unit, pieces }: Repeat): Box => unit ?? boxOf(pieces[0].ring);
+
+/** A piece under this share of the largest is one that fills in between, such as a dot. */
+const FILLS_IN_SHARE = 0.3;
+
+/** Whether each piece is a tile that the pattern is made of, and none that only fills in between. */
+export function areMain({ pieces }: Pick<Repeat, 'pieces'>): boolean[] {
+  const areas = pieces.map(({ ring }) => ringArea(ring));
+  const largest = Math.max(...areas);
+  return areas.map((area) => area >= FILLS_IN_SHARE * largest);
+}
 
 /** Where a cell's corner lies in the pattern's own frame. */
 export function cellShift({ vectors: [a, b] }: Repeat, i: number, j: number): Point {

@@ -6,7 +6,7 @@ import { fewAndDifferent } from '../setout/search/fewAndDifferent.ts';
 import { ONLY_THE_START } from '../setout/search/allowed.ts';
 import type { Turn } from '../setout/search/turns.ts';
 import type { Candidate, LaidSetout } from '../setout/weigh/candidate.ts';
-import type { Placer } from '../setout/weigh/chooseSetout.ts';
+import type { Placer } from '../setout/weigh/placer.ts';
 import { BEST_SETOUT, type SetoutChoice } from '../setout/weigh/setoutChoice.ts';
 import { explainSetout, type Reasons } from '../setout/weigh/explainSetout.ts';
 import { weightsOf } from '../setout/weigh/ways.ts';

@@ -15,7 +15,7 @@ export function drawSurface(rules: Pick<PlanRules, 'products' | 'way' | 'tape' |
     surface,
     ready,
     handyPart(surface.tape ?? rules.tape),
-    chooseSetout(ready.placer, groupedSetout(groupsOf(rules), surface)),
+    chooseSetout(ready.placer, groupedSetout(groupsOf(rules), surface)).best,
   );
 }
 

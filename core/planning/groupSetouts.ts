@@ -3,7 +3,7 @@ import type { Surface } from '../job/job.ts';
 import type { Repeat } from '../pattern/repeat.ts';
 import { periodOf } from '../setout/search/criticalOffsets.ts';
 import { firstPieceSpan, spanOf, type Axis } from '../setout/weigh/axisPlacement.ts';
-import type { Placer } from '../setout/weigh/chooseSetout.ts';
+import type { Placer } from '../setout/weigh/placer.ts';
 import type { SetoutChoice } from '../setout/weigh/setoutChoice.ts';
 import type { Link } from '../surface/link.ts';
 import { lineOfEdge } from '../surface/fixture.ts';

@@ -32,7 +32,8 @@ export function* layoutSteps(rules: LayoutRules, surface: Surface): Generator<Pl
   const { placer } = ready;
   const groups = groupsOf(rules);
   const setout = groupedSetout(groups, surface);
-  const chosen = yield* compared(choosingForPlan(placer, setout), 0.05);
+  const found = yield* compared(choosingForPlan(placer, setout), 0.05);
+  const chosen = found.best;
   const drawing = drawingOf(surface, ready, handyPart(surface.tape ?? rules.tape), chosen);
   // What the product would choose leaves joints that run on over an edge where they are.
   const free = groupedSetout(groups, {
@@ -40,8 +41,8 @@ export function* layoutSteps(rules: LayoutRules, surface: Surface): Generator<Pl
     setout: { ...BEST_SETOUT, ...(surface.setout.pins ? { pins: surface.setout.pins } : {}) },
   });
   const isOwn = JSON.stringify(setout) !== JSON.stringify(free);
-  const best = isOwn ? yield* compared(choosingForPlan(placer, free), 0.35) : chosen;
-  const advice = adviseSetout(placer, chosen, placer.weighLaid(chosen, drawing), best);
+  const freeFound = isOwn ? yield* compared(choosingForPlan(placer, free), 0.35) : found;
+  const advice = adviseSetout(placer, chosen, placer.weighLaid(chosen, drawing), freeFound);
   return yield* finishSteps(rules, surface, drawing, advice, groups);
 }
 

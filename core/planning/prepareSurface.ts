@@ -1,7 +1,7 @@
 import type { Surface } from '../job/job.ts';
 import { tilesNamedBy } from '../job/tilesNamedBy.ts';
 import { openSurface } from '../setout/fields/openSurface.ts';
-import { Placer } from '../setout/weigh/chooseSetout.ts';
+import { Placer } from '../setout/weigh/placer.ts';
 import { weightsOf } from '../setout/weigh/ways.ts';
 import { traceSurface, type Traced } from '../surface/traceSurface.ts';
 import type { PlanRules } from './planned.ts';

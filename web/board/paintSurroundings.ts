@@ -8,12 +8,13 @@ import type { Brush } from './paintTiles.ts';
 import { toScreen } from './view.ts';
 
 const DIMENSION_PX = 17;
+const FIGURE_FONT = `600 ${DIMENSION_PX}px "Barlow Condensed", sans-serif`;
 
 /** An edge that is longer than its straight line by more than this is written as a curve, mm. */
 const BENT_MM = 0.25;
 
-/** Figures nearer than this would run into each other; the first stays, pixels. */
-const APART_PX = { x: 46, y: 19 };
+/** So much stays free between two figures, pixels; of two that would be nearer the first stays. */
+const APART_PX = 6;
 
 /** Room for the line of an edge, its rail and its mark, pixels. */
 const CLEAR_PX = 18;
@@ -117,7 +118,7 @@ const START_PX = 46;
 
 /** A figure over the drawing, on a ground of its own. */
 function writeOver({ context, palette }: Brush, text: string, [x, y]: readonly number[]): void {
-  context.font = `600 ${DIMENSION_PX}px "Barlow Condensed", sans-serif`;
+  context.font = FIGURE_FONT;
   context.textAlign = 'center';
   context.textBaseline = 'middle';
   const wide = context.measureText(text).width + 10;
@@ -148,12 +149,14 @@ export function paintPins({ context, palette, view }: Brush, { pins }: Drawing):
 
 /** End cuts along each edge, as far as there is room. */
 export function paintEndCuts(brush: Brush, drawing: Drawing, tape: Tape): void {
-  const written: Point[] = [];
+  const written: Figure[] = [];
   for (const { at, outward, mm } of edgeDimensions(drawing)) {
-    const place = toScreen(brush.view, at);
-    if (written.some(([x, y]) => Math.abs(x - place[0]) < APART_PX.x && Math.abs(y - place[1]) < APART_PX.y)) continue;
-    written.push(place);
-    writeFigure(brush, formatLength(mm, tape), place, outward);
+    const figure = figureAt(brush, formatLength(mm, tape), toScreen(brush.view, at), outward);
+    const isClear = ({ x, y, wide }: Figure): boolean =>
+      Math.abs(x - figure.x) >= (wide + figure.wide) / 2 + APART_PX || Math.abs(y - figure.y) >= DIMENSION_PX;
+    if (!written.every(isClear)) continue;
+    written.push(figure);
+    writeFigure(brush, figure);
   }
 }
 
@@ -168,7 +171,8 @@ export function paintEdgeLengths(brush: Brush, { traced }: Drawing, tape: Tape):
     const { from, to } = stretches[Math.floor(stretches.length / 2)];
     const out = quarterTurn(unit(subtract(to, from)));
     const at = toScreen(brush.view, curved ? from : [(start[0] + end[0]) / 2, (start[1] + end[1]) / 2]);
-    writeFigure(brush, curved ? `⌒ ${formatLength(lengthMm, tape)}` : formatLength(straightMm, tape), at, [-out[0], -out[1]]);
+    const text = curved ? `⌒ ${formatLength(lengthMm, tape)}` : formatLength(straightMm, tape);
+    writeFigure(brush, figureAt(brush, text, at, [-out[0], -out[1]]));
   }
 }
 
@@ -183,11 +187,23 @@ function runsOfEdges(edges: readonly Edge[]): Edge[][] {
   return runs;
 }
 
-/** Writes a figure clear of the edge it stands at. */
-function writeFigure({ context, palette }: Brush, text: string, edge: Point, outward: Point): void {
-  context.font = `600 ${DIMENSION_PX}px "Barlow Condensed", sans-serif`;
-  const x = edge[0] + outward[0] * (CLEAR_PX + context.measureText(text).width / 2);
-  const y = edge[1] - outward[1] * (CLEAR_PX + DIMENSION_PX / 2);
+/** A figure and where its middle stands, pixels. */
+interface Figure {
+  readonly text: string;
+  readonly x: number;
+  readonly y: number;
+  readonly wide: number;
+}
+
+/** Where a figure stands clear of the edge it belongs to. */
+function figureAt({ context }: Brush, text: string, edge: Point, outward: Point): Figure {
+  context.font = FIGURE_FONT;
+  const wide = context.measureText(text).width;
+  return { text, wide, x: edge[0] + outward[0] * (CLEAR_PX + wide / 2), y: edge[1] - outward[1] * (CLEAR_PX + DIMENSION_PX / 2) };
+}
+
+function writeFigure({ context, palette }: Brush, { text, x, y }: Figure): void {
+  context.font = FIGURE_FONT;
   context.textAlign = 'center';
   context.textBaseline = 'middle';
   context.lineWidth = 5;

@@ -8,7 +8,7 @@ import { describeIssue } from './issues.ts';
 import type { TaskId } from '../../labour/tasks.ts';
 import { missedWords } from './programme.ts';
 import { patternName } from './patterns.ts';
-import { edgeName } from './names.ts';
+import { edgeInWords } from './names.ts';
 import { SUBSTRATE_NAMES } from './works.ts';
 
 type Words = (figures: Figures, length: (mm: number | string) => string) => string;
@@ -23,7 +23,7 @@ export const ADVICE_WORDS = {
   'advice/readings-unclear': ({ readings, offMm }, length) =>
     `Something was misread by about ${length(offMm)}, and the readings can't say where: it may be ${readings}. Cuts made to them will be off by as much.`,
   'advice/meeting-differs': ({ edge, other, mineMm, theirsMm }, length) =>
-    `The ${edgeName(edge)} edge is ${length(mineMm)} here, but "${other}" meets it with ${length(theirsMm)}. Courses will not run round; measure both again.`,
+    `The ${edgeInWords(edge)} is ${length(mineMm)} here, but "${other}" meets it with ${length(theirsMm)}. Courses will not run round; measure both again.`,
   'advice/caged-in': ({ zones, count }) =>
     `${count === 1 ? `Zone ${zones} is` : `Zones ${zones} are`} behind what is laid by then: nobody gets there, or out again, but over fresh tiles. Lay ${count === 1 ? 'it' : 'them'} earlier, or take the proposed order.`,
   'advice/no-way-in': ({ zones, count }) =>
@@ -31,9 +31,9 @@ export const ADVICE_WORDS = {
   'advice/measure-again': ({ count }) =>
     `${count} ${count === 1 ? 'length is' : 'lengths are'} still those of the place this was copied from. Cuts made to them will not fit.`,
   'advice/door-in-the-air': ({ name, edge, offMm }, length) =>
-    `"${name}" begins ${length(offMm)} off the ${edgeName(edge)} edge, so tiles are planned under it. Measure where its frame begins.`,
+    `"${name}" begins ${length(offMm)} off the ${edgeInWords(edge)}, so tiles are planned under it. Measure where its frame begins.`,
   'advice/stands-off': ({ name, edge, offMm }, length) =>
-    `"${name}" stands ${length(offMm)} off the ${edgeName(edge)} edge: a gap that can be neither tiled nor cleaned. Set it to 0 where it stands against the wall.`,
+    `"${name}" stands ${length(offMm)} off the ${edgeInWords(edge)}: a gap that can be neither tiled nor cleaned. Set it to 0 where it stands against the wall.`,
   'advice/missed-window': ({ task, place, before, hours, withinHours }) =>
     missedWords(task as TaskId, String(place), before as TaskId, Number(hours), Number(withinHours)),
   'advice/not-flat': ({ gapMm, limitMm, edgeMm }, length) =>
@@ -47,7 +47,7 @@ export const ADVICE_WORDS = {
   'advice/nominal-size': ({ name, widthMm, heightMm }, length) =>
     `"${name}" is planned with the size on the box (${length(widthMm)} x ${length(heightMm)}). Real pieces differ and every cut will be off by it; measure a handful and enter their mean.`,
   'advice/sliver': ({ edge, cutMm, isBest }, length) =>
-    `The ${edgeName(edge)} edge gets pieces of ${length(cutMm)}, too narrow to look right${Number(cutMm) < SLIVER_MM ? ', and strips like that break on the saw' : ''}. ${isBest ? NO_BETTER : 'Move the setout, or let an edge that nobody sees take them.'}`,
+    `The ${edgeInWords(edge)} gets pieces of ${length(cutMm)}, too narrow to look right${Number(cutMm) < SLIVER_MM ? ', and strips like that break on the saw' : ''}. ${isBest ? NO_BETTER : 'Move the setout, or let an edge that nobody sees take them.'}`,
   'advice/thin-beside': ({ name, cutMm, isBest }, length) =>
     `Beside "${name}" pieces of ${length(cutMm)} are left, too narrow to look right. ${isBest ? NO_BETTER : 'Move the setout so that a fuller piece meets it.'}`,
   'advice/split-round': ({ name }) =>
@@ -79,7 +79,7 @@ export const ADVICE_WORDS = {
   'advice/narrow-joint': ({ jointMm, smallestMm, kind, practice }, length) =>
     `A joint of ${length(jointMm)} is under the usual ${length(smallestMm)} for a ${kind} (${practice === 'european' ? 'European' : 'North American'} practice): pieces that vary will not line up. Check the standard in force.`,
   'advice/no-perimeter-joint': ({ edge }) =>
-    `No gap at the ${edgeName(edge)} edge. Tiles pushed tight have no room to move and lift or crack; leave a joint and fill it flexibly.`,
+    `No gap at the ${edgeInWords(edge)}. Tiles pushed tight have no room to move and lift or crack; leave a joint and fill it flexibly.`,
   'advice/clip-width': ({ widthMm, jointMm }, length) =>
     `Levelling clips keep a joint of ${length(widthMm)}, you chose ${length(jointMm)}. Pieces set against them end up wide of their lines; make the two agree.`,
   'advice/sanded-glass': () => 'Sand in the grout scratches glass. Take one without, and try it on a spare piece.',
@@ -106,7 +106,7 @@ export const ADVICE_WORDS = {
   'advice/bay-too-long': ({ count, limitMm }, length) =>
     `This floor is longer than the ${length(limitMm)} that a bay may be: ${count === 1 ? 'a movement joint is' : `${count} movement joints are`} carried through the tiles, or they lift. Lay them where they fall on a joint, and over every joint of the ground. Check the standard in force.`,
   'advice/hard-corner': ({ edge }) =>
-    `The ${edgeName(edge)} edge meets another plane and is to be grouted. Planes move apart and grout cracks there: make it a joint of sealant.`,
+    `The ${edgeInWords(edge)} meets another plane and is to be grouted. Planes move apart and grout cracks there: make it a joint of sealant.`,
   'advice/deep-boxes': ({ count, deepMm }, length) =>
     `${count === 1 ? 'The box ends up' : `${count} boxes end up`} about ${length(deepMm)} deeper once tiled: have longer screws or extension rings ready, fitted with the power off.`,
   'advice/mixed-substrates': ({ other, mine, theirs }) =>

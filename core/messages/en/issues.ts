@@ -1,7 +1,7 @@
 import type { Figures, Issue } from '../../result.ts';
 import { formatExactLength } from '../../units/formatLength.ts';
 import { METRIC_TAPE, type Tape } from '../../units/tape.ts';
-import { edgeName, roleName } from './names.ts';
+import { edgeInWords, edgeName, roleName } from './names.ts';
 import { MISFIT_WORDS, partName, patternName } from './patterns.ts';
 
 type Words = (figures: Figures, length: (mm: number | string) => string) => string;
@@ -39,12 +39,12 @@ export const ISSUE_WORDS = {
   'surface/can-not-plan': ({ reason }) => `This surface can't be planned as it stands (${reason}). Its measurements are kept.`,
   'surface/fixtures-leave-nothing': () => 'The fixtures cover the whole surface; there is nothing left to tile.',
   'fixture/outside': ({ name, spaceMm, from }, length) =>
-    `"${name}" reaches outside the surface. Measured from ${edgeName(from)}, there are ${length(spaceMm)} to place it in.`,
+    `"${name}" reaches outside the surface. Measured from the ${edgeInWords(from)}, there are ${length(spaceMm)} to place it in.`,
   'surface/no-such-edge': ({ edge, edges }) => `There is no edge "${edge}". Expected one of: ${edges}.`,
   'surface/no-such-room': ({ roomId }) => `The job has no room "${roomId}".`,
   'fixture/overlap': ({ name, other }) => `"${name}" stands in the same place as "${other}". Measure both again, or leave one out.`,
   'fixture/parallel-edges': ({ name, first, second }) =>
-    `"${name}" is measured from ${edgeName(first)} and ${edgeName(second)}, which run the same way. Expected two edges that meet at a corner.`,
+    `"${name}" is measured from the ${edgeInWords(first)} and the ${edgeInWords(second)}, which run the same way. Expected two edges that meet at a corner.`,
   'shape/part-too-long': ({ partMm, wholeMm }, length) =>
     `The parts come to ${length(partMm)}, but the whole they lie in is ${length(wholeMm)}. Expected less.`,
   'shape/open': ({ openMm }, length) =>
@@ -75,18 +75,18 @@ export const ISSUE_WORDS = {
     `An offset at ${length(alongMm)} does not lie between the corners, which are ${length(chordMm)} apart.`,
   'curve/offsets-out-of-order': ({ alongMm, beforeMm }, length) =>
     `Offsets run along the line: ${length(alongMm)} comes after ${length(beforeMm)}. Expected more.`,
-  'base/curved-edge': ({ edge }) => `The ${edgeName(edge)} edge is curved; a base line is read along a straight one.`,
+  'base/curved-edge': ({ edge }) => `The ${edgeInWords(edge)} is curved; a base line is read along a straight one.`,
   'base/outside': ({ alongMm, edgeMm }, length) =>
     `The reading at ${length(alongMm)} lies beyond the edge, which is ${length(edgeMm)} long.`,
   'base/out-of-order': ({ alongMm, beforeMm }, length) =>
     `Readings run along the edge: ${length(alongMm)} comes after ${length(beforeMm)}. Expected more.`,
   'link/no-such-surface': ({ surface }) => `The job has no surface "${surface}" to meet.`,
   'link/edge-taken': ({ edge, other }) =>
-    `The edge ${edgeName(edge)} or ${edgeName(other)} already meets another surface. An edge has one neighbour.`,
-  'doorway/curved-edge': ({ edge }) => `The ${edgeName(edge)} edge is curved; a doorway opens a straight one.`,
+    `The ${edgeInWords(edge)} or the ${edgeInWords(other)} already meets another surface. An edge has one neighbour.`,
+  'doorway/curved-edge': ({ edge }) => `The ${edgeInWords(edge)} is curved; a doorway opens a straight one.`,
   'doorway/outside': ({ edge, wallMm, endMm }, length) =>
-    `The doorway ends ${length(endMm)} along the ${edgeName(edge)} edge, which is ${length(wallMm)} long.`,
-  'doorway/overlap': ({ edge }) => `Two doorways overlap in the ${edgeName(edge)} edge.`,
+    `The doorway ends ${length(endMm)} along the ${edgeInWords(edge)}, which is ${length(wallMm)} long.`,
+  'doorway/overlap': ({ edge }) => `Two doorways overlap in the ${edgeInWords(edge)}.`,
   'outline/not-a-drawing': () => 'The file is neither DXF nor SVG. Expected one of them, saved as text.',
   'outline/too-many': ({ most }) =>
     `The drawing holds more than ${most} points, or is nested too deep. Save the outline alone, without hatching and furniture.`,

@@ -3,7 +3,7 @@ import type { LineTape } from '../../setout/lines/lineTapes.ts';
 import type { StruckLine, StruckLines, WorkStart } from '../../setout/lines/strikeLines.ts';
 import { formatLength, formatLengthWithUnit } from '../../units/formatLength.ts';
 import type { Tape } from '../../units/tape.ts';
-import { edgeName } from './names.ts';
+import { edgeInWords } from './names.ts';
 import type { ThingNames } from './reasons.ts';
 
 /** Lines this near to level or upright need no angle, degrees. */
@@ -81,7 +81,4 @@ function thing({ from, id }: Extract<LineTape, { by: 'square' }>, names: ThingNa
   return from === 'fixture' ? (names.fixtures[id] ?? 'fixture') : nameOf(id, names);
 }
 
-function nameOf(id: string, { edges }: ThingNames): string {
-  const name = edgeName(edges[id] ?? id);
-  return /^(left|right|bottom|top)$/.test(name) ? `${name} edge` : name;
-}
+const nameOf = (id: string, { edges }: ThingNames): string => edgeInWords(edges[id] ?? id);

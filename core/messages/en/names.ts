@@ -36,3 +36,10 @@ export function edgeName(id: string | number): string {
   const part = /^(.*)-(start|end)$/.exec(name);
   return part ? `reveal of ${part[1]}` : name.replace(/-/g, ' ');
 }
+
+/** The same with what it is: "left edge", "edge E–F", "street wall". */
+export function edgeInWords(id: string | number): string {
+  const name = edgeName(id);
+  if (name.includes('–')) return `edge ${name}`;
+  return /\b(left|right|bottom|top)$/.test(name) ? `${name} edge` : name;
+}

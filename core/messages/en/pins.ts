@@ -1,7 +1,7 @@
 import type { Pin, PointedPin } from '../../setout/weigh/pins.ts';
 import { formatLength, formatLengthWithUnit } from '../../units/formatLength.ts';
 import type { Tape } from '../../units/tape.ts';
-import { edgeName } from './names.ts';
+import { edgeInWords } from './names.ts';
 import type { ThingNames } from './reasons.ts';
 
 const PIN_NAMES: Readonly<Record<PointedPin, string>> = {
@@ -18,7 +18,7 @@ export const pinName = (kind: PointedPin): string => PIN_NAMES[kind];
 /** One pin in words. */
 export function describePin(pin: Pin, { edges }: ThingNames, tape: Tape): string {
   if (pin.kind === 'noCutUnder')
-    return `No piece under ${formatLengthWithUnit(pin.mm, tape)} along ${edgeName(edges[pin.edge] ?? pin.edge)}`;
+    return `No piece under ${formatLengthWithUnit(pin.mm, tape)} along the ${edgeInWords(edges[pin.edge] ?? pin.edge)}`;
   const [x, y] = pin.at.map((mm) => formatLength(mm, tape));
   return `${PIN_NAMES[pin.kind]}: ${x} from the left, ${y} from the bottom`;
 }

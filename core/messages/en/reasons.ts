@@ -1,11 +1,12 @@
 import type { EndCuts, EndPieces } from '../../setout/edges/endCuts.ts';
 import type { FollowedSchool } from '../../setout/search/schools.ts';
 import type { Axis } from '../../setout/weigh/axisPlacement.ts';
-import type { Along, EndSize, Reasons, Statement } from '../../setout/weigh/explainSetout.ts';
+import type { Reasons } from '../../setout/weigh/explainSetout.ts';
 import type { AxisChoice } from '../../setout/weigh/setoutChoice.ts';
+import type { Along, EndSize, Statement } from '../../setout/weigh/statement.ts';
 import { formatLengthWithUnit } from '../../units/formatLength.ts';
 import type { Tape } from '../../units/tape.ts';
-import { edgeName } from './names.ts';
+import { edgeInWords } from './names.ts';
 
 /** What things of a surface are called, by id: edges that have a name of their own, fixtures. */
 export interface ThingNames {
@@ -55,25 +56,27 @@ export function ruleName(rule: AxisChoice['rule'], axis: Axis): string {
 
 /** Why a setout: what it gains, what it costs, and why not the next one. Each can be said in one breath. */
 export function describeReasons({ gain, cost, rival, rivalIsBest }: Reasons, names: ThingNames, tape: Tape): string[] {
-  const lines = [capital(`${sentence(gain, names, tape)}.`)];
-  if (cost && !rivalIsBest) lines.push(capital(`${costSentence(cost, names, tape)}.`));
-  if (rival && !rivalIsBest) lines.push(`The next best start: ${sentence(rival, names, tape)}.`);
+  const than = rivalIsBest ? 'the best start' : 'the next best';
+  const lines = [capital(`${sentence(gain, names, tape, than)}.`)];
+  if (cost && !rivalIsBest) lines.push(capital(`${costSentence(cost, names, tape, than)}.`));
+  if (rival && !rivalIsBest) lines.push(`The next best start ${rivalClause(rival, names, tape)}.`);
   return lines;
 }
 
 /** How far a setout is behind what the product would choose, in words; null where it is not. */
 export function describeBehind({ rivalIsBest, cost }: Reasons, names: ThingNames, tape: Tape): string | null {
   if (!rivalIsBest) return null;
-  return cost ? `Against the best start: ${costSentence(cost, names, tape)}.` : 'The best start is better in small things.';
+  return cost ? `Against the best start: ${costSentence(cost, names, tape, 'there')}.` : 'The best start is better in small things.';
 }
 
-const costSentence = (statement: Statement, names: ThingNames, tape: Tape): string =>
-  statement.says === 'work'
-    ? `it takes ${statement.cutPieces} cuts, about ${hours(statement.minutes)} at the saw`
-    : sentence(statement, names, tape);
+const costSentence = (statement: Statement, names: ThingNames, tape: Tape, than: string): string =>
+  statement.says === 'work' ? `it takes ${workOf(statement, than)}` : sentence(statement, names, tape, than);
+
+/** What stays of a long piece is short rather than narrow from here on, mm. */
+const STRIP_MM = 100;
 
 /** One statement as a clause. */
-function sentence(statement: Statement, names: ThingNames, tape: Tape): string {
+function sentence(statement: Statement, names: ThingNames, tape: Tape, than = 'the next best'): string {
   const mm = (value: number): string => formatLengthWithUnit(value, tape);
   const where = (along: Along): string => nameOf(along, names);
   const fixture = (id: string): string => names.fixtures[id] ?? 'fixture';
@@ -82,16 +85,22 @@ function sentence(statement: Statement, names: ThingNames, tape: Tape): string {
       return statement.rest?.cutMm
         ? `full tiles off the ${where(statement.along)}; the ${sizes(statement.rest, tape)} pieces go ${goTo(statement.rest.along, names)}`
         : `full tiles along the ${where(statement.along)}`;
+    case 'mainFull':
+      return `the large tiles stay whole along the ${where(statement.along)}; only the small ones between are cut`;
+    case 'bothFull':
+      return `full tiles at both ends, ${END_NAMES[statement.axis].join(' and ')}`;
     case 'even':
       return `${mm(statement.mm)} at both ends, ${END_NAMES[statement.axis].join(' and ')}`;
     case 'ends':
-      return statement.sizes.map((size) => `${size.cutMm ? sizes(size, tape) : 'full tiles'} at the ${where(size.along)}`).join(', ');
+      return statement.sizes.map((size) => `${size.cutMm ? sizes(size, tape) : 'full tiles'} at the ${where(size.along)}`).join(' and ');
     case 'narrowest':
-      return `the narrowest pieces, ${mm(statement.size.cutMm?.[0] ?? 0)}, stand along the ${where(statement.size.along)}`;
+      return `nothing narrower than ${mm(statement.size.cutMm?.[0] ?? 0)}, at the ${where(statement.size.along)}`;
     case 'pieces':
       return `cut pieces of ${sizes(statement.size, tape)} stand along the ${where(statement.size.along)}`;
-    case 'strips':
-      return `strips of ${mm(statement.size.cutMm?.[0] ?? 0)} along the ${where(statement.size.along)}`;
+    case 'strips': {
+      const thin = statement.size.cutMm?.[0] ?? 0;
+      return `${thin < STRIP_MM ? 'strips' : 'short pieces'} of ${mm(thin)} along the ${where(statement.size.along)}`;
+    }
     case 'square':
       return `square to the ${where(statement.along)}`;
     case 'runOff':
@@ -105,13 +114,47 @@ function sentence(statement: Statement, names: ThingNames, tape: Tape): string {
     case 'legs':
       return statement.some ? 'some notched pieces keep a leg that breaks easily' : 'no notched piece keeps a leg that breaks easily';
     case 'work':
-      return `${statement.cutPieces} cuts, about ${hours(statement.minutes)} at the saw`;
+      return workOf(statement, than);
+    case 'moreWork':
+      return `it takes ${hours(statement.minutes)} more at the saw than ${than}`;
     case 'motifs':
-      return statement.motifs === 0
-        ? 'no motif shows whole'
-        : `${statement.motifs} ${statement.motifs === 1 ? 'motif shows' : 'motifs show'} whole`;
+      return motifsOf(statement.motifs);
   }
 }
+
+/** What speaks against the next best start, as what it does. */
+function rivalClause(statement: Statement, names: ThingNames, tape: Tape): string {
+  switch (statement.says) {
+    case 'strips':
+      return `leaves ${sentence(statement, names, tape)}`;
+    case 'pieces':
+      return `leaves cut pieces of ${sizes(statement.size, tape)} along the ${nameOf(statement.size.along, names)}`;
+    case 'mainFull':
+      return `cuts the small tiles along the ${nameOf(statement.along, names)}`;
+    case 'ends':
+      return `comes to ${sentence(statement, names, tape)}`;
+    case 'runOff':
+      return `runs off by ${formatLengthWithUnit(statement.mm, tape)} along the ${nameOf(statement.along, names)}`;
+    case 'middle':
+      return `lies ${formatLengthWithUnit(statement.offMm, tape)} off the middle of ${names.fixtures[statement.fixtureId] ?? 'the fixture'}`;
+    case 'falls':
+      return `has ${names.fixtures[statement.fixtureId] ?? 'the fixture'} in the middle of one tile, away from its joints`;
+    case 'legs':
+      return 'leaves notched pieces a leg that breaks easily';
+    case 'moreWork':
+      return `takes ${hours(statement.minutes)} more at the saw`;
+    case 'motifs':
+      return statement.motifs === 0 ? 'shows no motif whole' : `shows only ${statement.motifs} whole`;
+    default:
+      return `comes out so: ${sentence(statement, names, tape)}`;
+  }
+}
+
+const workOf = ({ cutPieces, minutes, fewer }: Extract<Statement, { says: 'work' }>, than: string): string =>
+  `${cutPieces} ${cutPieces === 1 ? 'cut' : 'cuts'}, about ${hours(minutes)} at the saw${fewer === null ? '' : `, ${hours(fewer)} less than ${than}`}`;
+
+const motifsOf = (motifs: number): string =>
+  motifs === 0 ? 'no motif shows whole' : `${motifs} ${motifs === 1 ? 'motif shows' : 'motifs show'} whole`;
 
 const FALLS = {
   piece: 'comes through one tile, away from its joints',
@@ -122,8 +165,7 @@ const FALLS = {
 
 function nameOf({ id, kind }: Along, { edges, fixtures }: ThingNames): string {
   if (kind === 'beside') return `side of ${fixtures[id.replace(/-\d+$/, '')] ?? 'what stands there'}`;
-  const name = edgeName(edges[id] ?? id);
-  return /^(left|right|bottom|top)$/.test(name) ? `${name} edge` : name;
+  return edgeInWords(edges[id] ?? id);
 }
 
 const goTo = (along: Along, names: ThingNames): string =>
@@ -136,7 +178,7 @@ function sizes({ cutMm }: EndSize, tape: Tape): string {
 }
 
 const hours = (minutes: number): string =>
-  minutes < 90 ? `${Math.max(1, Math.round(minutes))} minutes` : `${(Math.round(minutes / 30) / 2).toString()} hours`;
+  minutes < 1.5 ? '1 minute' : minutes < 90 ? `${Math.round(minutes)} minutes` : `${(Math.round(minutes / 30) / 2).toString()} hours`;
 
 /** The pieces at both ends in words. */
 export function describeEnds({ start, end }: EndCuts, axis: Axis, tape: Tape): string {

@@ -1,19 +1,16 @@
 import type { LayingZone, LayingZones } from '../../setout/zones/layingZones.ts';
 import type { ThingNames } from './reasons.ts';
-import { edgeName } from './names.ts';
+import { edgeInWords } from './names.ts';
 
 const m2 = (mm2: number): string => `${(mm2 / 1e6).toFixed(2)} m²`;
 const pieces = (count: number, what: string): string => (count === 0 ? `none ${what}` : `${count} ${what}`);
-
-/** A way out whose name says what it is. */
-const NAMES_ITSELF = /door|threshold|opening|arch/;
 
 /** How a surface is laid, zone after zone. */
 export function describeZones({ zones, way, exits, exitIsGuessed }: LayingZones, { edges }: Pick<ThingNames, 'edges'>): string {
   if (zones.length === 0) return 'There is nothing to lay.';
   const count = zones.length === 1 ? 'One zone' : `${zones.length} zones`;
   if (way === 'upFromTheBase') return `${count}, up from the base, each row from the left.`;
-  const out = exits.map((id) => `the ${edges[id] ?? (NAMES_ITSELF.test(id) ? edgeName(id) : `${edgeName(id)} edge`)}`).join(' and ');
+  const out = exits.map((id) => `the ${edgeInWords(edges[id] ?? id)}`).join(' and ');
   const proof = zones.every(({ isReached }) => isReached)
     ? 'Each is reached, and left, over floor that is not laid yet.'
     : 'Not each is reached over floor that is not laid yet.';

@@ -2,6 +2,7 @@ import { dot, quarterTurn, subtract, unit, distance, type Point } from '../../ge
 import { ON_LINE_MM } from '../../geometry/conventions.ts';
 import { boxOf, type Polygon, type Ring } from '../../geometry/ring.ts';
 import type { Edge, EdgeRole } from '../../surface/edge.ts';
+import { areMain } from '../../pattern/repeat.ts';
 import { isSliver } from '../weigh/sliver.ts';
 import { tileRing, type CutTile, type Layout } from '../place/layout.ts';
 
@@ -11,6 +12,8 @@ const POINT_MM = 0.5;
 /** One tile cut by an edge. */
 export interface EdgeCut {
   readonly tile: CutTile;
+  /** Whether it is a tile that the pattern is made of, none that fills in between, such as a dot. */
+  readonly isMain: boolean;
   /** What stays of the tile at the two ends of the cut, mm: along the tile's own sides, so that a tape can find it. */
   readonly endsMm: readonly [number, number];
   /** What the piece is judged by, mm: its narrower end along this edge; its wider one where it runs out to a point. */
@@ -40,6 +43,7 @@ export interface EdgeSummary {
 /** A cut tile with what it takes to pass over it quickly: the circle round the whole tile. */
 interface PlacedTile {
   readonly tile: CutTile;
+  readonly isMain: boolean;
   readonly ring: Ring;
   readonly centre: Point;
   readonly radiusMm: number;
@@ -47,7 +51,10 @@ interface PlacedTile {
 
 /** Measures the pieces along every edge. A full piece is no cut. */
 export function summariseEdges(edges: readonly Edge[], layouts: readonly Layout[]): EdgeSummary[] {
-  const placed = layouts.flatMap((layout) => layout.cutTiles.map((tile) => placeTile(tile, layout)));
+  const placed = layouts.flatMap((layout) => {
+    const main = areMain(layout.repeat);
+    return layout.cutTiles.map((tile) => placeTile(tile, layout, main[tile.piece]));
+  });
   const byId = new Map<string, Edge[]>();
   for (const edge of edges) byId.set(edge.id, [...(byId.get(edge.id) ?? []), edge]);
   return [...byId].map(([id, stretches]) => {
@@ -86,10 +93,16 @@ export const isThin = ({ thinnestMm, fullMm }: EdgeCut): boolean => isSliver(thi
 /** The widths a cut leaves, mm; points have none. */
 export const widthsOf = ({ endsMm, thinnestMm }: EdgeCut): number[] => [thinnestMm, ...endsMm.filter((mm) => mm >= thinnestMm)];
 
-function placeTile(tile: CutTile, layout: Layout): PlacedTile {
+function placeTile(tile: CutTile, layout: Layout, isMain: boolean): PlacedTile {
   const ring = tileRing(layout, tile);
   const { minX, minY, maxX, maxY } = boxOf(ring);
-  return { tile, ring, centre: [(minX + maxX) / 2, (minY + maxY) / 2], radiusMm: Math.hypot(maxX - minX, maxY - minY) / 2 };
+  return {
+    tile,
+    isMain,
+    ring,
+    centre: [(minX + maxX) / 2, (minY + maxY) / 2],
+    radiusMm: Math.hypot(maxX - minX, maxY - minY) / 2,
+  };
 }
 
 function cutsAlong(edge: Edge, placed: readonly PlacedTile[]): PlainCut[] {
@@ -98,12 +111,12 @@ function cutsAlong(edge: Edge, placed: readonly PlacedTile[]): PlainCut[] {
   const depthOf = (p: Point): number => (p[0] - edge.from[0]) * inward[0] + (p[1] - edge.from[1]) * inward[1] - edge.gapMm;
   const edgeLength = distance(edge.from, edge.to);
   const found: PlainCut[] = [];
-  for (const { tile, ring, centre, radiusMm } of placed) {
+  for (const { tile, isMain, ring, centre, radiusMm } of placed) {
     if (Math.abs(depthOf(centre)) > radiusMm) continue;
     const run = dot(subtract(centre, edge.from), along);
     if (run < -radiusMm || run > edgeLength + radiusMm) continue;
     const cut = measureCut(ring, tile.polygons, { ...edge, along, inward, lengthMm: edgeLength });
-    if (cut) found.push({ tile, ...cut, edge });
+    if (cut) found.push({ tile, isMain, ...cut, edge });
   }
   return found;
 }

@@ -5,7 +5,8 @@ import type { Polygon, Ring } from '../../geometry/ring.ts';
 import type { Border } from '../../pattern/edging.ts';
 import { traceSurface, type Traced } from '../../surface/traceSurface.ts';
 import type { Inset } from './inset.ts';
-import { chooseSetout, Placer } from '../weigh/chooseSetout.ts';
+import { chooseSetout } from '../weigh/chooseSetout.ts';
+import { Placer } from '../weigh/placer.ts';
 import type { Field } from './field.ts';
 import { groundOf, groundWithin } from './ground.ts';
 import { runSize } from './layBorder.ts';
@@ -60,5 +61,5 @@ function layInset({ inset, ring, region }: PlacedInset, standing: readonly Point
   const ground = groundWithin(ring, region, { ...NOTHING_IN_IT, standing }, (k) => ({ id: `${inset.id}-${k}`, role: 'wall' }));
   const open = openField(inset.id, 'inset', ring, ground, { ...inset, bands: [] }, products);
   const placer = new Placer(open);
-  return [...placer.lay(chooseSetout(placer, inset.setout)).fields, ...open.fixed];
+  return [...placer.lay(chooseSetout(placer, inset.setout).best).fields, ...open.fixed];
 }

@@ -4,6 +4,7 @@ import { distanceToStretch } from '../../geometry/distanceToStretch.ts';
 import { cross, subtract, unit, type Point } from '../../geometry/point.ts';
 import { isPartedOnce, leftOfLine } from '../../geometry/leftOfLine.ts';
 import { boxOf, isConvex, polygonArea, ringLength, stripWidth, type Polygon, type Ring } from '../../geometry/ring.ts';
+import { splitAtNecks } from '../../geometry/splitAtNecks.ts';
 import type { RegionNear } from './regionNear.ts';
 import type { Segment } from './markCells.ts';
 
@@ -31,15 +32,15 @@ export const prototypeOf = (ring: Ring): Prototype => ({
 
 /**
  * Clips one tile, given by its moved ring. A single straight boundary is a half-plane cut; anything
- * else is clipped against the part of the region round the tile. Pieces under the smallest width
- * are dropped, and told.
+ * else is clipped against the part of the region round the tile, and parted where it would hang together
+ * by next to nothing. Pieces under the smallest width are dropped, and told.
  */
 export function cutTile(ring: Ring, { convex, lengthMm }: Prototype, segments: readonly Segment[], region: RegionNear): Remains {
   const straight = segments.length === 1 && (convex || isPartedOnce(ring, segments[0].from, segments[0].to));
   if (straight && reachOver(ring, segments[0]) <= WHOLE_SLACK_MM) return WHOLE;
   const parted = straight ? null : split([[ring]], region.near(boxOf(ring)));
   if (parted && isWithinSlack(parted.outside, ring, segments, lengthMm)) return WHOLE;
-  const pieces = parted?.inside ?? halfPlane(ring, segments[0]);
+  const pieces = parted ? parted.inside.flatMap((polygon) => splitAtNecks(polygon, SMALLEST_PIECE_WIDTH_MM)) : halfPlane(ring, segments[0]);
   const polygons = pieces.filter((polygon) => stripWidth(polygon) >= SMALLEST_PIECE_WIDTH_MM);
   return { whole: false, polygons, dropped: polygons.length === pieces.length ? NOTHING : pieces.filter((p) => !polygons.includes(p)) };
 }

@@ -65,6 +65,12 @@ describe('rooms whose answer any tiler would see at once', () => {
   test('a threshold gets full pieces, and the wall across the room the cuts', () => {
     expect(ends(drawn(oneCourse(2950, { measured: { roles: { left: 'threshold' } } })), 'x')[0]).toBe('full');
   });
+  test('no strip of a few millimetres for the sake of the wall seen first; a piece that can be cut well, yes', () => {
+    const seenFirst = { measured: { roles: { left: 'focal' as const } } };
+    const [left, right] = ends(drawn(oneCourse(10 + 6 * 303 + 12, seenFirst)), 'x');
+    expect(Math.min(...(left as number[]), ...(right as number[]))).toBeGreaterThan(100);
+    expect(ends(drawn(oneCourse(10 + 6 * 303 + 120, seenFirst)), 'x')).toEqual(['full', [120]]);
+  });
   test('two trimmed ends: cut alike', () => {
     const [left, right] = ends(drawn(oneCourse(10 + 6 * 303 + 150, { measured: { roles: { left: 'exposed', right: 'exposed' } } })), 'x');
     expect(left).toEqual(right);

@@ -1,5 +1,5 @@
 import { ON_LINE_MM, SMALLEST_PIECE_WIDTH_MM } from '../../geometry/conventions.ts';
-import type { Point } from '../../geometry/point.ts';
+import { distance, type Point } from '../../geometry/point.ts';
 import type { Ring } from '../../geometry/ring.ts';
 import type { Repeat } from '../../pattern/repeat.ts';
 import { measureCut } from '../edges/edgeCuts.ts';
@@ -28,7 +28,13 @@ export function tallyCorner(
   if (own.length === 2 && isSquareCorner(lines[cuts.line[a]], lines[cuts.line[b]], piece)) {
     const [one, other] = [cuts.thinnest[a], cuts.thinnest[b]];
     if ((one * other) / (one + other) < SMALLEST_PIECE_WIDTH_MM) return false;
-    for (const k of own) tallyCut(tallies[lines[cuts.line[k]].owner], cuts.share[k], cuts.thinnest[k], cuts.full[k], cuts.length[k]);
+    for (const k of own) tallyPlain(lines[cuts.line[k]], cuts, k, tallies);
+    return true;
+  }
+  // A corner that turns inwards just where the tile ends: its two lines each leave a strip of it.
+  const strips = own.filter((k) => own.some((m) => turnsInwards(lines[cuts.line[k]], lines[cuts.line[m]])));
+  if (strips.length > 0) {
+    for (const k of strips) tallyPlain(lines[cuts.line[k]], cuts, k, tallies);
     return true;
   }
   const { ring } = repeat.pieces[piece];
@@ -40,15 +46,31 @@ export function tallyCorner(
     const line = lines[cuts.line[k]];
     const { way } = line.outlines[piece];
     if (way === null) tallyDepth(line, piece, sx, sy, tallies[line.owner]);
-    else if (LEFT.reachOn(way) < way.farMm + sx * way.x + sy * way.y - ON_LINE_MM) tallySides(line, ring, sx, sy, tallies[line.owner]);
+    else if (LEFT.reachOn(way) < way.farMm + sx * way.x + sy * way.y - ON_LINE_MM)
+      tallySides(line, piece, ring, sx, sy, tallies[line.owner]);
     else tallyWay(line, piece, way, sx, sy, tallies[line.owner]);
   }
   return true;
 }
 
+/** Takes a cut in as the line leaves it by itself. */
+export function tallyPlain(line: TrialLine, cuts: CutList, k: number, tallies: readonly EdgeTally[]): void {
+  tallyCut(tallies[line.owner], cuts.share[k], cuts.thinnest[k], cuts.full[k], cuts.length[k], line.outlines[cuts.piece[k]].isMain);
+}
+
+/** Whether two lines of the boundary meet in a corner that reaches into the field. */
+function turnsInwards(a: TrialLine, b: TrialLine): boolean {
+  const [first, second] = distance(pointOn(a, a.endMm), pointOn(b, b.startMm)) < ON_LINE_MM ? [a, b] : [b, a];
+  if (distance(pointOn(first, first.endMm), pointOn(second, second.startMm)) >= ON_LINE_MM) return false;
+  return first.alongX * second.alongY - first.alongY * second.alongX < -INWARDS_SINE;
+}
+
+/** A corner turns inwards by more than this, as a sine. */
+const INWARDS_SINE = 0.1;
+
 /** What stays of a rectangle that keeps its far side: from that side to the line, at both ends of the cut. */
 function tallyWay(line: TrialLine, piece: number, way: Way, sx: number, sy: number, tally: EdgeTally): void {
-  const { lowAcross, highAcross } = line.outlines[piece];
+  const { lowAcross, highAcross, isMain } = line.outlines[piece];
   const off = sx * line.inX + sy * line.inY - line.acrossMm;
   if (lowAcross + off > -ON_LINE_MM || highAcross + off < ON_LINE_MM) return;
   const { start, end } = LEFT.along(line);
@@ -58,23 +80,30 @@ function tallyWay(line: TrialLine, piece: number, way: Way, sx: number, sy: numb
   const second = Math.min(way.fullMm, Math.max(0, base - end * way.along));
   const narrow = Math.min(first, second);
   const thinnest = narrow < POINT_MM ? Math.max(first, second) : narrow;
-  tallyCut(tally, (first + second) / 2 / way.fullMm, thinnest, way.fullMm, Math.min(line.endMm, end) - Math.max(line.startMm, start));
+  tallyCut(
+    tally,
+    (first + second) / 2 / way.fullMm,
+    thinnest,
+    way.fullMm,
+    Math.min(line.endMm, end) - Math.max(line.startMm, start),
+    isMain,
+  );
 }
 
 /** A piece that is no rectangle stays as deep as what is left of it reaches, square to the line. */
 function tallyDepth(line: TrialLine, piece: number, sx: number, sy: number, tally: EdgeTally): void {
-  const { lowAcross, highAcross } = line.outlines[piece];
+  const { lowAcross, highAcross, isMain } = line.outlines[piece];
   const off = sx * line.inX + sy * line.inY - line.acrossMm;
   if (lowAcross + off > -ON_LINE_MM || highAcross + off < ON_LINE_MM) return;
   const { deepest, start, end } = LEFT.along(line);
   if (!(end > start) || end - line.startMm < ON_LINE_MM || start > line.endMm - ON_LINE_MM) return;
   const stays = Math.min(highAcross + off, deepest);
   const full = highAcross - lowAcross;
-  tallyCut(tally, stays / full, stays, full, Math.min(line.endMm, end) - Math.max(line.startMm, start));
+  tallyCut(tally, stays / full, stays, full, Math.min(line.endMm, end) - Math.max(line.startMm, start), isMain);
 }
 
 /** What stays of a rectangle that is cut on its far side too is measured along its own sides, as on the layout. */
-function tallySides(line: TrialLine, ring: Ring, sx: number, sy: number, tally: EdgeTally): void {
+function tallySides(line: TrialLine, piece: number, ring: Ring, sx: number, sy: number, tally: EdgeTally): void {
   const moved = ring.map(([px, py]): Point => [px + sx, py + sy]);
   const cut = measureCut(moved, [[LEFT.toRing()]], {
     from: pointOn(line, line.startMm),
@@ -87,7 +116,7 @@ function tallySides(line: TrialLine, ring: Ring, sx: number, sy: number, tally: 
   const [first, second] = cut.endsMm;
   const narrow = Math.min(first, second);
   const thinnest = narrow < POINT_MM ? Math.max(first, second) : narrow;
-  tallyCut(tally, (first + second) / 2 / cut.fullMm, thinnest, cut.fullMm, cut.alongMm[1] - cut.alongMm[0]);
+  tallyCut(tally, (first + second) / 2 / cut.fullMm, thinnest, cut.fullMm, cut.alongMm[1] - cut.alongMm[0], line.outlines[piece].isMain);
 }
 
 /** What is left of one tile while lines take their part, as numbers in two arrays that are filled again and again. */

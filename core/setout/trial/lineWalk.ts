@@ -185,7 +185,7 @@ export class LineWalk {
       tally.openMm2 += count * length * (deepest + this.jointMm);
       return;
     }
-    tallyCut(tally, share, thinnest, cuts.full[at], count * length);
+    tallyCut(tally, share, thinnest, cuts.full[at], count * length, line.outlines[piece].isMain);
     this.alike.pieces += count;
     this.alike.minutes += count * (thinnest < NARROW_MM ? MINUTES.rip : MINUTES.straight);
     this.alike.opened += share <= 0.5 ? count / 2 : count;

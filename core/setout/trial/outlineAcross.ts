@@ -20,6 +20,8 @@ export interface OutlineAcross {
   readonly highAlong: number;
   /** Whether it is a rectangle whose sides run with the line. */
   readonly straight: boolean;
+  /** Whether it is a tile that the pattern is made of, none that fills in between. */
+  readonly isMain: boolean;
   /** The outline itself, and the line's two directions, for what is looked at seldom. */
   readonly ring: Ring;
   readonly runs: Point;
@@ -42,8 +44,8 @@ export interface Way {
   readonly along: number;
 }
 
-/** Looks at a piece of the repeat from a line that runs along `along`, the field to its left on `inward`. */
-export function outlineAcross(ring: Ring, along: Point, inward: Point): OutlineAcross {
+/** Looks at a piece of the repeat, main or filling in between, from a line that runs along `along`, the field to its left on `inward`. */
+export function outlineAcross(ring: Ring, isMain: boolean, along: Point, inward: Point): OutlineAcross {
   const flat = flatRing(ring);
   const across = new Float64Array(ring.length);
   const run = new Float64Array(ring.length);
@@ -67,6 +69,7 @@ export function outlineAcross(ring: Ring, along: Point, inward: Point): OutlineA
     highAcross,
     lowAlong,
     highAlong,
+    isMain,
     straight: way !== null && Math.abs(way.along) < 1e-9,
     way,
   };

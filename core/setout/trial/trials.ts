@@ -1,17 +1,17 @@
+import { SMALLEST_PIECE_WIDTH_MM } from '../../geometry/conventions.ts';
 import { distance, dot, quarterTurn, subtract, unit, type Point } from '../../geometry/point.ts';
 import { boxOf, type Box } from '../../geometry/ring.ts';
-import type { Repeat } from '../../pattern/repeat.ts';
+import { areMain, type Repeat } from '../../pattern/repeat.ts';
 import type { Ground } from '../fields/ground.ts';
 import type { BandPlace } from '../fields/splitBands.ts';
 import { emptyTally, type EdgeTally, type SetoutFigures } from '../weigh/figures.ts';
 import type { Axis } from '../weigh/axisPlacement.ts';
 import { sliverLimit } from '../weigh/sliver.ts';
 import type { Pin } from '../weigh/pins.ts';
-import { tallyCut } from '../weigh/tallyCut.ts';
 import { alongLattice } from './alongLattice.ts';
 import { boundaryOf, type Boundary } from './boundary.ts';
 import { bandStretches, type Stretch } from './bandStretches.ts';
-import { tallyCorner } from './cornerTiles.ts';
+import { tallyCorner, tallyPlain } from './cornerTiles.ts';
 import { earsAt, fallsOf, wholeSheets, type RoundThing } from './features.ts';
 import { LineWalk, MAY_BE_LOST_MM, TALLIED } from './lineWalk.ts';
 import { middlesOf, type Middle } from './middles.ts';
@@ -97,7 +97,7 @@ export class Trials {
     const { tiles, alike } = lineWalk;
     const { bands } = this.banded;
     for (const tally of tallies) {
-      tally.cutMm = tally.smallMm = tally.sliverMm = tally.shareMm = tally.openMm2 = tally.widestMm = 0;
+      tally.cutMm = tally.mainCutMm = tally.smallMm = tally.sliverMm = tally.thinMm = tally.shareMm = tally.openMm2 = tally.widestMm = 0;
       tally.thinnestMm = Infinity;
     }
     lineWalk.clear();
@@ -165,12 +165,13 @@ export class Trials {
 
   private readyLines(): TrialLine[] {
     const known = new Map<string, readonly OutlineAcross[]>();
+    const main = areMain(this.repeat);
     const lines = this.boundary.lines.flatMap(({ from, to, owner }): TrialLine[] => {
       if (this.rounds.some((round) => isOnRound(round, from) && isOnRound(round, to))) return [];
       const along = unit(subtract(to, from));
       const inward = quarterTurn(along);
       const key = `${along[0].toFixed(12)} ${along[1].toFixed(12)}`;
-      const outlines = known.get(key) ?? this.repeat.pieces.map(({ ring }) => outlineAcross(ring, along, inward));
+      const outlines = known.get(key) ?? this.repeat.pieces.map(({ ring }, k) => outlineAcross(ring, main[k], along, inward));
       known.set(key, outlines);
       return [
         {
@@ -210,12 +211,15 @@ export class Trials {
         tiles.lines[slot] = tiles.round[slot] = 0;
         // The gap there is wider by what is lost and the joint before it.
         tallies[line.owner].openMm2 += cuts.length[k] * (deepest + this.banded.jointMm);
+      } else if (tiles.notches[slot] > 0 && deepest < SMALLEST_PIECE_WIDTH_MM) {
+        // A leg beside what stands there that is too narrow to hold.
+        tallies[line.owner].openMm2 += cuts.length[k] * (deepest + this.banded.jointMm);
       } else if (isCorner && tiles.notches[slot] === 0) {
         corners ??= new Map<number, number[]>();
         const own = corners.get(slot);
         if (own) own.push(k);
         else corners.set(slot, [k]);
-      } else tallyCut(tallies[line.owner], cuts.share[k], cuts.thinnest[k], cuts.full[k], cuts.length[k]);
+      } else tallyPlain(line, cuts, k, tallies);
     }
     if (!corners) return;
     for (const [slot, own] of corners)

@@ -1,8 +1,10 @@
 import type { EndCuts, EndPieces } from '../edges/endCuts.ts';
+import { differInKind } from '../search/fewAndDifferent.ts';
 import type { Turn } from '../search/turns.ts';
 import type { Axis } from './axisPlacement.ts';
-import type { Candidate } from './candidate.ts';
-import { chooseSetout, Placer } from './chooseSetout.ts';
+import type { Candidate, Found } from './candidate.ts';
+import { chooseSetout } from './chooseSetout.ts';
+import { Placer } from './placer.ts';
 import { explainSetout, type Reasons } from './explainSetout.ts';
 import type { EdgeTally, SetoutFigures } from './figures.ts';
 import { KEPT_MM } from './pins.ts';
@@ -30,13 +32,16 @@ export interface SetoutOption {
   readonly sliver: boolean;
 }
 
-/** Holds a setout, as it was tried and as it was laid, against its rivals: what the product would choose, and each rule in each direction. */
-export function adviseSetout(placer: Placer, chosen: Candidate, laid: Candidate, best: Candidate): SetoutAdvice {
+/**
+ * Holds a setout, as it was tried and as it was laid, against its rivals: what the product would choose; where it is that,
+ * what else was found, and each rule in each direction.
+ */
+export function adviseSetout(placer: Placer, chosen: Candidate, laid: Candidate, { best, others }: Found): SetoutAdvice {
   const turn: Turn = { choice: chosen.turn, deg: chosen.turnDeg };
   const alongX = FIXED_RULES.map((rule) => placer.weigh({ rule }, chosen.y, turn));
   const alongY = FIXED_RULES.map((rule) => placer.weigh(chosen.x, { rule }, turn));
   const isBest = isSameSetout(chosen, best);
-  const rivals = isBest ? [...alongX, ...alongY].filter((rival) => !isSameSetout(rival, chosen)) : [best];
+  const rivals = isBest ? [...others, ...alongX, ...alongY].filter((rival) => differInKind(rival, chosen)) : [best];
   return {
     chosen: laid,
     best,
@@ -52,7 +57,7 @@ function exclusivePins({ open, weights, pins }: Placer, best: Candidate): readon
   if (best.figures.missedPins.every((mm) => mm <= KEPT_MM)) return null;
   for (let a = 0; a < pins.length; a++)
     for (let b = a + 1; b < pins.length; b++) {
-      const pair = chooseSetout(new Placer(open, weights, [pins[a], pins[b]]), BEST_SETOUT);
+      const pair = chooseSetout(new Placer(open, weights, [pins[a], pins[b]]), BEST_SETOUT).best;
       if (pair.figures.missedPins.some((mm) => mm > KEPT_MM)) return [a, b];
     }
   return null;

@@ -37,3 +37,9 @@ export interface LaidSetout {
   /** The sides of what stands in the field. */
   readonly beside: readonly EdgeSummary[];
 }
+
+/** What a search found: the best start, and a few others that differ from it in kind, the better first. */
+export interface Found {
+  readonly best: Candidate;
+  readonly others: readonly Candidate[];
+}

@@ -1,188 +1,30 @@
-import { motion, type Point } from '../../geometry/point.ts';
-import type { Repeat } from '../../pattern/repeat.ts';
-import { summariseEdges } from '../edges/edgeCuts.ts';
-import type { OpenField } from '../fields/placeFields.ts';
+import { differInKind } from '../search/fewAndDifferent.ts';
 import { OffsetSearch, type Effort, type Place, type Range } from '../search/searchOffsets.ts';
-import { edgeSeenFirst, rulesOfSchool } from '../search/schools.ts';
-import { turnsOf, type Turn } from '../search/turns.ts';
-import { finerRepeat } from '../trial/finerRepeat.ts';
-import { Trials } from '../trial/trials.ts';
-import { firstPieceSpan, isOnePiece, limitsInFrame, originFor, placeOfRule, settledOrigin, spanOf, type Axis } from './axisPlacement.ts';
-import type { Candidate, LaidSetout, SettledAxis } from './candidate.ts';
-import { keptFigures } from './figures.ts';
-import { laidFigures } from './laidFigures.ts';
-import { originBesideBands } from './originBesideBands.ts';
-import { normaliseOffset } from './normaliseOffset.ts';
-import { costsOf, pinCost, scoreOf } from './scoreFigures.ts';
-import { periodOf } from '../search/criticalOffsets.ts';
-import { BEST_SETOUT, FIXED_RULES, type AxisChoice, type SetoutChoice } from './setoutChoice.ts';
-import type { School } from './school.ts';
-import type { Pin } from './pins.ts';
-import { SHIPPED_WAYS, type Weights } from './ways.ts';
+import { edgeSeenFirst } from '../search/schools.ts';
+import type { Turn } from '../search/turns.ts';
+import type { Candidate, Found } from './candidate.ts';
+import type { Placer } from './placer.ts';
+import type { SetoutChoice } from './setoutChoice.ts';
 
 /** How much of a search belongs to every plan: enough for the best start of most rooms. */
-export const QUICK: Effort = { trials: 280, refined: 2, rounds: 2, changes: 16 };
+export const QUICK: Effort = { trials: 400, refined: 3, rounds: 3, changes: 24 };
 
-/** A rule's place is the place that was found where they differ by no more, mm. */
-const SAME_MM = 0.02;
+/** So many others are told of, out of so many that were tried. */
+const MOST_OTHERS = 3;
+const LOOKED_THROUGH = 12;
 
-/** Weighs and lays setouts of one field. */
-export class Placer {
-  readonly open: OpenField;
-  readonly weights: Weights;
-  readonly pins: readonly Pin[];
-  /** What trials lay: the outlines of the repeat in their smallest cell. */
-  readonly fine: Repeat;
-  private readonly trials = new Map<number, Trials>();
-  /** What was chosen for a plan, by what was left to choose. */
-  readonly chosen = new Map<string, Candidate>();
-
-  constructor(open: OpenField, weights: Weights = SHIPPED_WAYS.carefulEye, pins: readonly Pin[] = []) {
-    this.pins = pins;
-    this.open = open;
-    this.weights = weights;
-    const { repeat } = open.laid;
-    this.fine = repeat.sheet?.figured || open.bands.length > 0 ? repeat : finerRepeat(repeat);
-  }
-
-  /** The trials of one turn, degrees. */
-  trialsAt(turnDeg: number): Trials {
-    const known =
-      this.trials.get(turnDeg) ??
-      new Trials(this.open.ground, this.fine, turnDeg, { bands: this.open.bands, jointMm: this.open.laid.jointMm }, this.pins);
-    this.trials.set(turnDeg, known);
-    return known;
-  }
-
-  /** The turns that a choice leaves. */
-  turns(choice: SetoutChoice['turn'] = { rule: 'best' }): Turn[] {
-    return turnsOf(this.open.ground.edges, choice, this.open.mayTurn);
-  }
-
-  /** Weighs the repeat where two settled directions put it. */
-  weigh(x: SettledAxis, y: SettledAxis, turn: Turn): Candidate {
-    return this.candidateAt([this.originOn('x', x, turn.deg), this.originOn('y', y, turn.deg)], turn, { x, y });
-  }
-
-  /** Weighs the repeat at a place of a frame; a direction that is not settled is named by a rule where one holds. */
-  candidateAt(at: Point, turn: Turn, { x, y }: Pick<SetoutChoice, 'x' | 'y'> = BEST_SETOUT): Candidate {
-    const trials = this.trialsAt(turn.deg);
-    const figures = keptFigures(trials.judge(at[0], at[1]));
-    const costs = costsOf(figures, this.open.ground.sides);
-    return {
-      x: x.rule === 'best' ? this.named('x', at, turn.deg) : x,
-      y: y.rule === 'best' ? this.named('y', at, turn.deg) : y,
-      turn: turn.choice,
-      turnDeg: turn.deg,
-      at,
-      origin: motion(turn.deg, [0, 0]).turn(at),
-      sides: this.open.ground.sides,
-      figures,
-      costs,
-      score: scoreOf(costs, this.weights) + pinCost(figures),
-    };
-  }
-
-  /** Lays a setout. */
-  lay({ origin, turnDeg }: Pick<Candidate, 'origin' | 'turnDeg'>): LaidSetout {
-    const { ground } = this.open;
-    const fields = this.open.place({ origin, turnDeg });
-    const layouts = fields.map(({ layout }) => layout);
-    return { fields, edges: summariseEdges(ground.edges, layouts), beside: summariseEdges(ground.beside, layouts) };
-  }
-
-  /** The same setout weighed by what it lays. */
-  weighLaid(candidate: Candidate, { fields, edges, beside }: LaidSetout): Candidate {
-    const figures = laidFigures(candidate.figures, { edges, beside, layouts: fields.map(({ layout }) => layout) });
-    const costs = costsOf(figures, candidate.sides);
-    return { ...candidate, figures, costs, score: scoreOf(costs, this.weights) + pinCost(figures) };
-  }
-
-  /** Where a full piece starts in each direction, from the low limit of the field, mm. */
-  startsMm({ at, turnDeg }: Pick<Candidate, 'at' | 'turnDeg'>): Point {
-    const limits = limitsInFrame(this.open.ground, turnDeg);
-    const { repeat } = this.open.laid;
-    return [at[0] + firstPieceSpan(repeat, 'x').low - limits.minX, at[1] + firstPieceSpan(repeat, 'y').low - limits.minY];
-  }
-
-  /** The starts that a hand is led to: every rule, full pieces off what stands in the field, what is seen as the middle; mm. */
-  snapsMm(axis: Axis, turnDeg: number): number[] {
-    const k = axis === 'x' ? 0 : 1;
-    const { repeat } = this.open.laid;
-    const limits = spanOf(limitsInFrame(this.open.ground, turnDeg), axis);
-    const { low, high } = firstPieceSpan(repeat, axis);
-    const { boundary, middles } = this.trialsAt(turnDeg);
-    const sides = boundary.lines
-      .filter(({ owner, from, to }) => boundary.owners[owner].kind === 'beside' && Math.abs(from[k] - to[k]) < SAME_MM)
-      .flatMap(({ from }) => [from[k] - low, from[k] - high].map((origin) => originBesideBands(this.open, axis, origin, from[k])));
-    const centres = middles
-      .filter((middle) => middle.axis === axis)
-      .flatMap(({ atMm, stepMm, at }) => [atMm, atMm + stepMm].map((origin) => originBesideBands(this.open, axis, origin, at[k])));
-    const rules = FIXED_RULES.map((rule) => this.originOn(axis, { rule }, turnDeg));
-    return [...rules, ...sides, ...centres].map((at) => at + low - limits.low);
-  }
-
-  /** Where a direction that is settled puts the origin, in the frame, mm. */
-  originOn(axis: Axis, choice: SettledAxis, turnDeg: number): number {
-    const { repeat, jointMm } = this.open.laid;
-    const limits = spanOf(limitsInFrame(this.open.ground, turnDeg), axis);
-    const origin = settledOrigin(choice, firstPieceSpan(repeat, axis), limits, jointMm * turnedStretch(repeat));
-    return choice.rule === 'free' ? origin : originBesideBands(this.open, axis, origin, placeOfRule(choice.rule, limits));
-  }
-
-  /** The places that a direction may take; null for any. */
-  rangeOn(axis: Axis, choice: AxisChoice, turnDeg: number, school?: School): number[] | null {
-    if (choice.rule !== 'best') return [this.originOn(axis, choice, turnDeg)];
-    const ruled = school ? rulesOfSchool(school, this.open.ground, axis) : null;
-    if (ruled) return ruled.map((rule) => this.originOn(axis, { rule }, turnDeg));
-    const piece = firstPieceSpan(this.open.laid.repeat, axis);
-    const limits = spanOf(limitsInFrame(this.open.ground, turnDeg), axis);
-    if (!isOnePiece(limits, piece)) return null;
-    return (['fullFromStart', 'fullFromEnd'] as const).map((rule) => originFor(rule, piece, limits, 0));
-  }
-
-  /** The same place by a translate of the repeat, near the corner of the limits, so that one setout has one name. */
-  home([x, y]: Point, turnDeg: number, choice: Pick<SetoutChoice, 'x' | 'y'> = BEST_SETOUT): Point {
-    const { repeat } = this.open.laid;
-    const { fine } = this;
-    const limits = limitsInFrame(this.open.ground, turnDeg);
-    const low: Point = [limits.minX - firstPieceSpan(repeat, 'x').low, limits.minY - firstPieceSpan(repeat, 'y').low];
-    const into = (axis: Axis, mm: number): number => {
-      const period = periodOf(fine, axis);
-      return choice[axis].rule !== 'best' || period === null ? mm : mm - period * Math.floor(mm / period + 1e-9);
-    };
-    const isFree = choice.x.rule === 'best' && choice.y.rule === 'best';
-    const [dx, dy] = isFree ? normaliseOffset(fine, [x - low[0], y - low[1]]) : [into('x', x - low[0]), into('y', y - low[1])];
-    return [dx + low[0], dy + low[1]];
-  }
-
-  /** A direction of a place, by the rule that holds there. */
-  private named(axis: Axis, at: Point, turnDeg: number): SettledAxis {
-    const { repeat } = this.open.laid;
-    const k = axis === 'x' ? 0 : 1;
-    for (const rule of FIXED_RULES) {
-      const off = this.originOn(axis, { rule }, turnDeg) - at[k];
-      if (isSamePlace(repeat, axis === 'x' ? [off, 0] : [0, off])) return { rule };
-    }
-    const limits = spanOf(limitsInFrame(this.open.ground, turnDeg), axis);
-    return { rule: 'free', offsetMm: tidied(at[k] + firstPieceSpan(repeat, axis).low - limits.low) };
-  }
-}
-
-/** Offsets are kept to a ten-thousandth of a millimetre. */
-const tidied = (mm: number): number => Math.round(mm * 1e4) / 1e4;
-
-/** Whether a move brings a repeat onto itself. */
-function isSamePlace(repeat: Repeat, moved: Point): boolean {
-  const [x, y] = normaliseOffset(repeat, [moved[0] + SAME_MM / 2, moved[1] + SAME_MM / 2]);
-  return Math.abs(x - SAME_MM / 2) < SAME_MM && Math.abs(y - SAME_MM / 2) < SAME_MM;
+/** A place of one turn. */
+interface Start {
+  readonly turn: Turn;
+  readonly search: OffsetSearch;
+  readonly place: Place;
 }
 
 /**
  * Sets a field out as chosen; what is left to the product is searched for, a step at a time. Every turn that is left
  * open is tried coarsely, and the best places of the likeliest are looked round.
  */
-export function* choosing(placer: Placer, choice: SetoutChoice, effort: Effort): Generator<number, Candidate> {
+export function* choosing(placer: Placer, choice: SetoutChoice, effort: Effort): Generator<number, Found> {
   const searches = placer.turns(choice.turn ?? turnOfSchool(placer, choice)).map((turn) => {
     const range: Range = {
       x: placer.rangeOn('x', choice.x, turn.deg, choice.school),
@@ -191,36 +33,58 @@ export function* choosing(placer: Placer, choice: SetoutChoice, effort: Effort):
     return { turn, search: new OffsetSearch(placer.trialsAt(turn.deg), range, placer.weights) };
   });
   const likely = searches.length > MOST_TURNS ? yield* likeliest(searches) : searches;
-  const starts: { readonly turn: Turn; readonly search: OffsetSearch; readonly place: Place }[] = [];
+  const starts: Start[] = [];
   for (const { turn, search } of likely) {
     const places = yield* search.coarse(Math.ceil(effort.trials / likely.length));
-    starts.push(...search.apart(places, effort.refined).map((place) => ({ turn, search, place })));
+    starts.push(...search.apart(places, LOOKED_THROUGH).map((place) => ({ turn, search, place })));
   }
-  starts.sort((a, b) => a.place.score - b.place.score);
-  let best = starts[0];
-  for (const start of starts.slice(0, effort.refined)) {
+  starts.sort(byScore);
+  let [best] = starts;
+  for (const [k, start] of starts.slice(0, effort.refined).entries()) {
     // What starts far behind seldom overtakes.
     if (start.place.score > best.place.score + FAR_BEHIND * Math.abs(best.place.score)) break;
-    const place = start.search.refine(start.place, effort);
+    starts[k] = { ...start, place: start.search.refine(start.place, effort) };
     yield start.search.tried;
-    if (place.score < best.place.score - 1e-9) best = { ...start, place };
+    if (starts[k].place.score < best.place.score - 1e-9) best = starts[k];
   }
-  return placer.candidateAt(placer.home(best.place.at, best.turn.deg, choice), best.turn, choice);
+  const candidateOf = ({ place, turn }: Start): Candidate => placer.candidateAt(placer.home(place.at, turn.deg, choice), turn, choice);
+  const found = candidateOf(best);
+  const rest = starts
+    .filter((start) => start !== best)
+    .sort(byScore)
+    .slice(0, LOOKED_THROUGH);
+  return { best: found, others: differentFrom(found, rest, candidateOf) };
+}
+
+const byScore = (a: Start, b: Start): number => a.place.score - b.place.score;
+
+/** The first few that differ in kind from the best and from each other. */
+function differentFrom(best: Candidate, ranked: readonly Start[], candidateOf: (start: Start) => Candidate): Candidate[] {
+  const kept = [best];
+  for (const start of ranked) {
+    const candidate = candidateOf(start);
+    if (kept.every((other) => differInKind(other, candidate))) kept.push(candidate);
+    if (kept.length > MOST_OTHERS) break;
+  }
+  return kept.slice(1);
 }
 
 /** The turns that come out best after a few trials of each. */
 function* likeliest<T extends { readonly search: OffsetSearch }>(searches: readonly T[]): Generator<number, readonly T[]> {
   const scouted: { readonly one: T; readonly score: number }[] = [];
   for (const one of searches) scouted.push({ one, score: (yield* one.search.coarse(SCOUTING_TRIALS))[0].score });
+  scouted.sort((a, b) => a.score - b.score);
+  const near = scouted[0].score + TURN_BEHIND * Math.abs(scouted[0].score);
   return scouted
-    .sort((a, b) => a.score - b.score)
     .slice(0, MOST_TURNS)
+    .filter(({ score }) => score <= near)
     .map(({ one }) => one);
 }
 
-/** So many turns are searched to the end, chosen by so many trials of each. */
+/** So many turns are searched to the end, chosen by so many trials of each; none that is so far behind by then, as a share of the score. */
 const MOST_TURNS = 2;
 const SCOUTING_TRIALS = 32;
+const TURN_BEHIND = 0.1;
 
 /** A school that begins at the edge seen first lies square to it. */
 function turnOfSchool({ open }: Placer, { school }: SetoutChoice): SetoutChoice['turn'] {
@@ -231,30 +95,42 @@ function turnOfSchool({ open }: Placer, { school }: SetoutChoice): SetoutChoice[
 /** A place this far behind the best is not looked round, as a share of its score. */
 const FAR_BEHIND = 0.15;
 
-/** The same with as much search as belongs to a plan, remembered: a hand that moves leaves what is best where it is. */
-export function* choosingForPlan(placer: Placer, choice: SetoutChoice): Generator<number, Candidate> {
+/** What is laid may come out so much worse than it was tried before the next one is laid too. */
+const AS_TRIED = 0.02;
+
+/**
+ * The same with as much search as belongs to a plan, remembered: a hand that moves leaves what is best where it is. Where
+ * what is laid comes out worse than its trial told, as along curves, the next ones are laid too and the best of them is taken.
+ */
+export function* choosingForPlan(placer: Placer, choice: SetoutChoice): Generator<number, Found> {
   const { x, y, turn = null, school = null } = choice;
   const text = JSON.stringify([x, y, turn, school]);
-  const known = placer.chosen.get(text) ?? (yield* choosing(placer, choice, QUICK));
+  const known = placer.chosen.get(text) ?? bestAsLaid(placer, yield* choosing(placer, choice, QUICK));
   if (placer.chosen.size >= MOST_CHOSEN) placer.chosen.clear();
   placer.chosen.set(text, known);
   return known;
+}
+
+function bestAsLaid(placer: Placer, { best, others }: Found): Found {
+  const laidScore = (candidate: Candidate): number => placer.weighLaid(candidate, placer.lay(candidate)).score;
+  let [first, firstScore] = [best, others.length > 0 ? laidScore(best) : best.score];
+  if (firstScore <= best.score + AS_TRIED) return { best, others };
+  for (const other of others) {
+    if (other.score >= firstScore) break;
+    const score = laidScore(other);
+    if (score < firstScore) [first, firstScore] = [other, score];
+  }
+  return { best: first, others: [best, ...others].filter((candidate) => candidate !== first) };
 }
 
 /** So many choices of one surface are remembered. */
 const MOST_CHOSEN = 40;
 
 /** Sets a field out as chosen, with as much search as belongs to a plan. */
-export function chooseSetout(placer: Placer, choice: SetoutChoice): Candidate {
+export function chooseSetout(placer: Placer, choice: SetoutChoice): Found {
   const steps = choosingForPlan(placer, choice);
   for (;;) {
     const step = steps.next();
     if (step.done) return step.value;
   }
-}
-
-/** How much wider than the joint the gap between two neighbours is along a wall, once the pattern is turned. */
-function turnedStretch({ turnedDeg = 0 }: Repeat): number {
-  const turn = (turnedDeg * Math.PI) / 180;
-  return Math.abs(Math.cos(turn)) + Math.abs(Math.sin(turn));
 }

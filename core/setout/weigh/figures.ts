@@ -10,13 +10,17 @@ export interface EdgeTally {
   smallMm: number;
   /** With slivers along it. */
   sliverMm: number;
+  /** The same, each counted by how far it is from being none: not at the limit, once where hardly anything is left. */
+  thinMm: number;
+  /** With cut pieces, those left out that fill in between the tiles, such as dots. */
+  mainCutMm: number;
   /** With cut pieces, each counted by the share of the piece that stays. */
   shareMm: number;
   /** Where no piece reaches the edge's line: length times how much wider its gap is by that, mm². */
   openMm2: number;
   /** The narrowest cut piece; Infinity where none is cut. */
   thinnestMm: number;
-  /** The widest; 0 where none is cut. */
+  /** The widest, at either end of its cut; 0 where none is cut. */
   widestMm: number;
 }
 
@@ -81,6 +85,8 @@ export const emptyTally = (owner: LineOwner): EdgeTally => ({
   cutMm: 0,
   smallMm: 0,
   sliverMm: 0,
+  thinMm: 0,
+  mainCutMm: 0,
   shareMm: 0,
   openMm2: 0,
   thinnestMm: Infinity,

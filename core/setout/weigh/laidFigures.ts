@@ -23,7 +23,8 @@ export function laidFigures(
 }
 
 function tallyOf(tally: EdgeTally, edge: EdgeSummary | undefined): EdgeTally {
-  for (const { endsMm, thinnestMm, fullMm, alongMm } of edge?.cuts ?? [])
-    tallyCut(tally, (endsMm[0] + endsMm[1]) / 2 / fullMm, thinnestMm, fullMm, alongMm[1] - alongMm[0]);
+  for (const { endsMm, thinnestMm, fullMm, alongMm, isMain } of edge?.cuts ?? [])
+    tallyCut(tally, (endsMm[0] + endsMm[1]) / 2 / fullMm, thinnestMm, fullMm, alongMm[1] - alongMm[0], isMain);
+  tally.widestMm = edge?.largestCutMm ?? 0;
   return tally;
 }

@@ -7,6 +7,9 @@ import { CARES, type Care, type Weights } from './ways.ts';
 /** A sliver counts as much more than a cut piece of half the tile. */
 const SLIVER_COST = 3;
 
+/** The thinnest sliver counts as so many more that only just are some: a strip of a few mm can hardly be cut or held. */
+const THIN_COST = 1;
+
 /** An edge that is looked at more than a wall counts by so much more where its pieces are cut. */
 const SEEN_FIRST = 1.5;
 const FULL_SEEN_COST = 0.5;
@@ -18,7 +21,7 @@ const BALANCE_COST_BESIDE_MIDDLE = 1;
 /** Sides are held against each other where neither is looked at more than so much as the other. */
 const ALIKE = 1.25;
 
-/** An edge that runs off the courses by so much looks as crooked as it can, mm. */
+/** An edge that runs off the courses by so much looks as crooked as it can, mm; the more it is looked at, the more than others. */
 const CROOKED_MM = 60;
 const CROOKED_COST = 1.2;
 
@@ -48,7 +51,7 @@ export function costsOf(figures: SetoutFigures, sides: MainEdges): Costs {
   for (const tally of figures.edges) {
     const { kind, seen } = tally.owner;
     if (kind === 'other' || seen === 0) continue;
-    slivers += seen * tally.sliverMm;
+    slivers += seen * (tally.sliverMm + THIN_COST * tally.thinMm);
     if (kind === 'beside') beside += seen * tally.smallMm;
     else {
       ends += seen * (tally.smallMm + OPEN_COST * tally.openMm2);
@@ -56,7 +59,8 @@ export function costsOf(figures: SetoutFigures, sides: MainEdges): Costs {
     }
   }
   let square = 0;
-  for (const { owner, mm } of figures.runOffs) square += owner.seen * Math.min(1, mm / CROOKED_MM) * owner.lengthMm;
+  for (const { owner, mm } of figures.runOffs)
+    square += owner.seen * Math.max(1, owner.seen) * Math.min(1, mm / CROOKED_MM) * owner.lengthMm;
   let middle = 0;
   for (const { offMm, mostMm } of figures.middles) middle += Math.min(1, offMm / mostMm);
   let rounds = 0;

@@ -1,15 +1,22 @@
 import type { EdgeTally } from './figures.ts';
-import { isSliver } from './sliver.ts';
+import { isSliver, sliverLimit } from './sliver.ts';
 
 /**
- * Takes one cut piece into the tally of the edge that cuts it: the share of the piece that stays along it, what it
- * is judged by, the whole piece, and its length along the edge, mm.
+ * Takes one cut piece into the tally of the edge that cuts it: the mean share of the piece that stays along it, what
+ * it is judged by, the whole piece, and its length along the edge, mm; and whether it is
+ * a tile that the pattern is made of.
  */
-export function tallyCut(tally: EdgeTally, share: number, thinnestMm: number, fullMm: number, lengthMm: number): void {
+export function tallyCut(tally: EdgeTally, share: number, thinnestMm: number, fullMm: number, lengthMm: number, isMain: boolean): void {
   tally.cutMm += lengthMm;
+  if (isMain) tally.mainCutMm += lengthMm;
   tally.smallMm += lengthMm * (share >= 0.5 ? 1 - 0.4 * (share - 0.5) : 1 + 2 * (0.5 - share));
   tally.shareMm += lengthMm * share;
-  if (isSliver(thinnestMm, fullMm)) tally.sliverMm += lengthMm;
+  if (isSliver(thinnestMm, fullMm)) {
+    tally.sliverMm += lengthMm;
+    tally.thinMm += lengthMm * (1 - thinnestMm / sliverLimit(fullMm));
+  }
+  const otherEndMm = Math.min(fullMm, 2 * share * fullMm - thinnestMm);
   if (thinnestMm < tally.thinnestMm) tally.thinnestMm = thinnestMm;
   if (thinnestMm > tally.widestMm) tally.widestMm = thinnestMm;
+  if (otherEndMm > tally.widestMm) tally.widestMm = otherEndMm;
 }

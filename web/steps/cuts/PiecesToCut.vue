@@ -105,8 +105,8 @@ watch(
     <p class="small soft kept no-print">
       {{
         surface.counted
-          ? 'Labels stay on their pieces, whatever changes; what is added before the first has a dash.'
-          : 'Labels are counted from the bottom left until the first piece is ticked; then they stay.'
+          ? 'Labels and the start stay as they are, whatever changes; what is added before the first has a dash.'
+          : 'Labels are counted from the bottom left until the first piece is ticked; then they and the start stay.'
       }}
       <button v-if="!surface.counted" class="plain link" type="button" @click="keep">Keep them from now on</button>
       <button v-else-if="!isTicked" class="plain link" type="button" @click="countAnew">Count anew</button>

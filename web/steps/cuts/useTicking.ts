@@ -6,18 +6,21 @@ import type { TickState } from '@azulejo/core/site/tick';
 import { useTickStore } from '../../stores/tickStore.ts';
 import { useEditSurface } from '../useEditSurface.ts';
 
-/** Ticks pieces of a surface; with the first tick its labels are kept, so that they stay on their pieces. */
+/** Ticks pieces of a surface; with the first tick its labels and its start are kept, so that they stay on their pieces. */
 export function useTicking(surface: Ref<Surface | null>, plan: Ref<SurfacePlan | null>) {
   const ticks = useTickStore();
   const edit = useEditSurface(() => surface.value?.id ?? '');
 
-  /** Keeps the labels as they are counted now. */
+  /** Keeps the labels as they are counted now, and the tiles where they lie: what is cut must not move with a better start. */
   function keep(): void {
     const [on, planned] = [surface.value, plan.value];
     if (!on || planned?.surfaceId !== on.id) return;
     const counted = keepLabels(planned.fields, planned.labels, on.pattern.kind);
+    const { x, y, turn } = planned.choice;
     edit('Labels kept', (draft) => {
+      const { pins } = draft.setout;
       draft.counted = counted;
+      draft.setout = { x, y, turn, ...(pins ? { pins } : {}) };
     });
   }
 

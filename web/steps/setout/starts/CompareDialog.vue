@@ -13,12 +13,12 @@ import { startFigures } from './startWords.ts';
 const props = defineProps<{
   surface: Surface;
   faces: Faces;
-  starts: readonly { readonly rank: number; readonly start: ShownSetout }[];
+  starts: readonly { readonly rank: number; readonly title: string; readonly start: ShownSetout }[];
 }>();
 const emit = defineEmits<{ choose: [rank: number]; close: [] }>();
 const tape = useTape();
 const columns = computed(() =>
-  props.starts.map(({ rank, start }) => ({ rank, start, told: startFigures(start, props.surface, tape.value) })),
+  props.starts.map(({ rank, title, start }) => ({ rank, title, start, told: startFigures(start, props.surface, tape.value) })),
 );
 const differs = (row: number): boolean => new Set(columns.value.map(({ told }) => told.rows[row].figure)).size > 1;
 const labels = computed(() => columns.value[0]?.told.rows.map(({ label }) => label) ?? []);
@@ -27,9 +27,9 @@ const labels = computed(() => columns.value[0]?.told.rows.map(({ label }) => lab
 <template>
   <Dialog visible modal header="Side by side" class="compare" @update:visible="emit('close')">
     <div class="columns" :style="{ '--columns': columns.length }">
-      <section v-for="{ rank, start, told } in columns" :key="rank" class="column">
+      <section v-for="{ rank, title, start, told } in columns" :key="rank" class="column">
         <div class="drawing"><SetoutPicture :plan="start.plan" :faces="faces" :label="`Start ${rank}, drawn to scale`" /></div>
-        <h3>{{ rank }}. {{ told.school }}</h3>
+        <h3>{{ rank }}. {{ title }}</h3>
         <p v-if="told.changes" class="small">{{ told.changes }}</p>
         <p>{{ told.gain }}</p>
         <p class="small soft">{{ told.cost }}</p>

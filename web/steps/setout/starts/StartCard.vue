@@ -10,6 +10,7 @@ import { startFigures } from './startWords.ts';
 /** One start to choose: how it looks, what it gains, and its figures. */
 const props = defineProps<{
   start: ShownSetout;
+  title: string;
   surface: Surface;
   faces: Faces;
   rank: number;
@@ -27,10 +28,7 @@ const told = computed(() => startFigures(props.start, props.surface, tape.value)
     <button class="plain choose" type="button" :aria-pressed="inForce" @click="emit('choose')">
       <span class="picture"><SetoutPicture :plan="start.plan" :faces="faces" :label="`Start ${rank}, drawn to scale`" /></span>
       <span class="words">
-        <b
-          >{{ rank }}. {{ told.school }} <span v-if="rank === 1" class="tag">best</span
-          ><span v-if="inForce" class="tag laid">laid now</span></b
-        >
+        <b>{{ rank }}. {{ title }} <span v-if="rank === 1" class="tag">best</span><span v-if="inForce" class="tag laid">laid now</span></b>
         <span v-if="told.changes" class="changes">{{ told.changes }}</span>
         <span>{{ told.gain }}</span>
         <span class="small soft">{{ told.cost }}</span>

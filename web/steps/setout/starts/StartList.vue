@@ -7,11 +7,13 @@ import type { SurfacePlan } from '@azulejo/core/planning/planned';
 import { schoolOf } from '@azulejo/core/setout/search/schools';
 import { isSameSetout } from '@azulejo/core/setout/weigh/adviseSetout';
 import { facesOf } from '../../../board/faces.ts';
+import { useTape } from '../../../fields/useTape.ts';
 import type { Comparison } from '../../../workers/useComparison.ts';
 import type { ShownSetout } from '../../../workers/planWorker.ts';
 import type { SetoutMoves } from '../useSetoutMoves.ts';
 import CompareDialog from './CompareDialog.vue';
 import StartCard from './StartCard.vue';
+import { startTitles } from './startWords.ts';
 
 const TradeChart = defineAsyncComponent(() => import('./TradeChart.vue'));
 
@@ -19,6 +21,8 @@ const TradeChart = defineAsyncComponent(() => import('./TradeChart.vue'));
 const props = defineProps<{ job: Job; surface: Surface; plan: SurfacePlan; comparison: Comparison; moves: SetoutMoves }>();
 const faces = computed(() => facesOf(props.job, props.surface));
 const shown = computed(() => props.comparison.shown.value);
+const tape = useTape();
+const titles = computed(() => startTitles(shown.value, tape.value));
 const isLeftToProduct = computed(() => props.surface.setout.x.rule === 'best' && props.surface.setout.y.rule === 'best');
 /** A start that is this much better is worth a word, as a share of the score. */
 const WORTH = 0.01;
@@ -41,7 +45,9 @@ const choose = (k: number): void => {
 function compare(k: number, on: boolean): void {
   compared.value = on ? [...compared.value, k].slice(-MOST_BESIDE) : compared.value.filter((other) => other !== k);
 }
-const beside = computed(() => compared.value.flatMap((k) => (shown.value[k] ? [{ rank: k + 1, start: shown.value[k] }] : [])));
+const beside = computed(() =>
+  compared.value.flatMap((k) => (shown.value[k] ? [{ rank: k + 1, title: titles.value[k], start: shown.value[k] }] : [])),
+);
 const best = computed(() => props.comparison.progress.value?.best ?? null);
 </script>
 
@@ -71,6 +77,7 @@ const best = computed(() => props.comparison.progress.value?.best ?? null);
         v-for="(start, k) in shown"
         :key="k"
         :start="start"
+        :title="titles[k]"
         :surface="surface"
         :faces="faces"
         :rank="k + 1"

@@ -8,7 +8,6 @@ import type { ShownSetout } from '../../../workers/planWorker.ts';
 
 /** What is told of a start, in the same order for all. */
 export interface StartFigures {
-  readonly school: string;
   readonly gain: string;
   readonly cost: string;
   readonly changes: string;
@@ -22,13 +21,22 @@ export function narrowestOf({ candidate }: ShownSetout): number | null {
   return cut.length === 0 ? null : Math.min(...cut.map(({ thinnestMm }) => thinnestMm));
 }
 
+/** What starts are called: by their school, and by their narrowest piece where two are of one school. */
+export function startTitles(starts: readonly ShownSetout[], tape: Tape): string[] {
+  const schools = starts.map(({ candidate }) => schoolName(schoolOf(candidate)));
+  return starts.map((start, k) => {
+    if (schools.filter((school) => school === schools[k]).length === 1) return schools[k];
+    const narrowest = narrowestOf(start);
+    return `${schools[k]}, ${narrowest === null ? 'nothing cut' : `down to ${formatLengthWithUnit(narrowest, tape)}`}`;
+  });
+}
+
 /** Puts a start into words and figures. */
 export function startFigures(start: ShownSetout, surface: Surface, tape: Tape): StartFigures {
   const { candidate, change, reasons, plan } = start;
   const [gain, cost = ''] = describeReasons(reasons, thingNamesOf(plan.traced), tape);
   const smallestMm = narrowestOf(start);
   return {
-    school: schoolName(schoolOf(candidate)),
     gain,
     cost,
     changes: changesOf(change, surface, candidate.turnDeg, tape),

@@ -1,0 +1,115 @@
+import type { Axis } from './axisPlacement.ts';
+import type { Candidate } from './candidate.ts';
+import type { EdgeTally, SetoutFigures } from './figures.ts';
+import { meanShare } from './scoreFigures.ts';
+import { alongOf, sizeOf, type Statement } from './statement.ts';
+
+/** Cut pieces at both ends that differ by less are even, mm. */
+const EVEN_MM = 0.5;
+
+const PAIRS = [
+  ['x', 'left', 'right'],
+  ['y', 'bottom', 'top'],
+] as const;
+
+/** The two edges that end a direction. */
+interface Pair {
+  readonly axis: Axis;
+  readonly a: EdgeTally;
+  readonly b: EdgeTally;
+}
+
+function pairsOf({ sides, figures }: Candidate): Pair[] {
+  const tallyOf = (id: string | null): EdgeTally | undefined => figures.edges.find(({ owner }) => owner.id === id);
+  return PAIRS.flatMap(([axis, start, end]) => {
+    const [a, b] = [tallyOf(sides[start]), tallyOf(sides[end])];
+    return a && b ? [{ axis, a, b }] : [];
+  });
+}
+
+const isFull = ({ cutMm }: EdgeTally): boolean => cutMm < 1;
+
+/** Both ends of a direction, by how they come out: both full, one of them, both cut alike, or each by itself. */
+function statementOf({ axis, a, b }: Pair): Statement {
+  if (isFull(a) && isFull(b)) return { says: 'bothFull', axis, edges: [a.owner.id, b.owner.id] };
+  if (isFull(a) || isFull(b)) {
+    const [full, cut] = isFull(a) ? [a, b] : [b, a];
+    return { says: 'full', along: alongOf(full), rest: sizeOf(cut) };
+  }
+  const sizes = [a.thinnestMm, a.widestMm, b.thinnestMm, b.widestMm];
+  return Math.max(...sizes) - Math.min(...sizes) < EVEN_MM
+    ? { says: 'even', axis, mm: a.thinnestMm, edges: [a.owner.id, b.owner.id] }
+    : { says: 'ends', axis, sizes: [sizeOf(a), sizeOf(b)] };
+}
+
+/** A visible end with full pieces against one with cuts; null where there is none. */
+export function fullStatement(chosen: Candidate): Statement | null {
+  const [found] = pairsOf(chosen)
+    .filter(({ a, b }) => isFull(a) !== isFull(b))
+    .sort((p, q) => seenOfFull(q) - seenOfFull(p));
+  return found ? statementOf(found) : mainFullStatement(chosen);
+}
+
+const seenOfFull = ({ a, b }: Pair): number => (isFull(a) ? a : b).owner.seen;
+
+/** An edge that is looked at, where of all pieces only the parts between the main tiles are cut; null where there is none. */
+function mainFullStatement({ figures }: Candidate): Statement | null {
+  const [seen] = figures.edges
+    .filter(({ owner, cutMm, mainCutMm }) => owner.kind === 'edge' && owner.seen > 1 && cutMm >= 1 && mainCutMm < 1)
+    .sort((p, q) => q.owner.seen - p.owner.seen);
+  return seen ? { says: 'mainFull', along: alongOf(seen) } : null;
+}
+
+/** Ends that are cut alike; null where none are. */
+export function evenStatement(chosen: Candidate): Statement | null {
+  return (
+    pairsOf(chosen)
+      .map(statementOf)
+      .find(({ says }) => says === 'even') ?? null
+  );
+}
+
+const unevenness = ({ a, b }: Pair): number => Math.abs(meanShare(a) - meanShare(b));
+
+/** The direction whose ends differ most, or most more than those of another setout; null where they hardly do. */
+export function unevenStatement(chosen: Candidate, than: Candidate | null): Statement | null {
+  const others = than ? pairsOf(than) : [];
+  const [worst] = pairsOf(chosen)
+    .map((pair) => {
+      const other = others.find(({ axis }) => axis === pair.axis);
+      return { pair, off: unevenness(pair) - (other ? unevenness(other) : 0) };
+    })
+    .sort((p, q) => q.off - p.off);
+  if (!worst || worst.off < 0.01) return null;
+  const { axis, a, b } = worst.pair;
+  return { says: 'ends', axis, sizes: [sizeOf(a), sizeOf(b)] };
+}
+
+/** The narrowest of all cut pieces; null where none is cut. */
+export function narrowestStatement({ edges }: SetoutFigures): Statement | null {
+  const [narrowest] = edges
+    .filter(({ owner, cutMm }) => owner.kind === 'edge' && !owner.isReveal && cutMm >= 1)
+    .sort((a, b) => a.thinnestMm - b.thinnestMm);
+  return narrowest ? { says: 'narrowest', size: sizeOf(narrowest) } : null;
+}
+
+/** How much an edge comes out otherwise than in a rival, mm: of its narrowest and its widest piece. */
+function offBy(a: EdgeTally, b: EdgeTally): number {
+  if (isFull(a) && isFull(b)) return 0;
+  if (isFull(a) || isFull(b)) return 1000;
+  return Math.abs(a.thinnestMm - b.thinnestMm) + Math.abs(a.widestMm - b.widestMm);
+}
+
+/** The ends of the direction that differs most from a rival; by itself, of that with the narrowest piece. */
+export function endsStatement(chosen: Candidate, rival: Candidate | null = null): Statement {
+  const others = rival ? pairsOf(rival) : [];
+  const [told] = pairsOf(chosen)
+    .map((pair) => {
+      const { axis, a, b } = pair;
+      const other = others.find((one) => one.axis === axis);
+      return { pair, off: other ? offBy(a, other.a) + offBy(b, other.b) : 0, thin: Math.min(a.thinnestMm, b.thinnestMm) };
+    })
+    .sort((p, q) => (Math.abs(q.off - p.off) > 1 ? q.off - p.off : p.thin - q.thin));
+  const { cutPieces, minutes } = chosen.figures;
+  return told ? statementOf(told.pair) : { says: 'work', cutPieces, minutes, fewer: null };
+}

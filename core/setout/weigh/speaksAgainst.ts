@@ -1,0 +1,74 @@
+import type { Candidate } from './candidate.ts';
+import { unevenStatement } from './endStatements.ts';
+import type { EdgeTally } from './figures.ts';
+import { alongOf, sizeOf, type Statement } from './statement.ts';
+import type { Care } from './ways.ts';
+
+/**
+ * What a setout costs by a care; null where there is nothing to say. Where it is held against another one, what that
+ * one has too is not told.
+ */
+export function speaksAgainst(care: Care, chosen: Candidate, than: Candidate | null): Statement | null {
+  const { figures } = chosen;
+  switch (care) {
+    case 'slivers': {
+      const thin = worst(chosen, than, ({ sliverMm, thinMm, owner }) => (sliverMm + thinMm) * owner.seen);
+      return thin && thin.sliverMm > 0 ? { says: 'strips', size: sizeOf(thin) } : null;
+    }
+    case 'ends':
+      return piecesAlong(worst(chosen, than, ({ smallMm, owner }) => (isEdge(owner) ? smallMm * owner.seen : 0)));
+    case 'fullSeen':
+      return piecesAlong(worst(chosen, than, ({ cutMm, owner }) => (isEdge(owner) && owner.seen > 1.5 ? cutMm * owner.seen : 0)));
+    case 'beside':
+      return piecesAlong(worst(chosen, than, ({ smallMm, owner }) => (owner.kind === 'beside' ? smallMm * owner.seen : 0)));
+    case 'balance':
+      return unevenStatement(chosen, than);
+    case 'square': {
+      const offThere = (id: string): number => than?.figures.runOffs.find(({ owner }) => owner.id === id)?.mm ?? 0;
+      const [most] = figures.runOffs
+        .filter(({ owner, mm }) => mm > offThere(owner.id) + 1)
+        .sort((a, b) => b.mm * b.owner.seen - a.mm * a.owner.seen);
+      return most ? { says: 'runOff', along: { ...most.owner }, mm: most.mm } : null;
+    }
+    case 'middle': {
+      const [most] = figures.middles
+        .filter(({ offMm }, k) => offMm >= 1 && offMm > (than?.figures.middles[k]?.offMm ?? 0) + (than ? 1 : 0))
+        .sort((a, b) => b.offMm / b.mostMm - a.offMm / a.mostMm);
+      return most ? { says: 'middle', fixtureId: most.fixtureId, offMm: most.offMm } : null;
+    }
+    case 'rounds': {
+      const hard = figures.rounds.find(({ falls }, k) => falls === 'piece' && than?.figures.rounds[k]?.falls !== 'piece');
+      return hard ? { says: 'falls', fixtureId: hard.fixtureId, falls: hard.falls } : null;
+    }
+    case 'ears':
+      return figures.ears > 0 && !(than && than.figures.ears > 0) ? { says: 'legs', some: true } : null;
+    case 'work':
+    case 'pieces': {
+      // How many tiles are opened for the cuts the cutting plan knows.
+      const { cutPieces, minutes } = figures;
+      if (!than) return { says: 'work', cutPieces, minutes, fewer: null };
+      return minutes >= than.figures.minutes + 1 ? { says: 'moreWork', minutes: minutes - than.figures.minutes } : null;
+    }
+    case 'motifs':
+      return than && figures.motifs < than.figures.motifs ? { says: 'motifs', motifs: figures.motifs } : null;
+  }
+}
+
+const isEdge = ({ kind, isReveal }: EdgeTally['owner']): boolean => kind === 'edge' && !isReveal;
+
+/** The edge of which something is most, or most more than in another setout; null where it is nowhere more. */
+function worst(chosen: Candidate, than: Candidate | null, of: (tally: EdgeTally) => number): EdgeTally | null {
+  let [found, most]: [EdgeTally | null, number] = [null, 0];
+  for (const tally of chosen.figures.edges) {
+    const other = than?.figures.edges.find(({ owner }) => owner.id === tally.owner.id);
+    const by = of(tally) - (other ? of(other) : 0);
+    if (by > most + 1e-6) [found, most] = [tally, by];
+  }
+  return found;
+}
+
+/** The cut pieces along an edge; where only parts between the main tiles are cut, that. */
+function piecesAlong(tally: EdgeTally | null): Statement | null {
+  if (!tally || tally.cutMm < 1) return null;
+  return tally.mainCutMm < 1 ? { says: 'mainFull', along: alongOf(tally) } : { says: 'pieces', size: sizeOf(tally) };
+}
