@@ -1,5 +1,4 @@
 import type { PatternId } from '../pattern/registry.ts';
-import { isSameSetout } from '../setout/weigh/adviseSetout.ts';
 import type { AdviceContext } from './finding.ts';
 
 /** Patterns in which a start decides how narrow the pieces at an edge are; in others some are narrow wherever it begins. */
@@ -10,6 +9,6 @@ export function slivers({ advice, figures }: Pick<AdviceContext['plan'], 'advice
   readonly isBest: boolean;
   readonly areWorthAWord: boolean;
 } {
-  const isBest = isSameSetout(advice.chosen, advice.best);
+  const { isBest } = advice;
   return { isBest, areWorthAWord: !isBest || (COURSED.has(figures.pattern) && !figures.isTurned) };
 }

@@ -45,7 +45,7 @@ describe('a reason is said in one breath', () => {
     ],
     [{ says: 'full', along: along('a'), rest: null }, 'Full tiles along the edge A–B.'],
     [{ says: 'full', along: along('w-2', { kind: 'beside' }), rest: null }, 'Full tiles along the side of Window.'],
-    [{ says: 'even', axis: 'y', mm: 249, edges: ['bottom', 'top'] }, '249 mm at both ends, bottom and top.'],
+    [{ says: 'even', axis: 'y', cutMm: [249, 249], edges: ['bottom', 'top'] }, '249 mm at both ends, bottom and top.'],
     [
       { says: 'ends', axis: 'x', sizes: [size('left', null), size('right', [98, 210])] },
       'Full tiles at the left edge and 98 mm to 210 mm at the right edge.',
@@ -71,7 +71,7 @@ describe('a reason is said in one breath', () => {
   });
   test('what it costs comes after, then why not the next; or what it costs against the best', () => {
     const strips: Statement = { says: 'strips', size: size('top', [12, 12]) };
-    const even: Statement = { says: 'even', axis: 'x', mm: 249, edges: ['left', 'right'] };
+    const even: Statement = { says: 'even', axis: 'x', cutMm: [249, 249], edges: ['left', 'right'] };
     expect(describeReasons(reasons(even, null, { rival: strips }), names, METRIC_TAPE)).toEqual([
       '249 mm at both ends, left and right.',
       'The next best start leaves strips of 12 mm along the top edge.',

@@ -171,6 +171,7 @@ export function planCompared(rules: PlanRules, surface: Surface, { candidate, ch
   const steps = finishSteps(rules, changed, drawing, {
     chosen: candidate,
     best: candidate,
+    isBest: true,
     reasons,
     options: { x: [], y: [] },
     missedPins: [],

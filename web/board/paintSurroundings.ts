@@ -154,7 +154,7 @@ export function paintEndCuts(brush: Brush, drawing: Drawing, tape: Tape): void {
     const figure = figureAt(brush, formatLength(mm, tape), toScreen(brush.view, at), outward);
     const isClear = ({ x, y, wide }: Figure): boolean =>
       Math.abs(x - figure.x) >= (wide + figure.wide) / 2 + APART_PX || Math.abs(y - figure.y) >= DIMENSION_PX;
-    if (!written.every(isClear)) continue;
+    if (!written.every(isClear) || drawing.traced.edges.some((edge) => runsThrough(brush, edge, figure))) continue;
     written.push(figure);
     writeFigure(brush, figure);
   }
@@ -200,6 +200,24 @@ function figureAt({ context }: Brush, text: string, edge: Point, outward: Point)
   context.font = FIGURE_FONT;
   const wide = context.measureText(text).width;
   return { text, wide, x: edge[0] + outward[0] * (CLEAR_PX + wide / 2), y: edge[1] - outward[1] * (CLEAR_PX + DIMENSION_PX / 2) };
+}
+
+/** Whether an edge is drawn across a figure. */
+function runsThrough({ view }: Brush, { from, to }: Edge, { x, y, wide }: Figure): boolean {
+  const [a, b] = [toScreen(view, from), toScreen(view, to)];
+  let [enters, leaves] = [0, 1];
+  for (const [k, middle, half] of [
+    [0, x, wide / 2],
+    [1, y, DIMENSION_PX / 2],
+  ] as const) {
+    const [start, way] = [a[k] - middle, b[k] - a[k]];
+    if (way === 0 && Math.abs(start) > half) return false;
+    if (way === 0) continue;
+    const ends = [(-half - start) / way, (half - start) / way];
+    enters = Math.max(enters, Math.min(...ends));
+    leaves = Math.min(leaves, Math.max(...ends));
+  }
+  return enters <= leaves;
 }
 
 function writeFigure({ context, palette }: Brush, { text, x, y }: Figure): void {

@@ -31,9 +31,9 @@ const SCHOOL_NAMES: Readonly<Record<FollowedSchool, string>> = {
 /** What a school is called. */
 export const schoolName = (school: FollowedSchool): string => SCHOOL_NAMES[school];
 
-/** The same over a setout that is in force: what a hand laid falls as it was laid. */
-export const setoutTitle = (school: FollowedSchool, byHand: boolean): string =>
-  byHand && school === 'mixed' ? 'As it was laid by hand' : schoolName(school);
+/** The same over a setout that is in force: what was chosen falls as it was chosen, and what is being cut stays as it was begun. */
+export const setoutTitle = (school: FollowedSchool, byHand: boolean, isBegun: boolean): string =>
+  byHand && school === 'mixed' ? (isBegun ? 'As it was begun' : 'As it was chosen') : schoolName(school);
 
 /** What a rule does, as a clause. */
 export function ruleName(rule: AxisChoice['rule'], axis: Axis): string {
@@ -90,7 +90,7 @@ function sentence(statement: Statement, names: ThingNames, tape: Tape, than = 't
     case 'bothFull':
       return `full tiles at both ends, ${END_NAMES[statement.axis].join(' and ')}`;
     case 'even':
-      return `${mm(statement.mm)} at both ends, ${END_NAMES[statement.axis].join(' and ')}`;
+      return `${sizes(statement, tape)} at both ends, ${END_NAMES[statement.axis].join(' and ')}`;
     case 'ends':
       return statement.sizes.map((size) => `${size.cutMm ? sizes(size, tape) : 'full tiles'} at the ${where(size.along)}`).join(' and ');
     case 'narrowest':
@@ -129,8 +129,6 @@ function rivalClause(statement: Statement, names: ThingNames, tape: Tape): strin
       return `leaves ${sentence(statement, names, tape)}`;
     case 'pieces':
       return `leaves cut pieces of ${sizes(statement.size, tape)} along the ${nameOf(statement.size.along, names)}`;
-    case 'mainFull':
-      return `cuts the small tiles along the ${nameOf(statement.along, names)}`;
     case 'ends':
       return `comes to ${sentence(statement, names, tape)}`;
     case 'runOff':
@@ -171,7 +169,7 @@ function nameOf({ id, kind }: Along, { edges, fixtures }: ThingNames): string {
 const goTo = (along: Along, names: ThingNames): string =>
   along.role === 'hidden' ? `to the ${nameOf(along, names)}, where nobody looks` : `to the ${nameOf(along, names)}`;
 
-function sizes({ cutMm }: EndSize, tape: Tape): string {
+function sizes({ cutMm }: Pick<EndSize, 'cutMm'>, tape: Tape): string {
   if (!cutMm) return 'full';
   const [low, high] = cutMm.map((value) => formatLengthWithUnit(value, tape));
   return low === high ? low : `${low} to ${high}`;

@@ -16,6 +16,8 @@ export interface SetoutAdvice {
   readonly chosen: Candidate;
   /** What the product would choose. */
   readonly best: Candidate;
+  /** Whether the setout in force is that. */
+  readonly isBest: boolean;
   readonly reasons: Reasons;
   /** By how much each pin is missed, mm; 0 where it is kept. */
   readonly missedPins: readonly number[];
@@ -45,6 +47,7 @@ export function adviseSetout(placer: Placer, chosen: Candidate, laid: Candidate,
   return {
     chosen: laid,
     best,
+    isBest,
     options: { x: alongX.map((candidate) => optionOf(candidate, 'x')), y: alongY.map((candidate) => optionOf(candidate, 'y')) },
     missedPins: laid.figures.missedPins.map((mm) => (mm > KEPT_MM ? mm : 0)),
     exclusive: exclusivePins(placer, best),
@@ -63,9 +66,12 @@ function exclusivePins({ open, weights, pins }: Placer, best: Candidate): readon
   return null;
 }
 
+/** A place that was written down, to a ten-thousandth of a millimetre, scores so near to what it was. */
+const SAME_SCORE = 1e-3;
+
 /** Whether two setouts come to the same place. */
 export const isSameSetout = (a: Candidate, b: Candidate): boolean =>
-  Math.abs(a.turnDeg - b.turnDeg) < 1e-6 && Math.abs(a.score - b.score) < 1e-6 && sameEnds(a, b);
+  Math.abs(a.turnDeg - b.turnDeg) < 1e-6 && Math.abs(a.score - b.score) < SAME_SCORE && sameEnds(a, b);
 
 const sameEnds = (a: Candidate, b: Candidate): boolean =>
   a.figures.edges.every(({ thinnestMm, cutMm }, k) => {

@@ -1,6 +1,6 @@
 import type { Axis } from './axisPlacement.ts';
 import type { Candidate } from './candidate.ts';
-import type { EdgeTally, SetoutFigures } from './figures.ts';
+import type { EdgeTally } from './figures.ts';
 import { meanShare } from './scoreFigures.ts';
 import { alongOf, sizeOf, type Statement } from './statement.ts';
 
@@ -36,9 +36,8 @@ function statementOf({ axis, a, b }: Pair): Statement {
     const [full, cut] = isFull(a) ? [a, b] : [b, a];
     return { says: 'full', along: alongOf(full), rest: sizeOf(cut) };
   }
-  const sizes = [a.thinnestMm, a.widestMm, b.thinnestMm, b.widestMm];
-  return Math.max(...sizes) - Math.min(...sizes) < EVEN_MM
-    ? { says: 'even', axis, mm: a.thinnestMm, edges: [a.owner.id, b.owner.id] }
+  return Math.abs(a.thinnestMm - b.thinnestMm) < EVEN_MM && Math.abs(a.widestMm - b.widestMm) < EVEN_MM
+    ? { says: 'even', axis, cutMm: [a.thinnestMm, a.widestMm], edges: [a.owner.id, b.owner.id] }
     : { says: 'ends', axis, sizes: [sizeOf(a), sizeOf(b)] };
 }
 
@@ -47,10 +46,16 @@ export function fullStatement(chosen: Candidate): Statement | null {
   const [found] = pairsOf(chosen)
     .filter(({ a, b }) => isFull(a) !== isFull(b))
     .sort((p, q) => seenOfFull(q) - seenOfFull(p));
-  return found ? statementOf(found) : mainFullStatement(chosen);
+  return found ? statementOf(found) : null;
 }
 
 const seenOfFull = ({ a, b }: Pair): number => (isFull(a) ? a : b).owner.seen;
+
+/** The same where the full end is one that is looked at; or only the parts between its tiles are cut. */
+export function fullSeenStatement(chosen: Candidate): Statement | null {
+  const full = fullStatement(chosen);
+  return full?.says === 'full' && full.along.seen > 1 ? full : mainFullStatement(chosen);
+}
 
 /** An edge that is looked at, where of all pieces only the parts between the main tiles are cut; null where there is none. */
 function mainFullStatement({ figures }: Candidate): Statement | null {
@@ -85,12 +90,16 @@ export function unevenStatement(chosen: Candidate, than: Candidate | null): Stat
   return { says: 'ends', axis, sizes: [sizeOf(a), sizeOf(b)] };
 }
 
-/** The narrowest of all cut pieces; null where none is cut. */
-export function narrowestStatement({ edges }: SetoutFigures): Statement | null {
-  const [narrowest] = edges
-    .filter(({ owner, cutMm }) => owner.kind === 'edge' && !owner.isReveal && cutMm >= 1)
-    .sort((a, b) => a.thinnestMm - b.thinnestMm);
-  return narrowest ? { says: 'narrowest', size: sizeOf(narrowest) } : null;
+/** The edge without slivers whose narrowest piece is widest beside that of a rival, by how much it is looked at; null where none is wider. */
+export function widerStatement(chosen: Candidate, rival: Candidate): Statement | null {
+  const wider = chosen.figures.edges.flatMap((tally) => {
+    const { owner, cutMm, sliverMm, thinnestMm } = tally;
+    const other = rival.figures.edges.find((one) => one.owner.id === owner.id);
+    if (owner.kind !== 'edge' || owner.isReveal || cutMm < 1 || sliverMm > 0 || !other || isFull(other)) return [];
+    return [{ tally, by: (thinnestMm - other.thinnestMm) * owner.seen * Math.min(cutMm, other.cutMm) }];
+  });
+  const [most] = wider.filter(({ tally, by }) => by > tally.owner.lengthMm).sort((p, q) => q.by - p.by);
+  return most ? { says: 'narrowest', size: sizeOf(most.tally) } : null;
 }
 
 /** How much an edge comes out otherwise than in a rival, mm: of its narrowest and its widest piece. */

@@ -1,5 +1,5 @@
 import type { Candidate } from './candidate.ts';
-import { endsStatement } from './endStatements.ts';
+import { endsStatement, fullSeenStatement } from './endStatements.ts';
 import { speaksAgainst } from './speaksAgainst.ts';
 import { speaksFor } from './speaksFor.ts';
 import { sameThing, type Statement } from './statement.ts';
@@ -32,7 +32,8 @@ export function explainSetout(chosen: Candidate, rivals: readonly Candidate[], w
   }
   const behind = chosen.score - rival.score;
   const [gains, losses] = differences(chosen, rival, weights);
-  const gain = firstOf(gains, (care) => speaksFor(care, chosen, rival)) ?? endsStatement(chosen, rival);
+  const told = firstOf(gains, (care) => speaksFor(care, chosen, rival)) ?? endsStatement(chosen, rival);
+  const gain = isBare(told) ? (fullSeenStatement(chosen) ?? told) : told;
   const isNew = (one: Statement | null): Statement | null => (one && !sameThing(one, gain) ? one : null);
   const cost = firstOf(losses, (care) => isNew(speaksAgainst(care, chosen, rival))) ?? leastGood(chosen, weights, gain);
   return {
@@ -44,6 +45,9 @@ export function explainSetout(chosen: Candidate, rivals: readonly Candidate[], w
     behind,
   };
 }
+
+/** Whether a statement gives figures with hardly a word of what is good about them. */
+const isBare = ({ says }: Statement): boolean => says === 'ends' || says === 'work' || says === 'narrowest';
 
 /** The cares by which a setout is better than a rival, and those by which it is worse; what differs most first. */
 function differences(chosen: Candidate, rival: Candidate, weights: Weights): readonly [readonly Care[], readonly Care[]] {

@@ -113,7 +113,7 @@ function untrue(plan: SetOut, pieces: readonly Piece[], statement: Statement, { 
       return statement.edges.some((id) => depthsAlong(plan, pieces, id).some((mm) => mm >= 1.6)) ? 'cut pieces at a full end' : null;
     case 'even': {
       const sizes = statement.edges.flatMap((id) => depthsAlong(plan, pieces, id));
-      return sizes.length > 0 && sizes.every((mm) => mm >= statement.mm * 0.74 - 0.6) ? null : 'the ends are not even';
+      return sizes.length > 0 && sizes.every((mm) => mm >= statement.cutMm[0] * 0.74 - 0.6) ? null : 'the ends are not even';
     }
     case 'ends':
       return statement.sizes.every((size) => sizesAreTrue(plan, pieces, size)) ? null : 'an end is of another size';

@@ -1,7 +1,7 @@
 import type { Candidate } from './candidate.ts';
 import { unevenStatement } from './endStatements.ts';
 import type { EdgeTally } from './figures.ts';
-import { alongOf, sizeOf, type Statement } from './statement.ts';
+import { sizeOf, type Statement } from './statement.ts';
 import type { Care } from './ways.ts';
 
 /**
@@ -67,8 +67,6 @@ function worst(chosen: Candidate, than: Candidate | null, of: (tally: EdgeTally)
   return found;
 }
 
-/** The cut pieces along an edge; where only parts between the main tiles are cut, that. */
-function piecesAlong(tally: EdgeTally | null): Statement | null {
-  if (!tally || tally.cutMm < 1) return null;
-  return tally.mainCutMm < 1 ? { says: 'mainFull', along: alongOf(tally) } : { says: 'pieces', size: sizeOf(tally) };
-}
+/** The cut pieces along an edge; null where only those are cut that fill in between the tiles. */
+const piecesAlong = (tally: EdgeTally | null): Statement | null =>
+  tally && tally.mainCutMm >= 1 ? { says: 'pieces', size: sizeOf(tally) } : null;

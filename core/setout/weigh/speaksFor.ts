@@ -1,5 +1,5 @@
 import type { Candidate } from './candidate.ts';
-import { endsStatement, evenStatement, fullStatement, narrowestStatement } from './endStatements.ts';
+import { endsStatement, evenStatement, fullStatement, fullSeenStatement, widerStatement } from './endStatements.ts';
 import { alongOf, type Statement } from './statement.ts';
 import type { Care } from './ways.ts';
 
@@ -8,11 +8,11 @@ export function speaksFor(care: Care, chosen: Candidate, rival: Candidate): Stat
   const { figures } = chosen;
   switch (care) {
     case 'slivers':
-      if (figures.edges.some(({ sliverMm, owner }) => sliverMm > 0 && owner.seen > 0.5)) return null;
-      return evenStatement(chosen) ?? fullStatement(chosen) ?? narrowestStatement(figures);
+      if (figures.edges.some(({ sliverMm, owner }) => sliverMm > 0 && owner.seen > 0.5)) return widerStatement(chosen, rival);
+      return evenStatement(chosen) ?? fullStatement(chosen) ?? widerStatement(chosen, rival);
     case 'ends':
     case 'fullSeen':
-      return fullStatement(chosen) ?? endsStatement(chosen, rival);
+      return fullSeenStatement(chosen) ?? fullStatement(chosen) ?? widerStatement(chosen, rival) ?? endsStatement(chosen, rival);
     case 'balance':
       return evenStatement(chosen) ?? fullStatement(chosen) ?? endsStatement(chosen, rival);
     case 'square': {

@@ -22,7 +22,7 @@ export type Statement =
   /** Along an edge only those pieces are cut that fill in between the tiles, such as dots. */
   | { readonly says: 'mainFull'; readonly along: Along }
   | { readonly says: 'bothFull'; readonly axis: Axis; readonly edges: readonly [string, string] }
-  | { readonly says: 'even'; readonly axis: Axis; readonly mm: number; readonly edges: readonly [string, string] }
+  | { readonly says: 'even'; readonly axis: Axis; readonly cutMm: readonly [number, number]; readonly edges: readonly [string, string] }
   | { readonly says: 'ends'; readonly axis: Axis; readonly sizes: readonly [EndSize, EndSize] }
   | { readonly says: 'narrowest'; readonly size: EndSize }
   | { readonly says: 'pieces'; readonly size: EndSize }

@@ -32,7 +32,9 @@ const board = useBoardStore();
 const comparison = useComparison(toRef(props, 'job'), toRef(props, 'surface'));
 const isBest = computed(() => {
   const { x, y, school, turn = { rule: 'best' } } = props.surface.setout;
-  return x.rule === 'best' && y.rule === 'best' && turn.rule === 'best' && school === undefined;
+  if (x.rule === 'best' && y.rule === 'best' && turn.rule === 'best' && school === undefined) return true;
+  // What is being cut stays as it was begun; where that is the best start, there is nothing to take.
+  return props.surface.counted !== undefined && props.plan?.advice.isBest === true;
 });
 const names = computed(() => (props.plan ? thingNamesOf(props.plan.traced) : { edges: {}, fixtures: {} }));
 const reasons = computed(() => (props.plan ? describeReasons(props.plan.advice.reasons, names.value, tape.value) : []));
@@ -48,7 +50,9 @@ const byHand = computed(() => {
   const { x, y, turn } = props.surface.setout;
   return x.rule === 'free' || y.rule === 'free' || turn?.rule === 'byHand';
 });
-const school = computed(() => (props.plan ? setoutTitle(schoolOf(props.plan.advice.chosen), byHand.value) : ''));
+const school = computed(() =>
+  props.plan ? setoutTitle(schoolOf(props.plan.advice.chosen), byHand.value, props.surface.counted !== undefined) : '',
+);
 </script>
 
 <template>
