@@ -112,15 +112,19 @@ export function* choosingForPlan(placer: Placer, choice: SetoutChoice): Generato
 }
 
 function bestAsLaid(placer: Placer, { best, others }: Found): Found {
-  const laidScore = (candidate: Candidate): number => placer.weighLaid(candidate, placer.lay(candidate)).score;
-  let [first, firstScore] = [best, others.length > 0 ? laidScore(best) : best.score];
-  if (firstScore <= best.score + AS_TRIED) return { best, others };
+  if (others.length === 0) return { best, others };
+  const asLaid = (candidate: Candidate): Candidate => placer.weighLaid(candidate, placer.lay(candidate));
+  let [first, firstLaid] = [best, asLaid(best)];
+  if (firstLaid.score <= best.score + AS_TRIED) return { best, others };
+  const behind: Candidate[] = [];
   for (const other of others) {
-    if (other.score >= firstScore) break;
-    const score = laidScore(other);
-    if (score < firstScore) [first, firstScore] = [other, score];
+    const laid = other.score < firstLaid.score ? asLaid(other) : other;
+    if (laid.score < firstLaid.score) {
+      behind.push(firstLaid);
+      [first, firstLaid] = [other, laid];
+    } else behind.push(laid);
   }
-  return { best: first, others: [best, ...others].filter((candidate) => candidate !== first) };
+  return { best: first, others: behind };
 }
 
 /** So many choices of one surface are remembered. */
