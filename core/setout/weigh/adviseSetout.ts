@@ -16,7 +16,7 @@ export interface SetoutAdvice {
   readonly chosen: Candidate;
   /** What the product would choose. */
   readonly best: Candidate;
-  /** Whether the setout in force is that. */
+  /** Whether the setout in force is that, or even better: a longer search may have found it. */
   readonly isBest: boolean;
   readonly reasons: Reasons;
   /** By how much each pin is missed, mm; 0 where it is kept. */
@@ -42,8 +42,8 @@ export function adviseSetout(placer: Placer, chosen: Candidate, laid: Candidate,
   const turn: Turn = { choice: chosen.turn, deg: chosen.turnDeg };
   const alongX = FIXED_RULES.map((rule) => placer.weigh({ rule }, chosen.y, turn));
   const alongY = FIXED_RULES.map((rule) => placer.weigh(chosen.x, { rule }, turn));
-  const isBest = isSameSetout(chosen, best);
-  const rivals = isBest ? [...others, ...alongX, ...alongY].filter((rival) => differInKind(rival, chosen)) : [best];
+  const isBest = isSameSetout(chosen, best) || chosen.score < best.score;
+  const rivals = isBest ? [best, ...others, ...alongX, ...alongY].filter((rival) => differInKind(rival, chosen)) : [best];
   return {
     chosen: laid,
     best,

@@ -30,11 +30,11 @@ const props = defineProps<{ job: Job; surface: Surface; plan: SurfacePlan | null
 const tape = useTape();
 const board = useBoardStore();
 const comparison = useComparison(toRef(props, 'job'), toRef(props, 'surface'));
+/** Whether there is nothing better to take: it is left to the product, or lies as well as what the product would choose. */
 const isBest = computed(() => {
   const { x, y, school, turn = { rule: 'best' } } = props.surface.setout;
-  if (x.rule === 'best' && y.rule === 'best' && turn.rule === 'best' && school === undefined) return true;
-  // What is being cut stays as it was begun; where that is the best start, there is nothing to take.
-  return props.surface.counted !== undefined && props.plan?.advice.isBest === true;
+  const isLeft = x.rule === 'best' && y.rule === 'best' && turn.rule === 'best' && school === undefined;
+  return isLeft || props.plan?.advice.isBest === true;
 });
 const names = computed(() => (props.plan ? thingNamesOf(props.plan.traced) : { edges: {}, fixtures: {} }));
 const reasons = computed(() => (props.plan ? describeReasons(props.plan.advice.reasons, names.value, tape.value) : []));

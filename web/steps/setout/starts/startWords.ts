@@ -1,4 +1,4 @@
-import { describeReasons, schoolName } from '@azulejo/core/messages/en/reasons';
+import { describeBehind, describeReasons, schoolName } from '@azulejo/core/messages/en/reasons';
 import { thingNamesOf } from '@azulejo/core/messages/thingNames';
 import { schoolOf } from '@azulejo/core/setout/search/schools';
 import { formatLengthWithUnit } from '@azulejo/core/units/formatLength';
@@ -34,7 +34,8 @@ export function startTitles(starts: readonly ShownSetout[], tape: Tape): string[
 /** Puts a start into words and figures. */
 export function startFigures(start: ShownSetout, surface: Surface, tape: Tape): StartFigures {
   const { candidate, change, reasons, plan } = start;
-  const [gain, cost = ''] = describeReasons(reasons, thingNamesOf(plan.traced), tape);
+  const names = thingNamesOf(plan.traced);
+  const [gain, cost = describeBehind(reasons, names, tape) ?? ''] = describeReasons(reasons, names, tape);
   const smallestMm = narrowestOf(start);
   return {
     gain,
