@@ -25,16 +25,16 @@ const type = async (page, label, text) => {
   await page.getByLabel(label, { exact: true }).first().press('Enter');
 };
 
+/** Names of pictures to take; all where none is given. */
+const wanted = process.argv.slice(2);
+
 const PICTURES = [
   {
     name: 'jobs',
     path: '/',
     look: DESK,
-    act: (page) =>
-      page
-        .getByText(/need a look/)
-        .nth(1)
-        .waitFor({ timeout: 60_000 }),
+    // Five surfaces of two jobs are drawn, and two of the third.
+    act: (page) => page.locator('svg .outline').nth(11).waitFor({ timeout: 60_000 }),
   },
   // The total stands when every surface is planned.
   { name: 'job', path: JOB, look: DESK, act: (page) => page.getByRole('link', { name: /^Order\s*\d/ }).waitFor({ timeout: 60_000 }) },
@@ -148,7 +148,7 @@ const browser = await chromium.launch({
   ],
 });
 mkdirSync('docs/screenshots', { recursive: true });
-for (const { name, path, look, act } of PICTURES) {
+for (const { name, path, look, act } of PICTURES.filter((one) => wanted.length === 0 || wanted.includes(one.name))) {
   const page = await (await browser.newContext(look)).newPage();
   await page.goto(address + path);
   await page.waitForTimeout(3500);
