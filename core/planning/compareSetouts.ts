@@ -92,8 +92,9 @@ export function* compareSetouts(
   const laid: (Omit<ComparedSetout, 'reasons'> & { readonly index: number })[] = [];
   const different = fewAndDifferent(found, ({ candidate, change }) => ({ candidate, kind: JSON.stringify(change) }), MOST_LAID / 4);
   for (const [index, { candidate, placer, change }] of different.entries()) {
-    const own = placer.lay(candidate);
-    const weighed = placer.weighLaid(candidate, own);
+    const written = placer.writtenDown(candidate.at, { choice: candidate.turn, deg: candidate.turnDeg }, free);
+    const own = placer.lay(written);
+    const weighed = placer.weighLaid(written, own);
     const { x, y, turn } = weighed;
     const { pins } = surface.setout;
     laid.push({ index, candidate: weighed, laid: own, change: { ...change, setout: { x, y, turn, ...(pins ? { pins } : {}) } } });

@@ -1,14 +1,23 @@
 import { describe, expect, test } from '@jest/globals';
+import { checkJob } from '../../job/checkJob.ts';
 import { seededNumbers } from '../../geometry/seededNumbers.ts';
 import { roomToSearch } from '../../trials/roomToSearch.ts';
 import { prepareSurface } from '../../planning/prepareSurface.ts';
+import type { Candidate } from '../weigh/candidate.ts';
+import { choosing, QUICK } from '../weigh/chooseSetout.ts';
 import type { Placer } from '../weigh/placer.ts';
 import { costsOf, scoreOf } from '../weigh/scoreFigures.ts';
+import type { SetoutChoice } from '../weigh/setoutChoice.ts';
 import { candidatesOf } from '../../planning/compareSetouts.ts';
 import { summariseEdges } from '../edges/edgeCuts.ts';
 import { periodOf } from './criticalOffsets.ts';
 import { searchOffsets, THOROUGH, type Place } from './searchOffsets.ts';
 import { AS_DRAWN } from './turns.ts';
+
+const firstFound = (placer: Placer, choice: SetoutChoice): Candidate => {
+  const steps = choosing(placer, choice, QUICK);
+  for (let step = steps.next(); ; step = steps.next()) if (step.done) return step.value.best;
+};
 
 const run = (placer: Placer): Place[] => {
   const steps = searchOffsets(placer.trialsAt(0), { x: null, y: null }, placer.weights, THOROUGH);
@@ -56,8 +65,22 @@ describe('the search', () => {
         if (Math.abs(laid.score - tried.score) > 0.02 * Math.max(1, laid.score)) off++;
       }
     }
-    expect(off).toBeLessThan(12);
+    expect(off).toBeLessThan(6);
     expect(offPieces / pieces).toBeLessThan(0.01);
+  });
+
+  test('nor does the search lean on what a trial gets wrong: what it finds is laid as it was tried, in 100 rooms', () => {
+    const mistold: string[] = [];
+    for (let seed = 1; seed <= 100; seed++) {
+      const job = roomToSearch(seed, 8);
+      if (checkJob(job).length > 0) continue;
+      const { placer } = prepareSurface(job, job.surfaces[0]);
+      const best = firstFound(placer, job.surfaces[0].setout);
+      const laid = placer.weighLaid(best, placer.lay(best));
+      if (laid.score > best.score + 0.02 * Math.max(1, laid.score)) mistold.push(`${seed}: ${best.score} was laid as ${laid.score}`);
+    }
+    // Two may be told a little wrong.
+    expect(mistold.slice(2)).toEqual([]);
   });
 
   test('the same where a band runs between the courses, its own pieces left out', () => {

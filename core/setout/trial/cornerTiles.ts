@@ -1,13 +1,16 @@
 import { ON_LINE_MM, SMALLEST_PIECE_WIDTH_MM } from '../../geometry/conventions.ts';
-import { distance, type Point } from '../../geometry/point.ts';
+import type { Point } from '../../geometry/point.ts';
 import type { Ring } from '../../geometry/ring.ts';
 import type { Repeat } from '../../pattern/repeat.ts';
 import { measureCut } from '../edges/edgeCuts.ts';
 import type { EdgeTally } from '../weigh/figures.ts';
 import { tallyCut } from '../weigh/tallyCut.ts';
 import type { CutList } from './cutList.ts';
-import type { Way } from './outlineAcross.ts';
+import { lostBelow, type Way } from './outlineAcross.ts';
 import { pointOn, type TrialLine } from './trialLine.ts';
+
+/** What is narrower than this is lost, wherever the last digit of what is laid may fall, mm. */
+const SURELY_LOST_MM = SMALLEST_PIECE_WIDTH_MM - 0.001;
 
 /** An end narrower than this is a point, mm. */
 export const POINT_MM = 0.5;
@@ -25,23 +28,24 @@ export function tallyCorner(
 ): boolean {
   const [a, b] = own;
   const piece = cuts.piece[a];
-  if (own.length === 2 && isSquareCorner(lines[cuts.line[a]], lines[cuts.line[b]], piece)) {
-    const [one, other] = [cuts.thinnest[a], cuts.thinnest[b]];
-    if ((one * other) / (one + other) < SMALLEST_PIECE_WIDTH_MM) return false;
-    for (const k of own) tallyPlain(lines[cuts.line[k]], cuts, k, tallies);
-    return true;
-  }
-  // A corner that turns inwards just where the tile ends: its two lines each leave a strip of it.
-  const strips = own.filter((k) => own.some((m) => turnsInwards(lines[cuts.line[k]], lines[cuts.line[m]])));
+  // Lines round what stands there, or by a corner that turns inwards: each leaves its own strip.
+  const strips = own.filter((k) => own.some((m) => standBackToBack(lines[cuts.line[k]], lines[cuts.line[m]])));
   if (strips.length > 0) {
-    for (const k of strips) tallyPlain(lines[cuts.line[k]], cuts, k, tallies);
+    const kept = strips.filter((k) => cuts.deepest[k] >= lostBelow(lines[cuts.line[k]].outlines[piece]));
+    for (const k of kept) tallyPlain(lines[cuts.line[k]], cuts, k, tallies);
+    return kept.length > 0;
+  }
+  if (own.length === 2 && isSquareCorner(lines[cuts.line[a]], lines[cuts.line[b]], piece)) {
+    const [one, other] = [a, b].map((k) => cuts.share[k] * cuts.full[k]);
+    if ((one * other) / (one + other) < SURELY_LOST_MM) return false;
+    for (const k of own) tallyPlain(lines[cuts.line[k]], cuts, k, tallies);
     return true;
   }
   const { ring } = repeat.pieces[piece];
   const [sx, sy] = [cuts.sx[a], cuts.sy[a]];
   LEFT.start(ring, sx, sy);
   for (const k of own) LEFT.keepInside(lines[cuts.line[k]]);
-  if (LEFT.count < 3 || LEFT.stripWidth() < SMALLEST_PIECE_WIDTH_MM) return false;
+  if (LEFT.count < 3 || LEFT.stripWidth() < SURELY_LOST_MM) return false;
   for (const k of own) {
     const line = lines[cuts.line[k]];
     const { way } = line.outlines[piece];
@@ -58,15 +62,13 @@ export function tallyPlain(line: TrialLine, cuts: CutList, k: number, tallies: r
   tallyCut(tallies[line.owner], cuts.share[k], cuts.thinnest[k], cuts.full[k], cuts.length[k], line.outlines[cuts.piece[k]].isMain);
 }
 
-/** Whether two lines of the boundary meet in a corner that reaches into the field. */
-function turnsInwards(a: TrialLine, b: TrialLine): boolean {
-  const [first, second] = distance(pointOn(a, a.endMm), pointOn(b, b.startMm)) < ON_LINE_MM ? [a, b] : [b, a];
-  if (distance(pointOn(first, first.endMm), pointOn(second, second.startMm)) >= ON_LINE_MM) return false;
-  return first.alongX * second.alongY - first.alongY * second.alongX < -INWARDS_SINE;
-}
+/** Whether each of two lines lies on the outer side of the other: what both leave of a tile does not hang together. */
+const standBackToBack = (a: TrialLine, b: TrialLine): boolean => isBehind(a, b) && isBehind(b, a);
 
-/** A corner turns inwards by more than this, as a sine. */
-const INWARDS_SINE = 0.1;
+function isBehind(a: TrialLine, b: TrialLine): boolean {
+  const [x, y] = pointOn(b, (b.startMm + b.endMm) / 2);
+  return x * a.inX + y * a.inY - a.acrossMm < -ON_LINE_MM;
+}
 
 /** What stays of a rectangle that keeps its far side: from that side to the line, at both ends of the cut. */
 function tallyWay(line: TrialLine, piece: number, way: Way, sx: number, sy: number, tally: EdgeTally): void {

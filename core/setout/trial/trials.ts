@@ -11,7 +11,7 @@ import type { Pin } from '../weigh/pins.ts';
 import { alongLattice } from './alongLattice.ts';
 import { boundaryOf, type Boundary } from './boundary.ts';
 import { bandStretches, type Stretch } from './bandStretches.ts';
-import { tallyCorner, tallyPlain } from './cornerTiles.ts';
+import { POINT_MM, tallyCorner, tallyPlain } from './cornerTiles.ts';
 import { earsAt, fallsOf, wholeSheets, type RoundThing } from './features.ts';
 import { LineWalk, MAY_BE_LOST_MM, TALLIED } from './lineWalk.ts';
 import { middlesOf, type Middle } from './middles.ts';
@@ -194,10 +194,35 @@ export class Trials {
     return lines.map((line, index) => ({ ...line, index, lattice: alongLattice(line, lines, this.rounds, this.repeat) }));
   }
 
+  /**
+   * A piece that one edge cuts in many stretches, as a curve does, is judged over all of them: by its narrowest end, or by
+   * its widest where it runs out to a point.
+   */
+  private judgeCurves(): void {
+    const { cuts, tiles } = this.lineWalk;
+    const curved = (k: number): boolean => {
+      const slot = cuts.slot[k];
+      return slot !== TALLIED && tiles.ofOwner[slot] > 1 && this.lines[cuts.line[k]].owner === tiles.owner[slot];
+    };
+    const ends = new Map<number, [number, number]>();
+    for (let k = 0; k < cuts.count; k++) {
+      if (!curved(k)) continue;
+      const other = 2 * cuts.share[k] * cuts.full[k] - cuts.thinnest[k];
+      const known = ends.get(cuts.slot[k]) ?? [Infinity, 0];
+      ends.set(cuts.slot[k], [Math.min(known[0], cuts.thinnest[k], other), Math.max(known[1], cuts.thinnest[k], other)]);
+    }
+    if (ends.size === 0) return;
+    for (let k = 0; k < cuts.count; k++) {
+      const own = curved(k) ? ends.get(cuts.slot[k]) : undefined;
+      if (own) cuts.thinnest[k] = own[0] < POINT_MM ? own[1] : own[0];
+    }
+  }
+
   /** Takes every cut into the tally of its edge; tiles in a corner, and the narrowest, are really cut first. */
   private tallyAll(): void {
     const { lines: boundaryLines, tallies } = this;
     const { cuts, tiles } = this.lineWalk;
+    this.judgeCurves();
     let corners: Map<number, number[]> | null = null;
     for (let k = 0; k < cuts.count; k++) {
       const slot = cuts.slot[k];

@@ -3,7 +3,7 @@ import fc from 'fast-check';
 import { planSurface } from '../../plan.ts';
 import { prepareSurface } from '../../planning/prepareSurface.ts';
 import { AS_DRAWN } from '../search/turns.ts';
-import { chooseSetout } from './chooseSetout.ts';
+import { chooseSetout, choosing, QUICK } from './chooseSetout.ts';
 import type { SurfacePlan } from '../../planning/planned.ts';
 import type { Job } from '../../job/job.ts';
 import { PATTERNS } from '../../pattern/registry.ts';
@@ -115,15 +115,18 @@ describe('the proposal', () => {
 test('what is proposed is no worse, as it is laid, than what else was found', () => {
   let mistold = 0;
   const worse: string[] = [];
-  for (const seed of [4, 21, 29, 37, 52, 58]) {
+  for (const seed of [5, 47]) {
     const job = roundedJob(seed);
     const { placer } = prepareSurface(job, job.surfaces[0]);
-    const { best, others } = chooseSetout(placer, BEST_SETOUT);
     const laid = (candidate: Candidate): number => placer.weighLaid(candidate, placer.lay(candidate)).score;
-    for (const other of others.filter(({ score }) => score < laid(best) - 0.02)) {
-      mistold++;
-      if (laid(other) < laid(best)) worse.push(`${seed}: ${laid(other)} under ${laid(best)}`);
-    }
+    const steps = choosing(placer, BEST_SETOUT, QUICK);
+    let step = steps.next();
+    while (!step.done) step = steps.next();
+    const tried = [step.value.best, ...step.value.others];
+    if (laid(tried[0]) > tried[0].score + 0.02) mistold++;
+    const proposed = laid(chooseSetout(placer, BEST_SETOUT).best);
+    for (const one of tried.filter(({ score }) => score < proposed))
+      if (laid(one) < proposed - 1e-9) worse.push(`${seed}: ${laid(one)} under ${proposed}`);
   }
   expect(mistold).toBeGreaterThan(0);
   expect(worse).toEqual([]);

@@ -48,12 +48,13 @@ export function* choosing(placer: Placer, choice: SetoutChoice, effort: Effort):
     if (starts[k].place.score < best.place.score - 1e-9) best = starts[k];
   }
   const candidateOf = ({ place, turn }: Start): Candidate => placer.candidateAt(placer.home(place.at, turn.deg, choice), turn, choice);
-  const found = candidateOf(best);
+  const writtenDown = ({ at, turnDeg, turn }: Candidate): Candidate => placer.writtenDown(at, { choice: turn, deg: turnDeg }, choice);
+  const found = writtenDown(candidateOf(best));
   const rest = starts
     .filter((start) => start !== best)
     .sort(byScore)
     .slice(0, LOOKED_THROUGH);
-  return { best: found, others: differentFrom(found, rest, candidateOf) };
+  return { best: found, others: differentFrom(found, rest, candidateOf).map(writtenDown) };
 }
 
 const byScore = (a: Start, b: Start): number => a.place.score - b.place.score;

@@ -39,7 +39,11 @@ export function explainSetout(chosen: Candidate, rivals: readonly Candidate[], w
   return {
     gain,
     cost,
-    rival: firstOf(gains, (care) => speaksAgainst(care, rival, chosen)),
+    rival: firstOf(gains, (care) => {
+      const one = speaksAgainst(care, rival, chosen);
+      // That it takes longer is told with the gain.
+      return one?.says === 'moreWork' && gain.says === 'work' ? null : one;
+    }),
     than: rival,
     rivalIsBest: !isBest && behind > NOTICEABLE,
     behind,

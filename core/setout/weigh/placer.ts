@@ -22,6 +22,12 @@ import { SHIPPED_WAYS, type Weights } from './ways.ts';
 /** A rule's place is the place that was found where they differ by no more, mm. */
 const SAME_MM = 0.02;
 
+/** A place that is written down is as good as it was found where it scores so near. */
+const SAME_SCORE = 1e-3;
+
+/** So little is a place moved each way so that it does not hang on the last digit, mm. */
+const HAIRS_MM = [0, -0.003, 0.003] as const;
+
 /** Weighs and lays setouts of one field. */
 export class Placer {
   readonly open: OpenField;
@@ -78,6 +84,28 @@ export class Placer {
       costs,
       score: scoreOf(costs, this.weights) + pinCost(figures),
     };
+  }
+
+  /**
+   * A place weighed as it is written down: by a rule where one holds, else to a ten-thousandth of a millimetre. Where that
+   * alone makes it worse, as a tile is no longer quite full, it is moved by a hair.
+   */
+  writtenDown(at: Point, turn: Turn, choice: Pick<SetoutChoice, 'x' | 'y'>): Candidate {
+    const found = this.candidateAt(at, turn, choice);
+    let best = this.weigh(found.x, found.y, turn);
+    if (best.score <= found.score + SAME_SCORE) return best;
+    const free = (axis: Axis, by: number): SettledAxis => {
+      const own = choice[axis];
+      if (own.rule !== 'best') return own;
+      const low = spanOf(limitsInFrame(this.open.ground, turn.deg), axis).low;
+      return { rule: 'free', offsetMm: tidied(at[axis === 'x' ? 0 : 1] + by + firstPieceSpan(this.open.laid.repeat, axis).low - low) };
+    };
+    for (const dx of HAIRS_MM)
+      for (const dy of HAIRS_MM) {
+        const moved = this.weigh(free('x', dx), free('y', dy), turn);
+        if (moved.score < best.score) best = moved;
+      }
+    return best;
   }
 
   /** Lays a setout; the last one is kept. */

@@ -8,5 +8,8 @@ export const SLIVER_MM = 50;
 export const sliverLimit = (fullMm: number): number =>
   fullMm >= 2 * SLIVER_MM ? Math.max(SLIVER_MM, fullMm * SLIVER_SHARE) : fullMm * SLIVER_SHARE;
 
+/** What is laid and what was tried differ by less, mm. */
+const HAIR_MM = 0.002;
+
 /** Whether what stays of a piece is too narrow to look right; what is at the limit to a hair is not. */
-export const isSliver = (depthMm: number, fullMm: number): boolean => depthMm < sliverLimit(fullMm) - 1e-6;
+export const isSliver = (depthMm: number, fullMm: number): boolean => depthMm < sliverLimit(fullMm) - HAIR_MM;

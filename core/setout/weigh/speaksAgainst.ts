@@ -1,7 +1,7 @@
 import type { Candidate } from './candidate.ts';
 import { unevenStatement } from './endStatements.ts';
 import type { EdgeTally } from './figures.ts';
-import { sizeOf, type Statement } from './statement.ts';
+import { alongOf, sizeOf, type Statement } from './statement.ts';
 import type { Care } from './ways.ts';
 
 /**
@@ -13,7 +13,8 @@ export function speaksAgainst(care: Care, chosen: Candidate, than: Candidate | n
   switch (care) {
     case 'slivers': {
       const thin = worst(chosen, than, ({ sliverMm, thinMm, owner }) => (sliverMm + thinMm) * owner.seen);
-      return thin && thin.sliverMm > 0 ? { says: 'strips', size: sizeOf(thin) } : null;
+      if (!thin || thin.sliverMm === 0) return null;
+      return { says: 'strips', size: { along: alongOf(thin), cutMm: [thin.thinnestMm, thin.thinnestMm] } };
     }
     case 'ends':
       return piecesAlong(worst(chosen, than, ({ smallMm, owner }) => (isEdge(owner) ? smallMm * owner.seen : 0)));

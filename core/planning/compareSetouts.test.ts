@@ -1,0 +1,39 @@
+import { expect, test } from '@jest/globals';
+import { readFileSync } from 'node:fs';
+import { readJobFile } from '../formats/jobFile.ts';
+import type { Job, Surface } from '../job/job.ts';
+import { describeBehind } from '../messages/en/reasons.ts';
+import { thingNamesOf } from '../messages/thingNames.ts';
+import { planSurface } from '../plan.ts';
+import { roomToSearch } from '../trials/roomToSearch.ts';
+import { METRIC_TAPE } from '../units/tape.ts';
+import { candidatesOf } from './compareSetouts.ts';
+
+const read = readJobFile(readFileSync(new URL('../../demo/tidewater-bakehouse.json', import.meta.url), 'utf8'));
+if (!read.ok) throw new Error(JSON.stringify(read.issues));
+const demo: Job = read.value;
+const surfaceOf = (job: Job, id: string): Surface => {
+  const found = job.surfaces.find((surface) => surface.id === id);
+  if (!found) throw new Error(`no surface ${id}`);
+  return found;
+};
+
+test('starts of a figured mosaic are compared by the motifs that show whole', () => {
+  const niche = surfaceOf(demo, 'niche-back');
+  const [first] = candidatesOf(demo, niche);
+  // Two sheets of 298 and a joint stand in 612, one above the other's foot in 318: both can be whole.
+  expect(first.candidate.figures.motifs).toBe(2);
+  expect(first.candidate.score).toBeCloseTo(planSurface(demo, niche).advice.best.score, 1);
+});
+
+test('a start that a longer search found, once it is laid, is the best there is, and nothing is held against it', () => {
+  for (const seed of [12, 43, 47, 53]) {
+    const job = roomToSearch(seed, 8);
+    const [surface] = job.surfaces;
+    const [first] = candidatesOf(job, surface);
+    const laid = { ...surface, ...first.change };
+    const { advice, traced } = planSurface({ ...job, surfaces: [laid] }, laid);
+    expect(describeBehind(advice.reasons, thingNamesOf(traced), METRIC_TAPE)).toBeNull();
+    expect(advice.isBest).toBe(true);
+  }
+});
