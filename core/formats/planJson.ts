@@ -3,7 +3,7 @@ import { labelOf } from '../cuts/labelPieces.ts';
 import { describeFinding } from '../messages/en/advice.ts';
 import { describeIssue } from '../messages/en/issues.ts';
 import { materialName } from '../messages/en/materials.ts';
-import { describeReasons } from '../messages/en/reasons.ts';
+import { describeSetout } from '../messages/en/reasons.ts';
 import { thingNamesOf } from '../messages/thingNames.ts';
 import { candidatesOf } from '../planning/compareSetouts.ts';
 import { schoolOf } from '../setout/search/schools.ts';
@@ -113,7 +113,7 @@ function surfaceJson(job: Job, surface: Surface, planned: SurfacePlan): object {
       jointMm: surface.jointMm,
       jointMayVary: joints.mayVary,
       largestJointMm: joints.largestMm,
-      reasons: describeReasons(advice.reasons, thingNamesOf(traced), tape),
+      reasons: describeSetout(advice.reasons, thingNamesOf(traced), tape),
       lines: planned.struck.lines,
       square: planned.struck.square,
     },

@@ -3,7 +3,7 @@ import type { EndCuts } from '../setout/edges/endCuts.ts';
 import type { Reasons } from '../setout/weigh/explainSetout.ts';
 import type { Along, Statement } from '../setout/weigh/statement.ts';
 import { METRIC_TAPE } from '../units/tape.ts';
-import { describeBehind, describeEnds, describeReasons } from './en/reasons.ts';
+import { describeBehind, describeEnds, describeReasons, describeSetout } from './en/reasons.ts';
 import { describePacks, describeQuantity, explainMaterial, materialName } from './en/materials.ts';
 import { plan } from '../plan.ts';
 import { jobOfOne } from '../trials/testJob.ts';
@@ -78,6 +78,10 @@ describe('a reason is said in one breath', () => {
     ]);
     const behind = reasons(even, strips, { rivalIsBest: true, behind: 2 });
     expect(describeBehind(behind, names, METRIC_TAPE)).toBe('Against the best start: strips of 12 mm along the top edge.');
+    expect(describeSetout(behind, names, METRIC_TAPE)).toEqual([
+      '249 mm at both ends, left and right.',
+      'Against the best start: strips of 12 mm along the top edge.',
+    ]);
   });
 });
 

@@ -1,7 +1,7 @@
 import { productName, tapeOf } from '@azulejo/core/job/job';
 import { edgeName } from '@azulejo/core/messages/en/names';
 import { describeLedger, describeLines } from '@azulejo/core/messages/en/lines';
-import { describeReasons } from '@azulejo/core/messages/en/reasons';
+import { describeSetout } from '@azulejo/core/messages/en/reasons';
 import { thingNamesOf } from '@azulejo/core/messages/thingNames';
 import { formatLength, formatLengthWithUnit } from '@azulejo/core/units/formatLength';
 import type { SurfaceSource } from './exportKind.ts';
@@ -67,7 +67,7 @@ function writeSetoutPage(pdf: PDFKit.PDFDocument, source: SurfaceSource): void {
   };
   paragraph(`Scale 1:${scale}`, 'bold', 11);
   paragraph('Why here', 'bold', 10);
-  for (const reason of describeReasons(planned.advice.reasons, thingNamesOf(planned.traced), tape)) paragraph(reason);
+  for (const reason of describeSetout(planned.advice.reasons, thingNamesOf(planned.traced), tape)) paragraph(reason);
   paragraph('Lines to strike', 'bold', 10, '#b8402b');
   for (const line of describeLines(planned.struck, thingNamesOf(planned.traced), tape)) paragraph(line);
   if (planned.ledger) for (const line of describeLedger(planned.ledger, tape)) paragraph(line);

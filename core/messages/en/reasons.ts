@@ -69,6 +69,12 @@ export function describeBehind({ rivalIsBest, cost }: Reasons, names: ThingNames
   return cost ? `Against the best start: ${costSentence(cost, names, tape, 'there')}.` : 'The best start is better in small things.';
 }
 
+/** All that is said of a setout: why it, and how far it is behind where it is. */
+export function describeSetout(reasons: Reasons, names: ThingNames, tape: Tape): string[] {
+  const behind = describeBehind(reasons, names, tape);
+  return [...describeReasons(reasons, names, tape), ...(behind ? [behind] : [])];
+}
+
 const costSentence = (statement: Statement, names: ThingNames, tape: Tape, than: string): string =>
   statement.says === 'work' ? `it takes ${workOf(statement, than)}` : sentence(statement, names, tape, than);
 
