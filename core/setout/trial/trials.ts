@@ -41,6 +41,8 @@ interface Banded {
 export class Trials {
   readonly boundary: Boundary;
   private readonly lines: readonly TrialLine[];
+  /** Whether any edge has more than one stretch. */
+  private readonly mayCurve: boolean;
   private readonly tallies: readonly EdgeTally[];
   private readonly lineWalk: LineWalk;
   private readonly figures: SetoutFigures;
@@ -70,6 +72,7 @@ export class Trials {
     // A pin asks of each tile whether it is cut.
     this.lineWalk = new LineWalk(repeat, banded.jointMm, this.tallies, pins.length === 0);
     this.lines = this.readyLines();
+    this.mayCurve = new Set(this.lines.map(({ owner }) => owner)).size < this.lines.length;
     this.middles = middlesOf(ground, repeat, turnDeg);
     this.pins = pinChecks(pins, repeat, turnDeg, {
       jointMm: banded.jointMm,
@@ -222,7 +225,7 @@ export class Trials {
   private tallyAll(): void {
     const { lines: boundaryLines, tallies } = this;
     const { cuts, tiles } = this.lineWalk;
-    this.judgeCurves();
+    if (this.mayCurve) this.judgeCurves();
     let corners: Map<number, number[]> | null = null;
     for (let k = 0; k < cuts.count; k++) {
       const slot = cuts.slot[k];

@@ -6,7 +6,7 @@ import type { Candidate, Found } from './candidate.ts';
 import { chooseSetout } from './chooseSetout.ts';
 import { Placer } from './placer.ts';
 import { explainSetout, type Reasons } from './explainSetout.ts';
-import type { EdgeTally, SetoutFigures } from './figures.ts';
+import { tallyOf, type EdgeTally } from './figures.ts';
 import { KEPT_MM } from './pins.ts';
 import { BEST_SETOUT, FIXED_RULES, type FixedRule } from './setoutChoice.ts';
 
@@ -88,9 +88,6 @@ const optionOf = (candidate: Candidate, axis: Axis): SetoutOption => {
     sliver: [start, end].some((tally) => (tally?.sliverMm ?? 0) > 0),
   };
 };
-
-/** How an edge comes out; undefined where none has this name. */
-export const tallyOf = ({ edges }: SetoutFigures, id: string | null): EdgeTally | undefined => edges.find(({ owner }) => owner.id === id);
 
 /** An edge with less of it cut has full pieces too: the rest is joints. */
 const ALL_CUT = 0.85;

@@ -1,6 +1,6 @@
 import type { Axis } from './axisPlacement.ts';
 import type { Candidate } from './candidate.ts';
-import type { EdgeTally } from './figures.ts';
+import { tallyOf, type EdgeTally } from './figures.ts';
 import { meanShare } from './scoreFigures.ts';
 import { alongOf, sizeOf, type Statement } from './statement.ts';
 
@@ -20,9 +20,8 @@ interface Pair {
 }
 
 function pairsOf({ sides, figures }: Candidate): Pair[] {
-  const tallyOf = (id: string | null): EdgeTally | undefined => figures.edges.find(({ owner }) => owner.id === id);
   return PAIRS.flatMap(([axis, start, end]) => {
-    const [a, b] = [tallyOf(sides[start]), tallyOf(sides[end])];
+    const [a, b] = [tallyOf(figures, sides[start]), tallyOf(figures, sides[end])];
     return a && b ? [{ axis, a, b }] : [];
   });
 }
@@ -94,7 +93,7 @@ export function unevenStatement(chosen: Candidate, than: Candidate | null): Stat
 export function widerStatement(chosen: Candidate, rival: Candidate): Statement | null {
   const wider = chosen.figures.edges.flatMap((tally) => {
     const { owner, cutMm, sliverMm, thinnestMm } = tally;
-    const other = rival.figures.edges.find((one) => one.owner.id === owner.id);
+    const other = tallyOf(rival.figures, owner.id);
     if (owner.kind !== 'edge' || owner.isReveal || cutMm < 1 || sliverMm > 0 || !other || isFull(other)) return [];
     return [{ tally, by: (thinnestMm - other.thinnestMm) * owner.seen * Math.min(cutMm, other.cutMm) }];
   });

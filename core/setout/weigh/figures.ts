@@ -92,3 +92,6 @@ export const emptyTally = (owner: LineOwner): EdgeTally => ({
   thinnestMm: Infinity,
   widestMm: 0,
 });
+
+/** How an edge comes out; undefined where none has this name. */
+export const tallyOf = ({ edges }: SetoutFigures, id: string | null): EdgeTally | undefined => edges.find(({ owner }) => owner.id === id);

@@ -1,6 +1,6 @@
 import type { Candidate } from './candidate.ts';
 import { unevenStatement } from './endStatements.ts';
-import type { EdgeTally } from './figures.ts';
+import { tallyOf, type EdgeTally } from './figures.ts';
 import { alongOf, sizeOf, type Statement } from './statement.ts';
 import type { Care } from './ways.ts';
 
@@ -61,7 +61,7 @@ const isEdge = ({ kind, isReveal }: EdgeTally['owner']): boolean => kind === 'ed
 function worst(chosen: Candidate, than: Candidate | null, of: (tally: EdgeTally) => number): EdgeTally | null {
   let [found, most]: [EdgeTally | null, number] = [null, 0];
   for (const tally of chosen.figures.edges) {
-    const other = than?.figures.edges.find(({ owner }) => owner.id === tally.owner.id);
+    const other = than && tallyOf(than.figures, tally.owner.id);
     const by = of(tally) - (other ? of(other) : 0);
     if (by > most + 1e-6) [found, most] = [tally, by];
   }
