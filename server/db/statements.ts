@@ -1,4 +1,4 @@
-import { parse, protocol, types, type PGlite } from '@electric-sql/pglite';
+import { messages, parse, protocol, types, type PGlite } from '@electric-sql/pglite';
 
 const { serialize } = protocol;
 
@@ -11,7 +11,9 @@ type Parameter = string | number | boolean | null;
  */
 export class Statements {
   private readonly pglite: PGlite;
+  /** Names of queries that PostgreSQL has prepared: it keeps them whether or not their first run succeeds. */
   private readonly names = new Map<string, string>();
+  private named = 0;
 
   constructor(pglite: PGlite) {
     this.pglite = pglite;
@@ -20,7 +22,8 @@ export class Statements {
   /** Runs a query and returns its rows. Throws PostgreSQL's error, with its code. */
   async query<Row>(sql: string, parameters: readonly unknown[]): Promise<readonly Row[]> {
     const known = this.names.get(sql);
-    const name = known ?? `statement_${this.names.size}`;
+    // A name is never given twice: one whose fate is unknown stays free.
+    const name = known ?? `statement_${this.named++}`;
     const values = parameters.map((value) => (value === null ? null : String(value as Parameter)));
     const message = joined([
       ...(known ? [] : [serialize.parse({ name, text: sql })]),
@@ -29,9 +32,11 @@ export class Statements {
       serialize.execute({}),
       serialize.sync(),
     ]);
-    const { messages } = await this.pglite.execProtocol(message, { syncToFs: false });
-    this.names.set(sql, name);
-    return parse.parseResults(messages, types.parsers, {})[0].rows as Row[];
+    const answer = await this.pglite.execProtocol(message, { syncToFs: false, throwOnError: false });
+    if (answer.messages.some((one) => one.name === 'parseComplete')) this.names.set(sql, name);
+    const refused = answer.messages.find((one) => one instanceof messages.DatabaseError);
+    if (refused) throw refused as Error;
+    return parse.parseResults(answer.messages, types.parsers, {})[0].rows as Row[];
   }
 }
 
