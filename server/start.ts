@@ -6,7 +6,7 @@ import { fileURLToPath } from 'node:url';
 import { readJobFile } from '@azulejo/core/formats/jobFile';
 import { describeIssue } from '@azulejo/core/messages/en/issues';
 import { buildApp } from './app.ts';
-import { CopyFolder } from './copies/copyFolder.ts';
+import { CopyFolder, today } from './copies/copyFolder.ts';
 import { goBackTo, openOrRescue, type Opened } from './copies/rescue.ts';
 import { RescueNote } from './copies/rescueNote.ts';
 import type { Database } from './db/database.ts';
@@ -33,6 +33,8 @@ const say = (text: string): void => {
 /** Takes the port and the folder, opens the data, fills in the demo when asked, and answers. */
 async function start(): Promise<void> {
   process.umask(0o077);
+  // Whoever listened may be gone: a word that nobody hears ends nothing.
+  for (const output of [process.stdout, process.stderr]) output.on('error', () => undefined);
   const settings = readSettings(process.argv.slice(2), process.env);
   const door = await takePort(settings.host, settings.port);
   const lock = lockFolder(settings.dataFolder);
@@ -44,7 +46,7 @@ async function start(): Promise<void> {
   const { database, rescued } = await openData(settings, lock, copies);
   if (rescued) tellOfRescue(rescued, note);
   const jobs = new JobRepository(database);
-  const site = new SiteRepository(database);
+  const site = new SiteRepository(database, jobs);
   for (const file of settings.jobFiles) await addJob(jobs, file, settings.withSite ? site : null);
   const [exports, glances] = [startWorkLine('export'), startWorkLine('glance')];
   const loopback = isLoopback(settings.host);
@@ -109,9 +111,7 @@ function tellAddresses({ host }: Settings, { port }: AddressInfo): void {
 /** A copy at the start and every hour; a failure is said and tried again the next time. */
 function keepCopies(copies: CopyFolder, jobs: JobRepository, site: SiteRepository): NodeJS.Timeout {
   const copy = (): void => {
-    const now = new Date();
-    const day = [now.getFullYear(), now.getMonth() + 1, now.getDate()].map((part) => String(part).padStart(2, '0')).join('-');
-    copies.copyAll(jobs, site, day).catch((error: unknown) => process.stderr.write(`The daily copy failed: ${explain(error)}\n`));
+    copies.copyAll(jobs, site, today()).catch((error: unknown) => process.stderr.write(`The daily copy failed: ${explain(error)}\n`));
   };
   copy();
   return setInterval(copy, COPY_EVERY_MS);

@@ -72,6 +72,8 @@ export interface Rescue {
   readonly fromData: readonly string[];
   /** Jobs taken from the newest copy that has them. */
   readonly fromCopies: readonly { readonly name: string; readonly day: string }[];
+  /** Jobs of which surfaces or tiles stand neither in the data nor in a copy, and how many. */
+  readonly lost: readonly { readonly name: string; readonly parts: number }[];
   /** Where the damaged data was put. */
   readonly setAside: string;
 }

@@ -42,4 +42,10 @@ test('an hour of 25, a photo that is none, a date that is none: refused at the f
   expect(paths({ kind: 'photo', image: 'data:text/html;base64,AA', text: '', pin: null })).toEqual(['data.image']);
   expect(paths({ kind: 'photo', image: `data:image/jpeg;base64,${'A'.repeat(600_000)}`, text: '', pin: null })).toEqual(['data.image']);
   expect(paths({ kind: 'note', text: 'x', pin: null }, 'yesterday')).toEqual(['at']);
+  for (const [at, found] of [
+    ['2026-11-28T08:00:00+23:59', []],
+    ['0000-01-01T00:00:00Z', ['at']],
+    ['9999-12-31T00:00:00Z', ['at']],
+  ] as const)
+    expect(paths({ kind: 'note', text: 'x', pin: null }, at)).toEqual(found);
 });

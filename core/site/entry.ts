@@ -4,15 +4,24 @@ import { timerSchema } from './timer.ts';
 /** Characters a photo may take in the log, as a data address: scaled down before it is kept. */
 export const LONGEST_PHOTO = 500_000;
 
+/** Characters that the small picture of a photo may take, for lists. */
+export const LONGEST_SMALL = 16_000;
+
+const [EARLIEST, LATEST] = [Date.UTC(1970, 0, 1), Date.UTC(2200, 0, 1)];
+
 const id = z.string().min(1).max(40);
 const words = z.string().trim().max(500);
 const amount = z.number().min(0).max(1_000_000);
 const pin = z.tuple([z.number(), z.number()]).nullable().describe('Where on the drawing of the surface, mm; null for nowhere');
 
+const picture = z.string().regex(/^data:image\/(jpeg|webp|png);base64,[A-Za-z0-9+/=]+$/);
 const image = z
-  .string()
-  .regex(/^data:image\/(jpeg|webp|png);base64,[A-Za-z0-9+/=]+$/)
-  .max(LONGEST_PHOTO);
+  .union([picture.max(LONGEST_PHOTO), z.string().regex(/^photo:[0-9a-f]{64}$/)])
+  .describe('The picture, or the name of one that the job has');
+const small = picture.max(LONGEST_SMALL).optional().describe('The same picture in small, for lists');
+
+/** A photo that is kept apart from the log, named by what it holds: the SHA-256 of its bytes. */
+export const photoName = (hash: string): string => `photo:${hash}`;
 
 /** Checks on the way, each a minute. */
 export const CHECKS = ['level', 'plumb', 'coverage', 'controlLine', 'diagonal'] as const;
@@ -43,6 +52,7 @@ const dataSchema = z.discriminatedUnion('kind', [
   z.strictObject({
     kind: z.literal('photo'),
     image,
+    small,
     text: words,
     pin,
   }),
@@ -53,7 +63,7 @@ const dataSchema = z.discriminatedUnion('kind', [
     wanted: z.number().nullable(),
     text: words,
   }),
-  z.strictObject({ kind: z.literal('snag'), text: words.min(1), pin, done: z.boolean(), image: image.optional() }),
+  z.strictObject({ kind: z.literal('snag'), text: words.min(1), pin, done: z.boolean(), image: image.optional(), small }),
   z.strictObject({
     kind: z.literal('leftOver'),
     productId: id,
@@ -71,7 +81,10 @@ const dataSchema = z.discriminatedUnion('kind', [
 /** Something that happened on site: a record that is added and never changed. A correction replaces it. */
 export const entrySchema = z.strictObject({
   id: z.uuid().describe('Named by who makes it: sent again, it is not made twice'),
-  at: z.iso.datetime({ offset: true }).describe('When, by the clock of who wrote it'),
+  at: z.iso
+    .datetime({ offset: true, abort: true })
+    .refine((text) => Date.parse(text) >= EARLIEST && Date.parse(text) < LATEST)
+    .describe('When, by the clock of who wrote it: a clock that was never set says 1970'),
   by: z.string().trim().max(60).describe('Who; empty for nobody in particular'),
   surfaceId: id.nullable().describe('The surface it is about; null for the whole job'),
   replaces: z.uuid().nullable().describe('The entry it corrects; null for none'),

@@ -1,10 +1,19 @@
 import { z } from 'zod';
+import { keptCountSchema } from '../cuts/keptLabels.ts';
+import type { Job } from '../job/job.ts';
+import { setoutChoiceSchema } from '../setout/weigh/setoutChoice.ts';
 
 /** How far along a piece is, in the order of the work. */
 export const TICK_STATES = ['open', 'cut', 'laid'] as const;
 
 /** How far along a piece is. */
 export type TickState = (typeof TICK_STATES)[number];
+
+/** How the pieces of a surface were counted, and where its tiles lay, when the first of them was ticked. */
+const keptSchema = z.strictObject({ counted: z.array(keptCountSchema).max(80), setout: setoutChoiceSchema });
+
+/** How the pieces of a surface were counted when cutting began. */
+export type Kept = z.infer<typeof keptSchema>;
 
 /** That a piece was ticked: a record that is added and never changed. */
 export const tickSchema = z.strictObject({
@@ -13,6 +22,7 @@ export const tickSchema = z.strictObject({
   label: z.string().min(1).max(24).describe('The label of the piece'),
   state: z.enum(TICK_STATES),
   turn: z.int().min(1).max(1_000_000).describe('One more than the greatest turn that its maker knew for the piece; no clock is trusted'),
+  kept: keptSchema.optional().describe('With the first tick of a surface: kept with it, so that labels and tiles stay where they are'),
 });
 
 /** That a piece was ticked. */
@@ -53,3 +63,11 @@ export const nextTick = (id: string, piece: PieceName, state: TickState, inForce
   state,
   turn: (inForce.get(pieceKey(piece))?.turn ?? 0) + 1,
 });
+
+/** Writes into a job how a surface was counted, unless that is kept already or the surface is gone. */
+export function keepCount(draft: Pick<Job, 'surfaces'>, surfaceId: string, kept: Kept | undefined): void {
+  const surface = draft.surfaces.find(({ id }) => id === surfaceId);
+  if (!surface || surface.counted || !kept) return;
+  surface.counted = kept.counted;
+  surface.setout = kept.setout;
+}

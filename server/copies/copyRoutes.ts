@@ -1,6 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import type { FastifyPluginAsyncZod } from 'fastify-type-provider-zod';
 import { z } from 'zod';
+import { withoutShelf } from '@azulejo/core/site/siteRecords';
 import { clipText } from '@azulejo/core/units/clipText';
 import { ApiError } from '../errors/apiError.ts';
 import type { JobRepository } from '../jobs/jobRepository.ts';
@@ -16,6 +17,7 @@ const rescue = z.object({
   at: z.string(),
   fromData: z.array(z.string()),
   fromCopies: z.array(z.object({ name: z.string(), day: z.string() })),
+  lost: z.array(z.object({ name: z.string(), parts: z.number() })),
   setAside: z.string(),
 });
 
@@ -66,7 +68,7 @@ export const copyRoutes =
         }
         const other = { ...job, id: randomUUID(), name: `${clipText(job.name, 60)} (${day})` };
         await jobs.insert(other);
-        await site.bringBack(other.id, await copies.siteOf(day, id));
+        await site.bringBack(other.id, withoutShelf(await copies.siteOf(day, id)));
         return reply.status(201).send({ id: other.id });
       },
     );

@@ -1,15 +1,15 @@
 import { existsSync, renameSync } from 'node:fs';
-import type { Job } from '@azulejo/core/job/job';
 import type { Database } from '../db/database.ts';
 import { migrate } from '../db/migrate.ts';
 import { bringJobsForward } from '../jobs/bringJobsForward.ts';
 import { readQueries } from '../db/readQueries.ts';
 import { JobRepository } from '../jobs/jobRepository.ts';
-import { SiteRepository, type SiteRecords } from '../site/siteRepository.ts';
+import { SiteRepository } from '../site/siteRepository.ts';
 import type { Rescue } from '@azulejo/core/formats/apiTypes';
 import type { CopyFolder } from './copyFolder.ts';
+import { putTogether, readDamaged, type Kept, type Readable } from './readDamaged.ts';
 
-const SQL = readQueries(import.meta.url, ['readEverything', 'readLoosely', 'listIds', 'countParts']);
+const SQL = readQueries(import.meta.url, ['readEverything']);
 
 /** Opens a database in a folder. */
 export type Open = (folder: string) => Promise<Database>;
@@ -40,7 +40,7 @@ export async function openOrRescue(folder: string, open: Open, copies: CopyFolde
       if (isNew || !isDamage(error)) throw error;
     }
   }
-  const readable = database ? await readWhatCanBe(database) : [];
+  const readable = database ? await readDamaged(database) : [];
   await database?.close().catch(() => undefined);
   return startAgain(folder, open, copies, readable, now);
 }
@@ -52,42 +52,43 @@ export async function goBackTo(day: string, folder: string, open: Open, copies: 
   const setAside = putAside(folder, 'before-going-back', now);
   const kept = await Promise.all(jobs.map(async (job): Promise<Kept> => ({ job, site: await copies.siteOf(day, job.id) })));
   const database = await fill(folder, open, kept);
-  return { database, rescued: { at: now.toISOString(), fromData: [], fromCopies: jobs.map(({ name }) => ({ name, day })), setAside } };
+  return {
+    database,
+    rescued: { at: now.toISOString(), fromData: [], fromCopies: jobs.map(({ name }) => ({ name, day })), lost: [], setAside },
+  };
 }
 
-async function startAgain(folder: string, open: Open, copies: CopyFolder, readable: readonly Kept[], now: Date): Promise<Opened> {
-  const found = new Map(readable.map((kept) => [kept.job.id, { ...kept, day: '' }]));
-  for (const day of await copies.days())
-    for (const job of await copies.jobsOf(day)) {
-      const site = await copies.siteOf(day, job.id);
-      const known = found.get(job.id);
-      if (!known) found.set(job.id, { job, site, day });
-      // A job can be read where what lies beside it can't.
-      else if (known.site.ticks.length + known.site.entries.length === 0) found.set(job.id, { ...known, site });
-    }
+async function startAgain(folder: string, open: Open, copies: CopyFolder, readable: readonly Readable[], now: Date): Promise<Opened> {
+  const copied = await newestCopies(copies);
+  const rescued = new Map(readable.map((one) => [one.id, putTogether(one, copied.get(one.id) ?? null)]));
+  for (const [id, copy] of copied) if (!rescued.has(id)) rescued.set(id, { ...copy, lost: 0 });
   const setAside = putAside(folder, 'damaged', now);
-  const all = [...found.values()];
+  const all = [...rescued.values()];
   const database = await fill(folder, open, all);
-  const rescued: Rescue = {
+  const note: Rescue = {
     at: now.toISOString(),
     fromData: all.filter(({ day }) => day === '').map(({ job }) => job.name),
     fromCopies: all.filter(({ day }) => day !== '').map(({ job, day }) => ({ name: job.name, day })),
+    lost: all.filter(({ lost }) => lost > 0).map(({ job, lost }) => ({ name: job.name, parts: lost })),
     setAside,
   };
-  return { database, rescued };
+  return { database, rescued: note };
 }
 
-/** A job and what is kept beside it. */
-interface Kept {
-  readonly job: Job;
-  readonly site: SiteRecords;
+/** The newest copy of every job, and its day. */
+async function newestCopies(copies: CopyFolder): Promise<Map<string, Kept & { day: string }>> {
+  const found = new Map<string, Kept & { day: string }>();
+  for (const day of await copies.days())
+    for (const job of await copies.jobsOf(day))
+      if (!found.has(job.id)) found.set(job.id, { job, site: await copies.siteOf(day, job.id), day });
+  return found;
 }
 
 async function fill(folder: string, open: Open, all: readonly Kept[]): Promise<Database> {
   const database = await open(folder);
   await migrate(database);
   const repository = new JobRepository(database);
-  const beside = new SiteRepository(database);
+  const beside = new SiteRepository(database, repository);
   for (const { job, site } of all) {
     await repository.insert(job);
     await beside.bringBack(job.id, site);
@@ -104,26 +105,6 @@ function putAside(folder: string, why: string, now: Date): string {
 
 /** Reads every row of every table, so that damage is found at the start and not in the middle of a day. */
 const readEverything = (database: Database): Promise<unknown> => database.query(SQL.readEverything);
-
-/** Every job that can be read whole from damaged data, by rows and not by indexes. */
-async function readWhatCanBe(database: Database): Promise<Kept[]> {
-  const [jobs, site] = [new JobRepository(database), new SiteRepository(database)];
-  const attempt = async <T>(work: () => Promise<T>): Promise<T | null> => work().catch(() => null);
-  await attempt(() => database.run(SQL.readLoosely));
-  const ids = (await attempt(() => database.query<{ id: string }>(SQL.listIds))) ?? [];
-  const found: Kept[] = [];
-  for (const { id } of ids) {
-    const stored = await attempt(() => jobs.find(id));
-    const parts = await attempt(() => database.query<{ surfaces: number; products: number }>(SQL.countParts, [id]));
-    const isWhole = stored?.job.surfaces.length === parts?.[0]?.surfaces && stored?.job.products.length === parts?.[0]?.products;
-    if (stored && isWhole)
-      found.push({
-        job: stored.job,
-        site: { ticks: (await attempt(() => site.listTicks(id))) ?? [], entries: (await attempt(() => site.listEntries(id))) ?? [] },
-      });
-  }
-  return found;
-}
 
 /** PostgreSQL's class XX, or PGlite that fell over: not a full disk, not a newer version. */
 const isDamage = (error: unknown): boolean =>

@@ -17,7 +17,8 @@ export class RescueNote {
   /** Null when nothing was rescued since it was last read. */
   read(): Rescue | null {
     try {
-      return JSON.parse(readFileSync(this.path, 'utf8')) as Rescue;
+      // One that was written before parts could be lost names none.
+      return { lost: [], ...(JSON.parse(readFileSync(this.path, 'utf8')) as Omit<Rescue, 'lost'> & Partial<Rescue>) };
     } catch {
       return null;
     }

@@ -1,5 +1,6 @@
 import { PGlite } from '@electric-sql/pglite';
 import type { Database } from './database.ts';
+import { turns } from './inTurn.ts';
 import { Statements } from './statements.ts';
 import { SyncedFolder } from './syncedFolder.ts';
 
@@ -11,8 +12,6 @@ const PARAMETERS = [
 
 /** What else opening can be told. */
 export interface OpenOptions {
-  /** A dump to start from. */
-  readonly dump?: Blob;
   /** Called with each file that was synced to the disk. */
   readonly onSynced?: (path: string) => void;
   /** Throws when this process may no longer write to the folder. */
@@ -20,11 +19,10 @@ export interface OpenOptions {
 }
 
 /** Opens PGlite on a folder, or in memory when it is null. What was written is on the disk before it is answered. */
-export async function openPglite(folder: string | null, { dump, onSynced, mayWrite }: OpenOptions = {}): Promise<Database> {
+export async function openPglite(folder: string | null, { onSynced, mayWrite }: OpenOptions = {}): Promise<Database> {
   const disk = folder === null ? null : new SyncedFolder(folder, onSynced);
   const pglite = await PGlite.create({
     ...(disk === null ? {} : { fs: disk }),
-    ...(dump ? { loadDataDir: dump } : {}),
     relaxedDurability: false,
     startParams: PARAMETERS,
   });
@@ -61,14 +59,4 @@ async function inTransaction<T>({ run }: Pick<Database, 'run'>, work: () => Prom
     await run('ROLLBACK');
     throw error;
   }
-}
-
-/** Lets work go one after the other, in the order it was asked for. */
-function turns(): <T>(work: () => Promise<T>) => Promise<T> {
-  let last: Promise<unknown> = Promise.resolve();
-  return (work) => {
-    const done = last.then(work, work);
-    last = done.catch(() => undefined);
-    return done;
-  };
 }

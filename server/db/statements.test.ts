@@ -6,7 +6,9 @@ let database: Database;
 
 beforeAll(async () => {
   database = await openPglite(null);
-  await database.run('CREATE TABLE parent (id integer PRIMARY KEY); CREATE TABLE child (id integer PRIMARY KEY, parent integer REFERENCES parent)');
+  await database.run(
+    'CREATE TABLE parent (id integer PRIMARY KEY); CREATE TABLE child (id integer PRIMARY KEY, parent integer REFERENCES parent)',
+  );
 }, 60_000);
 afterAll(() => database.close());
 beforeEach(() => database.run('DELETE FROM child; DELETE FROM parent'));
@@ -33,7 +35,8 @@ const FAILURES: Readonly<Record<string, { sql: string; first: unknown[]; again: 
 test.each(Object.entries(FAILURES))('a query whose first run fails leaves all others and itself as they are: %s', async (_, failing) => {
   if (failing.before) await database.run(failing.before);
   await expect(database.query(failing.sql, failing.first)).rejects.toMatchObject({ code: failing.code });
-  for (let k = 0; k < 3; k++) expect(await database.query<{ id: number }>(`SELECT ${k} + $1::integer AS id`, [40])).toEqual([{ id: 40 + k }]);
+  for (let k = 0; k < 3; k++)
+    expect(await database.query<{ id: number }>(`SELECT ${k} + $1::integer AS id`, [40])).toEqual([{ id: 40 + k }]);
   expect(await database.query(failing.sql, failing.again)).toHaveLength(1);
 });
 

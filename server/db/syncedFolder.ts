@@ -1,4 +1,5 @@
-import { closeSync, fdatasync, fdatasyncSync, openSync } from 'node:fs';
+import { chmodSync, closeSync, existsSync, fdatasync, fdatasyncSync, openSync, readdirSync, statSync } from 'node:fs';
+import { join } from 'node:path';
 import { promisify } from 'node:util';
 import { NodeFS } from '@electric-sql/pglite/nodefs';
 
@@ -12,9 +13,15 @@ interface StreamOperations {
   write: (stream: Stream, ...what: unknown[]) => number;
   close: (stream: Stream) => void;
 }
-interface FileSystem {
-  readonly NODEFS: { readonly stream_ops: StreamOperations; realPath(node: object): string };
+interface NodeOperations {
+  setattr: (node: object, attributes: { mode?: number }) => void;
 }
+interface FileSystem {
+  readonly NODEFS: { readonly stream_ops: StreamOperations; readonly node_ops: NodeOperations; realPath(node: object): string };
+}
+
+/** What others of this machine may do with the files: nothing. */
+const OTHERS = 0o077;
 type InitArguments = Parameters<NodeFS['init']>;
 
 const syncData = promisify(fdatasync);
@@ -26,6 +33,7 @@ const LOG = /[\\/]pg_wal[\\/][0-9A-F]{24}$/;
  * else is written while the log it follows from is not on the disk.
  */
 export class SyncedFolder extends NodeFS {
+  private readonly folder: string;
   private readonly onSynced: (path: string) => void;
   /** Log files written to since they were last synced. */
   private readonly waiting = new Set<string>();
@@ -36,10 +44,12 @@ export class SyncedFolder extends NodeFS {
 
   constructor(folder: string, onSynced: (path: string) => void = () => undefined) {
     super(folder);
+    this.folder = folder;
     this.onSynced = onSynced;
   }
 
   override async init(...[pg, options]: InitArguments): ReturnType<NodeFS['init']> {
+    if (existsSync(this.folder)) keepFromOthers(this.folder);
     const { emscriptenOpts } = await super.init(pg, options);
     const watch = (module: unknown): void => this.watch(module as FileSystem);
     return { emscriptenOpts: { ...emscriptenOpts, preRun: [...(emscriptenOpts.preRun as []), watch] } } as Awaited<
@@ -101,6 +111,11 @@ export class SyncedFolder extends NodeFS {
 
   private watch({ NODEFS }: FileSystem): void {
     const operations = NODEFS.stream_ops;
+    const { node_ops: nodes } = NODEFS;
+    const { setattr } = nodes;
+    // Files are given their mode by name, past the mask of the process.
+    nodes.setattr = (node, attributes) =>
+      setattr(node, attributes.mode === undefined ? attributes : { ...attributes, mode: attributes.mode & ~OTHERS });
     const { write, close } = operations;
     const paths = new WeakMap<object, string>();
     const pathOf = ({ node }: Stream): string => {
@@ -127,5 +142,14 @@ export class SyncedFolder extends NodeFS {
       if (this.waiting.size > 0 && this.waiting.has(pathOf(stream))) this.syncLogNow();
       close(stream);
     };
+  }
+}
+
+/** Files of a folder that was written before its files were kept from others. */
+function keepFromOthers(folder: string): void {
+  for (const name of ['', ...readdirSync(folder, { recursive: true, encoding: 'utf8' })]) {
+    const path = join(folder, name);
+    const { mode } = statSync(path);
+    if (mode & OTHERS) chmodSync(path, mode & 0o777 & ~OTHERS);
   }
 }

@@ -36,8 +36,8 @@ const DISK_FULL = /^(53100|ENOSPC|EDQUOT)$|no space left|disk.*full|could not ex
 /** PostgreSQL's class XX is damage found in its files: a page that fails its checksum, a broken index. */
 const DAMAGED = /^XX00[012]$/;
 
-/** Text that no database takes, or data nested so deep that reading it runs out of stack. */
-const UNREADABLE = /^(22P05|22021|22003)$/;
+/** PostgreSQL's class 22 is data that no column takes: text with a zero byte, a figure too large, a time that is none. */
+const UNREADABLE = /^22...$/;
 
 /** Finds the catalogue entry for anything that was thrown. */
 export function toApiError(error: FastifyError | Error): ApiError {
@@ -51,6 +51,7 @@ export function toApiError(error: FastifyError | Error): ApiError {
   if (status === 408) return new ApiError('request/too-slow');
   if (status === 415) return new ApiError('request/unsupported');
   if (status === 429) return new ApiError('request/too-many');
+  // Data nested so deep that reading it runs out of stack is no better.
   if (UNREADABLE.test(code) || error instanceof RangeError)
     return new ApiError('request/invalid', [], { reason: 'expected plain text and figures' });
   return new ApiError(status >= 400 && status < 500 ? 'request/invalid' : 'server/failed');

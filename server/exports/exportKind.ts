@@ -1,4 +1,5 @@
 import type { Entry } from '@azulejo/core/site/entry';
+import type { SiteRecords } from '@azulejo/core/site/siteRecords';
 import type { Job, Surface } from '@azulejo/core/job/job';
 import type { Plan } from '@azulejo/core/plan';
 import type { Mix } from '@azulejo/core/takeoff/mixes/planMixes';
@@ -23,5 +24,11 @@ interface ExportBase {
 
 /** A file that leaves the product: of the whole job, or of one surface. */
 export type ExportKind =
-  | (ExportBase & { readonly of: 'job'; readonly write: (job: Job, plan: () => Plan, log: readonly Entry[]) => string | Promise<Buffer> })
+  | (ExportBase & {
+      readonly of: 'job';
+      /** Whether it shows photos of the log, or holds them. */
+      readonly withPhotos?: boolean;
+      /** `log` is what is in force of `records`. */
+      readonly write: (job: Job, plan: () => Plan, log: readonly Entry[], records: SiteRecords) => string | Promise<Buffer>;
+    })
   | (ExportBase & { readonly of: 'surface'; readonly write: (source: SurfaceSource) => string | Promise<Buffer> });

@@ -37,12 +37,13 @@ export const exportRoutes =
         const kind = Object.hasOwn(kinds, params.exportId) ? kinds[params.exportId] : undefined;
         if (!kind) throw new ApiError('export/not-found');
         const { job } = await jobs.find(params.id);
+        const records = await (kind.of === 'job' && kind.withPhotos ? site.findWhole(params.id) : site.find(params.id));
         const { name, content } = await write({
           exportId: params.exportId,
           job,
           surfaceId: query.surface ?? null,
           ...(query.piece === undefined ? {} : { label: query.piece }),
-          log: [...(await site.listEntries(params.id))],
+          records,
         });
         const fileName = `${fileNameOf(name)}-${params.exportId}.${kind.extension}`;
         return reply

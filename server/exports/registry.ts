@@ -62,6 +62,7 @@ export const EXPORTS = {
   snags: {
     of: 'job',
     label: 'Snag list (PDF)',
+    withPhotos: true,
     extension: 'pdf',
     mediaType: 'application/pdf',
     write: (job, _plan, log) => writeSnags(job, log),
@@ -87,5 +88,12 @@ export const EXPORTS = {
     mediaType: 'application/json',
     write: (job, plan) => JSON.stringify(planJson(job, plan())),
   },
-  job: { of: 'job', label: 'Job file (JSON)', extension: 'json', mediaType: 'application/json', write: (job) => writeJobFile(job) },
+  job: {
+    of: 'job',
+    label: 'Job file (JSON)',
+    withPhotos: true,
+    extension: 'json',
+    mediaType: 'application/json',
+    write: (job, _plan, _log, records) => writeJobFile(job, records),
+  },
 } as const satisfies Record<string, ExportKind>;

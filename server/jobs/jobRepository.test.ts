@@ -100,6 +100,19 @@ describe('two people on one job', () => {
   });
 });
 
+test('sixteen people, each on a surface of their own, all at once: every change lands, and nobody is told to try again', async () => {
+  const people = Array.from({ length: 16 }, () => new Window());
+  for (let round = 1; round <= 6; round++)
+    await Promise.all(
+      people.map((one, k) =>
+        one.save(`Round ${round}`, (draft) => void (draft.surfaces[k].jointMm = demo.surfaces[k].jointMm + round / 100)),
+      ),
+    );
+  const { job, version } = await jobs.find(demo.id);
+  expect(version).toBe(1 + 16 * 6);
+  expect(job.surfaces.slice(0, 16).map(({ jointMm }) => jointMm)).toEqual(demo.surfaces.slice(0, 16).map(({ jointMm }) => jointMm + 0.06));
+});
+
 test('a change sent again after a lost answer is made once, and is nobody else’s', async () => {
   const mine = new Window();
   await mine.save('Joint', (draft) => void (draft.surfaces[0].jointMm += 1), 'same');

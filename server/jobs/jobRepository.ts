@@ -1,14 +1,16 @@
 import type { JobEntry, JobStanding, Saved, SentChange, StoredJob } from '@azulejo/core/formats/apiTypes';
 import { acceptChange } from '@azulejo/core/job/acceptChange';
 import { applyEdits, PlaceGone } from '@azulejo/core/job/edit/applyEdits';
-import { differences } from '@azulejo/core/job/edit/differences';
+import { editJob } from '@azulejo/core/job/edit/editJob';
 import { partOf, type Edit } from '@azulejo/core/job/edit/edit';
 import type { Job } from '@azulejo/core/job/job';
 import type { Database, Queryable } from '../db/database.ts';
+import { turnsByKey } from '../db/inTurn.ts';
 import { readQueries } from '../db/readQueries.ts';
 import { ApiError } from '../errors/apiError.ts';
 import { JobMemory, type KnownJob } from './jobMemory.ts';
-import { changedRows, documentOf, jobOfRows, type JobRows } from './jobRows.ts';
+import { documentOf, jobOfRows, type JobRows } from './jobRows.ts';
+import { movedOn, writeParameters, type Move } from './move.ts';
 
 const SQL = readQueries(import.meta.url, [
   'listJobs',
@@ -38,19 +40,12 @@ const TRIES = 8;
 /** PostgreSQL's word for a key that is there already: the change was made before. */
 const TAKEN = '23505';
 
-/** Where a change takes a job. */
-interface Move {
-  readonly after: Job;
-  readonly edits: readonly Edit[];
-  readonly position: number;
-  /** What is kept in the history; null for a step along it. */
-  readonly change: SentChange | null;
-}
-
 /** Keeps jobs and their history. Every write names the version it builds on. */
 export class JobRepository {
   private readonly database: Database;
   private readonly memory = new JobMemory();
+  /** Changes of one job go one after the other: none finds that another was quicker, and builds its own anew. */
+  private readonly inTurn = turnsByKey();
   private writes = 0;
 
   constructor(database: Database) {
@@ -92,6 +87,11 @@ export class JobRepository {
    */
   async makeChange(id: string, baseVersion: number, change: SentChange): Promise<Saved> {
     refuseWholeLists(change.edits);
+    return this.inTurn(id, () => this.makeOne(id, baseVersion, change));
+  }
+
+  /** Where other processes write to the same database, a change may still be overtaken. */
+  private async makeOne(id: string, baseVersion: number, change: SentChange): Promise<Saved> {
     for (let tries = 0; tries < TRIES; tries++) {
       const known = await this.latest(id, baseVersion);
       const others = changedSince(known, baseVersion);
@@ -109,6 +109,28 @@ export class JobRepository {
     throw new ApiError('server/busy');
   }
 
+  /**
+   * Makes a change that follows from the job as it stands, together with other writes: all of it or nothing. Where
+   * there is nothing to change, the other writes are made. Throws `job/not-found`, `server/busy`, and what they throw.
+   */
+  changeBeside(
+    id: string,
+    name: Pick<SentChange, 'id' | 'label'>,
+    recipe: (draft: Job) => void,
+    beside: (on: Queryable) => Promise<unknown>,
+  ): Promise<void> {
+    return this.inTurn(id, async () => {
+      for (let tries = 0; tries < TRIES; tries++) {
+        const known = await this.read(id);
+        const { job: after, change } = editJob(known.job, name.label, recipe);
+        if (change.edits.length === 0) return void (await this.database.transaction(beside));
+        const move: Move = { after, edits: change.edits, position: known.position + 1, change: { ...change, id: name.id }, beside };
+        if (typeof (await this.write(known, move)) !== 'string') return;
+      }
+      throw new ApiError('server/busy');
+    });
+  }
+
   /** Takes the last change back. Throws as makeChange does, and `job/nothing-to-undo`. */
   undo(id: string, baseVersion: number): Promise<StoredJob> {
     return this.moveInHistory(id, baseVersion, -1);
@@ -120,7 +142,11 @@ export class JobRepository {
   }
 
   /** What a job was before or after is not judged again: it was in force once. */
-  private async moveInHistory(id: string, baseVersion: number, step: 1 | -1): Promise<StoredJob> {
+  private moveInHistory(id: string, baseVersion: number, step: 1 | -1): Promise<StoredJob> {
+    return this.inTurn(id, () => this.moveOne(id, baseVersion, step));
+  }
+
+  private async moveOne(id: string, baseVersion: number, step: 1 | -1): Promise<StoredJob> {
     const known = await this.latest(id, baseVersion);
     if (known.version !== baseVersion) throw changedElsewhere(known.version, changedSince(known, baseVersion));
     const position = step === 1 ? known.position + 1 : known.position;
@@ -192,10 +218,12 @@ export class JobRepository {
     try {
       const parameters = writeParameters(known, move);
       moved =
-        known.hasUndone && move.change
+        (known.hasUndone && move.change) || move.beside
           ? await this.database.transaction(async (on) => {
-              await on.query(SQL.forgetUndone, [id, known.position]);
-              return writeOrTakeBack(on, parameters);
+              if (known.hasUndone && move.change) await on.query(SQL.forgetUndone, [id, known.position]);
+              const written = await writeOrTakeBack(on, parameters);
+              await move.beside?.(on);
+              return written;
             })
           : await this.database.query(SQL.writeJob, parameters);
     } catch (error) {
@@ -228,33 +256,6 @@ async function writeOrTakeBack(on: Queryable, parameters: readonly unknown[]): P
   const moved = await on.query(SQL.writeJob, parameters);
   if (moved.length === 0) throw new Overtaken('the job was changed meanwhile');
   return moved;
-}
-
-function writeParameters({ job, version, made }: KnownJob, { after, edits, position, change }: Move): unknown[] {
-  const surfaces = changedRows(job.surfaces, after.surfaces);
-  const products = changedRows(job.products, after.products);
-  const rows = [surfaces.kept, surfaces.gone, products.kept, products.gone].map((part) => JSON.stringify(part));
-  const parts = edits.map(partOf).filter((part) => !/^(surfaces|products)\//.test(part));
-  const history = change
-    ? [change.id, change.label, JSON.stringify(change.edits), JSON.stringify(differences(after, job))]
-    : [null, null, null, null];
-  return [
-    job.id,
-    JSON.stringify(documentOf(after)),
-    position,
-    version + 1,
-    ...rows,
-    JSON.stringify(Object.fromEntries(parts.map((part) => [part, version + 1]))),
-    version,
-    made,
-    ...history,
-  ];
-}
-
-/** What is known of a job after a move was written. */
-function movedOn({ version, made, parts }: KnownJob, { after, edits, position, change }: Move): KnownJob {
-  const touched = Object.fromEntries(edits.map((edit) => [partOf(edit), version + 1]));
-  return { job: after, version: version + 1, made, position, parts: { ...parts, ...touched }, hasUndone: change === null };
 }
 
 const changedSince = ({ parts }: KnownJob, version: number): string[] => Object.keys(parts).filter((part) => parts[part] > version);

@@ -2,11 +2,14 @@ import { randomUUID } from 'node:crypto';
 import type { FastifyPluginAsyncZod } from 'fastify-type-provider-zod';
 import { z } from 'zod';
 import { editSchema } from '@azulejo/core/job/edit/edit';
-import { readJobFile } from '@azulejo/core/formats/jobFile';
+import { readJobFile, readSiteOfFile } from '@azulejo/core/formats/jobFile';
 import { habitsSchema } from '@azulejo/core/job/job';
 import { startJob, withHabits } from '@azulejo/core/job/startJob';
 import { IMPERIAL_TAPE, METRIC_TAPE } from '@azulejo/core/units/tape';
 import { ApiError } from '../errors/apiError.ts';
+import type { Job } from '@azulejo/core/job/job';
+import { withoutShelf, type SiteRecords } from '@azulejo/core/site/siteRecords';
+import type { SiteRepository } from '../site/siteRepository.ts';
 import type { JobRepository } from './jobRepository.ts';
 
 /** A job of 500 tiles, each with a picture, is half of this. */
@@ -41,7 +44,7 @@ const change = z.object({
 
 /** Jobs: list, make, read, change, undo, redo, delete, import. */
 export const jobRoutes =
-  (jobs: JobRepository): FastifyPluginAsyncZod =>
+  (jobs: JobRepository, site: SiteRepository, keepCopy: (job: Job, beside: SiteRecords) => Promise<void>): FastifyPluginAsyncZod =>
   async (app) => {
     app.addContentTypeParser(
       ['application/octet-stream', 'text/plain'],
@@ -81,18 +84,19 @@ export const jobRoutes =
       {
         bodyLimit: IMPORT_LIMIT_BYTES,
         schema: {
-          summary: 'Read a job file back; a job of the same id is kept and the file becomes another',
+          summary: 'Read a job file back with its ticks and log; a job of the same id is kept and the file becomes another',
           consumes: ['application/octet-stream'],
           body: z.string(),
           response: { 201: created },
         },
       },
       async ({ body }, reply) => {
-        const read = readJobFile(body);
-        if (!read.ok) throw new ApiError('job/refused', read.issues);
-        if (await jobs.insert(read.value)) return reply.status(201).send({ id: read.value.id });
-        const id = randomUUID();
-        await jobs.insert({ ...read.value, id });
+        const [read, beside] = [readJobFile(body), readSiteOfFile(body)];
+        if (!read.ok) throw new ApiError('file/refused', read.issues);
+        if (!beside.ok) throw new ApiError('file/refused', beside.issues);
+        const id = (await jobs.insert(read.value)) ? read.value.id : randomUUID();
+        if (id !== read.value.id) await jobs.insert({ ...read.value, id });
+        await site.bringBack(id, id === read.value.id ? beside.value : withoutShelf(beside.value));
         return reply.status(201).send({ id });
       },
     );
@@ -150,13 +154,15 @@ export const jobRoutes =
       '/jobs/:id',
       {
         schema: {
-          summary: 'Delete a job',
+          summary: 'Delete a job; a copy of it stays with the daily ones',
           params,
           querystring: z.object({ baseVersion: z.coerce.number().int().min(1).max(2_147_483_647) }),
           response: { 204: z.null() },
         },
       },
       async ({ params: { id }, query }, reply) => {
+        const { job, version } = await jobs.find(id);
+        if (version === query.baseVersion) await keepCopy(job, await site.findWhole(id));
         await jobs.remove(id, query.baseVersion);
         return reply.status(204).send(null);
       },

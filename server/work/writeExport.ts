@@ -1,5 +1,6 @@
 import type { Job, Surface } from '@azulejo/core/job/job';
-import { entriesInForce, type Entry } from '@azulejo/core/site/entry';
+import { entriesInForce } from '@azulejo/core/site/entry';
+import { NO_RECORDS, type SiteRecords } from '@azulejo/core/site/siteRecords';
 import { plan, planSurface } from '@azulejo/core/plan';
 import { ApiError } from '../errors/apiError.ts';
 import type { ExportKind, SurfaceSource } from '../exports/exportKind.ts';
@@ -11,8 +12,8 @@ export interface ExportTask {
   readonly job: Job;
   /** The surface it is of; null for the whole job. */
   readonly surfaceId: string | null;
-  /** What was written down on site; nothing where left out. */
-  readonly log?: readonly Entry[];
+  /** What was ticked and written down on site; nothing where left out. */
+  readonly records?: SiteRecords;
   /** The one piece of the surface that it is of; all where left out. */
   readonly label?: string;
 }
@@ -27,10 +28,11 @@ export interface Written {
 const kinds: Readonly<Record<string, ExportKind>> = EXPORTS;
 
 /** Writes one export. Throws `export/not-found`, `surface/not-found`, `piece/not-found`. */
-export async function writeExport({ exportId, job, surfaceId, log = [], label }: ExportTask): Promise<Written> {
+export async function writeExport({ exportId, job, surfaceId, records = NO_RECORDS, label }: ExportTask): Promise<Written> {
   const kind = Object.hasOwn(kinds, exportId) ? kinds[exportId] : undefined;
   if (!kind) throw new ApiError('export/not-found');
-  if (kind.of === 'job') return { name: job.name, content: await kind.write(job, () => plan(job), entriesInForce(log)) };
+  if (kind.of === 'job')
+    return { name: job.name, content: await kind.write(job, () => plan(job), entriesInForce(records.entries), records) };
   const surface = job.surfaces.find(({ id }) => id === surfaceId);
   if (!surface) throw new ApiError('surface/not-found');
   const source = sourceOf(job, surface);

@@ -1,1 +1,1 @@
-SELECT id FROM job
+SELECT id AS "jobId", id FROM job

@@ -1,1 +1,1 @@
-VACUUM job, surface, product, job_change
+VACUUM job, surface, product, job_change, tick, entry, photo, site_count

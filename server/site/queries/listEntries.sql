@@ -6,5 +6,5 @@ SELECT
   replaces,
   data
 FROM entry
-WHERE job_id = $1::text
+WHERE job_id = $1::text AND came > $2::integer
 ORDER BY entry.at, id

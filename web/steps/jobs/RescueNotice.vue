@@ -27,6 +27,9 @@ async function read(): Promise<void> {
     <p v-for="{ name, day } in rescue.fromCopies" :key="name">
       <b>{{ name }}</b> comes from the copy of {{ day }}; what was changed after that has to be done again.
     </p>
+    <p v-for="{ name, parts } in rescue.lost" :key="name">
+      Of <b>{{ name }}</b> {{ parts === 1 ? 'one surface or tile is' : `${parts} surfaces or tiles are` }} neither there nor in a copy.
+    </p>
     <p class="soft small">What was there before is kept in {{ rescue.setAside }}. Changes made before can't be undone any more.</p>
     <Button label="I have read it" severity="secondary" outlined @click="read" />
   </section>

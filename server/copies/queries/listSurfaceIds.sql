@@ -1,0 +1,1 @@
+SELECT job_id AS "jobId", id FROM surface

@@ -1,0 +1,1 @@
+SELECT doc FROM surface WHERE job_id = $1::text AND id = $2::text
