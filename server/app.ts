@@ -16,6 +16,7 @@ import { JobRepository } from './jobs/jobRepository.ts';
 import { jobRoutes } from './jobs/jobRoutes.ts';
 import { readBody } from './readBody.ts';
 import { refuseForeignOrigins, type Welcome } from './refuseForeignOrigins.ts';
+import { doorRoutes } from './web/doorRoutes.ts';
 import { webRoutes } from './web/webRoutes.ts';
 import { SiteRepository } from './site/siteRepository.ts';
 import { siteRoutes } from './site/siteRoutes.ts';
@@ -37,6 +38,8 @@ export interface AppOptions {
   readonly welcome: Welcome;
   /** The proxy whose word on the client is taken; null for none. */
   readonly trustedProxy?: string | null;
+  /** The certificate that phones have to be told to trust, in PEM; null where theirs do already. */
+  readonly certificate?: string | null;
   /** The server it answers on; one of its own where left out. */
   readonly serverFactory?: FastifyServerFactory;
 }
@@ -87,6 +90,7 @@ export async function buildApp(options: AppOptions): Promise<FastifyInstance> {
   await app.register(exportRoutes(jobs, site, options.writeExport), { prefix: '/api' });
   if (copies) await app.register(copyRoutes(jobs, site, copies), { prefix: '/api' });
   app.get('/api/docs', { schema: { hide: true } }, () => app.swagger());
+  await app.register(doorRoutes(options.certificate ?? null), { prefix: '/api' });
   if (webFolder !== null) await webRoutes(app, webFolder);
   return app;
 }

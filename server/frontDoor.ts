@@ -1,5 +1,7 @@
 import { createServer, type RequestListener, type Server } from 'node:http';
+import { createServer as createSecureServer } from 'node:https';
 import { errorBody, ApiError } from './errors/apiError.ts';
+import type { Certificate } from './tls/certificate.ts';
 import { ERRORS } from './errors/catalogue.ts';
 
 /** What does not arrive whole in this time is cut off, ms. */
@@ -16,7 +18,7 @@ export interface FrontDoor {
 }
 
 /** Takes the port; whoever asks before the app is there is told so. Rejects when the port is taken. */
-export function takePort(host: string, port: number): Promise<FrontDoor> {
+export function takePort(host: string, port: number, certificate: Certificate | null = null): Promise<FrontDoor> {
   let listener: RequestListener = (request, reply) => {
     const starting = new ApiError('server/starting');
     const isApi = request.url?.startsWith('/api/') === true;
@@ -28,7 +30,8 @@ export function takePort(host: string, port: number): Promise<FrontDoor> {
     });
     reply.end(isApi ? JSON.stringify(errorBody(starting)) : OPENING);
   };
-  const server = createServer(ARRIVAL, (request, reply) => listener(request, reply));
+  const answer: RequestListener = (request, reply) => listener(request, reply);
+  const server: Server = certificate ? createSecureServer({ ...ARRIVAL, ...certificate }, answer) : createServer(ARRIVAL, answer);
   return new Promise((resolve, reject) => {
     server.once('error', reject);
     server.listen({ host, port }, () => {

@@ -57,6 +57,12 @@ export class RunningServer {
     });
   }
 
+  /** Closes the ends that its words come out of. */
+  goDeaf(): void {
+    this.process?.stdout?.destroy();
+    this.process?.stderr?.destroy();
+  }
+
   signal(name: NodeJS.Signals): void {
     this.process?.kill(name);
   }

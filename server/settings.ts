@@ -15,13 +15,15 @@ export interface Settings {
   readonly jobFiles: readonly string[];
   /** Whether what stands beside job files as .site.json is added too: ticks and log. */
   readonly withSite: boolean;
+  /** The certificate it answers with: own files, or one that is made; null for plain http. */
+  readonly tls: { readonly certFile: string; readonly keyFile: string } | 'made' | null;
   /** The day of the copy to go back to, as 2026-11-26; null for none. */
   readonly restore: string | null;
 }
 
 /**
- * Reads the flags of docs/server.md, or AZULEJO_DATA, AZULEJO_HOST, AZULEJO_PORT, AZULEJO_PUBLIC_ORIGIN and
- * AZULEJO_TRUSTED_PROXY. Without them: ~/.azulejo, the loopback, 4680. Throws on what can't be one.
+ * Reads the flags of docs/server.md, or what the environment says in their place. Without them: ~/.azulejo, the
+ * loopback, 4680, plain http. Throws on what can't be one.
  */
 export function readSettings(args: readonly string[], environment: Readonly<Record<string, string | undefined>>): Settings {
   const { values } = parseArgs({
@@ -35,6 +37,9 @@ export function readSettings(args: readonly string[], environment: Readonly<Reco
       'add-job': { type: 'string', multiple: true },
       'with-site': { type: 'boolean' },
       restore: { type: 'string' },
+      tls: { type: 'boolean' },
+      'tls-cert': { type: 'string' },
+      'tls-key': { type: 'string' },
     },
   });
   const port = Number(values.port ?? environment['AZULEJO_PORT'] ?? 4680);
@@ -52,7 +57,18 @@ export function readSettings(args: readonly string[], environment: Readonly<Reco
     jobFiles: values['add-job'] ?? [],
     withSite: values['with-site'] ?? false,
     restore: values.restore ?? null,
+    tls: tlsOf(
+      values.tls ?? environment['AZULEJO_TLS'] === '1',
+      values['tls-cert'] ?? environment['AZULEJO_TLS_CERT'],
+      values['tls-key'] ?? environment['AZULEJO_TLS_KEY'],
+    ),
   };
+}
+
+function tlsOf(isMade: boolean, certFile: string | undefined, keyFile: string | undefined): Settings['tls'] {
+  if (certFile !== undefined && keyFile !== undefined) return { certFile: resolve(certFile), keyFile: resolve(keyFile) };
+  if (certFile !== undefined || keyFile !== undefined) throw new Error('expected both files of a certificate: --tls-cert and --tls-key');
+  return isMade ? 'made' : null;
 }
 
 function originOf(text: string): string {

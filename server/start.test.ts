@@ -1,6 +1,7 @@
 import { afterAll, afterEach, beforeAll, expect, test } from '@jest/globals';
 import { spawnSync } from 'node:child_process';
 import { cpSync, mkdirSync, mkdtempSync, openSync, readdirSync, rmSync, statSync, writeFileSync, writeSync, closeSync } from 'node:fs';
+import { get } from 'node:https';
 import { connect } from 'node:net';
 import { tmpdir } from 'node:os';
 import { dirname, join } from 'node:path';
@@ -33,7 +34,10 @@ beforeAll(async () => {
 }, 300_000);
 afterAll(() => prepared.remove());
 afterEach(async () => {
-  for (const server of open.splice(0)) await server.remove();
+  const servers = open.splice(0);
+  // Two may have had one folder.
+  await Promise.all(servers.map((server) => server.end()));
+  for (const server of servers) await server.remove();
 });
 
 const post = (server: RunningServer, url: string, body: object | string) =>
@@ -152,6 +156,37 @@ test('the folder is its owner’s alone, and what can not be one is said in word
   const file = join(mkdtempSync(join(tmpdir(), 'azulejo-')), 'file');
   writeFileSync(file, '');
   await expect(serverOn(file).start()).rejects.toThrow(/expected a folder/);
+}, 60_000);
+
+test('over TLS with a certificate that it makes, kept from start to start, for every name it is asked by', async () => {
+  const server = serverOn().copyFrom(prepared.folder);
+  const ask = (path: string, ca?: string): Promise<{ status: number; body: string }> =>
+    new Promise((resolve, reject) => {
+      const { hostname, port } = new URL(server.address);
+      get({ hostname, port, path, ...(ca ? { ca } : { rejectUnauthorized: false }) }, (answer) => {
+        let body = '';
+        answer.on('data', (chunk: Buffer) => (body += chunk.toString()));
+        answer.on('end', () => resolve({ status: answer.statusCode ?? 0, body }));
+      }).on('error', reject);
+    });
+  await server.start('--tls');
+  expect(server.address).toMatch(/^https:/);
+  const { body: certificate } = await ask('/api/certificate');
+  expect((await ask('/api/jobs', certificate)).status).toBe(200);
+  await server.end('SIGTERM');
+  await server.start('--tls', '--host', '127.0.0.1');
+  expect((await ask('/api/certificate', certificate)).body).toBe(certificate);
+  await expect(serverOn().start('--tls-cert', '/nowhere')).rejects.toThrow(/both files of a certificate/);
+  await expect(serverOn().start('--tls-cert', '/nowhere', '--tls-key', '/nowhere')).rejects.toThrow(/expected a certificate or key in PEM/);
+}, 60_000);
+
+test('a server whose words nobody hears any more goes on', async () => {
+  const server = await serving();
+  server.goDeaf();
+  // Twice: the first word finds the pipe closed, the second would find it broken.
+  for (let k = 0; k < 3; k++) rmSync(join(server.folder, 'lock'), { force: true });
+  for (let k = 0; k < 3; k++) expect((await rename(server, 1, `Lost ${k}`)).status).toBe(500);
+  expect((await fetch(`${server.address}/api/docs`)).status).toBe(200);
 }, 60_000);
 
 test('listening beyond this machine is warned of, names from outside are not answered', async () => {

@@ -16,6 +16,7 @@ import { takePort } from './frontDoor.ts';
 import { JobRepository } from './jobs/jobRepository.ts';
 import { SiteRepository } from './site/siteRepository.ts';
 import { addressesOfMachine, hostNames, isLoopback, readSettings, type Settings } from './settings.ts';
+import { certificateFor } from './tls/certificate.ts';
 import { startWorkLine } from './work/workLine.ts';
 
 /** Between two looks at what has to be copied, ms. */
@@ -36,7 +37,8 @@ async function start(): Promise<void> {
   // Whoever listened may be gone: a word that nobody hears ends nothing.
   for (const output of [process.stdout, process.stderr]) output.on('error', () => undefined);
   const settings = readSettings(process.argv.slice(2), process.env);
-  const door = await takePort(settings.host, settings.port);
+  const certificate = await certificateFor(settings, [...hostNames(settings)]);
+  const door = await takePort(settings.host, settings.port, certificate);
   const lock = lockFolder(settings.dataFolder);
   say(
     `Opening the data folder ${settings.dataFolder}${existsSync(`${settings.dataFolder}/db`) ? '' : ' (the first time takes some seconds)'}`,
@@ -60,6 +62,7 @@ async function start(): Promise<void> {
     requestsPerMinute: loopback ? null : 1200,
     welcome: { hostNames: hostNames(settings), publicOrigins: settings.publicOrigins },
     trustedProxy: settings.trustedProxy,
+    certificate: settings.tls === 'made' ? (certificate?.cert ?? null) : null,
     serverFactory: (handler) => {
       answers.push(handler);
       return door.server;
@@ -97,11 +100,17 @@ function tellOfRescue(rescued: NonNullable<Opened['rescued']>, note: RescueNote)
   say(`What was there is kept in ${rescued.setAside}`);
 }
 
-function tellAddresses({ host }: Settings, { port }: AddressInfo): void {
+function tellAddresses(settings: Settings, { port }: AddressInfo): void {
+  const { host } = settings;
   const anywhere = ['0.0.0.0', '::'].includes(host);
   const shown = anywhere ? ['127.0.0.1', ...addressesOfMachine()] : [host];
-  say(`Azulejo is ready: ${shown.map((name) => `http://${name.includes(':') ? `[${name}]` : name}:${port}`).join('  ')}`);
+  const scheme = settings.tls === null ? 'http' : 'https';
+  say(`Azulejo is ready: ${shown.map((name) => `${scheme}://${name.includes(':') ? `[${name}]` : name}:${port}`).join('  ')}`);
+  if (settings.tls === 'made')
+    say('A phone trusts it once its certificate is installed there: open the address with /api/certificate behind it (docs/server.md).');
   if (isLoopback(host)) return;
+  if (settings.tls === null)
+    say('Over plain http, browsers on other machines keep nothing for a place without a network: start with --tls for that.');
   process.stderr.write(
     '\nWARNING: whoever reaches this address can read, change and delete every job. Nobody is asked who they are.\n' +
       'Put it behind a proxy that asks (--public-origin, --trusted-proxy), or leave --host out.\n\n',

@@ -1,15 +1,21 @@
 <script setup lang="ts">
-import { useEventListener } from '@vueuse/core';
+import { useEventListener, useIntervalFn, useSessionStorage } from '@vueuse/core';
 import Toast from 'primevue/toast';
 import { useToast } from 'primevue/usetoast';
-import { computed, ref, watch } from 'vue';
+import { computed, onMounted, ref, watch } from 'vue';
 import { useRoute } from 'vue-router';
 import ConflictDialog from './shell/ConflictDialog.vue';
 import GoneNotice from './shell/GoneNotice.vue';
 import { isTyping } from './shell/isTyping.ts';
 import KeyHelp from './shell/KeyHelp.vue';
 import TopBar from './shell/TopBar.vue';
+import { isAway, isSignedOut, signInUrl } from './api/reach.ts';
+import { useSaveState } from './shell/useSaveState.ts';
 import { useJobStore } from './stores/jobStore.ts';
+import { useLogStore } from './stores/logStore.ts';
+import { useTickStore } from './stores/tickStore.ts';
+
+const LEFT_AGAIN_MS = 30_000;
 
 const jobs = useJobStore();
 const route = useRoute();
@@ -33,8 +39,28 @@ useEventListener('keydown', (event: KeyboardEvent) => {
     void (event.shiftKey ? jobs.redo() : jobs.undo());
   } else if (event.key === '?' && !isTyping(event)) helpIsOpen.value = true;
 });
+const { state } = useSaveState();
+const [ticks, log] = [useTickStore(), useLogStore()];
+/** Every page sends what waits, of every job: when it opens, when the server is back, and now and then while something is left. */
+function sendAllLeft(): void {
+  void jobs.sendLeft();
+  void ticks.sendOthers();
+  void log.sendOthers();
+}
+onMounted(sendAllLeft);
+watch([isAway, isSignedOut], ([away, signedOut]) => {
+  if (!away && !signedOut) sendAllLeft();
+});
+useEventListener('online', sendAllLeft);
+useIntervalFn(() => {
+  if (jobs.left.length + ticks.others.length + log.others.length > 0) sendAllLeft();
+}, LEFT_AGAIN_MS);
+/** A browser keeps offline only what came encrypted, or from this machine. */
+const isPlain = !window.isSecureContext;
+const plainIsRead = useSessionStorage('azulejo-plain-read', false);
+
 useEventListener('beforeunload', (event: BeforeUnloadEvent) => {
-  // What waits is kept in the browser and sent when the job is opened again; a conflict waits for the person.
+  // What waits is kept in the browser and sent by the next page that is open; a conflict waits for the person.
   if (jobs.unsavedJobs().length > 0) event.preventDefault();
 });
 /** A part of the page that is no longer on the server: it was updated meanwhile. */
@@ -51,8 +77,17 @@ useEventListener('focus', () => {
 <template>
   <div class="app">
     <TopBar :job-id="jobId" @help="helpIsOpen = true" />
-    <p v-if="jobs.trouble && jobId" class="trouble" role="alert">{{ jobs.trouble }} What you change stays here and is sent again.</p>
-    <GoneNotice v-if="jobId && jobs.saveState === 'gone'" />
+    <p v-if="isSignedOut" class="trouble" role="alert">
+      Not saved: you are asked to sign in again. What you change is kept here until then.
+      <a :href="signInUrl(route.fullPath)">Sign in</a>
+    </p>
+    <p v-else-if="jobs.trouble && jobId" class="trouble" role="alert">{{ jobs.trouble }} What you change stays here and is sent again.</p>
+    <p v-if="isPlain && !plainIsRead" class="plain" role="status">
+      This page came over plain http. It is saved as you work, but the browser keeps nothing ready for a place without a network. Start
+      Azulejo with <code>--tls</code> for that.
+      <button type="button" class="reload" @click="plainIsRead = true">I have read it</button>
+    </p>
+    <GoneNotice v-if="jobId && jobs.job && state === 'gone'" />
     <p v-if="isOutdated" class="trouble" role="alert">
       Azulejo was updated since this page was opened. <button type="button" class="reload" @click="reload">Load it again</button>
     </p>
@@ -81,6 +116,15 @@ useEventListener('focus', () => {
   border: 0;
   padding: 0.3rem;
   cursor: pointer;
+}
+.plain {
+  background: var(--panel);
+  padding: 0.5rem 1rem;
+  margin: 0;
+}
+.trouble a {
+  color: inherit;
+  padding: 0.3rem;
 }
 .trouble {
   background: var(--bad-soft);

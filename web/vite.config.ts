@@ -1,6 +1,14 @@
+import { createHash } from 'node:crypto';
+import { readFile } from 'node:fs/promises';
 import vue from '@vitejs/plugin-vue';
 import { VitePWA } from 'vite-plugin-pwa';
 import { defineConfig } from 'vite';
+
+/** What a built file holds, as a browser checks it. */
+const integrityOf = async (url: string): Promise<string> =>
+  `sha384-${createHash('sha384')
+    .update(await readFile(new URL(`./dist/${url}`, import.meta.url)))
+    .digest('base64')}`;
 
 export default defineConfig({
   plugins: [
@@ -28,6 +36,26 @@ export default defineConfig({
         // The one page stands for every address but those of the server.
         navigateFallback: '/index.html',
         navigateFallbackDenylist: [/^\/api\//],
+        // A file that somebody else answered in the server's place, such as a page to sign in, is not kept for ours.
+        manifestTransforms: [
+          async (entries) => ({
+            manifest: await Promise.all(
+              entries.map(async (entry) => (/\.(js|css)$/.test(entry.url) ? { ...entry, integrity: await integrityOf(entry.url) } : entry)),
+            ),
+          }),
+        ],
+        // A photo never changes at its address.
+        runtimeCaching: [
+          {
+            urlPattern: /\/api\/jobs\/[^/]+\/photos\/[0-9a-f]{64}$/,
+            handler: 'CacheFirst',
+            options: {
+              cacheName: 'photos',
+              expiration: { maxEntries: 400 },
+              cacheableResponse: { statuses: [200], headers: { 'x-photo': 'yes' } },
+            },
+          },
+        ],
       },
     }),
   ],

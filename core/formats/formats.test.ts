@@ -10,6 +10,7 @@ import { describeIssue } from '../messages/en/issues.ts';
 import { madeUpTiles } from '../madeUp/tiles.ts';
 import type { Product } from '../tile/product.ts';
 import { productsCsv, readProductsCsv } from './productsCsv.ts';
+import { parseAmount } from '../units/parseAmount.ts';
 import { jobOfOne } from '../trials/testJob.ts';
 import { cutsCsv, orderCsv } from './csv.ts';
 import { readJobFile, writeJobFile } from './jobFile.ts';
@@ -156,8 +157,33 @@ describe('a list of tiles as CSV', () => {
       'csv/missing-column',
       'csv/missing-column',
     ]);
-    expect(codes('name,material,width mm,height mm,thickness mm,pieces a box,price a box,taste\na,glass,1,1,1,1,1,1')).toEqual([
-      'csv/unknown-column',
+    const heads = 'name,material,width mm,height mm,thickness mm,pieces a box,price a box';
+    expect(codes(`${heads}\na,glass,1.200,90,6,1,1`)).toEqual(['csv/mm-or-m']);
+    expect(codes(`id,${heads}\nx,a,glass,90,90,6,1,1\nx,b,glass,90,90,6,1,1`)).toEqual(['job/repeated-id']);
+  });
+  test('a column that says nothing of a tile is left out and named; a line that tells the separator is read; two of one name are two', () => {
+    const text =
+      'sep=;\r\nname;taste;material;width mm;height mm;thickness mm;pieces a box;price a box\nQuay;salt;glass;90;90,5;6;10;12\nQuay;sour;glass;45;45;6;10;12\n';
+    const { products, ignored, issues } = readProductsCsv(text);
+    expect([issues, ignored]).toEqual([[], ['taste']]);
+    expect(products.map(({ id, name, nominal }) => [id, name, nominal.heightMm])).toEqual([
+      ['quay', 'Quay', 90.5],
+      ['quay-2', 'Quay', 45],
     ]);
+  });
+  test('a name that begins as a formula is text in the table that is written', () => {
+    const [tile] = madeUpTiles();
+    expect(productsCsv([{ ...tile, name: '=1+1' }])).toContain("'=1+1");
+  });
+  test('every figure of the product is read alike: three figures after a comma are asked about', () => {
+    for (const text of ['1,250', '12,500', '1,250,000'])
+      expect(parseAmount(text)).toMatchObject({ ok: false, issues: [{ code: 'number/ambiguous-comma' }] });
+    for (const [text, value] of [
+      ['1,25', 1.25],
+      ['0,125', 0.125],
+      ['1.250', 1.25],
+      ['12,5', 12.5],
+    ] as const)
+      expect(parseAmount(text)).toEqual({ ok: true, value });
   });
 });

@@ -48,7 +48,8 @@ export function readJob(data: unknown): Result<Job> {
 }
 
 /** What lies beside the job in its file is read by readSiteOfFile. */
-const withoutSite = ({ site: _site, ...job }: Record<string, unknown>): Record<string, unknown> => job;
+const withoutSite = (data: Record<string, unknown>): Record<string, unknown> =>
+  Object.fromEntries(Object.entries(data).filter(([key]) => key !== 'site'));
 
 /** Writes a job file that readJobFile reads back to the same job, and readSiteOfFile to what lies beside it. */
 export const writeJobFile = (job: Job, site: SiteRecords = NO_RECORDS): string =>

@@ -9,6 +9,8 @@ export interface ProductTable {
   readonly products: readonly Product[];
   /** What each row gave of its tile: all else is the default of a new one, and stays as it is of one that is known. */
   readonly given: readonly (readonly (keyof Product)[])[];
+  /** Heads of columns that say nothing of a tile, and were left out. */
+  readonly ignored: readonly string[];
   /** Each with the row as it counts in a spreadsheet (the head is row 1) and the column. */
   readonly issues: readonly Issue[];
 }
@@ -50,32 +52,36 @@ const COLUMNS: readonly Column[] = [
 /** A list of tiles as CSV, its heads with their units. */
 export function productsCsv(products: readonly Product[]): string {
   const rows = products;
-  return `${Papa.unparse({ fields: COLUMNS.map(({ head }) => head), data: rows.map((product) => COLUMNS.map(({ write }) => write(product))) }, { newline: '\n' })}\n`;
+  return `${Papa.unparse({ fields: COLUMNS.map(({ head }) => head), data: rows.map((product) => COLUMNS.map(({ write }) => write(product))) }, { newline: '\n', escapeFormulae: true })}\n`;
 }
 
 /**
  * Reads a list of tiles from CSV. Heads are matched whatever their case; `width in` or `width cm` gives
- * another unit. Issues: `csv/empty`, `csv/too-many-rows`, `csv/sheet`, `csv/missing-column`, `csv/unknown-column`, `csv/unknown-unit`, and for
+ * another unit. Issues: `csv/empty`, `csv/too-many-rows`, `csv/sheet`, `csv/missing-column`, `csv/unknown-unit`, `csv/mm-or-m`, and for
  * a row any issue of a field, its path starting with the row and the head of the column.
  */
 export function readProductsCsv(text: string): ProductTable {
-  const { data } = Papa.parse<string[]>(text.replace(/^\uFEFF/, ''), { skipEmptyLines: 'greedy', preview: MOST.products + 2 });
+  // A first line may tell what parts the cells.
+  const [, delimiter = '', body] = /^\uFEFF?(?:sep=(.)\r?\n)?([\s\S]*)$/.exec(text) ?? ['', '', text];
+  const { data } = Papa.parse<string[]>(body, { delimiter, skipEmptyLines: 'greedy', preview: MOST.products + 2 });
   const [head, ...rows] = data;
   if (rows.length > MOST.products)
     return {
       products: [],
       given: [],
+      ignored: [],
       issues: [issue('csv/too-many-rows', ['row', MOST.products + 2], { rows: rows.length, most: MOST.products })],
     };
-  if (!head || rows.length === 0) return { products: [], given: [], issues: [issue('csv/empty', [], {})] };
-  const { columns, issues } = matchHeads(head);
-  if (issues.length > 0) return { products: [], given: [], issues };
-  const read = rows.map((cells, k) => readRow(cells, columns, k + 2));
+  if (!head || rows.length === 0) return { products: [], given: [], ignored: [], issues: [issue('csv/empty', [], {})] };
+  const { columns, ignored, issues } = matchHeads(head);
+  if (issues.length > 0) return { products: [], given: [], ignored, issues };
+  const read = nameApart(rows.map((cells, k) => readRow(cells, columns, k + 2)));
   const twice = repeated(read);
   const kept = read.filter((row) => row.product !== null && !twice.has(row));
   return {
     products: kept.flatMap(({ product }) => product ?? []),
     given: kept.map(({ given }) => given),
+    ignored,
     issues: read.flatMap((row) =>
       twice.has(row) ? [issue('job/repeated-id', ['row', row.row, 'id'], { id: row.product?.id ?? '' })] : row.issues,
     ),
@@ -91,8 +97,9 @@ interface Matched {
 
 const UNITS: readonly string[] = ['mm', 'cm', 'm', 'in', 'ft'];
 
-function matchHeads(head: readonly string[]): { columns: Matched[]; issues: Issue[] } {
+function matchHeads(head: readonly string[]): { columns: Matched[]; ignored: string[]; issues: Issue[] } {
   const issues: Issue[] = [];
+  const ignored: string[] = [];
   const columns: Matched[] = [];
   head.forEach((text, at) => {
     const name = text
@@ -108,13 +115,14 @@ function matchHeads(head: readonly string[]): { columns: Matched[]; issues: Issu
     else if (sized?.head === `${name} mm`) columns.push({ column: sized, at, unit: 'mm' });
     else if (sized && UNITS.includes(unit)) columns.push({ column: sized, at, unit });
     else if (sized) issues.push(issue('csv/unknown-unit', ['row', 1, text.trim()], { unit: unit ?? '', units: UNITS.join(', ') }));
-    else if (name !== '')
-      issues.push(
-        issue('csv/unknown-column', ['row', 1, text.trim()], { column: text.trim(), columns: COLUMNS.map((c) => c.head).join(', ') }),
-      );
+    else if (name !== '') ignored.push(text.trim());
   });
   const missing = COLUMNS.filter((column) => !column.optional && column.head !== 'id' && !columns.some((found) => found.column === column));
-  return { columns, issues: [...issues, ...missing.map(({ head: column }) => issue('csv/missing-column', ['row', 1], { column }))] };
+  return {
+    columns,
+    ignored,
+    issues: [...issues, ...missing.map(({ head: column }) => issue('csv/missing-column', ['row', 1], { column }))],
+  };
 }
 
 interface ReadRow {
@@ -135,15 +143,43 @@ function readRow(cells: readonly string[], columns: readonly Matched[], row: num
     const text = (cells[at] ?? '').trim();
     if (text !== '') put(data, column, text, unit);
   }
+  const small = columns.find(({ column, at, unit }) => isSide(column) && unit === 'mm' && isUnderMm(cells[at] ?? ''));
+  if (small)
+    return {
+      row,
+      product: null,
+      given: [],
+      issues: [issue('csv/mm-or-m', ['row', row, small.column.head], { text: (cells[small.at] ?? '').trim() })],
+    };
   shapeUp(data);
+  const isNamed = data['id'] !== undefined;
   data['id'] ??= idFrom(String(data['name'] ?? `row-${row}`));
   if ((data['shape'] as { kind?: unknown } | undefined)?.kind === 'sheet')
     return { row, product: null, given: [], issues: [issue('csv/sheet', ['row', row, 'outline'], {})] };
   const parsed = productSchema.safeParse(data);
-  const given = Object.keys(data) as (keyof Product)[];
+  const given = (Object.keys(data) as (keyof Product)[]).filter((key) => isNamed || key !== 'id');
   if (parsed.success) return { row, product: parsed.data, given, issues: [] };
   const issues = issuesFromZod(parsed.error).map((found) => ({ ...found, path: ['row', row, headOf(found.path)] }));
   return { row, product: null, given, issues };
+}
+
+const isSide = ({ head }: Column): boolean => head === 'width mm' || head === 'height mm';
+
+/** No tile is that small: 1.200 means metres, or thousands. */
+const SMALLEST_SIDE_MM = 5;
+const isUnderMm = (text: string): boolean => /^\d+([.,]\d+)?$/.test(text.trim()) && Number(text.replace(',', '.')) < SMALLEST_SIDE_MM;
+
+/** Tiles of one name whose ids nobody wrote are two tiles all the same. */
+function nameApart(rows: readonly ReadRow[]): ReadRow[] {
+  const taken = new Set(rows.flatMap(({ product, given }) => (product && given.includes('id') ? [product.id] : [])));
+  return rows.map((row) => {
+    if (row.product === null || row.given.includes('id')) return row;
+    const [{ id }, stem] = [row.product, row.product.id.slice(0, 36)];
+    let name = id;
+    for (let k = 2; taken.has(name); k++) name = `${stem}-${k}`;
+    taken.add(name);
+    return { ...row, product: { ...row.product, id: name } };
+  });
 }
 
 /** Figures stay text where they are none, so that the field says what it expected. */

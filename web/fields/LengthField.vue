@@ -39,8 +39,13 @@ function readText(typed: string): Result<number> {
   const read = parseLength(props.signed ? rest : typed, tape.value);
   if (!read.ok) return read;
   if (props.positive && read.value <= 0) return refused(issue('length/too-small'));
+  if (isMetres(typed, read.value)) return refused(issue('length/mm-or-m', [], { text: typed.trim() }));
   return props.signed && sign ? accepted(-read.value) : read;
 }
+
+/** A few with decimals, in the place of a length of a wall: metres were meant as likely as millimetres. */
+const isMetres = (typed: string, mm: number): boolean =>
+  tape.value.system === 'metric' && (props.mm ?? 0) >= 300 && mm < 50 && /^\s*\d{1,2}[.,]\d+\s*$/.test(typed);
 
 /** Up and down step by what the tape shows, ten times as far with Shift. */
 function stepBy(direction: 1 | -1, event: KeyboardEvent): void {

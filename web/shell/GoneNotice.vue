@@ -5,8 +5,11 @@ import { useRouter } from 'vue-router';
 import { writeJobFile } from '@azulejo/core/formats/jobFile';
 import { api, ServerError } from '../api/client.ts';
 import { useJobStore } from '../stores/jobStore.ts';
+import { useLogStore } from '../stores/logStore.ts';
+import { plain } from '../stores/plain.ts';
+import { useTickStore } from '../stores/tickStore.ts';
 
-const jobs = useJobStore();
+const [jobs, ticks, log] = [useJobStore(), useTickStore(), useLogStore()];
 const router = useRouter();
 const trouble = ref<string | null>(null);
 
@@ -14,8 +17,9 @@ const trouble = ref<string | null>(null);
 async function keep(): Promise<void> {
   if (!jobs.job) return;
   try {
-    const { id: jobId } = await api.importJob(writeJobFile(jobs.job));
-    await jobs.letGo();
+    const records = { ticks: [...ticks.known, ...ticks.waiting], entries: [...log.known, ...log.waiting] };
+    const { id: jobId } = await api.importJob(writeJobFile(jobs.job, plain(records)));
+    await forget();
     await jobs.open(jobId);
     await router.push({ name: 'job', params: { jobId } });
   } catch (error) {
@@ -23,8 +27,15 @@ async function keep(): Promise<void> {
   }
 }
 
+/** Nothing of the job that is gone waits any longer. */
+async function forget(): Promise<void> {
+  const { job } = jobs;
+  if (!job) return;
+  await Promise.all([ticks.letGo(job.id), log.letGo(job.id), jobs.letGo()]);
+}
+
 async function letGo(): Promise<void> {
-  await jobs.letGo();
+  await forget();
   await router.push('/');
 }
 </script>
@@ -32,7 +43,7 @@ async function letGo(): Promise<void> {
 <template>
   <div class="gone" role="alert">
     <p class="grow">
-      This job was deleted in another window. What you see is all there is of it; it is not saved.
+      This job was deleted elsewhere. What you see, what you ticked and wrote down is all there is of it; it is not saved.
       <template v-if="trouble">{{ trouble }}</template>
     </p>
     <Button label="Keep it as a job" @click="keep" />

@@ -2,35 +2,32 @@
 import { computed, ref } from 'vue';
 import { PhCheck, PhCircleNotch, PhCloudSlash, PhWarning } from '@phosphor-icons/vue';
 import { isAway } from '../api/reach.ts';
-import { useJobStore } from '../stores/jobStore.ts';
-import ParkedDialog from './ParkedDialog.vue';
+import NotSavedDialog from './NotSavedDialog.vue';
+import { useSaveState } from './useSaveState.ts';
 
-const jobs = useJobStore();
+/** Whether what is on screen is saved; on the list of jobs, whether anything of any job is not. */
+const props = defineProps<{ ofJob: boolean }>();
+const { state, words, refused, left } = useSaveState();
 const isOpen = ref(false);
-const parked = computed(() => (jobs.parked.length === 1 ? '1 change not saved' : `${jobs.parked.length} changes not saved`));
-const words = computed(
-  () =>
-    ({
-      saved: isAway.value ? 'No server' : 'Saved',
-      saving: 'Saving',
-      unsaved: 'Not saved',
-      parked: parked.value,
-      conflict: 'Changed elsewhere',
-      gone: 'Deleted elsewhere',
-    })[jobs.saveState],
-);
+const held = computed(() => refused.value + left.value.length);
+const leftWords = computed(() => (props.ofJob ? words.value : `${left.value.reduce((sum, { count }) => sum + count, 0)} not sent`));
+/** Wherever something lies that needs a person. */
+const needsSomebody = computed(() => (props.ofJob ? held.value > 0 : left.value.length > 0));
+const shown = computed(() => (props.ofJob ? state.value : 'parked'));
 </script>
 
 <template>
-  <span class="save" :class="jobs.saveState" role="status" data-testid="save-state">
-    <PhCloudSlash v-if="jobs.saveState === 'saved' && isAway" :size="16" weight="bold" />
-    <PhCheck v-else-if="jobs.saveState === 'saved'" :size="16" weight="bold" />
-    <PhCircleNotch v-else-if="jobs.saveState === 'saving'" :size="16" />
+  <span v-if="ofJob || needsSomebody" class="save" :class="shown" role="status" data-testid="save-state">
+    <PhCloudSlash v-if="isAway && (shown === 'saved' || shown === 'unsaved')" :size="16" weight="bold" />
+    <PhCheck v-else-if="shown === 'saved'" :size="16" weight="bold" />
+    <PhCircleNotch v-else-if="shown === 'saving'" :size="16" />
     <PhWarning v-else :size="16" weight="bold" />
-    <button v-if="jobs.parked.length > 0" type="button" class="plain look" @click="isOpen = true">{{ parked }}</button>
+    <button v-if="needsSomebody" type="button" class="plain look" @click="isOpen = true">
+      {{ shown === 'saved' ? 'Not all saved' : leftWords }}
+    </button>
     <template v-else>{{ words }}</template>
   </span>
-  <ParkedDialog :visible="isOpen && jobs.parked.length > 0" @close="isOpen = false" />
+  <NotSavedDialog :visible="isOpen && held > 0" @close="isOpen = false" />
 </template>
 
 <style scoped>

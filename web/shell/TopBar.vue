@@ -18,8 +18,8 @@ const { isDark, toggle } = useTheme();
     </RouterLink>
     <RouterLink v-if="jobs.job && jobId" :to="{ name: 'job', params: { jobId } }" class="job">{{ jobs.job.name }}</RouterLink>
     <span class="grow" />
+    <SaveMark :of-job="Boolean(jobs.job && jobId)" />
     <template v-if="jobs.job && jobId">
-      <SaveMark />
       <Button
         v-tooltip.bottom="jobs.undoLabel ? `Undo: ${jobs.undoLabel} (Ctrl Z)` : 'Nothing to undo'"
         text

@@ -1,9 +1,9 @@
-import { LONGEST_PHOTO } from '@azulejo/core/site/entry';
+import { LONGEST_PHOTO, LONGEST_SMALL } from '@azulejo/core/site/entry';
 import { LONGEST_PICTURE } from '@azulejo/core/tile/product';
 
-/** Sides that are tried until the picture is small enough, pixels: of a face for the job, of a photo for the log. */
-const SIDES_PX = { face: [320, 240, 180, 128], photo: [1280, 1024, 800, 640, 480] } as const;
-const LONGEST = { face: LONGEST_PICTURE, photo: LONGEST_PHOTO } as const;
+/** Sides that are tried until the picture is small enough, pixels: of a face for the job, of a photo for the log and for its lists. */
+const SIDES_PX = { face: [320, 240, 180, 128], photo: [1280, 1024, 800, 640, 480], small: [224, 160, 112, 80, 56] } as const;
+const LONGEST = { face: LONGEST_PICTURE, photo: LONGEST_PHOTO, small: LONGEST_SMALL } as const;
 
 /** A larger file is no photo of a phone, bytes. */
 const LARGEST_FILE = 40 * 1024 * 1024;

@@ -1,10 +1,16 @@
 import { defineStore } from 'pinia';
-import { computed, ref, shallowRef, triggerRef } from 'vue';
+import { computed, ref, shallowRef, triggerRef, watch } from 'vue';
 import type { Job } from '@azulejo/core/job/job';
 import type { Issue } from '@azulejo/core/result';
 import { ServerError } from '../api/client.ts';
+import { differences } from '@azulejo/core/job/edit/differences';
+import { partOf } from '@azulejo/core/job/edit/edit';
+import { editJob } from '@azulejo/core/job/edit/editJob';
+import { keepCount } from '@azulejo/core/site/tick';
+import { useTickStore } from './tickStore.ts';
 import { JobSaver } from './saving/jobSaver.ts';
-import { browserQueues, nameWindow, passingQueues, type KeptQueues } from './saving/keptQueues.ts';
+import { browserQueues, nameWindow, passingQueues, type KeptQueue, type KeptQueues } from './saving/keptQueues.ts';
+import type { LeftOf } from './outbox.ts';
 
 /** Whether what is on screen is on disk. */
 export type SaveState = 'saved' | 'saving' | 'unsaved' | 'parked' | 'conflict' | 'gone';
@@ -13,17 +19,30 @@ const windows = typeof BroadcastChannel === 'undefined' ? null : new BroadcastCh
 
 /** The open job: changed by commands, saved as it is made. Jobs left with unsaved changes go on being saved. */
 export const useJobStore = defineStore('job', () => {
-  const inBrowser = typeof indexedDB !== 'undefined' && typeof navigator.locks !== 'undefined';
+  const inBrowser = typeof indexedDB !== 'undefined' && typeof sessionStorage !== 'undefined';
   const windowId = inBrowser ? nameWindow() : 'window';
   const kept: KeptQueues = inBrowser ? browserQueues(windowId) : passingQueues();
+  const ticks = useTickStore();
   const savers = new Map<string, JobSaver>();
+  /** Savers on their way: of one job there is never a second. */
+  const opening = new Map<string, Promise<JobSaver>>();
+  /** What was left of jobs that are not open, and can't go out. */
+  const left = shallowRef<readonly LeftOf[]>([]);
   const saver = shallowRef<JobSaver | null>(null);
   const news = ref<string | null>(null);
   /** The job asked for last; one that is answered later is not shown. */
   let wanted: string | null = null;
 
   const state = computed(() => saver.value?.state ?? null);
-  const job = computed<Job | null>(() => state.value?.job ?? null);
+  /** With how pieces were counted that were ticked here, also before the server has the ticks. */
+  const job = computed<Job | null>(() => {
+    const shown = state.value?.job ?? null;
+    const uncounted = shown?.surfaces.filter(({ id, counted }) => !counted && ticks.countOf(id)) ?? [];
+    if (shown === null || uncounted.length === 0) return shown;
+    return editJob(shown, '', (draft) => {
+      for (const { id } of uncounted) keepCount(draft, id, ticks.countOf(id));
+    }).job;
+  });
   const saveState = computed<SaveState>(() => {
     const { value } = saver;
     if (!value) return 'saved';
@@ -40,16 +59,75 @@ export const useJobStore = defineStore('job', () => {
     const known = savers.get(id);
     saver.value = known ?? null;
     if (known) return lookAgain(id, known);
+    const opened = await openSaver(id);
+    if (wanted === id) saver.value = opened;
+  }
+
+  function openSaver(id: string): Promise<JobSaver> {
     let opened: JobSaver | null = null;
-    opened = await JobSaver.open(id, kept, windowId, {
+    const under = opening.get(id);
+    if (under) return under;
+    const coming = JobSaver.open(id, kept, windowId, {
       changed: () => {
         if (saver.value === opened) triggerRef(saver);
         else if (opened && !isBusy(opened)) savers.delete(id);
       },
       saved: (version) => windows?.postMessage({ id, version }),
-    });
-    savers.set(id, opened);
-    if (wanted === id) saver.value = opened;
+      isOwn,
+    })
+      .then((made) => {
+        savers.set(id, (opened = made));
+        return made;
+      })
+      .finally(() => opening.delete(id));
+    opening.set(id, coming);
+    return coming;
+  }
+
+  /** Whether a part changed by no more than what ticks made here kept of it. */
+  function isOwn(part: string, before: Job, now: Job): boolean {
+    const id = part.replace('surfaces/', '');
+    const count = ticks.countOf(id);
+    if (!count) return false;
+    const counted = editJob(before, '', (draft) => keepCount(draft, id, count)).job;
+    return !differences(counted, now).some((edit) => partOf(edit) === part);
+  }
+  // Once the ticks are there, the job has what they kept.
+  watch(
+    () => ticks.waiting.some(({ kept: count }) => count !== undefined),
+    (isWaiting, was) => {
+      if (was && !isWaiting) void saver.value?.look().catch(() => undefined);
+    },
+  );
+
+  /** Sends what closed windows left, of every job; says what can't go. */
+  async function sendLeft(): Promise<void> {
+    const stuck: LeftOf[] = [];
+    for (const id of await kept.jobIds().catch((): readonly string[] => [])) {
+      if (savers.has(id)) continue;
+      const queues = await kept.take(id).catch((): readonly KeptQueue[] => []);
+      const count = queues.reduce((sum, { waiting, parked }) => sum + waiting.length + parked.length, 0);
+      if (count === 0) continue;
+      try {
+        const made = await openSaver(id);
+        await made.send();
+        const { conflict, parked, waiting } = made.state;
+        const why = conflict ? 'The same was changed elsewhere: open it to decide.' : (parked[0]?.why ?? made.trouble);
+        if (why !== null && why !== undefined) stuck.push({ jobId: id, count: waiting.length + parked.length, why, isGone: made.isGone });
+        else if (saver.value !== made && !isBusy(made)) savers.delete(id);
+      } catch (error) {
+        const failure = error instanceof ServerError ? error : null;
+        stuck.push({ jobId: id, count, why: failure?.words ?? 'They could not be sent.', isGone: failure?.code === 'job/not-found' });
+      }
+    }
+    left.value = stuck;
+  }
+
+  /** Lets go of what was left of a job that is not open. */
+  async function letGoLeft(id: string): Promise<void> {
+    for (const queue of await kept.take(id)) await kept.forget(queue);
+    savers.delete(id);
+    left.value = left.value.filter(({ jobId }) => jobId !== id);
   }
 
   /** Without a server, what is known of a job is shown; a job that is gone is not. */
@@ -111,6 +189,9 @@ export const useJobStore = defineStore('job', () => {
     trouble: computed(() => (state.value ? (saver.value?.trouble ?? null) : null)),
     saveState,
     news,
+    left,
+    sendLeft,
+    letGoLeft,
     open,
     change,
     follow,

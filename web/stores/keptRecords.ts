@@ -5,10 +5,18 @@ export interface Named {
   readonly id: string;
 }
 
+/** A record that is kept, and why the server would not take it; null while it waits. */
+export interface KeptRecord<Item> {
+  readonly item: Item;
+  readonly why: string | null;
+}
+
 /** Where records that no server has yet outlive a reload. */
 export interface KeptRecords<Item extends Named> {
+  /** Keeps records that wait; one that was put aside waits again. */
   add(jobId: string, items: readonly Item[]): Promise<void>;
-  list(jobId: string): Promise<readonly Item[]>;
+  putAside(jobId: string, item: Item, why: string): Promise<void>;
+  list(jobId: string): Promise<readonly KeptRecord<Item>[]>;
   forget(jobId: string, ids: readonly string[]): Promise<void>;
   /** Jobs that something is kept of. */
   jobIds(): Promise<readonly string[]>;
@@ -21,6 +29,7 @@ interface Row {
   readonly jobId: string;
   readonly id: string;
   readonly item?: unknown;
+  readonly why?: string;
   /** Where version 1 kept a tick. */
   readonly tick?: unknown;
 }
@@ -49,8 +58,12 @@ export function browserRecords<Item extends Named>(kind: RecordKind): KeptRecord
       const within = (await opened()).transaction(kind, 'readwrite');
       await Promise.all([...items.map((item) => within.store.put({ jobId, id: item.id, item })), within.done]);
     },
+    putAside: async (jobId, item, why) => void (await (await opened()).put(kind, { jobId, id: item.id, item, why })),
     list: async (jobId) =>
-      (await (await opened()).getAll(kind, IDBKeyRange.bound([jobId], [jobId, []]))).map(({ item, tick }) => (item ?? tick) as Item),
+      (await (await opened()).getAll(kind, IDBKeyRange.bound([jobId], [jobId, []]))).map(({ item, tick, why = null }) => ({
+        item: (item ?? tick) as Item,
+        why,
+      })),
     forget: async (jobId, ids) => {
       const within = (await opened()).transaction(kind, 'readwrite');
       await Promise.all([...ids.map((id) => within.store.delete([jobId, id])), within.done]);
@@ -61,14 +74,15 @@ export function browserRecords<Item extends Named>(kind: RecordKind): KeptRecord
 
 /** Records that last as long as the page: where the browser keeps nothing, and in tests. */
 export function passingRecords<Item extends Named>(): KeptRecords<Item> {
-  const jobs = new Map<string, Map<string, Item>>();
-  const of = (jobId: string): Map<string, Item> => {
-    const known = jobs.get(jobId) ?? new Map<string, Item>();
+  const jobs = new Map<string, Map<string, KeptRecord<Item>>>();
+  const of = (jobId: string): Map<string, KeptRecord<Item>> => {
+    const known = jobs.get(jobId) ?? new Map<string, KeptRecord<Item>>();
     jobs.set(jobId, known);
     return known;
   };
   return {
-    add: (jobId, items) => Promise.resolve(items.forEach((item) => of(jobId).set(item.id, item))),
+    add: (jobId, items) => Promise.resolve(items.forEach((item) => of(jobId).set(item.id, { item, why: null }))),
+    putAside: (jobId, item, why) => Promise.resolve(void of(jobId).set(item.id, { item, why })),
     list: (jobId) => Promise.resolve([...of(jobId).values()]),
     forget: (jobId, ids) => Promise.resolve(ids.forEach((id) => of(jobId).delete(id))),
     jobIds: () => Promise.resolve([...jobs].flatMap(([jobId, items]) => (items.size > 0 ? [jobId] : []))),

@@ -7,16 +7,15 @@ import { useOutbox } from './outbox.ts';
 
 /** The log of the open job: written here or on another phone, kept until the server has it. */
 export const useLogStore = defineStore('log', () => {
-  const { known, waiting, trouble, look, add } = useOutbox<Entry>({
+  const outbox = useOutbox<Entry>({
     kind: 'entries',
     most: 20,
     list: api.listEntries,
-    send: async (jobId, entries) => {
-      await api.addEntries(jobId, entries);
-      return null;
-    },
+    // As they are kept there, photos by their names.
+    send: async (jobId, entries) => (await api.addEntries(jobId, entries)).entries,
     merge: (before, came) => [...new Map([...before, ...came].map((entry) => [entry.id, entry])).values()],
   });
+  const { known, waiting, add } = outbox;
   const entries = computed(() => entriesInForce([...known.value, ...waiting.value]));
 
   /** Writes something down; a correction names what it replaces. */
@@ -30,5 +29,5 @@ export const useLogStore = defineStore('log', () => {
   /** Takes an entry back; it stays in the log as it was, and is no longer told. */
   const withdraw = (entry: Entry): Promise<void> => write({ kind: 'withdrawn' }, { surfaceId: entry.surfaceId, replaces: entry.id });
 
-  return { entries, waiting, trouble, look, write, withdraw };
+  return { ...outbox, entries, write, withdraw };
 });

@@ -20,7 +20,10 @@ beforeEach(() => {
   globalThis.fetch = (_url, init) => {
     if (down) return Promise.reject(new TypeError('no network'));
     if (init?.method === 'POST') kept.push(...(JSON.parse(String(init.body)) as { ticks: Tick[] }).ticks);
-    return Promise.resolve(new Response(JSON.stringify([...ticksInForce(kept).values()]), { status: 200 }));
+    const records = [...ticksInForce(kept).values()];
+    return Promise.resolve(
+      new Response(JSON.stringify(init?.method === 'POST' ? records : { records, came: kept.length }), { status: 200 }),
+    );
   };
   jest.useFakeTimers({ doNotFake: ['queueMicrotask', 'nextTick'] });
 });

@@ -2,7 +2,7 @@ import type { Ref } from 'vue';
 import { keepLabels } from '@azulejo/core/cuts/keptLabels';
 import type { Surface } from '@azulejo/core/job/job';
 import type { SurfacePlan } from '@azulejo/core/planning/planned';
-import type { TickState } from '@azulejo/core/site/tick';
+import type { Kept, TickState } from '@azulejo/core/site/tick';
 import { useTickStore } from '../../stores/tickStore.ts';
 import { useEditSurface } from '../useEditSurface.ts';
 
@@ -11,32 +11,43 @@ export function useTicking(surface: Ref<Surface | null>, plan: Ref<SurfacePlan |
   const ticks = useTickStore();
   const edit = useEditSurface(() => surface.value?.id ?? '');
 
-  /** Keeps the labels as they are counted now, and the tiles where they lie: what is cut must not move with a better start. */
-  function keep(): void {
+  /** How the labels are counted now, and where the tiles lie: what is cut must not move with a better start. */
+  function countNow(): Kept | null {
     const [on, planned] = [surface.value, plan.value];
-    if (!on || planned?.surfaceId !== on.id) return;
-    const counted = keepLabels(planned.fields, planned.labels, on.pattern.kind);
+    if (!on || planned?.surfaceId !== on.id) return null;
     const { x, y, turn } = planned.choice;
-    edit('Labels kept', (draft) => {
-      const { pins } = draft.setout;
-      draft.counted = counted;
-      draft.setout = { x, y, turn, ...(pins ? { pins } : {}) };
-    });
+    const { pins } = on.setout;
+    return {
+      counted: keepLabels(planned.fields, planned.labels, on.pattern.kind),
+      setout: { x, y, turn, ...(pins ? { pins } : {}) },
+    };
+  }
+
+  /** Keeps the labels as they are counted now. */
+  function keep(): void {
+    const kept = countNow();
+    if (kept)
+      edit('Labels kept', (draft) => {
+        draft.counted = kept.counted;
+        draft.setout = kept.setout;
+      });
   }
 
   /** Counts pieces anew from the bottom left. */
-  const countAnew = (): void =>
-    void edit('Labels counted anew', (draft) => {
+  function countAnew(): void {
+    if (surface.value) ticks.forgetCount(surface.value.id);
+    edit('Labels counted anew', (draft) => {
       delete draft.counted;
     });
+  }
 
   const stateOf = (label: string): TickState => (surface.value ? ticks.stateOf(surface.value.id, label) : 'open');
 
   function tick(labels: readonly string[], state: TickState): void {
     const { value: on } = surface;
     if (!on) return;
-    if (!on.counted) keep();
-    void ticks.tick(on.id, labels, state);
+    // In one with the first tick: neither arrives without the other.
+    void ticks.tick(on.id, labels, state, on.counted ? undefined : (countNow() ?? undefined));
   }
 
   return { keep, countAnew, stateOf, tick };

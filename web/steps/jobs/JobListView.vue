@@ -7,6 +7,7 @@ import { siteRecordsSchema } from '@azulejo/core/site/siteRecords';
 import type { JobEntry } from '@azulejo/core/formats/apiTypes';
 import { api, isUnreachable, ServerError } from '../../api/client.ts';
 import { lastSeen } from '../../api/lastSeen.ts';
+import { readText } from '../readText.ts';
 import CopiesDialog from './CopiesDialog.vue';
 import DeleteJobDialog from './DeleteJobDialog.vue';
 import FirstSetout from './FirstSetout.vue';
@@ -52,7 +53,7 @@ async function bring(text: string): Promise<void> {
 async function readFile(event: Event): Promise<void> {
   const input = event.target as HTMLInputElement;
   const chosen = input.files?.[0];
-  if (chosen) await bring(await chosen.text());
+  if (chosen) await bring(await readText(chosen));
   input.value = '';
 }
 

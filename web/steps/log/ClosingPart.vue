@@ -10,9 +10,10 @@ import { describeAmount, materialName } from '@azulejo/core/messages/en/material
 import type { Plan } from '@azulejo/core/plan';
 import { entriesOf } from '@azulejo/core/site/entry';
 import { actualSize } from '@azulejo/core/tile/product';
-import { api, exportUrl, ServerError } from '../../api/client.ts';
+import { api, exportUrl, pictureUrl, ServerError } from '../../api/client.ts';
 import TextField from '../../fields/TextField.vue';
 import TroubleNote from '../../fields/TroubleNote.vue';
+import { newUuid } from '../../stores/newUuid.ts';
 import { useLogStore } from '../../stores/logStore.ts';
 
 /** The end of a job: what is still to be done, the note for the client, what is left over, the same again elsewhere. */
@@ -50,7 +51,7 @@ async function again(): Promise<void> {
     return;
   }
   try {
-    const { id } = await api.importJob(writeJobFile(repeatJob(props.job, crypto.randomUUID(), name.value)));
+    const { id } = await api.importJob(writeJobFile(repeatJob(props.job, newUuid(), name.value)));
     await router.push({ name: 'job', params: { jobId: id } });
   } catch (error) {
     trouble.value = error instanceof ServerError ? error.words : 'The job could not be repeated.';
@@ -68,7 +69,7 @@ const setName = (text: string): null => {
     <p v-if="snags.length === 0" class="soft">Nothing is written down as still to be done.</p>
     <ul v-else class="snags">
       <li v-for="snag in open" :key="snag.id">
-        <img v-if="snag.data.image" :src="snag.data.image" :alt="snag.data.text" />
+        <img v-if="snag.data.image" :src="snag.data.small ?? pictureUrl(job.id, snag.data.image)" loading="lazy" :alt="snag.data.text" />
         <span class="grow"
           >{{ snag.data.text }}<span v-if="place(snag.surfaceId)" class="small soft">, {{ place(snag.surfaceId) }}</span></span
         >

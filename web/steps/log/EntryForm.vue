@@ -53,6 +53,8 @@ const filled = reactive({
   mixed: '' as string,
   kg: 0,
   image: '',
+  /** The same in small. */
+  small: '',
 });
 const surfaces = computed(() => [
   { value: WHOLE, label: 'the whole job' },
@@ -88,7 +90,7 @@ const checks = CHECKS.map((value) => ({ value, label: CHECK_NAMES[value] }));
 const planned = computed(() => props.plan?.surfaces.find(({ surfaceId }) => surfaceId === filled.surfaceId) ?? null);
 
 function dataOf(of: Kind): Entry['data'] {
-  const { task, hours, item, packs, productId, pieces, label, text, code, check, value, image } = filled;
+  const { task, hours, item, packs, productId, pieces, label, text, code, check, value, image, small } = filled;
   const pin = planned.value ? filled.pin : null;
   const line = props.plan?.materials.find((one) => one.item === item);
   switch (of) {
@@ -107,11 +109,11 @@ function dataOf(of: Kind): Entry['data'] {
     case 'note':
       return { kind: 'note', text, pin };
     case 'photo':
-      return { kind: 'photo', image, text, pin };
+      return { kind: 'photo', image, ...(small === '' ? {} : { small }), text, pin };
     case 'reading':
       return { kind: 'reading', check, value, wanted: null, text };
     case 'snag':
-      return { kind: 'snag', text, pin, done: false, ...(image === '' ? {} : { image }) };
+      return { kind: 'snag', text, pin, done: false, ...(image === '' ? {} : { image, ...(small === '' ? {} : { small }) }) };
   }
 }
 const EXPECTED: Readonly<Record<string, string>> = {
@@ -134,7 +136,7 @@ function keep(): void {
   }
   trouble.value = null;
   const surfaceId = filled.surfaceId === WHOLE ? null : filled.surfaceId;
-  [filled.text, filled.label, filled.code, filled.image, filled.pin] = ['', '', '', '', null];
+  [filled.text, filled.label, filled.code, filled.image, filled.small, filled.pin] = ['', '', '', '', '', null];
   // The form is free for the next at once; the entry is sent meanwhile.
   kind.value = null;
   void log.write(read.data.data, { surfaceId, by: who.value });
@@ -148,7 +150,8 @@ async function takePhoto(event: Event): Promise<void> {
   input.value = '';
   if (!file) return;
   try {
-    [filled.image, trouble.value] = [await shrinkPicture(file, 'photo'), null];
+    const small = await shrinkPicture(file, 'small').catch(() => '');
+    [filled.image, filled.small, trouble.value] = [await shrinkPicture(file, 'photo'), small, null];
   } catch (error) {
     trouble.value = error instanceof Error ? error.message : 'The photo could not be read.';
   }

@@ -8,6 +8,7 @@ import type { SurfacePlan } from '@azulejo/core/planning/planned';
 import { entriesOf, type Entry } from '@azulejo/core/site/entry';
 import { taskFacts } from '@azulejo/core/site/learnt';
 import { useFacts } from '@azulejo/core/site/learntUse';
+import { pictureUrl } from '../../api/client.ts';
 import { isAway } from '../../api/reach.ts';
 import { useLogStore } from '../../stores/logStore.ts';
 import { useJobPlan } from '../../workers/useJobPlan.ts';
@@ -89,11 +90,17 @@ const bars = computed(() =>
       <h2>{{ day }}</h2>
       <ul>
         <li v-for="{ entry, words, spot } in entries" :key="entry.id">
-          <img
+          <a
             v-if="(entry.data.kind === 'photo' || entry.data.kind === 'snag') && entry.data.image"
-            :src="entry.data.image"
-            :alt="words === '' ? 'Photo from the site' : words"
-          />
+            :href="pictureUrl(jobId, entry.data.image)"
+            target="_blank"
+          >
+            <img
+              :src="entry.data.small ?? pictureUrl(jobId, entry.data.image)"
+              loading="lazy"
+              :alt="words === '' ? 'Photo from the site' : words"
+            />
+          </a>
           <PinMap v-if="spot" class="spot" :plan="spot.plan" :pin="spot.pin" :label="`Where it was: ${nameOf(entry.surfaceId)}`" />
           <div class="grow">
             <p>

@@ -27,6 +27,8 @@ export interface SaverEvents {
   changed(): void;
   /** A change was saved, for other windows to follow. */
   saved(version: number): void;
+  /** Whether a part changed on the server by no more than what was ticked here. */
+  isOwn?(part: string, before: Job, now: Job): boolean;
 }
 
 const RETRY_MS = 2000;
@@ -228,7 +230,7 @@ export class JobSaver {
     try {
       const latest = await api.findJob(base.job.id, base.version);
       if (latest.version === base.version && this.unseen.length === 0 && !this.isAnother(latest.job)) return;
-      const changed = [...latest.changed, ...this.unseen];
+      const changed = [...latest.changed, ...this.unseen].filter((part) => !this.events.isOwn?.(part, base.job, latest.job));
       this.unseen = [];
       this.become(takeLatest(this.state, { ...latest, changed }));
     } catch (error) {

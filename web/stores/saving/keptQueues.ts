@@ -34,11 +34,35 @@ export function nameWindow(): string {
   const known = sessionStorage.getItem('azulejo-window');
   const name = known ?? newUuid();
   sessionStorage.setItem('azulejo-window', name);
-  void navigator.locks.request(lockOf(name), () => new Promise(() => undefined));
+  if (hasLocks()) void navigator.locks.request(lockOf(name), () => new Promise(() => undefined));
+  else beat(name);
   return name;
 }
 
+/** Over plain http a browser has no locks. */
+const hasLocks = (): boolean => typeof navigator.locks !== 'undefined';
+
 const lockOf = (windowId: string): string => `azulejo-window-${windowId}`;
+
+/** How often a window without locks says that it is open, and after how long it is taken for closed, ms. */
+const BEAT_MS = 2000;
+const CLOSED_MS = 10_000;
+
+function beat(name: string): void {
+  const say = (): void => localStorage.setItem(lockOf(name), String(Date.now()));
+  say();
+  setInterval(say, BEAT_MS);
+  window.addEventListener('pagehide', () => localStorage.removeItem(lockOf(name)));
+}
+
+async function openWindows(): Promise<ReadonlySet<string>> {
+  if (hasLocks()) {
+    const { held = [] } = await navigator.locks.query();
+    return new Set(held.flatMap(({ name }) => name ?? []));
+  }
+  const names = Object.keys(localStorage).filter((key) => key.startsWith(lockOf('')));
+  return new Set(names.filter((key) => Date.now() - Number(localStorage.getItem(key)) < CLOSED_MS));
+}
 
 /** Queues in the browser's own database. */
 export function browserQueues(windowId: string): KeptQueues {
@@ -61,11 +85,6 @@ export function browserQueues(windowId: string): KeptQueues {
     jobIds: async () => [...new Set((await (await opened()).getAllKeys('queues')).map(([jobId]) => jobId))],
     forget: async (queue) => (await opened()).delete('queues', [queue.jobId, queue.windowId]),
   };
-}
-
-async function openWindows(): Promise<ReadonlySet<string>> {
-  const { held = [] } = await navigator.locks.query();
-  return new Set(held.flatMap(({ name }) => name ?? []));
 }
 
 /** Queues that last as long as the page: where the browser keeps nothing, and in tests. */

@@ -13,6 +13,7 @@ import { formatLength, formatLengthWithUnit } from '@azulejo/core/units/formatLe
 import { useJobStore } from '../../../stores/jobStore.ts';
 import { simulatedSupplier } from '../../../supplier/simulatedSupplier.ts';
 import type { Offer } from '../../../supplier/supplier.ts';
+import { readText } from '../../readText.ts';
 import { newId } from '../../newId.ts';
 import TileSwatch from '../TileSwatch.vue';
 import { usersOf } from './usersOf.ts';
@@ -97,7 +98,8 @@ function save(): void {
 }
 async function read(event: Event): Promise<void> {
   const input = event.target as HTMLInputElement;
-  const text = await input.files?.[0]?.text();
+  const file = input.files?.[0];
+  const text = file ? await readText(file) : undefined;
   input.value = '';
   if (text === undefined) return;
   told.value = null;
@@ -111,7 +113,7 @@ async function read(event: Event): Promise<void> {
 }
 /** Tiles of an id that is on the list take its place; the others are added. */
 function keepRows(): void {
-  const { products: rows = [], given = [] } = table.value ?? {};
+  const { products: rows = [], given = [], ignored = [] } = table.value ?? {};
   const issues = jobs.change('Read tiles', (draft) => {
     for (const [k, row] of rows.entries()) {
       const at = draft.products.findIndex(({ id }) => id === row.id);
@@ -122,7 +124,7 @@ function keepRows(): void {
   table.value = null;
   told.value = issues[0]
     ? describeIssue(issues[0], tape.value)
-    : `${rows.length === 1 ? 'One tile' : `${rows.length} tiles`} read from the table.`;
+    : `${rows.length === 1 ? 'One tile' : `${rows.length} tiles`} read from the table.${ignored.length > 0 ? ` Left out: ${ignored.join(', ')}.` : ''}`;
 }
 const placeOf = (path: readonly (string | number)[]): string =>
   path.length > 2 ? `Row ${path[1]}, ${path[2]}` : path.length > 1 ? `Row ${path[1]}` : 'Table';
