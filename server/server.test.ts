@@ -101,7 +101,7 @@ describe('a job is kept with its history', () => {
   test('imported, read back, changed, undone and redone', async () => {
     expect(await ask('POST', '/jobs/import', writeJobFile(job))).toMatchObject({ status: 201, body: { id: 'wall' } });
     const first = (await ask('GET', '/jobs/wall')).body;
-    expect(first).toEqual({ job, version: 1, undoLabel: null, redoLabel: null, changed: [], made: false });
+    expect(first).toEqual({ job, version: 1, undoLabel: null, redoLabel: null, last: null, changed: [], made: false });
     const changed = await ask('POST', '/jobs/wall/changes', { baseVersion: 1, change: rename(job, 'North') });
     expect(changed.body).toMatchObject({ version: 2, undoLabel: 'Name North', redoLabel: null });
     expect((await ask('POST', '/jobs/wall/undo', { baseVersion: 2 })).body).toMatchObject({

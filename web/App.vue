@@ -16,6 +16,7 @@ import { useLogStore } from './stores/logStore.ts';
 import { useTickStore } from './stores/tickStore.ts';
 
 const LEFT_AGAIN_MS = 30_000;
+const OTHERS_MS = 8000;
 
 const jobs = useJobStore();
 const route = useRoute();
@@ -27,6 +28,7 @@ watch(
   () => jobs.news,
   (news) => {
     if (news === null) return;
+    toast.removeAllGroups();
     toast.add({ severity: 'info', summary: news, life: 5000 });
     jobs.news = null;
   },
@@ -55,6 +57,10 @@ useEventListener('online', sendAllLeft);
 useIntervalFn(() => {
   if (jobs.left.length + ticks.others.length + log.others.length > 0) sendAllLeft();
 }, LEFT_AGAIN_MS);
+// What others do is seen while the page is, without a touch.
+useIntervalFn(() => {
+  if (jobId.value && document.visibilityState === 'visible') void jobs.watchOthers();
+}, OTHERS_MS);
 /** A browser keeps offline only what came encrypted, or from this machine. */
 const isPlain = !window.isSecureContext;
 const plainIsRead = useSessionStorage('azulejo-plain-read', false);

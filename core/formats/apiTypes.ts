@@ -21,11 +21,13 @@ export interface JobEntry<Instant = string> {
   readonly latest: readonly { readonly id: string; readonly name: string; readonly laid: boolean; readonly shape: Shape }[];
 }
 
-/** Where a job stands on the server: its version, and what can be undone and redone. */
+/** Where a job stands on the server for one of those who work on it: its version, and what they can undo and redo. */
 export interface JobStanding {
   readonly version: number;
   readonly undoLabel: string | null;
   readonly redoLabel: string | null;
+  /** What was done last, by whom, and whether it was oneself; null where nothing was. */
+  readonly last?: { readonly label: string; readonly person: string; readonly own: boolean } | null;
 }
 
 /** A job as the server keeps it. */
@@ -48,6 +50,10 @@ export interface Saved extends JobStanding {
 /** A change on its way, known by its id when it is sent again. */
 export interface SentChange extends Change {
   readonly id: string;
+  /** The browser it was made in: undo and redo are its own. */
+  readonly by?: string;
+  /** Who holds it, where they said so. */
+  readonly person?: string;
 }
 
 /** A job in a day's copy. */

@@ -11,6 +11,7 @@ export const ERRORS = {
   'job/changed-elsewhere': { status: 409, message: 'The job was changed in another window meanwhile. Nothing was overwritten.' },
   'job/nothing-to-undo': { status: 409, message: 'There is nothing to undo.' },
   'job/nothing-to-redo': { status: 409, message: 'There is nothing to redo.' },
+  'job/built-upon': { status: 409, message: 'Others changed the same after it: it stays as it is.' },
   'job/refused': { status: 422, message: 'The job would not be true with this change. Nothing was saved.' },
   'file/refused': { status: 422, message: 'The file is no job as Azulejo writes it. Nothing was read in.' },
   'surface/not-found': { status: 404, message: 'The job has no such surface.' },

@@ -22,9 +22,13 @@ let sent = 0;
 class Window {
   job: Job = demo;
   version = 1;
+  readonly by: string;
+  constructor(by = '') {
+    this.by = by;
+  }
   async save(label: string, recipe: (draft: Job) => void, id = `c${++sent}`) {
     const { change, job } = editJob(this.job, label, recipe);
-    const standing = await jobs.makeChange(demo.id, this.version, { id, ...change });
+    const standing = await jobs.makeChange(demo.id, this.version, { id, ...change, by: this.by, person: this.by });
     [this.job, this.version] = [job, standing.version];
     return standing;
   }
@@ -76,7 +80,7 @@ describe('two people on one job', () => {
     const { job } = await jobs.find(demo.id);
     expect(job.surfaces.filter(({ name }) => name === 'Mine').map(({ id }) => id)).toEqual([third]);
     await mine.look();
-    const undone = await jobs.undo(demo.id, mine.version);
+    const undone = await jobs.undo(demo.id);
     expect(surfaceNamed(undone.job, third)?.name).toBe(demo.surfaces[2].name);
     expect(undone.job.surfaces.some(({ id }) => id === first)).toBe(false);
   });
@@ -96,7 +100,66 @@ describe('two people on one job', () => {
     await theirs.save('Theirs', (draft) => void (draft.surfaces[1].jointMm = 7));
     mine.version = 2; // told of it, and put on top
     await mine.save('Mine', (draft) => void (draft.surfaces[1].jointMm = 9));
-    expect((await jobs.undo(demo.id, 3)).job.surfaces[1].jointMm).toBe(7);
+    expect((await jobs.undo(demo.id)).job.surfaces[1].jointMm).toBe(7);
+  });
+});
+
+describe('undo and redo are oneâ€™s own', () => {
+  const [ann, col] = [() => new Window('Ann'), () => new Window('Col')];
+  const joints = async (): Promise<number[]> => (await jobs.find(demo.id)).job.surfaces.slice(0, 3).map(({ jointMm }) => jointMm);
+  const [a, b, c] = demo.surfaces.map(({ jointMm }) => jointMm);
+
+  test('what others did elsewhere stays, whoever was last', async () => {
+    await ann().save('Floor joint', (draft) => void (draft.surfaces[0].jointMm = 7));
+    await col().save('Wall joint', (draft) => void (draft.surfaces[1].jointMm = 8));
+    expect(await jobs.standing(demo.id, 'Ann')).toMatchObject({
+      undoLabel: 'Floor joint',
+      redoLabel: null,
+      last: { label: 'Wall joint', person: 'Col', own: false },
+    });
+    expect(await jobs.undo(demo.id, 'Ann')).toMatchObject({ undoLabel: null, redoLabel: 'Floor joint' });
+    expect(await joints()).toEqual([a, 8, c]);
+    await expect(jobs.undo(demo.id, 'Ann')).rejects.toMatchObject({ code: 'job/nothing-to-undo' });
+    await jobs.undo(demo.id, 'Col');
+    await jobs.redo(demo.id, 'Ann');
+    expect(await joints()).toEqual([7, b, c]);
+    await jobs.redo(demo.id, 'Col');
+    expect(await joints()).toEqual([7, 8, c]);
+    // A new change of one forgets what that one took back, and nothing of the other.
+    await jobs.undo(demo.id, 'Ann');
+    await jobs.undo(demo.id, 'Col');
+    const again = ann();
+    await again.look();
+    await again.save('Third joint', (draft) => void (draft.surfaces[2].jointMm = 9));
+    expect(await jobs.standing(demo.id, 'Ann')).toMatchObject({ undoLabel: 'Third joint', redoLabel: null });
+    expect(await jobs.standing(demo.id, 'Col')).toMatchObject({ undoLabel: null, redoLabel: 'Wall joint' });
+  });
+  test('what others built on stays and is told, and the step before it comes next', async () => {
+    const first = ann();
+    await first.save('Other joint', (draft) => void (draft.surfaces[2].jointMm = 5));
+    await first.save('Floor joint', (draft) => void (draft.surfaces[0].jointMm = 7));
+    const second = col();
+    await second.look();
+    await second.save('Floor joint too', (draft) => void (draft.surfaces[0].jointMm = 8));
+    await expect(jobs.undo(demo.id, 'Ann')).rejects.toMatchObject({
+      code: 'job/built-upon',
+      details: { label: 'Floor joint', theirs: 'Floor joint too', person: 'Col' },
+    });
+    expect(await joints()).toEqual([8, b, 5]);
+    await jobs.undo(demo.id, 'Ann');
+    expect(await joints()).toEqual([8, b, c]);
+  });
+  test('a surface that another took away is not brought back by undoing a figure of it', async () => {
+    await ann().save('Joint', (draft) => void (draft.surfaces[0].jointMm = 7));
+    const second = col();
+    await second.look();
+    await second.save('Delete', (draft) => {
+      draft.surfaces.splice(0, 1);
+      draft.links = draft.links.filter((link) => link.a.surface !== first && link.b.surface !== first);
+    });
+    await expect(jobs.undo(demo.id, 'Ann')).rejects.toMatchObject({ code: 'job/built-upon' });
+    await jobs.undo(demo.id, 'Col');
+    expect((await joints())[0]).toBe(7);
   });
 });
 
@@ -118,7 +181,7 @@ test('a change sent again after a lost answer is made once, and is nobody elseâ€
   await mine.save('Joint', (draft) => void (draft.surfaces[0].jointMm += 1), 'same');
   mine.version = 1;
   const again = await mine.save('Joint', (draft) => void (draft.surfaces[0].jointMm += 1), 'same');
-  expect(again).toEqual({ version: 2, undoLabel: 'Joint', redoLabel: null, others: [] });
+  expect(again).toEqual({ version: 2, undoLabel: 'Joint', redoLabel: null, last: { label: 'Joint', person: '', own: true }, others: [] });
   expect((await jobs.find(demo.id)).job.surfaces[0].jointMm).toBe(demo.surfaces[0].jointMm + 1);
 });
 
@@ -133,9 +196,8 @@ test('a long history goes back and forth exactly, is kept to a bound, and its ro
     });
     seen.push(mine.job);
   }
-  let at = (await jobs.find(demo.id)).version;
-  for (let k = 29; k >= 10; k--) expect((await jobs.undo(demo.id, at++)).job).toEqual(seen[k]);
-  for (let k = 11; k <= 30; k++) expect((await jobs.redo(demo.id, at++)).job).toEqual(seen[k]);
+  for (let k = 29; k >= 10; k--) expect((await jobs.undo(demo.id)).job).toEqual(seen[k]);
+  for (let k = 11; k <= 30; k++) expect((await jobs.redo(demo.id)).job).toEqual(seen[k]);
   const [{ kept }] = await database.query<{ kept: number }>('SELECT count(*)::integer AS kept FROM job_change');
   expect(kept).toBe(30);
 });

@@ -8,6 +8,7 @@ import type { Database, Queryable } from '../db/database.ts';
 import { turnsByKey } from '../db/inTurn.ts';
 import { readQueries } from '../db/readQueries.ts';
 import { ApiError } from '../errors/apiError.ts';
+import { builtOn, findInHistory, mark } from './history.ts';
 import { JobMemory, type KnownJob } from './jobMemory.ts';
 import { documentOf, jobOfRows, type JobRows } from './jobRows.ts';
 import { movedOn, writeParameters, type Move } from './move.ts';
@@ -22,7 +23,6 @@ const SQL = readQueries(import.meta.url, [
   'forgetUndone',
   'forgetOldest',
   'forgetHistory',
-  'findChange',
   'deleteJob',
   'tidy',
 ]);
@@ -57,10 +57,10 @@ export class JobRepository {
   }
 
   /** A job as it is stored, whether or not today's checks would let it in. Throws `job/not-found`. */
-  async find(id: string): Promise<StoredJob> {
+  async find(id: string, by = ''): Promise<StoredJob> {
     const { job, version } = await this.read(id);
-    const standing = await this.standing(id);
-    return version === standing.version ? { job, ...standing } : this.find(id);
+    const standing = await this.standing(id, by);
+    return version === standing.version ? { job, ...standing } : this.find(id, by);
   }
 
   /** A job with what tells this state of it from every other. Throws `job/not-found`. */
@@ -99,12 +99,15 @@ export class JobRepository {
       const clash = others.filter((part) => touched.has(part));
       if (clash.length > 0 || baseVersion > known.version) {
         if (!(await this.isMade(id, change.id))) throw changedElsewhere(known.version, clash);
-        return { ...(await this.standing(id)), others: others.filter((part) => !touched.has(part)) };
+        return { ...(await this.standing(id, change.by)), others: others.filter((part) => !touched.has(part)) };
       }
       const after = changed(known, change.edits);
       const written = await this.write(known, { after, edits: change.edits, position: known.position + 1, change });
-      if (written === 'made') return { ...(await this.standing(id)), others };
-      if (written !== 'overtaken') return { version: written.version, undoLabel: change.label, redoLabel: null, others };
+      if (written === 'made') return { ...(await this.standing(id, change.by)), others };
+      if (written !== 'overtaken') {
+        const last = { label: change.label, person: change.person ?? '', own: true };
+        return { version: written.version, undoLabel: change.label, redoLabel: null, last, others };
+      }
     }
     throw new ApiError('server/busy');
   }
@@ -131,32 +134,33 @@ export class JobRepository {
     });
   }
 
-  /** Takes the last change back. Throws as makeChange does, and `job/nothing-to-undo`. */
-  undo(id: string, baseVersion: number): Promise<StoredJob> {
-    return this.moveInHistory(id, baseVersion, -1);
+  /**
+   * Takes back the last change that somebody made, whatever others did elsewhere meanwhile. Where others changed the
+   * same after it, it stays, and is not asked for again. Throws `job/not-found`, `job/nothing-to-undo`,
+   * `job/built-upon`, `server/busy`.
+   */
+  undo(id: string, by = ''): Promise<StoredJob> {
+    return this.inTurn(id, () => this.moveInHistory(id, by, 'undo'));
   }
 
-  /** Makes an undone change again. Throws as makeChange does, and `job/nothing-to-redo`. */
-  redo(id: string, baseVersion: number): Promise<StoredJob> {
-    return this.moveInHistory(id, baseVersion, 1);
+  /** Makes again what somebody took back last. Throws as undo does, and `job/nothing-to-redo`. */
+  redo(id: string, by = ''): Promise<StoredJob> {
+    return this.inTurn(id, () => this.moveInHistory(id, by, 'redo'));
   }
 
   /** What a job was before or after is not judged again: it was in force once. */
-  private moveInHistory(id: string, baseVersion: number, step: 1 | -1): Promise<StoredJob> {
-    return this.inTurn(id, () => this.moveOne(id, baseVersion, step));
-  }
-
-  private async moveOne(id: string, baseVersion: number, step: 1 | -1): Promise<StoredJob> {
-    const known = await this.latest(id, baseVersion);
-    if (known.version !== baseVersion) throw changedElsewhere(known.version, changedSince(known, baseVersion));
-    const position = step === 1 ? known.position + 1 : known.position;
-    const [change] = await this.database.query<{ edits: Edit[]; inverse: Edit[] }>(SQL.findChange, [id, position]);
-    if (!change) throw new ApiError(step === 1 ? 'job/nothing-to-redo' : 'job/nothing-to-undo');
-    const edits = step === 1 ? change.edits : change.inverse;
-    const after = applyEdits(known.job, edits);
-    const written = await this.write(known, { after, edits, position: known.position + step, change: null });
-    if (typeof written === 'string') throw changedElsewhere(known.version, []);
-    return this.find(id);
+  private async moveInHistory(id: string, by: string, step: 'undo' | 'redo'): Promise<StoredJob> {
+    for (let tries = 0; tries < TRIES; tries++) {
+      const known = await this.read(id);
+      const change = await findInHistory(this.database, id, by, step);
+      const edits = step === 'undo' ? change.inverse : change.edits;
+      const after = await builtOn(this.database, known.job, by, change, edits);
+      const position = step === 'undo' ? known.position : known.position + 1;
+      const beside = mark(known, change, step, after);
+      const written = await this.write(known, { after, edits, position, change: null, beside });
+      if (typeof written !== 'string') return this.find(id, by);
+    }
+    throw new ApiError('server/busy');
   }
 
   /** Puts a job in the place of the stored one of its id, and forgets how that came about. Throws `job/not-found`. */
@@ -183,8 +187,9 @@ export class JobRepository {
     await this.database.run(SQL.tidy);
   }
 
-  private async standing(id: string): Promise<JobStanding> {
-    const [standing] = await this.database.query<JobStanding>(SQL.findStanding, [id]);
+  /** Where a job stands for somebody. Throws `job/not-found`. */
+  async standing(id: string, by = ''): Promise<JobStanding> {
+    const [standing] = await this.database.query<JobStanding>(SQL.findStanding, [id, by]);
     if (!standing) throw new ApiError('job/not-found');
     return standing;
   }
@@ -220,7 +225,7 @@ export class JobRepository {
       moved =
         (known.hasUndone && move.change) || move.beside
           ? await this.database.transaction(async (on) => {
-              if (known.hasUndone && move.change) await on.query(SQL.forgetUndone, [id, known.position]);
+              if (known.hasUndone && move.change) await on.query(SQL.forgetUndone, [id, move.change.by ?? '']);
               const written = await writeOrTakeBack(on, parameters);
               await move.beside?.(on);
               return written;

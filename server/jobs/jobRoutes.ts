@@ -17,7 +17,15 @@ const IMPORT_LIMIT_BYTES = 64 * 1024 * 1024;
 
 const params = z.object({ id: z.string().min(1).max(40) });
 const version = z.int().min(1).max(2_147_483_647);
-const stored = z.object({ job: z.unknown(), version: z.number(), undoLabel: z.string().nullable(), redoLabel: z.string().nullable() });
+const last = z.object({ label: z.string(), person: z.string(), own: z.boolean() }).nullable().optional();
+const stored = z.object({
+  job: z.unknown(),
+  version: z.number(),
+  undoLabel: z.string().nullable(),
+  redoLabel: z.string().nullable(),
+  last,
+});
+const by = z.string().max(60).default('').describe('The browser that asks: undo and redo are its own');
 const standing = stored.omit({ job: true });
 const parts = z.array(z.string()).describe('Parts of a job: name, surfaces/kitchen, products/tile');
 const saved = standing.extend({ others: parts.describe('What others changed since the version this was built on') });
@@ -40,7 +48,10 @@ const change = z.object({
   id: z.string().min(1).max(60).describe('The change, named by who makes it: sent again, it is not made twice'),
   label: z.string().min(1).max(120),
   edits: z.array(editSchema).min(1).max(5000).describe('What the change does; lists are addressed by id'),
+  by,
+  person: z.string().max(60).default('').describe('Who made it, where they said so'),
 });
+const inHistory = z.object({ baseVersion: version.optional().describe('No longer looked at'), by });
 
 /** Jobs: list, make, read, change, undo, redo, delete, import. */
 export const jobRoutes =
@@ -107,19 +118,32 @@ export const jobRoutes =
         schema: {
           summary: 'One job with its version, what changed in it since another version, and whether a change was made',
           params,
-          querystring: z.object({ since, change: z.string().max(60).default('') }),
+          querystring: z.object({ since, change: z.string().max(60).default(''), by }),
           response: {
             200: stored.extend({ changed: parts, made: z.boolean().describe('Whether the change asked for is in its history') }),
           },
         },
       },
       async ({ params: { id }, query }) => {
-        const found = await jobs.find(id);
+        const found = await jobs.find(id, query.by);
         return {
           ...found,
           ...(query.since === undefined ? { changed: [], made: false } : await jobs.since(id, query.since, query.change)),
         };
       },
+    );
+
+    app.get(
+      '/jobs/:id/standing',
+      {
+        schema: {
+          summary: 'Where a job stands, without the job',
+          params,
+          querystring: z.object({ by }),
+          response: { 200: standing },
+        },
+      },
+      ({ params: { id }, query }) => jobs.standing(id, query.by),
     );
 
     app.post(
@@ -140,14 +164,14 @@ export const jobRoutes =
 
     app.post(
       '/jobs/:id/undo',
-      { schema: { summary: 'Take the last change back', params, body: z.object({ baseVersion: version }), response: { 200: stored } } },
-      ({ params: { id }, body }) => jobs.undo(id, body.baseVersion),
+      { schema: { summary: 'Take back the last change that one made oneself', params, body: inHistory, response: { 200: stored } } },
+      ({ params: { id }, body }) => jobs.undo(id, body.by),
     );
 
     app.post(
       '/jobs/:id/redo',
-      { schema: { summary: 'Make the undone change again', params, body: z.object({ baseVersion: version }), response: { 200: stored } } },
-      ({ params: { id }, body }) => jobs.redo(id, body.baseVersion),
+      { schema: { summary: 'Make again what one took back last', params, body: inHistory, response: { 200: stored } } },
+      ({ params: { id }, body }) => jobs.redo(id, body.by),
     );
 
     app.delete(

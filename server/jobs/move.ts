@@ -24,8 +24,8 @@ export function writeParameters({ job, version, made }: KnownJob, { after, edits
   const rows = [surfaces.kept, surfaces.gone, products.kept, products.gone].map((part) => JSON.stringify(part));
   const parts = edits.map(partOf).filter((part) => !/^(surfaces|products)\//.test(part));
   const history = change
-    ? [change.id, change.label, JSON.stringify(change.edits), JSON.stringify(differences(after, job))]
-    : [null, null, null, null];
+    ? [change.id, change.label, JSON.stringify(change.edits), JSON.stringify(differences(after, job)), change.by ?? '', change.person ?? '']
+    : [null, null, null, null, null, null];
   return [
     job.id,
     JSON.stringify(documentOf(after)),
@@ -40,7 +40,7 @@ export function writeParameters({ job, version, made }: KnownJob, { after, edits
 }
 
 /** What is known of a job after a move was written. */
-export function movedOn({ version, made, parts }: KnownJob, { after, edits, position, change }: Move): KnownJob {
+export function movedOn({ version, made, parts, hasUndone }: KnownJob, { after, edits, position, change }: Move): KnownJob {
   const touched = Object.fromEntries(edits.map((edit) => [partOf(edit), version + 1]));
-  return { job: after, version: version + 1, made, position, parts: { ...parts, ...touched }, hasUndone: change === null };
+  return { job: after, version: version + 1, made, position, parts: { ...parts, ...touched }, hasUndone: hasUndone || change === null };
 }

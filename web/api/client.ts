@@ -5,17 +5,31 @@ import type { Tick } from '@azulejo/core/site/tick';
 import { lastSeen } from './lastSeen.ts';
 import { isAway, isSignedOut } from './reach.ts';
 import { listOf, nothing, perhaps, thingWith, type Shape } from './shapes.ts';
-import type { Copy, JobEntry, LatestJob, Rescue, Saved, SentChange, ShelfItem, StoredJob } from '@azulejo/core/formats/apiTypes';
+import { thisBrowser, whoHolds } from './thisBrowser.ts';
+import type {
+  Copy,
+  JobEntry,
+  JobStanding,
+  LatestJob,
+  Rescue,
+  Saved,
+  SentChange,
+  ShelfItem,
+  StoredJob,
+} from '@azulejo/core/formats/apiTypes';
 
 /** A refusal by the server, or no answer at all (`network/unreachable`). */
 export class ServerError extends Error {
   readonly code: string;
   readonly issues: readonly { readonly message: string }[];
+  /** What else the server says of it. */
+  readonly details: Readonly<Record<string, unknown>>;
 
-  constructor(code: string, message: string, issues: ServerError['issues'] = []) {
+  constructor(code: string, message: string, issues: ServerError['issues'] = [], details: ServerError['details'] = {}) {
     super(message);
     this.code = code;
     this.issues = issues;
+    this.details = details;
   }
 
   /** The message with its reasons, for people. */
@@ -52,7 +66,7 @@ function refusalOf({ status, ok, type }: Response, content: unknown): ServerErro
   if (!ok && thingWith('code', 'message')(content)) {
     [isAway.value, isSignedOut.value] = [false, false];
     const { code, message, issues = [] } = content as Pick<ServerError, 'code' | 'message'> & Partial<ServerError>;
-    return new ServerError(code, message, issues);
+    return new ServerError(code, message, issues, content as ServerError['details']);
   }
   // None of the server's own words: something in between has answered.
   if (status === 413) return new ServerError('request/too-large', 'It is larger than the way to the server lets through.');
@@ -113,13 +127,16 @@ export const api = {
   startJob: (job: NewJob) => ask<{ id: string }>('POST', '/jobs', named, job),
   importJob: (text: string) => ask<{ id: string }>('POST', '/jobs/import', named, text),
   findJob: (id: string, since?: number, change?: string) => {
-    const query = new URLSearchParams({ ...(since === undefined ? {} : { since: String(since) }), ...(change ? { change } : {}) });
+    const by = thisBrowser();
+    const query = new URLSearchParams({ by, ...(since === undefined ? {} : { since: String(since) }), ...(change ? { change } : {}) });
     return ask<LatestJob>('GET', `${jobUrl(id)}?${query.toString()}`, stored);
   },
   makeChange: (id: string, baseVersion: number, change: SentChange) =>
-    ask<Saved>('POST', `${jobUrl(id)}/changes`, standing, { baseVersion, change }),
-  undo: (id: string, baseVersion: number) => ask<StoredJob>('POST', `${jobUrl(id)}/undo`, stored, { baseVersion }),
-  redo: (id: string, baseVersion: number) => ask<StoredJob>('POST', `${jobUrl(id)}/redo`, stored, { baseVersion }),
+    ask<Saved>('POST', `${jobUrl(id)}/changes`, standing, { baseVersion, change: { ...change, by: thisBrowser(), person: whoHolds() } }),
+  findStanding: (id: string) =>
+    ask<JobStanding>('GET', `${jobUrl(id)}/standing?${new URLSearchParams({ by: thisBrowser() }).toString()}`, standing),
+  undo: (id: string) => ask<StoredJob>('POST', `${jobUrl(id)}/undo`, stored, { by: thisBrowser() }),
+  redo: (id: string) => ask<StoredJob>('POST', `${jobUrl(id)}/redo`, stored, { by: thisBrowser() }),
   deleteJob: (id: string, baseVersion: number) => ask<void>('DELETE', `${jobUrl(id)}?baseVersion=${baseVersion}`, nothing),
   listCopies: () => ask<Copy[]>('GET', '/copies', listOf(thingWith('day', 'jobs'))),
   bringBack: (day: string, jobId: string) => ask<{ id: string }>('POST', `/copies/${day}${jobUrl(jobId)}`, named, {}),

@@ -33,8 +33,10 @@ const others = computed(() => {
   <Dialog :visible="jobs.conflict !== null" modal :closable="false" header="Changed in another window" class="conflict">
     <div class="stack">
       <p>
-        While you worked here, somebody saved the same part of this job elsewhere<template v-if="jobs.conflict?.theirs.undoLabel">
-          (last: {{ jobs.conflict.theirs.undoLabel }})</template
+        While you worked here, {{ jobs.conflict?.theirs.last?.person || 'somebody' }} saved the same part of this job elsewhere<template
+          v-if="jobs.conflict?.theirs.last"
+        >
+          (last: {{ jobs.conflict.theirs.last.label }})</template
         >. Nothing was overwritten.
       </p>
       <table>

@@ -21,7 +21,7 @@ const { isDark, toggle } = useTheme();
     <SaveMark :of-job="Boolean(jobs.job && jobId)" />
     <template v-if="jobs.job && jobId">
       <Button
-        v-tooltip.bottom="jobs.undoLabel ? `Undo: ${jobs.undoLabel} (Ctrl Z)` : 'Nothing to undo'"
+        v-tooltip.bottom="jobs.undoLabel ? `Undo: ${jobs.undoLabel} (Ctrl Z)` : 'Nothing of yours to undo'"
         text
         severity="secondary"
         :disabled="!jobs.undoLabel"
@@ -30,7 +30,7 @@ const { isDark, toggle } = useTheme();
         ><PhArrowUUpLeft :size="21"
       /></Button>
       <Button
-        v-tooltip.bottom="jobs.redoLabel ? `Redo: ${jobs.redoLabel} (Ctrl Shift Z)` : 'Nothing to redo'"
+        v-tooltip.bottom="jobs.redoLabel ? `Redo: ${jobs.redoLabel} (Ctrl Shift Z)` : 'Nothing of yours to redo'"
         text
         severity="secondary"
         :disabled="!jobs.redoLabel"

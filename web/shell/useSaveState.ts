@@ -30,7 +30,7 @@ export function useSaveState() {
         saved: isAway.value ? 'No server' : 'Saved',
         saving: 'Saving',
         unsaved: waiting.value === 0 ? 'Not saved' : `${isAway.value ? 'No server, ' : ''}${waiting.value} not sent`,
-        parked: `${many(refused.value, 'thing')} not saved`,
+        parked: `${many(refused.value, refused.value === jobs.parked.length ? 'change' : 'thing')} not saved`,
         conflict: 'Changed elsewhere',
         gone: 'Deleted elsewhere',
       })[state.value],

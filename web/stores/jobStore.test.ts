@@ -246,7 +246,7 @@ describe('somebody else on the same job', () => {
     const jobs = await opened();
     server.change('job', 'Theirs', theirJoint(8));
     await jobs.follow('job');
-    expect([joint(jobs.job), jobs.version, jobs.news]).toEqual([8, 2, expect.stringContaining('another window')]);
+    expect([joint(jobs.job), jobs.version, jobs.news]).toEqual([8, 2, expect.stringContaining('changed elsewhere')]);
   });
 });
 

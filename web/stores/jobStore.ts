@@ -2,7 +2,7 @@ import { defineStore } from 'pinia';
 import { computed, ref, shallowRef, triggerRef, watch } from 'vue';
 import type { Job } from '@azulejo/core/job/job';
 import type { Issue } from '@azulejo/core/result';
-import { ServerError } from '../api/client.ts';
+import { api, ServerError } from '../api/client.ts';
 import { differences } from '@azulejo/core/job/edit/differences';
 import { partOf } from '@azulejo/core/job/edit/edit';
 import { editJob } from '@azulejo/core/job/edit/editJob';
@@ -146,20 +146,37 @@ export const useJobStore = defineStore('job', () => {
   /** Makes a change; returns why not when it can't be, and then changes nothing. */
   const change = (label: string, recipe: (draft: Job) => void): readonly Issue[] => saver.value?.change(label, recipe) ?? [];
 
-  /** Takes over what another window saved. */
+  /** Takes over what others saved, and says what it was. */
   async function follow(id: string): Promise<void> {
     const { value } = saver;
     if (value?.state.base.job.id !== id) return;
     const before = value.state.base.version;
     await value.look();
-    if (value.state.base.version > before) news.value = 'The job was changed in another window; this is how it stands now.';
+    const { version, last } = value.state.base;
+    if (version > before && !last?.own)
+      news.value = last ? `${last.person || 'Somebody'}: ${last.label}` : 'The job was changed elsewhere; this is how it stands now.';
   }
 
+  /** Looks whether others saved anything, without asking for the job. */
+  async function watchOthers(): Promise<void> {
+    const { value } = saver;
+    if (!value || isBusy(value) || value.state.conflict) return;
+    const { job: open, version } = value.state.base;
+    const standing = await api.findStanding(open.id).catch((error: unknown) => (error instanceof ServerError ? error : null));
+    if (standing instanceof ServerError ? standing.code === 'job/not-found' : standing !== null && standing.version !== version)
+      await follow(open.id).catch(() => undefined);
+  }
+
+  /** Undo and redo always say what they did, and what they could not. */
   const inHistory = (move: 'undo' | 'redo') => async (): Promise<void> => {
+    const { value } = saver;
+    if (!value) return;
+    const label = move === 'undo' ? value.undoLabel : value.redoLabel;
     try {
-      await saver.value?.[move]();
+      await value[move]();
+      if (label !== null) news.value = move === 'undo' ? `Taken back: ${label}` : `Made again: ${label}`;
     } catch (error) {
-      news.value = error instanceof ServerError ? error.words : 'That could not be undone.';
+      news.value = error instanceof ServerError ? whyNot(error, label, move) : 'That could not be taken back.';
     }
   };
 
@@ -195,6 +212,7 @@ export const useJobStore = defineStore('job', () => {
     open,
     change,
     follow,
+    watchOthers,
     letGo,
     settle: (choice: 'theirs' | 'mine') => saver.value?.settle(choice),
     tryParked: (changeId: string) => saver.value?.tryParked(changeId),
@@ -209,3 +227,13 @@ export const useJobStore = defineStore('job', () => {
 });
 
 const isBusy = ({ state, isSending }: JobSaver): boolean => isSending || state.waiting.length + state.parked.length > 0;
+
+/** Why a step along one's own history was not taken. */
+function whyNot({ code, words, details }: ServerError, label: string | null, move: 'undo' | 'redo'): string {
+  if (code === 'job/nothing-to-undo') return 'Nothing of yours is left to take back.';
+  if (code === 'job/nothing-to-redo') return 'Nothing of yours is left to make again.';
+  const not = `Not ${move === 'undo' ? 'taken back' : 'made again'}: ${label ?? 'the last change'}.`;
+  if (code !== 'job/built-upon') return `${not} ${words}`;
+  const { person, theirs } = details as { person?: string; theirs?: string };
+  return theirs ? `${not} ${person || 'Somebody'} changed the same after it (${theirs}).` : `${not} What it changed is no longer there.`;
+}

@@ -46,3 +46,15 @@ export const isRecord = (value: unknown): value is Readonly<Record<string, unkno
 export function partOf({ path: [list, item] }: { readonly path: EditPath }): string {
   return typeof item === 'object' ? `${String(list)}/${item.id}` : String(list);
 }
+
+/** Whether two edits touch the same place, or one a place within the other's; the order of a list and what it holds are two things. */
+export function meet(a: Edit, b: Edit): boolean {
+  if ((a.op === 'order') !== (b.op === 'order') && a.path.length !== b.path.length) {
+    const [order, other] = a.op === 'order' ? [a, b] : [b, a];
+    if (order.path.length < other.path.length) return false;
+  }
+  const shared = Math.min(a.path.length, b.path.length);
+  return a.path.slice(0, shared).every((step, k) => nameOf(step) === nameOf(b.path[k]));
+}
+
+const nameOf = (step: Step): string => (typeof step === 'string' ? step : `#${step.id}`);

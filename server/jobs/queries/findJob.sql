@@ -10,6 +10,6 @@ SELECT
     || (SELECT coalesce(jsonb_object_agg('surfaces/' || surface.id, surface.version), '{}') FROM surface WHERE surface.job_id = job.id)
     || (SELECT coalesce(jsonb_object_agg('products/' || product.id, product.version), '{}') FROM product WHERE product.job_id = job.id)
     AS parts,
-  EXISTS (SELECT FROM job_change AS later WHERE later.job_id = job.id AND later.position > job.position) AS "hasUndone"
+  EXISTS (SELECT FROM job_change AS back WHERE back.job_id = job.id AND back.undone IS NOT NULL) AS "hasUndone"
 FROM job
 WHERE job.id = $1::text

@@ -1,1 +1,1 @@
-DELETE FROM job_change WHERE job_id = $1::text AND position > $2::integer
+DELETE FROM job_change WHERE job_id = $1::text AND made_by = $2::text AND undone IS NOT NULL

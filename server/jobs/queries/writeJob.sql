@@ -18,7 +18,7 @@ WITH moved AS (
 ), gone_product AS (
   DELETE FROM product USING moved WHERE job_id = moved.id AND product.id IN (SELECT jsonb_array_elements_text($8::jsonb))
 ), change AS (
-  INSERT INTO job_change (job_id, position, id, label, edits, inverse)
-  SELECT moved.id, $3::integer, $12::text, $13::text, $14::jsonb, $15::jsonb FROM moved WHERE $12::text IS NOT NULL
+  INSERT INTO job_change (job_id, position, id, label, edits, inverse, made_by, person)
+  SELECT moved.id, $3::integer, $12::text, $13::text, $14::jsonb, $15::jsonb, $16::text, $17::text FROM moved WHERE $12::text IS NOT NULL
 )
 SELECT id FROM moved

@@ -114,7 +114,7 @@ export class JobSaver {
     return this.loop;
   }
 
-  /** Takes the last change back: one that was not sent yet here, else the last that was saved. */
+  /** Takes the own last change back: one that was not sent yet here, else the last that was saved. Throws ServerError. */
   async undo(): Promise<void> {
     const back = takeBack(this.state) ?? (this.trouble === null ? null : takeBackSent(this.state, newChangeId()));
     if (!back) return this.moveInHistory('undo');
@@ -242,6 +242,12 @@ export class JobSaver {
     }
   }
 
+  /** The job as it is stored, also where its version is the one that is known. */
+  private async lookAgain(): Promise<void> {
+    const latest = await api.findJob(this.state.base.job.id, this.state.base.version);
+    this.become(takeLatest(this.state, latest));
+  }
+
   /** A job read back from a file may stand at the same version. */
   private isAnother(job: Job): boolean {
     return JSON.stringify(job) !== JSON.stringify(this.state.base.job);
@@ -254,12 +260,13 @@ export class JobSaver {
       this.isSending = true;
       try {
         const { base } = this.state;
-        const stored = await api[move](base.job.id, base.version);
+        const stored = await api[move](base.job.id);
         this.become(startQueue(stored, [], this.state.parked));
         this.events.saved(stored.version);
       } catch (error) {
-        if (error instanceof ServerError && error.code === 'job/changed-elsewhere') await this.takeStored();
-        else if (!(error instanceof ServerError && error.code.startsWith('job/nothing'))) throw error;
+        // It stays, and the step before it is next: the labels follow.
+        if (error instanceof ServerError && error.code === 'job/built-upon') await this.lookAgain();
+        throw error;
       } finally {
         this.isSending = false;
         this.events.changed();

@@ -65,9 +65,14 @@ const isSameMove = (last: SentChange, edits: SentChange['edits'], label: string)
   JSON.stringify(last.edits.map(({ op, path }) => [op, path])) === JSON.stringify(edits.map(({ op, path }) => [op, path]));
 
 /** The first change was saved. `others` is what others had changed meanwhile, in parts it does not touch. */
-export function takeSaved(state: QueueState, { version, undoLabel, redoLabel }: Saved): QueueState {
+export function takeSaved(state: QueueState, { version, undoLabel, redoLabel, last }: Saved): QueueState {
   const [saved, ...waiting] = state.waiting;
-  return { ...state, base: { job: applyEdits(state.base.job, saved.edits), version, undoLabel, redoLabel }, waiting, wasSent: false };
+  return {
+    ...state,
+    base: { job: applyEdits(state.base.job, saved.edits), version, undoLabel, redoLabel, ...(last ? { last } : {}) },
+    waiting,
+    wasSent: false,
+  };
 }
 
 /**
@@ -75,8 +80,8 @@ export function takeSaved(state: QueueState, { version, undoLabel, redoLabel }: 
  * the person decides.
  */
 export function takeLatest(state: QueueState, latest: LatestJob): QueueState {
-  const { job, version, undoLabel, redoLabel } = latest;
-  const base: StoredJob = { job, version, undoLabel, redoLabel };
+  const { job, version, undoLabel, redoLabel, last } = latest;
+  const base: StoredJob = { job, version, undoLabel, redoLabel, ...(last ? { last } : {}) };
   const theirs = new Set(latest.changed);
   const mine = stillToDo(job, state.waiting);
   const parts = [...new Set(mine.flatMap(({ edits }) => edits.map(partOf)))].filter((part) => theirs.has(part));
