@@ -1,5 +1,5 @@
 /** Arrows run down only: web, server, cli -> core; inside the core each folder uses those above it. */
-const ORDER = ['units', 'geometry', 'tile', 'surface', 'pattern', 'setout', 'cuts', 'takeoff', 'labour', 'money', 'programme'];
+const ORDER = ['units', 'geometry', 'tile', 'surface', 'pattern', 'setout', 'cuts', 'takeoff', 'labour', 'programme', 'money'];
 
 const downward = ORDER.map((folder, k) => ({
   name: `core-${folder}-uses-what-is-above-it`,

@@ -3,7 +3,7 @@ import type { Finding } from './advice/finding.ts';
 import { issuesOfSurface } from './job/checkJob.ts';
 import { productOf, type Job, type Surface } from './job/job.ts';
 import type { Tool } from './cuts/cutTool.ts';
-import { mixPaces } from './labour/workHours.ts';
+import { mixPaces, workHours } from './labour/workHours.ts';
 import { planMoney, type Money } from './money/planMoney.ts';
 import { priceMaterials, type Material } from './money/priceMaterials.ts';
 import { layoutSteps, type PlanProgress } from './planning/planSurfaceLayout.ts';
@@ -11,6 +11,7 @@ import type { PlanRules, SurfaceLayout, SurfacePlan } from './planning/planned.t
 import { shareOut } from './planning/shareOut.ts';
 import type { Issue } from './result.ts';
 import { placesOf } from './job/placesOf.ts';
+import { laidByDay } from './programme/laidByDay.ts';
 import { planProgramme, type Programme } from './programme/programme.ts';
 import { DRINKS } from './takeoff/materials/primer.ts';
 import { planMixes, type Mix } from './takeoff/mixes/planMixes.ts';
@@ -51,25 +52,23 @@ export function completePlan(job: Job, laidOut: readonly (SurfaceLayout | Unplan
     job,
     laidOut.filter((one): one is SurfaceLayout => !('issues' in one)),
   );
-  const quantities = takeOff(
-    job,
-    surfaces.map(({ figures }) => figures),
-  );
-  const materials = priceMaterials(quantities, job);
   const figures = surfaces.map((surface) => surface.figures);
-  const money = planMoney(job, materials, figures, toolsNamed(surfaces));
+  const work = workHours(figures, job);
   const substrates = new Map(figures.map(({ surfaceId, works }) => [surfaceId, works.substrate]));
-  const programme = planProgramme(money.work, placesOf(job), {
+  const programme = planProgramme(work, placesOf(job), {
     ...job,
     climate: { temperatureC: job.mixing?.temperatureC ?? 20, humidityPercent: job.mixing?.humidityPercent ?? 50 },
     drinks: (surfaceId) => DRINKS[substrates.get(surfaceId) ?? 'screed'],
     today: ANY_MONDAY,
   });
+  const quantities = takeOff({ ...job, laidByDay: laidByDay(programme, work, placesOf(job)) }, figures);
+  const materials = priceMaterials(quantities, job);
+  const money = planMoney(job, materials, figures, { work, programme, cuts: toolsNamed(surfaces) });
   return {
     surfaces,
     unplanned: laidOut.filter((one): one is Unplanned => 'issues' in one),
     materials,
-    mixes: planMixes(quantities, job, { m2PerHour: mixPaces(money.work) }),
+    mixes: planMixes(quantities, job, { m2PerHour: mixPaces(work) }),
     money,
     programme,
     findings: [...findingsOf(job, surfaces), ...missedFindings(programme)],

@@ -30,7 +30,7 @@ describe.each(Object.entries(ALL))('%s', (_, { code, job, path }) => {
     const words = finding && describeMend(finding, METRIC_TAPE);
     expect([Boolean(finding?.mend), /^[A-Z].*\w/.test(words ?? '')]).toEqual(finding?.mend ? [true, true] : [false, false]);
     if (!finding?.mend) return;
-    const mended = setIn(job, finding.mend.path, finding.mend.value);
+    const mended = [finding.mend, ...(finding.mend.also ?? [])].reduce((now, one) => setIn(now, one.path, one.value), job);
     expect(plan(mended).findings.map((found) => `${found.code} ${found.path.join('.')}`)).not.toContain(`${code} ${path}`);
   });
 });

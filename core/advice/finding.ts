@@ -11,14 +11,20 @@ import type { LayingZones } from '../setout/zones/layingZones.ts';
 import type { LevelFigures } from '../surface/levels/levelFigures.ts';
 import type { Traced } from '../surface/traceSurface.ts';
 
+/** A value, and where in the job it goes. */
+interface Mend {
+  readonly path: Issue['path'];
+  readonly value: string | number | boolean;
+}
+
 /** Something the person should know, with the field that mends it. Its words live in messages/. */
 export interface Finding {
   readonly code: string;
   readonly severity: 'note' | 'warning';
   readonly path: Issue['path'];
   readonly figures: Figures;
-  /** What mends it by a press, where that is safe: a value, and where in the job it goes. */
-  readonly mend?: { readonly path: Issue['path']; readonly value: string | number | boolean };
+  /** What mends it by a press, where that is safe; all of it, where it is in several places. */
+  readonly mend?: Mend & { readonly also?: readonly Mend[] };
   /** What the person noted who knows of it; null where nobody said so. */
   readonly known?: string | null;
 }

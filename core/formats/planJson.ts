@@ -114,6 +114,7 @@ function surfaceJson(job: Job, surface: Surface, planned: SurfacePlan): object {
       jointMayVary: joints.mayVary,
       largestJointMm: joints.largestMm,
       reasons: describeSetout(advice.reasons, thingNamesOf(traced), tape),
+      pins: planned.pins.map((pin, k) => ({ ...pin, missedMm: advice.missedPins[k] ?? 0 })),
       lines: planned.struck.lines,
       square: planned.struck.square,
     },

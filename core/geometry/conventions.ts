@@ -24,8 +24,11 @@ export const ARC_SAGITTA_MM = 0.01;
 /** The same for the round sides of tiles, of which a floor may have thousands; a tenth of what a saw can hold. */
 export const TILE_SAGITTA_MM = 0.03;
 
-/** A tile that reaches over an edge by no more than this is whole: half a hair, and the joint or gap gives it. */
+/** A joint or gap that is out by no more than this is as it was meant, in mm: a twentieth is seen by nobody. */
 export const WHOLE_SLACK_MM = 0.05;
+
+/** No hand cuts less than this off a tile, in mm (trade practice): it is laid whole, and the joint or gap gives it. */
+export const LEAST_CUT_MM = 0.5;
 
 /** What is narrower than this is no piece: nobody can cut or set it, and the joint takes it. */
 export const SMALLEST_PIECE_WIDTH_MM = 1.5;

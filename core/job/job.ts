@@ -70,6 +70,7 @@ export type Surface = z.infer<typeof surfaceSchema>;
 /** Own figures of a person, by material. */
 export const habitsSchema = z
   .record(z.string().max(40), z.record(z.string().max(40), z.number()))
+  .refine(({ pace = {} }) => Object.values(pace).every((one) => one >= 0.01 && one <= 1000), { path: ['pace'] })
   .describe(
     'Own figures of whoever made the job, by material, paces under "pace", breakage in percent under "breakage", how far use strays as "spread"; where neither a data sheet nor the job says otherwise',
   );

@@ -5,13 +5,25 @@ import type { SurfaceFigures } from '../takeoff/figures.ts';
 /** What a pace counts: square metres, metres or things an hour. */
 export type PaceUnit = 'm2' | 'm' | 'surface' | 'minutes';
 
+/** Coats of what is brushed on, as the materials of the job say. */
+export interface CoatsOf {
+  readonly primer: number | null;
+  readonly membrane: number;
+  readonly tileSealer: number;
+  readonly groutSealer: number;
+}
+
 /** Work on a surface: how much of it there is, and how fast it goes. */
 export interface TaskKind {
   readonly unit: PaceUnit;
   /** So much an hour by one pair of hands, typical. */
   readonly pace: number;
   /** How much there is on a surface; 0 for none. */
-  readonly amount: (surface: SurfaceFigures) => number;
+  readonly amount: (surface: SurfaceFigures, coats: number) => number;
+  /** How often it is gone over; once where left out. */
+  readonly coats?: (surface: SurfaceFigures, coats: CoatsOf) => number;
+  /** No face takes less, hours: mixing, reaching, cleaning (typical). */
+  readonly leastHours?: number;
   /** How much slower this surface goes than the pace; 1 where left out. */
   readonly slower?: (surface: SurfaceFigures) => number;
 }
@@ -60,30 +72,56 @@ function layingPace({ longestSideMm, tiles }: SurfaceFigures): number {
 /** The pace of laying that the others are told against: pieces of about 300 on a floor, m² an hour. */
 const LAYING_M2 = 1.7;
 
+const ledgerM = ({ ledgerRunsMm }: SurfaceFigures): number => ledgerRunsMm.reduce((sum, mm) => sum + mm, 0) / 1000;
+
+/** How much slower a surface is laid than pieces of about 300 on a floor. */
+function layingSlower(s: SurfaceFigures): number {
+  const place = { floor: 1, wall: 1.25, countertop: 1.6 }[s.kind];
+  return (LAYING_M2 / layingPace(s)) * PATTERN_SLOWER[s.pattern] * (s.isTurned ? 1.15 : 1) * place;
+}
+
 /** Every kind of work, in the order of the work. Paces are typical for one pair of hands. */
 export const TASKS = {
-  prime: { unit: 'm2', pace: 25, amount: (s) => when(s.works.does.prime, m2(s) * SUCTION[s.works.substrate].coats) },
+  prime: {
+    unit: 'm2',
+    pace: 25,
+    coats: (s, { primer }) => primer ?? SUCTION[s.works.substrate].coats,
+    amount: (s, coats) => when(s.works.does.prime, coats * m2(s)),
+  },
   level: { unit: 'm2', pace: 8, amount: (s) => (s.fill?.kind === 'leveller' ? s.fill.areaMm2 / 1e6 : 0) },
   bed: { unit: 'm2', pace: 2.2, amount: (s) => (s.fill?.kind === 'bed' ? s.fill.areaMm2 / 1e6 : 0) },
   board: { unit: 'm2', pace: 4, amount: (s) => when(s.works.does.board, m2(s)) },
-  waterproof: { unit: 'm2', pace: 6, amount: (s) => when(s.works.does.membrane, 2 * m2(s)) },
+  waterproof: {
+    unit: 'm2',
+    pace: 6,
+    coats: (_, { membrane }) => membrane,
+    amount: (s, coats) => when(s.works.does.membrane, coats * m2(s)),
+  },
   setOut: { unit: 'surface', pace: 2, amount: () => 1, slower: (s) => Math.min(3, 0.4 + m2(s) / 12) },
   cut: { unit: 'minutes', pace: 60, amount: ({ cutMinutes }) => cutMinutes },
-  lay: {
-    unit: 'm2',
-    pace: LAYING_M2,
-    amount: m2,
-    slower: (s) =>
-      (LAYING_M2 / layingPace(s)) * PATTERN_SLOWER[s.pattern] * (s.isTurned ? 1.15 : 1) * { floor: 1, wall: 1.25, countertop: 1.6 }[s.kind],
-  },
-  trim: { unit: 'm', pace: 6, amount: (s) => runOf(s, 'profile', 'bullnose', 'nosing', 'mitre') },
+  trim: { unit: 'm', pace: 6, amount: (s) => runOf(s, 'profile', 'nosing') },
+  ledger: { unit: 'm', pace: 6, amount: ledgerM },
+  lay: { unit: 'm2', pace: LAYING_M2, amount: (s) => m2(s) - s.ledgerRowMm2 / 1e6, slower: layingSlower, leastHours: 0.25 },
+  ledgerOff: { unit: 'm', pace: 15, amount: ledgerM },
+  bottomRow: { unit: 'm2', pace: LAYING_M2, amount: ({ ledgerRowMm2 }) => ledgerRowMm2 / 1e6, slower: layingSlower },
+  edging: { unit: 'm', pace: 6, amount: (s) => runOf(s, 'bullnose', 'mitre') },
   strips: { unit: 'm', pace: 3, amount: (s) => runOf(s, 'skirtingTile', 'nosingTile') },
   skirting: { unit: 'm', pace: 5, amount: (s) => runOf(s, 'skirting') },
-  sealTile: { unit: 'm2', pace: 15, amount: (s) => when(s.works.does.sealTile, 2 * m2(s)) },
-  grout: { unit: 'm2', pace: 6, amount: m2, slower: (s) => Math.max(1, Math.min(3, s.jointAreaMm2 / s.areaMm2 / 0.04)) },
-  sealant: { unit: 'm', pace: 14, amount: ({ sealed }) => sealed.reduce((sum, { lengthMm }) => sum + lengthMm, 0) / 1000 },
-  sealGrout: { unit: 'm2', pace: 18, amount: (s) => when(s.works.does.sealGrout, 2 * m2(s)) },
+  sealTile: {
+    unit: 'm2',
+    pace: 15,
+    coats: (_, { tileSealer }) => tileSealer,
+    amount: (s, coats) => when(s.works.does.sealTile, coats * m2(s)),
+  },
+  grout: { unit: 'm2', pace: 6, amount: m2, leastHours: 0.1, slower: (s) => Math.max(1, Math.min(3, s.jointAreaMm2 / s.areaMm2 / 0.04)) },
   haze: { unit: 'm2', pace: 18, amount: (s) => when(s.works.does.haze, m2(s)) },
+  sealant: { unit: 'm', pace: 14, amount: ({ sealed }) => sealed.reduce((sum, { lengthMm }) => sum + lengthMm, 0) / 1000 },
+  sealGrout: {
+    unit: 'm2',
+    pace: 18,
+    coats: (_, { groutSealer }) => groutSealer,
+    amount: (s, coats) => when(s.works.does.sealGrout, coats * m2(s)),
+  },
   protect: { unit: 'm2', pace: 40, amount: (s) => when(s.works.does.protect, m2(s)) },
 } as const satisfies Record<string, TaskKind>;
 

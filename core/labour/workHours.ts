@@ -1,7 +1,8 @@
 import { z } from 'zod';
 import type { SurfaceFigures } from '../takeoff/figures.ts';
 import type { Spoken } from '../takeoff/materialKind.ts';
-import { TASKS, TASK_IDS, type TaskId, type TaskKind } from './tasks.ts';
+import { saidFor, type MaterialRules } from '../takeoff/registry.ts';
+import { TASKS, TASK_IDS, type CoatsOf, type TaskId, type TaskKind } from './tasks.ts';
 
 /** How the hands of a job work. */
 export const labourSchema = z.strictObject({
@@ -30,25 +31,48 @@ export interface WorkHours {
   /** Who said the pace. */
   readonly from: Spoken['from'];
   readonly hours: number;
+  /** How often it is gone over; once where left out. */
+  readonly coats?: number;
 }
 
 /** Own paces of the person, by task. */
 type OwnPaces = Readonly<Partial<Record<string, number>>>;
 
+/** What the hours of work hang on besides the surfaces. */
+export interface HoursRules extends MaterialRules {
+  readonly labour?: Labour | undefined;
+}
+
+/** The coats of what is brushed on, as the sheets and the job say. */
+function coatsOf(rules: MaterialRules): CoatsOf {
+  const figure = (item: 'membrane' | 'tileSealer' | 'groutSealer'): number => saidFor(item, rules).figures['coats'].value;
+  return {
+    primer: saidFor('primer', rules).stated['coats']?.value ?? null,
+    membrane: figure('membrane'),
+    tileSealer: figure('tileSealer'),
+    groutSealer: figure('groutSealer'),
+  };
+}
+
 /** The hours of all work on some surfaces, task by task. */
-export const workHours = (surfaces: readonly SurfaceFigures[], labour: Labour | undefined, habits: OwnPaces = {}): WorkHours[] =>
-  TASK_IDS.flatMap((task) => {
+export function workHours(surfaces: readonly SurfaceFigures[], rules: HoursRules): WorkHours[] {
+  const coats = coatsOf(rules);
+  const habits: OwnPaces = rules.habits?.['pace'] ?? {};
+  return TASK_IDS.flatMap((task) => {
     const kind: TaskKind = TASKS[task];
-    const own = labour?.paces?.[task];
+    const own = rules.labour?.paces?.[task];
     const habit = habits[task];
     const [usual, from] =
       own !== undefined ? [own, 'job' as const] : habit !== undefined ? [habit, 'habit' as const] : [kind.pace, 'typical' as const];
-    return surfaces.flatMap((surface) => {
-      const amount = kind.amount(surface);
-      const pace = usual / (kind.slower?.(surface) ?? 1);
-      return amount > 0 ? [{ task, surfaceId: surface.surfaceId, amount, pace, from, hours: amount / pace }] : [];
+    return surfaces.flatMap((surface): WorkHours[] => {
+      const times = kind.coats?.(surface, coats) ?? 1;
+      const amount = kind.amount(surface, times);
+      if (amount <= 0) return [];
+      const hours = Math.max(amount / (usual / (kind.slower?.(surface) ?? 1)), kind.leastHours ?? 0);
+      return [{ task, surfaceId: surface.surfaceId, amount, pace: amount / hours, from, hours, ...(times > 1 ? { coats: times } : {}) }];
     });
   });
+}
 
 /** Hours of all work together, or of one kind. */
 export const hoursOf = (work: readonly WorkHours[], task?: TaskId): number =>

@@ -1,8 +1,9 @@
 import { z } from 'zod';
 import type { Tool } from '../cuts/cutTool.ts';
-import { HOURS_PER_DAY, hoursOf, workHours, type Labour, type WorkHours } from '../labour/workHours.ts';
+import type { TaskId } from '../labour/tasks.ts';
+import { hoursOf, type HoursRules, type WorkHours } from '../labour/workHours.ts';
+import type { Programme } from '../programme/programme.ts';
 import type { SurfaceFigures } from '../takeoff/figures.ts';
-import type { OwnFigures } from '../takeoff/materialKind.ts';
 import { totalOf, type Material } from './priceMaterials.ts';
 import { quoteJob, type Quote } from './quote.ts';
 import { rateSetSchema, USUAL_RATES, type RateSet } from './rates.ts';
@@ -28,7 +29,7 @@ export interface Money {
   readonly total: number;
   readonly work: readonly WorkHours[];
   readonly hours: number;
-  /** Working days of the hands there are. */
+  /** Days on which there is work, as they are planned. */
   readonly days: number;
   readonly tools: readonly ToolLine[];
   /** The quote that stands. */
@@ -38,11 +39,9 @@ export interface Money {
 }
 
 /** What money is planned from. */
-export interface MoneyRules {
+export interface MoneyRules extends HoursRules {
   readonly currency: string;
   readonly charging?: Charging | undefined;
-  readonly labour?: Labour | undefined;
-  readonly habits?: Readonly<Record<string, OwnFigures>> | undefined;
 }
 
 /** The sets of rates of a job. */
@@ -54,19 +53,30 @@ export const rateInForce = (rules: Pick<MoneyRules, 'charging'>): RateSet => {
   return sets.find(({ id }) => id === rules.charging?.rateSetId) ?? sets[0];
 };
 
+/** How a job is worked: its hours, its days, and how often its cuts name each tool. */
+export interface Worked {
+  readonly work: readonly WorkHours[];
+  readonly programme: Pick<Programme, 'tasks'>;
+  readonly cuts: Readonly<Partial<Record<Tool, number>>>;
+}
+
+/** Days on which there is work, or work of some kinds. */
+export function daysOf({ tasks }: Pick<Programme, 'tasks'>, kinds?: readonly TaskId[]): number {
+  const own = tasks.filter(({ task }) => kinds === undefined || kinds.includes(task));
+  return new Set(own.flatMap(({ stretches }) => stretches.map(([from]) => Math.floor(from / 24 + 1e-9)))).size;
+}
+
 /** Hours, tools and quotes of a planned job. */
 export function planMoney(
   rules: MoneyRules,
   materials: readonly Material[],
   surfaces: readonly SurfaceFigures[],
-  cuts: Readonly<Partial<Record<Tool, number>>>,
+  { work, programme, cuts }: Worked,
 ): Money {
   const total = totalOf(materials);
-  const work = workHours(surfaces, rules.labour, rules.habits?.['pace']);
   const hours = hoursOf(work);
-  const { hoursPerDay = HOURS_PER_DAY, helpers = 0 } = rules.labour ?? {};
-  const days = Math.ceil(hours / (hoursPerDay * (1 + helpers)) - 1e-9);
-  const tools = toolLines({ cuts, surfaces }, rules.charging?.tools as ToolsSet | undefined, days);
+  const days = daysOf(programme);
+  const tools = toolLines({ cuts, surfaces }, rules.charging?.tools as ToolsSet | undefined, (tasks) => daysOf(programme, tasks));
   const quoted = { materialsCost: total, tools, work, surfaces };
   const atEachRate = ratesOf(rules).map((rates) => quoteJob(quoted, rates));
   const { id } = rateInForce(rules);

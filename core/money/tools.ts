@@ -1,3 +1,4 @@
+import type { TaskId } from '../labour/tasks.ts';
 import { z } from 'zod';
 import type { Tool } from '../cuts/cutTool.ts';
 import type { SurfaceFigures } from '../takeoff/figures.ts';
@@ -16,20 +17,31 @@ interface ToolKind {
   readonly buy: number;
   readonly perDay: number;
   readonly isNeeded: (need: ToolNeed) => boolean;
+  /** The works it is there for. */
+  readonly works: readonly TaskId[];
 }
+
+const CUTTING: readonly TaskId[] = ['cut', 'strips', 'bottomRow'];
+const LAYING: readonly TaskId[] = ['lay', 'bottomRow'];
+const MIXING: readonly TaskId[] = ['level', 'bed', 'lay', 'bottomRow', 'grout'];
 
 const named = (tool: Tool) => (need: ToolNeed) => (need.cuts[tool] ?? 0) > 0;
 
 /** Tools in the order they are listed. */
 export const TOOLS = {
-  snapCutter: { buy: 129, perDay: 14, isNeeded: named('snap cutter') },
-  wetSaw: { buy: 349, perDay: 32, isNeeded: named('wet saw') },
-  grinder: { buy: 89, perDay: 12, isNeeded: named('grinder') },
-  coreBits: { buy: 74, perDay: 15, isNeeded: named('core bit') },
-  nippers: { buy: 24, perDay: 4, isNeeded: named('nippers') },
-  mixer: { buy: 119, perDay: 16, isNeeded: ({ surfaces }) => surfaces.some(({ works }) => works.adhesive === 'powder') },
-  suctionCups: { buy: 46, perDay: 7, isNeeded: ({ surfaces }) => surfaces.some(({ longestSideMm }) => longestSideMm >= 590) },
-  clipPliers: { buy: 28, perDay: 5, isNeeded: ({ surfaces }) => surfaces.some(({ sharedJoints }) => sharedJoints !== null) },
+  snapCutter: { buy: 129, perDay: 14, isNeeded: named('snap cutter'), works: CUTTING },
+  wetSaw: { buy: 349, perDay: 32, isNeeded: named('wet saw'), works: CUTTING },
+  grinder: { buy: 89, perDay: 12, isNeeded: named('grinder'), works: CUTTING },
+  coreBits: { buy: 74, perDay: 15, isNeeded: named('core bit'), works: CUTTING },
+  nippers: { buy: 24, perDay: 4, isNeeded: named('nippers'), works: CUTTING },
+  mixer: { buy: 119, perDay: 16, isNeeded: ({ surfaces }) => surfaces.some(({ works }) => works.adhesive === 'powder'), works: MIXING },
+  suctionCups: {
+    buy: 46,
+    perDay: 7,
+    isNeeded: ({ surfaces }) => surfaces.some(({ longestSideMm }) => longestSideMm >= 590),
+    works: LAYING,
+  },
+  clipPliers: { buy: 28, perDay: 5, isNeeded: ({ surfaces }) => surfaces.some(({ sharedJoints }) => sharedJoints !== null), works: LAYING },
 } as const satisfies Record<string, ToolKind>;
 
 /** The name of a tool. */
@@ -60,12 +72,13 @@ export interface ToolLine {
   readonly cost: number;
 }
 
-/** The tools that a job needs, for so many days. */
-export function toolLines(need: ToolNeed, set: ToolsSet | undefined, days: number): ToolLine[] {
+/** The tools that a job needs, each for the days on which there is work for it. */
+export function toolLines(need: ToolNeed, set: ToolsSet | undefined, daysOf: (works: readonly TaskId[]) => number): ToolLine[] {
   return (Object.keys(TOOLS) as ToolId[]).flatMap((tool) => {
     const kind: ToolKind = TOOLS[tool];
     if (!kind.isNeeded(need)) return [];
     const own = set?.[tool];
+    const days = daysOf(kind.works);
     const [buy, perDay, way] = [own?.buy ?? kind.buy, own?.perDay ?? kind.perDay, own?.way ?? 'have'];
     const cost = { have: 0, borrow: 0, buy, hire: perDay * days }[way];
     return [{ tool, way, days, buy, perDay, breakEvenDays: perDay > 0 ? buy / perDay : Infinity, cost }];

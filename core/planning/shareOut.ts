@@ -32,7 +32,7 @@ export const cutRuleOf = ({ consumption, blanks }: Pick<PlanRules, 'consumption'
 
 /** The zones of a surface: unless the person says otherwise, each of what one mix of adhesive covers. */
 function zonesOf(layout: SurfaceLayout, figures: SurfaceFigures, rules: PlanRules): LayingZones {
-  const work = workHours([figures], rules.labour, rules.habits?.['pace']);
+  const work = workHours([figures], rules);
   const mixes = planMixes(takeOff(rules, [figures]), rules, { m2PerHour: mixPaces(work) });
   const mix = mixes.find(({ item }) => item === 'adhesive');
   const areaM2 = mix && mix.areaM2 > 0 ? mix.areaM2 : USUAL_ZONE_M2;

@@ -45,13 +45,16 @@ export function nextWorkTime(calendar: WorkCalendar, at: number): number {
 /** A stretch of work within one day, hours from the first midnight. */
 export type Stretch = readonly [from: number, to: number];
 
+/** Nobody comes back for what a quarter of an hour ends. */
+const STAYED_ON = 0.25;
+
 /** The stretches that so many hours of work take from a time on, day by day. */
 export function workFrom(calendar: WorkCalendar, at: number, hours: number): Stretch[] {
   const stretches: Stretch[] = [];
   let [time, left] = [nextWorkTime(calendar, at), hours];
   while (left > 1e-6 && stretches.length < 5000) {
     const ends = 24 * Math.floor(time / 24 + 1e-9) + calendar.startHour + calendar.hoursPerDay;
-    const to = Math.min(ends, time + left);
+    const to = time + left <= ends + STAYED_ON + 1e-9 ? time + left : ends;
     stretches.push([time, to]);
     left -= to - time;
     time = nextWorkTime(calendar, to);

@@ -1,11 +1,9 @@
 import type { TaskId } from '../labour/tasks.ts';
-import { HOURS_PER_DAY, type Labour, type WorkHours } from '../labour/workHours.ts';
-import type { Speaker, Spoken } from '../takeoff/materialKind.ts';
-import type { Drinks } from '../takeoff/materials/primer.ts';
-import { saidFor, type MaterialRules } from '../takeoff/registry.ts';
+import { HOURS_PER_DAY, type WorkHours } from '../labour/workHours.ts';
 import { dayNumber, nextWorkTime, workFrom, type Stretch, type WorkCalendar } from './calendar.ts';
+import { draftTasks, type After, type Draft, type DraftRules, type Place, type TaskPart } from './draftTasks.ts';
 import type { ProgrammeChoice } from './programmeChoice.ts';
-import { isShared, RANK, RESTS, restOf, shiftOf, type Climate, type Rest } from './steps.ts';
+import { RANK } from './steps.ts';
 
 /** Why a work starts when it does. */
 export type Held =
@@ -14,20 +12,13 @@ export type Held =
   | { readonly by: 'wait'; readonly id: string; readonly hours: number }
   | { readonly by: 'moved' };
 
-/** What a work comes after: hours it waits, and within how many it has to follow. */
-export interface After {
-  readonly id: string;
-  readonly hours: number;
-  /** Who the wait comes from: the person, the data sheet of what rests, or what is usual, shifted by the site. */
-  readonly from: Speaker;
-  readonly withinHours: number | null;
-}
-
 /** One work in one place, laid on days. */
 export interface PlannedTask {
   /** The task and its place: "lay room shower". */
   readonly id: string;
   readonly task: TaskId;
+  /** Which of its coats, or of its days' portions, it is; null for all of it. */
+  readonly part: TaskPart | null;
   readonly placeId: string;
   readonly placeName: string;
   /** Hours for all hands there are. */
@@ -64,32 +55,9 @@ export interface Programme {
 const FULL_LOAD_HOURS = 7 * 24;
 
 /** What a programme goes by. */
-export interface ProgrammeRules {
-  readonly programme?: ProgrammeChoice | undefined;
-  readonly labour?: Labour | undefined;
-  readonly climate: Climate;
-  /** What is set for materials: their data sheets know waits. */
-  readonly materials?: MaterialRules['materials'];
-  readonly habits?: MaterialRules['habits'];
-  /** How the ground of a surface drinks; as usual where it is not known. */
-  readonly drinks?: (surfaceId: string) => Drinks;
+export interface ProgrammeRules extends DraftRules {
   /** The day it is looked at, ISO. */
   readonly today: string;
-}
-
-/** A room, or a surface that is in none: worked on as one. */
-export interface Place {
-  readonly id: string;
-  readonly name: string;
-  readonly surfaces: readonly { readonly id: string }[];
-}
-
-interface Draft {
-  readonly id: string;
-  readonly task: TaskId;
-  readonly place: Place;
-  readonly hours: number;
-  readonly after: readonly After[];
 }
 
 /**
@@ -106,14 +74,17 @@ export function planProgramme(work: readonly WorkHours[], places: readonly Place
     holidays: programme.holidays ?? [],
   };
   const drafts = draftTasks(work, places, rules);
+  const following = followersOf(drafts);
   const placed = new Map<string, Omit<PlannedTask, 'critical'>>();
   let [free, last] = [0, null as string | null];
   const waiting = [...drafts];
   while (waiting.length > 0) {
+    const dues = new Map<string, number>();
     const ready = waiting.filter(({ after }) => after.every(({ id }) => placed.has(id)));
     const timed = ready.map((draft) => {
-      const { at, held, dueAt } = earliest(draft, placed, programme, calendar);
-      const start = meetsWindow(draft, nextWorkTime(calendar, Math.max(at, free)), drafts, calendar);
+      const { at, held } = earliest(draft, placed, programme, calendar);
+      const dueAt = dueOf(draft, placed, following, dues);
+      const start = meetsWindow(draft, nextWorkTime(calendar, Math.max(at, free)), following, calendar);
       return { draft, at, held, dueAt, start, end: workFrom(calendar, start, draft.hours).at(-1)?.[1] ?? start };
     });
     // What would keep the hands beyond a window that is open has to wait, unless it is what closes it;
@@ -121,12 +92,16 @@ export function planProgramme(work: readonly WorkHours[], places: readonly Place
     const due = timed.filter(({ dueAt }) => dueAt < Infinity);
     const fitting = timed.filter(
       (one) =>
-        !(due.length > 0 && WINDOWED.has(one.draft.task)) &&
+        !(due.length > 0 && one.dueAt === Infinity && opens(one.draft, following)) &&
         due.every((other) => other === one || nextWorkTime(calendar, Math.max(one.end, other.at)) <= other.dueAt),
     );
     const choice = fitting.length > 0 ? fitting : timed;
     choice.sort(
-      (a, b) => a.start - b.start || sooner(a.dueAt, b.dueAt) || opensWindow(a.draft, b.draft) || byOrder(places, a.draft, b.draft),
+      (a, b) =>
+        a.start - b.start ||
+        sooner(a.dueAt, b.dueAt) ||
+        Number(opens(a.draft, following)) - Number(opens(b.draft, following)) ||
+        byOrder(places, a.draft, b.draft),
     );
     const next = choice[0];
     const { draft } = next;
@@ -137,6 +112,7 @@ export function planProgramme(work: readonly WorkHours[], places: readonly Place
     placed.set(draft.id, {
       id: draft.id,
       task: draft.task,
+      part: draft.part,
       placeId: draft.place.id,
       placeName: draft.place.name,
       hours: draft.hours,
@@ -156,69 +132,73 @@ export function planProgramme(work: readonly WorkHours[], places: readonly Place
   return { calendar, tasks, ends, fullLoad: Math.max(ends, ...loaded), missed: missedWindows(tasks) };
 }
 
-const idOf = (task: TaskId, place: Place): string => `${task} ${place.id}`;
-
-/** The works of each place with what each comes after; to the quarter of an hour. */
-function draftTasks(work: readonly WorkHours[], places: readonly Place[], rules: ProgrammeRules): Draft[] {
-  const hands = 1 + (rules.labour?.helpers ?? 0);
-  return places.flatMap((place) => {
-    const own = new Set(place.surfaces.map(({ id }) => id));
-    const here = work.filter(({ surfaceId }) => own.has(surfaceId));
-    const tasks = [...new Set(here.map(({ task }) => task))];
-    return tasks.map((task): Draft => {
-      const hours = here.filter((one) => one.task === task).reduce((sum, one) => sum + one.hours, 0);
-      const after = RESTS.filter((rest) => rest.before === task && tasks.includes(rest.after)).map((rest) => afterOf(rest, place, rules));
-      return { id: idOf(task, place), task, place, hours: Math.ceil((4 * hours) / (isShared(task) ? hands : 1) - 1e-6) / 4, after };
-    });
-  });
-}
-
-/** What a rest in a place comes to: as the person says, else as the data sheet does, else as usual; both shifted by the site. */
-function afterOf(rest: Rest, place: Place, { programme = {}, climate, materials, habits, drinks = () => 'usual' }: ProgrammeRules): After {
-  const own = place.surfaces.map(({ id }) => drinks(id));
-  const slowest = own.includes('little') ? 'little' : own.includes('usual') ? 'usual' : (own[0] ?? 'usual');
-  const item = restOf(rest);
-  const { stated } = item && materials ? saidFor(item, { materials, habits }) : { stated: {} as Record<string, Spoken | undefined> };
-  const said = stated['restHours'];
-  const person = programme.waits?.[`${rest.after}>${rest.before}`];
-  return {
-    id: idOf(rest.after, place),
-    hours: person ?? (said?.value ?? rest.hours) * shiftOf(rest, climate, slowest),
-    from: person !== undefined ? 'job' : (said?.from ?? 'typical'),
-    withinHours: rest.withinHours === null ? null : (stated['withinHours']?.value ?? rest.withinHours),
-  };
-}
-
 /** The first time a work may begin, and what holds it until then. */
 function earliest(
   { id, after }: Draft,
   placed: ReadonlyMap<string, Pick<PlannedTask, 'end'>>,
   { notBefore = {} }: ProgrammeChoice,
   calendar: WorkCalendar,
-): { readonly at: number; readonly held: Held; readonly dueAt: number } {
-  const dueAt = Math.min(Infinity, ...after.map((one) => (placed.get(one.id)?.end ?? 0) + (one.withinHours ?? Infinity)));
+): { readonly at: number; readonly held: Held } {
   let best: { at: number; held: Held } = { at: 0, held: { by: 'start' } };
   for (const one of after) {
     const at = (placed.get(one.id)?.end ?? 0) + one.hours;
     if (at > best.at) best = { at, held: { by: 'wait', id: one.id, hours: one.hours } };
   }
   const moved = Object.hasOwn(notBefore, id) ? 24 * dayNumber(calendar, notBefore[id]) : 0;
-  return moved > best.at ? { at: moved, held: { by: 'moved' }, dueAt } : { ...best, dueAt };
+  return moved > best.at ? { at: moved, held: { by: 'moved' } } : best;
 }
 
 /** More days than a primer is put off for. */
 const MOST_PUT_OFF = 14;
 
+/** The works that come after each, by its id. */
+type Followers = ReadonlyMap<string, readonly Draft[]>;
+
+function followersOf(drafts: readonly Draft[]): Followers {
+  const following = new Map<string, Draft[]>();
+  for (const draft of drafts) for (const { id } of draft.after) following.set(id, [...(following.get(id) ?? []), draft]);
+  return following;
+}
+
+/** When a work has to begin at the latest, so that what closes a window that is open can still follow in time. */
+function dueOf(
+  draft: Draft,
+  placed: ReadonlyMap<string, Pick<PlannedTask, 'end'>>,
+  following: Followers,
+  known: Map<string, number>,
+): number {
+  const before = known.get(draft.id);
+  if (before !== undefined) return before;
+  const own = draft.after.map(({ id, withinHours }) => (placed.get(id)?.end ?? Infinity) + (withinHours ?? Infinity));
+  const later = (following.get(draft.id) ?? []).map((next) => {
+    const wait = next.after.find(({ id }) => id === draft.id)?.hours ?? 0;
+    return dueOf(next, placed, following, known) - wait - draft.hours;
+  });
+  const due = Math.min(Infinity, ...own, ...later);
+  known.set(draft.id, due);
+  return due;
+}
+
+/** Whether a work begins a window that another has to meet. */
+const opens = (draft: Draft, following: Followers): boolean => closersOf(draft, following).length > 0;
+
+const closersOf = ({ id }: Draft, following: Followers): readonly Draft['after'][number][] =>
+  (following.get(id) ?? []).flatMap(({ after }) => after.filter((one) => one.id === id && one.withinHours !== null));
+
 /** What opens a window is put off until what closes it can follow in time: nothing is primed on the eve of a weekend. */
-function meetsWindow({ id, task, hours, place }: Draft, start: number, drafts: readonly Draft[], calendar: WorkCalendar): number {
-  if (!WINDOWED.has(task)) return start;
-  const next = drafts.flatMap((other) =>
-    other.place === place ? other.after.filter((one) => one.id === id && one.withinHours !== null) : [],
-  );
+function meetsWindow(draft: Draft, start: number, following: Followers, calendar: WorkCalendar): number {
+  const closers = closersOf(draft, following);
+  if (closers.length === 0) return start;
+  // What is done between the two, such as the lines on what is primed.
+  const between = (following.get(draft.id) ?? []).reduce((sum, next) => {
+    const leads = (following.get(next.id) ?? []).some(({ after }) => after.some((one) => one.id === draft.id && one.withinHours !== null));
+    return leads ? sum + next.hours : sum;
+  }, 0);
   let at = start;
   for (let tries = 0; tries < MOST_PUT_OFF; tries++) {
-    const end = workFrom(calendar, at, hours).at(-1)?.[1] ?? at;
-    if (next.every((one) => nextWorkTime(calendar, end + one.hours) - end <= (one.withinHours ?? Infinity))) return at;
+    const end = workFrom(calendar, at, draft.hours).at(-1)?.[1] ?? at;
+    const ready = workFrom(calendar, end + Math.min(...closers.map(({ hours }) => hours)), between).at(-1)?.[1] ?? end;
+    if (closers.every((one) => nextWorkTime(calendar, Math.max(ready, end + one.hours)) - end <= (one.withinHours ?? Infinity))) return at;
     at = nextWorkTime(calendar, 24 * (Math.floor(at / 24 + 1e-9) + 1));
   }
   return start;
@@ -226,10 +206,6 @@ function meetsWindow({ id, task, hours, place }: Draft, start: number, drafts: r
 
 /** Of two times the sooner one first; never is no time. */
 const sooner = (a: number, b: number): number => (a === b ? 0 : a - b);
-
-/** What begins a window that the next work has to meet comes after what begins none. */
-const opensWindow = (a: Draft, b: Draft): number => Number(WINDOWED.has(a.task)) - Number(WINDOWED.has(b.task));
-const WINDOWED: ReadonlySet<TaskId> = new Set(RESTS.filter(({ withinHours }) => withinHours !== null).map(({ after }) => after));
 
 const byOrder = (places: readonly Place[], a: Draft, b: Draft): number =>
   places.indexOf(a.place) - places.indexOf(b.place) || (RANK.get(a.task) ?? 0) - (RANK.get(b.task) ?? 0);

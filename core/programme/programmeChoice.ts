@@ -1,6 +1,7 @@
 import { z } from 'zod';
 
-const isoDaySchema = z.iso.date();
+/** A year that somebody works in. */
+const isoDaySchema = z.iso.date().refine((day) => day >= '2000-01-01' && day < '2100-01-01');
 
 /** When a job is done: what the person said of days and waits. */
 export const programmeSchema = z.strictObject({

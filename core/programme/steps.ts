@@ -22,15 +22,18 @@ const rest = (after: TaskId, before: TaskId, hours: number, how: Rest['how'], wi
   how,
 });
 
-/** What follows what on one surface, with the usual waits: all of it typical, and the data sheet on the bag decides. */
+/** What a primer lies under, the first of them that there is: its window runs to when that is spread. */
+export const SPREAD_ON: readonly TaskId[] = ['level', 'bed', 'waterproof', 'lay'];
+
+/** What follows what in one place, with the usual waits: all of it typical, and the data sheet on the bag decides. */
 export const RESTS: readonly Rest[] = [
   rest('board', 'prime', 0, 'nothing'),
+  rest('board', 'level', 0, 'nothing'),
+  rest('board', 'bed', 0, 'nothing'),
   rest('board', 'waterproof', 0, 'nothing'),
   rest('board', 'setOut', 0, 'nothing'),
-  rest('prime', 'level', 2, 'dries', 24),
-  rest('prime', 'bed', 2, 'dries', 24),
-  rest('prime', 'waterproof', 2, 'dries', 24),
-  rest('prime', 'setOut', 2, 'dries', 24),
+  ...SPREAD_ON.map((spread) => rest('prime', spread, 2, 'dries', 24)),
+  rest('prime', 'setOut', 2, 'dries'),
   rest('level', 'waterproof', 24, 'dries'),
   rest('level', 'setOut', 24, 'dries'),
   rest('bed', 'waterproof', 48, 'dries'),
@@ -39,28 +42,54 @@ export const RESTS: readonly Rest[] = [
   rest('setOut', 'cut', 0, 'nothing'),
   rest('cut', 'lay', 0, 'nothing'),
   rest('setOut', 'lay', 0, 'nothing'),
-  rest('lay', 'trim', 0, 'nothing'),
+  // What frames the tiles goes into the bed before them, and so does what they stand on.
+  rest('setOut', 'trim', 0, 'nothing'),
+  rest('trim', 'lay', 0, 'nothing'),
+  rest('setOut', 'ledger', 0, 'nothing'),
+  rest('ledger', 'lay', 0, 'nothing'),
+  rest('lay', 'ledgerOff', 24, 'sets'),
+  rest('ledgerOff', 'bottomRow', 0, 'nothing'),
+  rest('lay', 'edging', 0, 'nothing'),
   rest('lay', 'sealTile', 24, 'sets'),
   rest('lay', 'grout', 24, 'sets'),
   rest('lay', 'strips', 12, 'sets'),
   rest('lay', 'skirting', 24, 'sets'),
+  rest('bottomRow', 'strips', 12, 'sets'),
+  rest('bottomRow', 'sealTile', 24, 'sets'),
+  rest('bottomRow', 'grout', 24, 'sets'),
+  rest('edging', 'grout', 12, 'sets'),
   rest('strips', 'grout', 12, 'sets'),
-  rest('trim', 'grout', 0, 'nothing'),
   rest('sealTile', 'grout', 2, 'dries'),
   rest('grout', 'haze', 24, 'sets'),
   rest('grout', 'sealant', 24, 'dries'),
   rest('haze', 'sealant', 2, 'dries'),
-  rest('grout', 'sealGrout', 72, 'dries'),
   rest('skirting', 'sealant', 0, 'nothing'),
-  rest('sealant', 'protect', 24, 'sets'),
+  rest('grout', 'sealGrout', 72, 'dries'),
+  rest('haze', 'sealGrout', 2, 'dries'),
+  rest('sealant', 'sealGrout', 24, 'sets'),
   rest('grout', 'protect', 24, 'sets'),
+  rest('haze', 'protect', 2, 'dries'),
+  rest('sealant', 'protect', 24, 'sets'),
+  rest('sealGrout', 'protect', 2, 'dries'),
 ];
+
+/** Between two coats of the same, hours (typical): a membrane an hour, a sealer some minutes. */
+const COAT_HOURS: Readonly<Partial<Record<TaskId, number>>> = { prime: 1, waterproof: 1, sealTile: 0.25, sealGrout: 0.25 };
+
+/** How long a coat rests before the next. */
+export const coatRest = (task: TaskId): Rest => ({
+  after: task,
+  before: task,
+  hours: COAT_HOURS[task] ?? 1,
+  withinHours: null,
+  how: 'dries',
+});
 
 /** The order in which work of equal right is taken up. */
 export const RANK: ReadonlyMap<TaskId, number> = new Map(TASK_IDS.map((task, k) => [task, k]));
 
 /** Work that two pairs of hands do in half the time; the rest needs one. */
-export const isShared = (task: TaskId): boolean => TASKS[task].unit !== 'surface' && task !== 'cut';
+export const isShared = (task: TaskId): boolean => TASKS[task].unit !== 'surface' && task !== 'cut' && task !== 'ledger';
 
 /**
  * The material whose data sheet knows how long a work rests, where it is one. When grout may be sealed is another figure
@@ -78,7 +107,7 @@ const RESTS_BY: Readonly<Partial<Record<TaskId, MaterialId>>> = {
 
 /** The material whose data sheet says how long a rest is; null where none does. */
 export const restOf = ({ after, before, how }: Rest): MaterialId | null =>
-  how === 'nothing' || before === 'sealGrout' ? null : (RESTS_BY[after] ?? null);
+  how === 'nothing' || before === 'sealGrout' || before === after ? null : (RESTS_BY[after] ?? null);
 
 /** How much longer what sets or dries takes at a temperature: half as long again for about ten degrees less than 20, a third less for ten more; a hint. */
 export const settingShift = (temperatureC: number): number => within(0.6, 2 ** ((20 - temperatureC) / 17), 2.5);

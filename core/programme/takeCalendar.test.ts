@@ -5,6 +5,7 @@ import { calendarId, takeCalendar } from './takeCalendar.ts';
 const task = (id: string, start: number): Programme['tasks'][number] => ({
   id,
   task: 'lay',
+  part: null,
   placeId: id.split(' ')[1],
   placeName: 'Shop',
   hours: 10,
@@ -36,5 +37,11 @@ test('a work that was put on a later day is kept there, one that was put earlier
     at('trim shop', 0, '2026-11-25'),
     { uid: 'dentist', day: '2026-11-24' },
   ]);
-  expect(taken).toEqual({ notBefore: { 'grout shop': '2026-11-27' }, tooEarly: ['trim shop'], asTheyWere: 1, foreign: 1 });
+  expect(taken).toEqual({
+    notBefore: { 'grout shop': '2026-11-27' },
+    tooEarly: ['trim shop'],
+    laterDays: ['lay shop floor'],
+    asTheyWere: 1,
+    foreign: 1,
+  });
 });

@@ -17,6 +17,8 @@ export interface CalendarTaken {
   readonly notBefore: Readonly<Record<string, string>>;
   /** Works that are wanted earlier than they can be. */
   readonly tooEarly: readonly string[];
+  /** Works whose later days were moved: they follow from the first. */
+  readonly laterDays: readonly string[];
   readonly asTheyWere: number;
   /** Entries that are none of this job's. */
   readonly foreign: number;
@@ -27,17 +29,20 @@ export function takeCalendar(jobId: string, { tasks, calendar }: Programme, entr
   const own = new Map(tasks.flatMap((task) => task.stretches.map((_, k) => [calendarId(jobId, task.id, k), { task, k }] as const)));
   const notBefore: Record<string, string> = {};
   const tooEarly: string[] = [];
+  const laterDays = new Set<string>();
   let [asTheyWere, foreign] = [0, 0];
   for (const { uid, day } of entries) {
     const found = own.get(uid);
+    const wanted = dayNumber(calendar, day);
     if (!found) foreign++;
-    else if (found.k === 0) {
+    else if (found.k > 0) {
+      if (wanted !== Math.floor(found.task.stretches[found.k][0] / 24 + 1e-9)) laterDays.add(found.task.id);
+    } else {
       const planned = Math.floor(found.task.start / 24 + 1e-9);
-      const wanted = dayNumber(calendar, day);
       if (wanted > planned) notBefore[found.task.id] = isoDay(calendar, wanted);
       else if (wanted < planned) tooEarly.push(found.task.id);
       else asTheyWere++;
     }
   }
-  return { notBefore, tooEarly, asTheyWere, foreign };
+  return { notBefore, tooEarly, laterDays: [...laterDays], asTheyWere, foreign };
 }

@@ -27,6 +27,7 @@ export const photoName = (hash: string): string => `photo:${hash}`;
 export const CHECKS = ['level', 'plumb', 'coverage', 'controlLine', 'diagonal'] as const;
 
 const orderLine = z.strictObject({
+  key: z.string().max(120).optional().describe('What it is, whatever it is called: the material, the tile, the variant'),
   name: z.string().max(120),
   quantity: amount,
   unit: z.string().max(12),

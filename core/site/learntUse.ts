@@ -1,6 +1,6 @@
-import type { CutPiece } from '../cuts/cutPiece.ts';
-import { SHAPED_KINDS } from '../cuts/cutKind.ts';
+import { isShaped, type CutPiece } from '../cuts/cutPiece.ts';
 import { MATERIALS, saidFor, type MaterialId, type MaterialRules } from '../takeoff/registry.ts';
+import { isBelieved } from './believed.ts';
 import { entriesOf, type Entry } from './entry.ts';
 
 /** What was reckoned with and what was used of one material. */
@@ -9,11 +9,13 @@ export interface UseFact {
   readonly unit: string;
   readonly planned: number;
   readonly used: number;
+  /** Whether backs of pieces are skimmed with it somewhere. */
+  readonly isSkimmed: boolean;
 }
 
 /** What was written down as used, against the plan, by material; only what was used at all. */
 export function useFacts(
-  materials: readonly { readonly item: MaterialId; readonly unit: string; readonly quantity: number }[],
+  materials: readonly { readonly item: MaterialId; readonly unit: string; readonly quantity: number; readonly how?: object }[],
   entries: readonly Entry[],
 ): UseFact[] {
   const used = new Map<string, number>();
@@ -21,37 +23,52 @@ export function useFacts(
   return [...used].flatMap(([item, amount]): UseFact[] => {
     const own = materials.filter((line) => line.item === item);
     const planned = own.reduce((sum, { quantity }) => sum + quantity, 0);
-    return planned > 0 && amount > 0 ? [{ item: own[0].item, unit: own[0].unit, planned, used: amount }] : [];
+    return planned > 0 && amount > 0
+      ? [{ item: own[0].item, unit: own[0].unit, planned, used: amount, isSkimmed: own.some(isSkimmed) }]
+      : [];
   });
 }
+
+function isSkimmed({ how = {} }: { readonly how?: object }): boolean {
+  const { surfaces = [] } = how as { surfaces?: readonly { readonly backs?: string }[] };
+  return surfaces.some(({ backs }) => backs === 'skim');
+}
+
+/** Figures that use is reckoned from: of a litre, of the back of a piece, of a square metre as the data sheet has it. */
+const USED_BY = ['kgPerM2', 'kgPerLitre', 'backKgPerM2'] as const;
 
 /** A figure of a material that a job taught. */
 export interface LearntFigure {
   readonly item: MaterialId;
-  readonly figure: 'kgPerLitre';
+  readonly figure: (typeof USED_BY)[number];
   readonly value: number;
   readonly before: number;
 }
 
-/** More or less than this many times what was planned is a slip of the pen, no habit. */
-const BELIEVED = { least: 0.5, most: 2 };
-
 /**
- * What a litre of bed or of joint takes by what was used: the figure in force times used over planned. Only of a job that
- * is laid to the end, as what is used on the way teaches nothing, and only within what can be believed.
+ * What use really is by what was used: the figures it was reckoned from, times used over planned. Where the sheet says what
+ * a square metre takes it is that figure; else what a litre takes, and what a back takes where backs are skimmed. Only of a
+ * job that is laid to the end, as what is used on the way teaches nothing, and only within what can be believed.
  */
 export function learntUse(facts: readonly UseFact[], rules: MaterialRules, isLaid: boolean): LearntFigure[] {
   if (!isLaid) return [];
-  return facts.flatMap(({ item, planned, used }): LearntFigure[] => {
-    const said = saidFor(item, rules).figures;
+  return facts.flatMap(({ item, planned, used, isSkimmed }): LearntFigure[] => {
+    const { figures, stated } = saidFor(item, rules);
     const ratio = used / planned;
-    if (!('kgPerLitre' in said) || ratio < BELIEVED.least || ratio > BELIEVED.most) return [];
-    const before = said['kgPerLitre'].value;
-    const { min, max } = (MATERIALS[item].figures as Record<string, { readonly min: number; readonly max: number }>)['kgPerLitre'];
-    const value = Math.min(max, Math.max(min, Math.round(before * ratio * 1000) / 1000));
-    return value === before ? [] : [{ item, figure: 'kgPerLitre', value, before }];
+    if (!isBelieved(ratio)) return [];
+    const bySheet = stated['kgPerM2'];
+    const kind = MATERIALS[item] as { figures: Limits; stated?: Limits };
+    const names = USED_BY.filter((name) => (bySheet ? name === 'kgPerM2' : name in figures && (name !== 'backKgPerM2' || isSkimmed)));
+    return names.flatMap((figure): LearntFigure[] => {
+      const before = (bySheet ?? figures[figure]).value;
+      const { min, max } = (bySheet ? kind.stated : kind.figures)?.[figure] ?? { min: 0, max: Infinity };
+      const value = Math.min(max, Math.max(min, Math.round(before * ratio * 1000) / 1000));
+      return value === before ? [] : [{ item, figure, value, before }];
+    });
   });
 }
+
+type Limits = Readonly<Record<string, { readonly min: number; readonly max: number }>>;
 
 /** How often one kind of cut broke. */
 export interface BreakageFact {
@@ -73,18 +90,26 @@ const WEIGHT_OF_BEFORE = 40;
  * what was reckoned with as if that had been seen on forty cuts (the mean of a beta prior).
  */
 export function breakageFacts(
-  cuts: readonly { readonly surfaceId: string; readonly piece: Pick<CutPiece, 'label' | 'kind'>; readonly isCut: boolean }[],
+  cuts: readonly { readonly surfaceId: string; readonly piece: Pick<CutPiece, 'label' | 'marks'>; readonly isCut: boolean }[],
   entries: readonly Entry[],
   before: Readonly<Record<'straight' | 'shaped', number>>,
 ): BreakageFact[] {
   const kindOf = new Map(
-    cuts.map(({ surfaceId, piece }) => [`${surfaceId} ${piece.label}`, SHAPED_KINDS.has(piece.kind) ? 'shaped' : 'straight'] as const),
+    cuts.map(({ surfaceId, piece }) => [`${surfaceId} ${piece.label}`, isShaped(piece) ? 'shaped' : 'straight'] as const),
   );
+  // What broke without a label is shared out as breaking was reckoned with.
+  const expected = { straight: 0, shaped: 0 };
+  for (const kind of kindOf.values()) expected[kind] += before[kind];
+  const all = expected.straight + expected.shaped;
+  const unlabelled = entriesOf(entries, 'breakage')
+    .filter(({ data }) => data.label === '')
+    .reduce((sum, { data }) => sum + data.pieces, 0);
   return (['straight', 'shaped'] as const).flatMap((kind): BreakageFact[] => {
     const made = cuts.filter(({ surfaceId, piece, isCut }) => isCut && kindOf.get(`${surfaceId} ${piece.label}`) === kind).length;
-    const broken = entriesOf(entries, 'breakage')
+    const labelled = entriesOf(entries, 'breakage')
       .filter(({ surfaceId, data }) => kindOf.get(`${surfaceId ?? ''} ${data.label}`) === kind)
       .reduce((sum, { data }) => sum + data.pieces, 0);
+    const broken = labelled + (all > 0 ? Math.round((unlabelled * expected[kind]) / all) : 0);
     if (made === 0) return [];
     const share = (broken + (WEIGHT_OF_BEFORE * before[kind]) / 100) / (made + WEIGHT_OF_BEFORE);
     return [{ kind, cuts: made, broken, before: before[kind], percent: Math.round(1000 * share) / 10 }];

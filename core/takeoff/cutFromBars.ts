@@ -1,3 +1,4 @@
+import { cheapestBars } from '../cuts/strips/cheapestBars.ts';
 import { packLengths, partRun } from '../cuts/strips/packLengths.ts';
 import type { PackOffer, Taken } from './materialKind.ts';
 
@@ -19,35 +20,25 @@ export interface BarsHow {
   readonly kerfMm: number;
 }
 
-/** Plans runs from bars of the sizes offered: the size that costs least in all, then each bar no longer than it has to be. */
+/**
+ * Plans runs from bars of the sizes offered, so that they cost least in all. A run that no bar is long enough for is joined
+ * from as few lengths as can be: a joint in a trim is seen, and is not made to save on bars.
+ */
 export function cutFromBars(runs: readonly BarRun[], offers: readonly PackOffer[], kerfMm: number): Taken<BarsHow>[] {
   if (runs.length === 0 || offers.length === 0) return [];
-  const ways = offers.map((offer) => {
-    const barMm = offer.size * 1000;
-    const lengths = runs.flatMap((of) => partRun(of.mm, barMm).map((mm) => ({ of, mm })));
-    const { bars, bound } = packLengths(
-      lengths.map(({ mm }) => mm),
-      barMm,
-      kerfMm,
-    );
-    const own = bars.map((bar) => {
-      const held = bar.map((k) => lengths[k]);
-      const takesMm = held.reduce((sum, { mm }) => sum + mm + kerfMm, -kerfMm);
-      const fits = offers.filter(({ size }) => size * 1000 >= takesMm - 0.01).sort((a, b) => a.price - b.price || a.size - b.size)[0];
-      return { offer: fits ?? offer, held };
-    });
-    return { own, bound, cost: own.reduce((sum, bar) => sum + bar.offer.price, 0) };
-  });
-  const [best] = ways.sort((a, b) => a.cost - b.cost || a.own.length - b.own.length);
-  const bars = best.own.map(({ offer, held }) => ({ sizeM: offer.size, lengths: held }));
+  const longestMm = 1000 * Math.max(...offers.map(({ size }) => size));
+  const lengths = runs.flatMap((of) => partRun(of.mm, longestMm).map((mm) => ({ of, mm })));
+  const sizes = lengths.map(({ mm }) => mm);
+  const { bound } = packLengths(sizes, longestMm, kerfMm);
+  const bars = cheapestBars(sizes, offers, kerfMm);
   return [
     {
       productId: null,
       hand: null,
       quantity: runs.reduce((sum, { mm }) => sum + mm, 0) / 1000,
       unit: 'm',
-      bars: best.own.map(({ offer }) => offer),
-      how: { runs, bars, bound: best.bound, kerfMm },
+      bars: bars.map(({ offer }) => offer),
+      how: { runs, bars: bars.map(({ offer, own }) => ({ sizeM: offer.size, lengths: own.map((k) => lengths[k]) })), bound, kerfMm },
     },
   ];
 }

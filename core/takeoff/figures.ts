@@ -50,6 +50,8 @@ export interface SurfaceFigures {
   readonly jointColour: string;
   /** Joints filled with sealant: each stretch with its length and width, mm, and the edge it runs along; null round a fixture. */
   readonly sealed: readonly SealedJoint[];
+  /** Edges at which another plane is met, whether or not a gap is left there: each with its length and gap, mm. */
+  readonly planes: readonly SealedJoint[];
   /** Kind of its pattern. */
   readonly pattern: PatternId;
   /** Whether its field lies askew to its walls. */
@@ -72,8 +74,10 @@ export interface SurfaceFigures {
   readonly sharedJoints: ReadonlyMap<number, number> | null;
   /** What makes it level: mean thickness and area; null where nothing was read. */
   readonly fill: { readonly kind: 'leveller' | 'bed'; readonly meanMm: number; readonly areaMm2: number } | null;
-  /** Length of the ledger under the second course, mm; 0 where there is none. */
-  readonly ledgerMm: number;
+  /** The ledger under the second course, run by run: none across a doorway, mm; empty where there is none. */
+  readonly ledgerRunsMm: readonly number[];
+  /** What of the surface lies below it, and is laid when it is off, mm². */
+  readonly ledgerRowMm2: number;
   /** Movement joints that keep bays no longer than the practice allows. */
   readonly bays: Bays;
 }

@@ -11,6 +11,8 @@ export interface Need {
   readonly surfaces: readonly SurfaceFigures[];
   /** Edges at which surfaces meet; none where left out. */
   readonly links?: readonly Link[] | undefined;
+  /** The shares of surfaces that are laid on one day, day by day; each surface by itself where left out. */
+  readonly laidByDay?: readonly ReadonlyMap<string, number>[] | undefined;
 }
 
 /** What is measured: things counted, kilograms, litres, millilitres, metres, square and cubic metres. */

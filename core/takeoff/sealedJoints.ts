@@ -17,7 +17,12 @@ type Stretch = readonly [from: Point, to: Point];
  * behind a cabinet, none where two fixtures meet, none that a cover plate hides. Lengths are those of the wall and
  * of the fixture, as a tape finds them.
  */
-export function sealedJoints({ region, edges, fixtures }: Traced): SealedJoint[] {
+export const sealedJoints = (traced: Traced): SealedJoint[] => jointsOf(traced).filter(({ widthMm }) => widthMm > 0);
+
+/** The edges at which tile meets another plane, also where no gap is left. */
+export const planesMet = (traced: Traced): SealedJoint[] => jointsOf(traced).filter(({ edgeId }) => edgeId !== null);
+
+function jointsOf({ region, edges, fixtures }: Traced): SealedJoint[] {
   const solid = fixtures.filter(({ fixture }) => !fixture.tiledUnder);
   const widest = Math.max(0, ...edges.map(({ gapMm }) => gapMm));
   const joints = new Map<string, SealedJoint>();
@@ -40,7 +45,7 @@ function jointAlong([from, to]: Stretch, edges: readonly Edge[], fixtures: reado
     return { edgeId: null, widthMm: fixture.clearanceMm, lengthMm: (distance(from, to) * ringLength(ring)) / ringLength(clearRing) };
   }
   const edge = edges.find((one) => isAGapFrom(middle, one));
-  if (!edge || edge.gapMm === 0 || !SEALED_ROLES.has(edge.role)) return null;
+  if (!edge || !SEALED_ROLES.has(edge.role)) return null;
   return { edgeId: edge.id, widthMm: edge.gapMm, lengthMm: lengthAtWall([from, to], edge, 1.5 * widestMm + ALONG_MM) };
 }
 

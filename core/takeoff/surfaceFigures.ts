@@ -10,7 +10,7 @@ import type { Sheet } from '../tile/sheet/sheet.ts';
 import { actualSize, productNamed, type Product } from '../tile/product.ts';
 import type { SurfaceFigures, TileFigures } from './figures.ts';
 import type { Extent } from './measureExtent.ts';
-import { sealedJoints } from './sealedJoints.ts';
+import { planesMet, sealedJoints } from './sealedJoints.ts';
 import type { SiteFigures } from './works/measureSite.ts';
 
 /** A tile as it is counted: by product, and by hand where it comes in two. */
@@ -92,6 +92,7 @@ export function surfaceFigures(laid: LaidSurface, offCuts: OffCutPlan, products:
     areaMm2: extent.areaMm2,
     jointAreaMm2: extent.jointAreaMm2,
     sealed: sealedJoints(traced),
+    planes: planesMet(traced),
     cutMinutes: cuts.reduce((sum, { minutes }) => sum + minutes, 0),
     thicknessMm: Math.max(...tiles.map(({ thicknessMm }) => thicknessMm)),
     longestSideMm: Math.max(...tiles.map(longestSideOf)),

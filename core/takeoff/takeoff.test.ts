@@ -14,6 +14,7 @@ import { grout } from './materials/grout.ts';
 import { groutKg } from './materials/jointFill.ts';
 import { sealant } from './materials/sealant.ts';
 import { tiles } from './materials/tiles.ts';
+import { cornerTape } from './materials/cornerTape.ts';
 import { cement } from './materials/cement.ts';
 import { edgeProfile } from './materials/edgeProfile.ts';
 import { leveller } from './materials/leveller.ts';
@@ -39,7 +40,9 @@ const figures: SurfaceFigures = {
   crossings: null,
   sharedJoints: null,
   fill: null,
-  ledgerMm: 0,
+  ledgerRunsMm: [],
+  ledgerRowMm2: 0,
+  planes: [],
   bays: { limitMm: 10_000, joints: [] },
   areaMm2: 10e6,
   jointAreaMm2: 0.25e6,
@@ -143,8 +146,20 @@ test('clips stand near both ends of a joint and no further apart than set; wedge
   expect([40, 150, 300, 600, 1200].map((mm) => clipsAlong(mm, 50, 500))).toEqual([1, 1, 2, 2, 4]);
   const clipped = { ...figures, areaMm2: 24e6, sharedJoints: new Map([[600, 100]]) };
   expect(levellingClips.takeOff(need(clipped))[0]).toMatchObject({ quantity: Math.ceil(200 * 1.03), variant: '3' });
-  // Twelve of twenty-four square metres a day: half of them are in use at once.
-  expect(wedges.takeOff(need(clipped))[0].quantity).toBe(100);
+  // All of it on one day where nothing is said; half of it where twelve of twenty-four square metres are laid a day.
+  expect(wedges.takeOff(need(clipped))[0].quantity).toBe(200);
+  expect(wedges.takeOff(need(clipped), { figures: { m2PerDay: 12 } })[0].quantity).toBe(100);
+  // By the days of the plan: three fifths on the first, and two floors that are laid on one day take their wedges together.
+  const [first, second] = [
+    new Map([['s', 0.6]]),
+    new Map([
+      ['s', 0.4],
+      ['t', 0.5],
+    ]),
+  ];
+  expect(wedges.takeOff({ ...need(clipped), laidByDay: [first, second] })[0].quantity).toBe(120);
+  const both = { ...need(clipped), surfaces: [clipped, { ...clipped, surfaceId: 't' }] };
+  expect(wedges.takeOff({ ...both, laidByDay: [first, second] })[0].quantity).toBe(180);
 });
 
 test('profiles are cut from bars: 1.2 + 1.2 from one, 2.4 from another, the rest of a long run from a third', () => {
@@ -214,4 +229,41 @@ describe('packs', () => {
     const sizes = [0.05, 0.3, 0.7, 1.1, 1.9, 3.3, 7.7, 13].map((size, k) => ({ size, price: size * (9 - k * 0.01) }));
     expect(buyPacks(987.6, sizes).covers).toBeGreaterThanOrEqual(1 - 1e-9);
   });
+});
+
+test('the corner of two walls has one joint and one tape, as long as the higher of them, whichever is named first', () => {
+  const wall = (
+    surfaceId: string,
+    lengthMm: number,
+    widthMm: number,
+    does: Partial<SurfaceFigures['works']['does']> = {},
+  ): SurfaceFigures => {
+    const corner = [{ edgeId: 'right', lengthMm, widthMm }];
+    const works = { ...figures.works, does: { ...figures.works.does, membrane: true, ...does } };
+    return { ...figures, surfaceId, works, sealed: widthMm > 0 ? corner : [], planes: corner };
+  };
+  const link = (a: string, b: string) => ({
+    id: 'l',
+    a: { surface: a, edge: 'right' },
+    b: { surface: b, edge: 'right' },
+    meets: 'inside' as const,
+  });
+  const of = (surfaces: SurfaceFigures[], ...ends: [string, string]) => ({
+    products: madeUpTiles(),
+    consumption,
+    surfaces,
+    links: [link(...ends)],
+  });
+  const walls = [wall('low', 1200, 6), wall('high', 2400, 6)];
+  for (const ends of [
+    ['low', 'high'],
+    ['high', 'low'],
+  ] as [string, string][]) {
+    const lengths = sealant.takeOff(of(walls, ...ends)).flatMap(({ how }) => how.surfaces.map(({ lengthM }) => lengthM));
+    expect(lengths.reduce((sum, one) => sum + one, 0)).toBeCloseTo(2.4, 9);
+    expect(cornerTape.takeOff(of(walls, ...ends))[0].quantity).toBeCloseTo(2.4 * 1.05, 9);
+  }
+  // The other wall is not waterproofed, or leaves no gap: the corner is taped all the same.
+  const dry = [wall('low', 1200, 6, { membrane: false }), wall('high', 2400, 0)];
+  expect(cornerTape.takeOff(of(dry, 'low', 'high'))[0].quantity).toBeCloseTo(2.4 * 1.05, 9);
 });

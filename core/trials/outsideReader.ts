@@ -19,6 +19,8 @@ export interface ReadSurface {
 
 /** How far off anything may be, mm. */
 const SLACK = 0.05;
+/** Less than half a millimetre is cut off no side of a tile (trade practice): it is laid whole, over the region by so much; over a corner of it by both sides. */
+const LEAST_CUT = 0.5 * Math.SQRT2 + SLACK;
 
 /** Places in a region that are looked at for a piece nearby. */
 const PROBES = 1500;
@@ -41,11 +43,11 @@ export function readFromOutside({ region, setout, pieces }: ReadSurface): string
   }
 
   for (const { label, whole, rings, tileRings, tileIndex } of pieces) {
-    const outside = rings.flatMap(withMiddles).find((p) => walls.distanceTo(p, SLACK) > SLACK && !inRegion(p));
+    const outside = rings.flatMap(withMiddles).find((p) => walls.distanceTo(p, LEAST_CUT) > LEAST_CUT && !inRegion(p));
     if (outside) wrong.push(`${label} lies outside the region by ${walls.distanceTo(outside, 50).toFixed(3)} at ${outside.join(', ')}`);
     const box = boxOf(tileRings.flat());
     const inBox = corners.filter(([x, y]) => x > box.minX && x < box.maxX && y > box.minY && y < box.maxY);
-    const poked = inBox.find((p) => isWithin(p, rings) && distanceToRings(p, rings) > SLACK);
+    const poked = inBox.find((p) => isWithin(p, rings) && distanceToRings(p, rings) > LEAST_CUT);
     if (poked) wrong.push(`${label} lies over a corner of the region by ${distanceToRings(poked, rings).toFixed(3)}`);
     const parts = byTile.get(tileIndex) ?? [];
     if (whole && isSame(rings, tileRings)) continue;

@@ -1,5 +1,6 @@
 import { productName, tapeOf } from '@azulejo/core/job/job';
 import { edgeName } from '@azulejo/core/messages/en/names';
+import { describeMiss, describePin } from '@azulejo/core/messages/en/pins';
 import { describeLedger, describeLines } from '@azulejo/core/messages/en/lines';
 import { describeSetout } from '@azulejo/core/messages/en/reasons';
 import { thingNamesOf } from '@azulejo/core/messages/thingNames';
@@ -68,6 +69,12 @@ function writeSetoutPage(pdf: PDFKit.PDFDocument, source: SurfaceSource): void {
   paragraph(`Scale 1:${scale}`, 'bold', 11);
   paragraph('Why here', 'bold', 10);
   for (const reason of describeSetout(planned.advice.reasons, thingNamesOf(planned.traced), tape)) paragraph(reason);
+  const missed = planned.pins.flatMap((pin, k) => {
+    const miss = describeMiss(planned.advice.missedPins[k] ?? 0, tape);
+    return miss === '' ? [] : [`${describePin(pin, thingNamesOf(planned.traced), tape)}. ${miss}`];
+  });
+  if (missed.length > 0) paragraph('Asked for and not kept', 'bold', 10, '#b8402b');
+  for (const line of missed) paragraph(line);
   paragraph('Lines to strike', 'bold', 10, '#b8402b');
   for (const line of describeLines(planned.struck, thingNamesOf(planned.traced), tape)) paragraph(line);
   if (planned.ledger) for (const line of describeLedger(planned.ledger, tape)) paragraph(line);

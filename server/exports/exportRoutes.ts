@@ -48,15 +48,28 @@ export const exportRoutes =
         const fileName = `${fileNameOf(name)}-${params.exportId}.${kind.extension}`;
         return reply
           .header('content-type', kind.mediaType)
-          .header('content-disposition', `attachment; filename="${fileName}"`)
+          .header(
+            'content-disposition',
+            `attachment; filename="${plainLetters(fileName)}"; filename*=UTF-8''${encodeURIComponent(fileName)}`,
+          )
           .send(typeof content === 'string' ? content : Buffer.from(content.buffer, content.byteOffset, content.byteLength));
       },
     );
   };
 
+/** A name as a file may have it, in its own letters. */
 const fileNameOf = (name: string): string =>
   name
+    .normalize('NFC')
     .toLowerCase()
-    .replace(/[^a-z0-9]+/g, '-')
+    .replace(/[^\p{L}\p{M}\p{N}]+/gu, '-')
     .replace(/^-+|-+$/g, '')
-    .slice(0, 60) || 'job';
+    .slice(0, 60)
+    .toWellFormed() || 'job';
+
+/** The same for whoever reads no other letters. */
+const plainLetters = (name: string): string =>
+  name
+    .normalize('NFKD')
+    .replace(/[^a-z0-9.-]+/gi, '')
+    .replace(/^[-.]+/, '') || 'azulejo';

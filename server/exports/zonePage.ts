@@ -24,7 +24,7 @@ export function writeZonePage(pdf: PDFKit.PDFDocument, source: SurfaceSource): v
   const top = writeHeader(pdf, source, 'laying zones');
   const width = pdf.page.width - 2 * MARGIN - COLUMN - 20;
   drawZones(pdf, planned, { x: MARGIN, y: top + 6, width, height: pdf.page.height - top - MARGIN - 20 });
-  const adhesive = mixes.find(({ item, surfaceIds }) => item === 'adhesive' && surfaceIds.includes(surface.id));
+  const adhesive = mixes.find(({ item, surfaces }) => item === 'adhesive' && surfaces.some(({ surfaceId }) => surfaceId === surface.id));
   let [x, y, wide] = [pdf.page.width - MARGIN - COLUMN, top, COLUMN];
   const line = (text: string, size = 9, colour = INK): void => {
     if (y + 2 * size > pdf.page.height - MARGIN - 10) {
@@ -34,10 +34,12 @@ export function writeZonePage(pdf: PDFKit.PDFDocument, source: SurfaceSource): v
     y = write(pdf, text, 'text', size, colour, x, y, wide) + 3;
   };
   line(describeZones(planned.zones, thingNamesOf(planned.traced)));
-  if (adhesive) line(describeAhead(adhesive));
+  const ahead = adhesive ? describeAhead(adhesive) : '';
+  if (ahead !== '') line(ahead);
   y += 4;
   for (const zone of zones) {
-    const mix = adhesive ? `; mix ${describeShare(mixFor(adhesive, zone.areaMm2 / 1e6))} of water` : '';
+    const share = adhesive ? mixFor(adhesive, surface.id, zone.areaMm2 / 1e6) : null;
+    const mix = share ? `; mix ${describeShare(share)} of water` : '';
     line(`${zone.number}.  ${describeZone(zone)}${mix}`);
   }
   line(SAFETY.mixing, 7.5, FAINT);

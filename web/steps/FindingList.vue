@@ -48,7 +48,11 @@ const known = computed(() => all.value.filter(({ finding }) => (finding.known ??
 
 function mendIt({ mend }: Finding, label: string): void {
   if (!mend) return;
-  attempt(jobs.change(label, (draft) => void Object.assign(draft, setIn(draft, mend.path, mend.value))));
+  attempt(
+    jobs.change(label, (draft) => {
+      for (const { path, value } of [mend, ...(mend.also ?? [])]) Object.assign(draft, setIn(draft, path, value));
+    }),
+  );
 }
 function noteIt(code: string, note: string): null {
   edit('I know', (surface) => {

@@ -3,6 +3,7 @@ import type { Job } from '../../job/job.ts';
 import { productName, productOf } from '../../job/job.ts';
 import type { Plan } from '../../plan.ts';
 import { entriesOf, type Entry } from '../../site/entry.ts';
+import { leftOfTiles } from '../../site/leftOfTiles.ts';
 import { formatArea } from '../../units/formatArea.ts';
 import { formatLengthWithUnit } from '../../units/formatLength.ts';
 import { colourName, itemName, variantName } from './materialNames.ts';
@@ -18,8 +19,9 @@ export interface HandoverPart {
 /** What stays with the client: what was laid and used, what is spare, how it is looked after, what is still to be done. */
 export function describeHandover(job: Job, plan: Plan, entries: readonly Entry[]): HandoverPart[] {
   return [
-    { heading: 'What was laid', lines: laidLines(job, plan) },
-    { heading: 'What was used', lines: usedLines(plan) },
+    { heading: 'What was laid', lines: tiledLines(job, plan, true) },
+    { heading: 'Not laid yet', lines: tiledLines(job, plan, false) },
+    { heading: 'What was used', lines: job.surfaces.some(({ laid }) => laid) ? usedLines(job, plan) : [] },
     { heading: 'Done otherwise than planned', lines: changeLines(job, entries) },
     { heading: 'Lots', lines: lotLines(job, entries) },
     { heading: 'Spare tiles', lines: spareLines(job, plan, entries) },
@@ -29,10 +31,10 @@ export function describeHandover(job: Job, plan: Plan, entries: readonly Entry[]
   ].filter(({ lines }) => lines.length > 0);
 }
 
-const laidLines = (job: Job, plan: Plan): string[] =>
+const tiledLines = (job: Job, plan: Plan, isLaid: boolean): string[] =>
   job.surfaces.flatMap((surface) => {
     const planned = plan.surfaces.find(({ surfaceId }) => surfaceId === surface.id);
-    if (!planned) return [];
+    if (!planned || surface.laid !== isLaid) return [];
     const joint = `joints ${formatLengthWithUnit(surface.jointMm, surface.tape ?? job.tape)} in ${colourName(surface.jointColour)}`;
     return [
       `${surface.name}: ${productName(job, surface.productId)}, ${describePattern(surface.pattern).toLowerCase()}, ${joint}, ${formatArea(planned.extent.areaMm2, job.tape)}.`,
@@ -52,10 +54,19 @@ const STAYS = new Set([
   'membrane',
 ]);
 
-const usedLines = ({ materials }: Plan): string[] =>
+/** What went into the surfaces that are laid. */
+const usedLines = (job: Job, { materials }: Plan): string[] =>
   materials.flatMap((line) =>
-    STAYS.has(line.item) ? [`${itemName(line.item)}${line.variant ? `, ${variantName(line.item, line.variant)}` : ''}.`] : [],
+    STAYS.has(line.item) && isUsed(line, job)
+      ? [`${itemName(line.item)}${line.variant ? `, ${variantName(line.item, line.variant)}` : ''}.`]
+      : [],
   );
+
+function isUsed({ how }: Plan['materials'][number], job: Job): boolean {
+  if (!('surfaces' in how)) return true;
+  const laid = new Set(job.surfaces.flatMap((surface) => (surface.laid ? [surface.id] : [])));
+  return how.surfaces.some(({ surfaceId }) => laid.has(surfaceId));
+}
 
 const changeLines = (job: Job, entries: readonly Entry[]): string[] =>
   entriesOf(entries, 'change').map(({ surfaceId, data }) => {
@@ -72,8 +83,10 @@ function spareLines(job: Job, plan: Plan, entries: readonly Entry[]): string[] {
   const kept = entriesOf(entries, 'leftOver');
   if (kept.length > 0) return kept.map(({ data }) => `${data.pieces} of ${data.name}, ${data.widthMm} x ${data.heightMm} mm.`);
   return plan.materials.flatMap((line) =>
-    line.item === 'tiles' && line.left >= 1
-      ? [`${materialName(job, line)}: ${describeAmount(Math.floor(line.left), line.unit)}. Keep them: another lot never matches.`]
+    line.item === 'tiles' && leftOfTiles(line, entries) >= 1
+      ? [
+          `${materialName(job, line)}: ${describeAmount(Math.floor(leftOfTiles(line, entries)), line.unit)}. Keep them: another lot never matches.`,
+        ]
       : [],
   );
 }

@@ -2,7 +2,7 @@ import type { Job } from '../../job/job.ts';
 import { productName } from '../../job/job.ts';
 import type { TaskId } from '../../labour/tasks.ts';
 import type { CHECKS, Entry, EntryKind } from '../../site/entry.ts';
-import type { LearntPace } from '../../site/learnt.ts';
+import type { DoubtfulHours, LearntPace } from '../../site/learnt.ts';
 import type { BreakageFact, LearntFigure, UseFact } from '../../site/learntUse.ts';
 import type { MaterialId } from '../../takeoff/registry.ts';
 import { itemName, packName } from './materialNames.ts';
@@ -95,9 +95,19 @@ export function describeBreakage({ kind, cuts, broken, before, percent }: Breaka
   return `${broken} of ${cuts} ${what} broke: reckon with ${percent} % instead of ${before} % (${cuts} cuts are ${sure}).`;
 }
 
-/** What a litre of bed or joint really took. */
-export const describeFigure = ({ item, value, before }: LearntFigure): string =>
-  `${itemName(item)}: a litre took ${value} kg instead of ${before} kg.`;
+const FIGURE_OF: Readonly<Record<LearntFigure['figure'], string>> = {
+  kgPerLitre: 'a litre',
+  backKgPerM2: 'a square metre of backs',
+  kgPerM2: 'a square metre',
+};
+
+/** What a litre, or a square metre, really took. */
+export const describeFigure = ({ item, figure, value, before }: LearntFigure): string =>
+  `${itemName(item)}: ${FIGURE_OF[figure]} took ${value} kg instead of ${before} kg.`;
+
+/** Hours that are too far from the plan to learn from. */
+export const describeDoubtful = ({ task, plannedHours, loggedHours }: DoubtfulHours, surface: string): string =>
+  `${TASK_NAMES[task]}, ${surface}: ${hoursWords(loggedHours)} written down where ${hoursWords(plannedHours)} are planned. Nothing is learnt from that; look at it again, it may belong to another surface.`;
 
 const round = (amount: number): number => Math.round(amount * 10) / 10;
 

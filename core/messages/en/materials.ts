@@ -182,7 +182,12 @@ function explainBars(how: BarsHow, item: Material['item'], words: Words): string
   const runs = how.runs.map(({ surfaceId, edgeId, mm, mitres }) => {
     const where = edgeId === 'ledger' ? 'under the second course' : edgeId.startsWith('bay') ? 'across the floor' : edgeName(edgeId);
     const cut = mitres > 0 ? `, ${mitres === 2 ? 'both ends' : 'one end'} mitred` : '';
-    return `${words.nameOf(surfaceId)}, ${where}: ${formatRun(mm, words.tapeOf(surfaceId))}${cut}.`;
+    const parts = how.bars.flatMap(({ lengths }) =>
+      lengths.filter(({ of }) => of.surfaceId === surfaceId && of.edgeId === edgeId && of.mm === mm),
+    );
+    // No bar is as long.
+    const joined = parts.length > 1 && parts.every((part) => part.mm < mm - 0.01) ? `, joined from ${parts.length} lengths` : '';
+    return `${words.nameOf(surfaceId)}, ${where}: ${formatRun(mm, words.tapeOf(surfaceId))}${cut}${joined}.`;
   });
   const bars = how.bars.map(({ sizeM, lengths }, k) => {
     const cut = lengths.map(({ of, mm }) => formatExactLength(Math.round(mm * 2) / 2, words.tapeOf(of.surfaceId)));

@@ -5,7 +5,9 @@ import { itemName, variantName } from './materialNames.ts';
 export const mixName = ({ item, variant }: Mix): string => [itemName(item), ...(variant ? [variantName(item, variant)] : [])].join(', ');
 
 const kg = (amount: number): string => `${Math.round(amount * 100) / 100} kg`;
-const litres = (amount: number): string => `${(Math.round(amount * 20) / 20).toFixed(2)} L`;
+/** Water as a jug or, under half a litre, a measuring cup shows it. */
+const litres = (amount: number): string =>
+  amount < 0.4975 ? `${Math.max(5, 5 * Math.round(amount * 200))} ml` : `${(Math.round(amount * 20) / 20).toFixed(2)} L`;
 
 /** One mix: powder and water. */
 export const describeMix = ({ powderKg, waterL }: Mix): string => `${kg(powderKg)} to ${litres(waterL)} of water`;
@@ -20,9 +22,11 @@ const LIMITS: Readonly<Record<Mix['limit'], string>> = {
   need: 'One mix does it all.',
 };
 
-/** When the next one is begun, so that it is ready in time. */
-export const describeAhead = ({ aheadMinutes, aheadM2 }: Mix): string =>
-  `Begin the next ${Math.round(aheadMinutes)} min before it is needed: when ${(Math.ceil(aheadM2 * 10) / 10).toFixed(1)} m² of this one is left to do.`;
+/** When the next one is begun, so that it is ready in time; nothing where one mix does it all. */
+export const describeAhead = ({ count, aheadMinutes, aheadM2 }: Mix): string =>
+  count === 1
+    ? ''
+    : `Begin the next ${Math.round(aheadMinutes)} min before it is needed: when ${(Math.ceil(aheadM2 * 10) / 10).toFixed(1)} m² of this one is left to do.`;
 
 /** What to know beside it, a line each. */
 export function explainMix(mix: Mix): string[] {

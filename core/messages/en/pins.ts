@@ -22,3 +22,10 @@ export function describePin(pin: Pin, { edges }: ThingNames, tape: Tape): string
   const [x, y] = pin.at.map((mm) => formatLength(mm, tape));
   return `${PIN_NAMES[pin.kind]}: ${x} from the left, ${y} from the bottom`;
 }
+
+/** More than this is no miss by some millimetres: it can't be, mm. */
+const FAR_MM = 100;
+
+/** By how much a pin is missed; nothing where it is kept. */
+export const describeMiss = (missedMm: number, tape: Tape): string =>
+  missedMm <= 0 ? '' : missedMm >= FAR_MM ? 'Not kept.' : `Not kept: off by ${formatLengthWithUnit(missedMm, tape)}.`;

@@ -20,8 +20,13 @@ export function clockWords(hours: number): string {
   return `${Math.floor(quarters / 4)}:${String((quarters % 4) * 15).padStart(2, '0')}`;
 }
 
+/** What a work is called, and which coat or day of it. */
+export const taskName = ({ task, part }: Pick<PlannedTask, 'task' | 'part'>): string =>
+  part === null ? TASK_NAMES[task] : `${TASK_NAMES[task]}, ${part.kind === 'coat' ? 'coat' : 'part'} ${part.number} of ${part.of}`;
+
 /** What a work is called, with its place. */
-export const workName = ({ task, placeName }: Pick<PlannedTask, 'task' | 'placeName'>): string => `${TASK_NAMES[task]}, ${placeName}`;
+export const workName = ({ placeName, ...task }: Pick<PlannedTask, 'task' | 'placeName' | 'part'>): string =>
+  `${taskName(task)}, ${placeName}`;
 
 /** Why a work starts when it does. */
 export function describeHeld(task: PlannedTask, { tasks }: Pick<Programme, 'tasks'>): string {
@@ -35,13 +40,13 @@ export function describeHeld(task: PlannedTask, { tasks }: Pick<Programme, 'task
     case 'hands':
       return other ? `When the hands are free after: ${workName(other).toLowerCase()}.` : 'When the hands are free.';
     case 'wait':
-      return `Waits ${hoursWords(held.hours)} for: ${other ? TASK_NAMES[other.task].toLowerCase() : 'what is before it'}.`;
+      return `Waits ${hoursWords(held.hours)} for: ${other ? taskName(other).toLowerCase() : 'what is before it'}.`;
   }
 }
 
 /** What is said of a window that was missed: the work and its place, what it comes after, and by how much. */
 export const missedWords = (task: TaskId, place: string, before: TaskId, hours: number, withinHours: number): string =>
-  `${workName({ task, placeName: place })} comes ${hoursWords(hours)} after ${TASK_NAMES[before].toLowerCase()}, which wants it within ${hoursWords(withinHours)}: do that again, or move it.`;
+  `${workName({ task, part: null, placeName: place })} comes ${hoursWords(hours)} after ${TASK_NAMES[before].toLowerCase()}, which wants it within ${hoursWords(withinHours)}: do that again, or move it.`;
 
 /** A window that was missed. */
 export function describeMissed({ id, afterId, hours, withinHours }: MissedWindow, { tasks }: Pick<Programme, 'tasks'>): string {
@@ -50,7 +55,10 @@ export function describeMissed({ id, afterId, hours, withinHours }: MissedWindow
 }
 
 /** What a calendar that came back asked for. */
-export function describeTaken({ notBefore, tooEarly, asTheyWere, foreign }: CalendarTaken, { tasks }: Pick<Programme, 'tasks'>): string {
+export function describeTaken(
+  { notBefore, tooEarly, laterDays, asTheyWere, foreign }: CalendarTaken,
+  { tasks }: Pick<Programme, 'tasks'>,
+): string {
   const nameOf = (id: string): string => {
     const task = tasks.find((one) => one.id === id);
     return task ? workName(task) : id;
@@ -59,6 +67,9 @@ export function describeTaken({ notBefore, tooEarly, asTheyWere, foreign }: Cale
   return [
     moved.length === 0 ? `No work is later than before; ${asTheyWere} are where they were.` : `Later than before: ${moved.join('; ')}.`,
     ...(tooEarly.length > 0 ? [`Can't be so early, for what they wait for: ${tooEarly.map(nameOf).join('; ')}.`] : []),
+    ...(laterDays.length > 0
+      ? [`Only the first day of a work can be moved, the others follow it: ${laterDays.map(nameOf).join('; ')}.`]
+      : []),
     ...(foreign > 0 ? [`${foreign === 1 ? 'One entry is' : `${foreign} entries are`} none of this job's and left alone.`] : []),
   ].join(' ');
 }

@@ -1,3 +1,4 @@
+import { WHOLE_SLACK_MM } from '../../geometry/conventions.ts';
 import { distance, motion, subtract } from '../../geometry/point.ts';
 import { boxOf, mapPolygon, ringArea } from '../../geometry/ring.ts';
 import { layPattern } from '../../pattern/laying.ts';
@@ -44,7 +45,7 @@ export function layRun(id: string, kind: Field['kind'], side: BorderSide, produc
   );
   const length = distance(side.from, side.to);
   const { turn, unturn } = motion(turnDeg, side.from);
-  const place = (start: number): Layout => placeRepeat(side.region, laid.repeat, { origin: turn([start, 0]), turnDeg });
+  const place = (start: number): Layout => placeRepeat(side.region, laid.repeat, { origin: turn([start, 0]), turnDeg }, WHOLE_SLACK_MM);
   const centred = [(length - alongMm) / 2, (length + jointMm) / 2].map(place);
   const layout = smallest(centred[1]) > smallest(centred[0]) ? centred[1] : centred[0];
   const flat = side.region.map((polygon) => mapPolygon(polygon, unturn)).flat(2);

@@ -50,7 +50,7 @@ export function openSurface(surface: ChosenSurface, traced: Traced, products: re
   const whole = groundOf(traced, surface.kind);
   const insets = placeInsets(surface.insets, surface.measured, whole.region, surface.jointMm);
   const ground = insets.length === 0 ? whole : { ...whole, region: withoutInsets(whole.region, insets) };
-  const main = openField('main', 'main', traced.frame, ground, surface, products);
+  const main = openField('main', 'main', traced.frame, ground, surface, products, insets.length > 0);
   // Courses of a wall are level; bands run with the surface.
   const mayTurn = surface.kind !== 'wall' && surface.bands.length === 0;
   return { ...main, mayTurn, fixed: [...main.fixed, ...insets.flatMap((placed) => layInset(placed, whole.standing, products))] };

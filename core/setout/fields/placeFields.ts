@@ -1,4 +1,5 @@
 import { difference, intersect } from '../../geometry/clip.ts';
+import { LEAST_CUT_MM, WHOLE_SLACK_MM } from '../../geometry/conventions.ts';
 import { motion, type Point } from '../../geometry/point.ts';
 import { boxOf, mapPolygon, type Box, type Polygon, type Ring } from '../../geometry/ring.ts';
 import type { Band, Border } from '../../pattern/edging.ts';
@@ -45,6 +46,7 @@ export function openField(
   ground: Ground,
   chosen: Chosen,
   products: readonly Product[],
+  besideOthers = false,
 ): OpenField {
   const laid = layPattern(chosen, products);
   const named = (productId: string): Product | undefined => products.find((product) => product.id === productId);
@@ -62,11 +64,14 @@ export function openField(
     const product = named(band.productId);
     return product ? [{ band, product }] : [];
   });
+  // The gap at a wall gives half a millimetre; the joint to other pieces stays as it is meant.
+  const isAlone = fixed.length === 0 && bands.length === 0 && kind === 'main' && !besideOthers;
+  const leastCutMm = isAlone ? LEAST_CUT_MM : WHOLE_SLACK_MM;
   const place = (placement: Placement): Field[] => {
     const split = splitBands(within, laid.repeat, placement, chosen.jointMm, bands);
     return [
       ...split.stretches.map(({ region, placement: own }, k) =>
-        fieldOf(k === 0 ? id : `${id}-beyond-${k}`, k === 0 ? kind : 'beyondBand', laid, region, own, within.standing),
+        fieldOf(k === 0 ? id : `${id}-beyond-${k}`, k === 0 ? kind : 'beyondBand', laid, region, own, within.standing, leastCutMm),
       ),
       ...split.bands.map(({ band, side }) => {
         const product = named(band.productId);
@@ -85,8 +90,9 @@ function fieldOf(
   region: readonly Polygon[],
   placement: Placement,
   standing: readonly Point[],
+  leastCutMm: number,
 ): Field {
-  const layout = splitRound(placeRepeat(region, laid.repeat, placement), standing);
+  const layout = splitRound(placeRepeat(region, laid.repeat, placement, leastCutMm), standing);
   return { id, kind, laid, layout, box: flatBox(region, placement) };
 }
 

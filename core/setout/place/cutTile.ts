@@ -1,9 +1,10 @@
-import { SMALLEST_PIECE_WIDTH_MM, WHOLE_SLACK_MM } from '../../geometry/conventions.ts';
+import { SMALLEST_PIECE_WIDTH_MM } from '../../geometry/conventions.ts';
 import { split } from '../../geometry/clip.ts';
 import { distanceToStretch } from '../../geometry/distanceToStretch.ts';
 import { cross, subtract, unit, type Point } from '../../geometry/point.ts';
 import { isPartedOnce, leftOfLine } from '../../geometry/leftOfLine.ts';
 import { boxOf, isConvex, polygonArea, ringLength, stripWidth, type Polygon, type Ring } from '../../geometry/ring.ts';
+import { withoutNips } from './withoutNips.ts';
 import { splitAtNecks } from '../../geometry/splitAtNecks.ts';
 import type { RegionNear } from './regionNear.ts';
 import type { Segment } from './markCells.ts';
@@ -35,12 +36,19 @@ export const prototypeOf = (ring: Ring): Prototype => ({
  * else is clipped against the part of the region round the tile, and parted where it would hang together
  * by next to nothing. Pieces under the smallest width are dropped, and told.
  */
-export function cutTile(ring: Ring, { convex, lengthMm }: Prototype, segments: readonly Segment[], region: RegionNear): Remains {
+export function cutTile(
+  ring: Ring,
+  { convex, lengthMm }: Prototype,
+  segments: readonly Segment[],
+  region: RegionNear,
+  leastCutMm: number,
+): Remains {
   const straight = segments.length === 1 && (convex || isPartedOnce(ring, segments[0].from, segments[0].to));
-  if (straight && reachOver(ring, segments[0]) <= WHOLE_SLACK_MM) return WHOLE;
+  if (straight && reachOver(ring, segments[0]) < leastCutMm) return WHOLE;
   const parted = straight ? null : split([[ring]], region.near(boxOf(ring)));
-  if (parted && isWithinSlack(parted.outside, ring, segments, lengthMm)) return WHOLE;
-  const pieces = parted ? parted.inside.flatMap((polygon) => splitAtNecks(polygon, SMALLEST_PIECE_WIDTH_MM)) : halfPlane(ring, segments[0]);
+  if (parted && isWithinSlack(parted.outside, ring, segments, lengthMm, leastCutMm)) return WHOLE;
+  const cut = parted ? parted.inside.flatMap((polygon) => splitAtNecks(polygon, SMALLEST_PIECE_WIDTH_MM)) : halfPlane(ring, segments[0]);
+  const pieces = parted ? cut.map((polygon) => withoutNips(polygon, ring, leastCutMm)) : cut;
   const polygons = pieces.filter((polygon) => stripWidth(polygon) >= SMALLEST_PIECE_WIDTH_MM);
   return { whole: false, polygons, dropped: polygons.length === pieces.length ? NOTHING : pieces.filter((p) => !polygons.includes(p)) };
 }
@@ -58,11 +66,16 @@ function reachOver(ring: Ring, { from, to }: Segment): number {
  * Whether what a tile has outside the region is no wider than a hair: no corner of it stands further off the
  * boundary than that, nor does the boundary reach further into the tile.
  */
-function isWithinSlack(outside: readonly Polygon[], ring: Ring, segments: readonly Segment[], lengthMm: number): boolean {
-  if (outside.reduce((sum, polygon) => sum + polygonArea(polygon), 0) > WHOLE_SLACK_MM * lengthMm) return false;
+function isWithinSlack(
+  outside: readonly Polygon[],
+  ring: Ring,
+  segments: readonly Segment[],
+  lengthMm: number,
+  leastCutMm: number,
+): boolean {
+  if (outside.reduce((sum, polygon) => sum + polygonArea(polygon), 0) > leastCutMm * lengthMm) return false;
   const sides = ring.map((from, k): Segment => ({ from, to: ring[(k + 1) % ring.length] }));
-  const near = (p: Point, lines: readonly Segment[]): boolean =>
-    lines.some(({ from, to }) => distanceToStretch(p, from, to) <= WHOLE_SLACK_MM);
+  const near = (p: Point, lines: readonly Segment[]): boolean => lines.some(({ from, to }) => distanceToStretch(p, from, to) < leastCutMm);
   return outside.flat(2).every((p) => near(p, segments) && near(p, sides));
 }
 

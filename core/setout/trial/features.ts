@@ -1,4 +1,4 @@
-import { WHOLE_SLACK_MM } from '../../geometry/conventions.ts';
+import { LEAST_CUT_MM } from '../../geometry/conventions.ts';
 import { flatRing } from '../../geometry/flatRing.ts';
 import { distance, type Point } from '../../geometry/point.ts';
 import { boxOf, isWithin, rectangleRing, type Box, type Ring } from '../../geometry/ring.ts';
@@ -180,12 +180,7 @@ export function fallsOf({ centre, radiusMm }: RoundThing, cell: Cell, [x, y]: Po
 export function wholeSheets(repeat: Repeat, { lines }: Boundary, toLattice: (p: Point) => Point, [x, y]: Point): number {
   if (!repeat.sheet?.figured) return 0;
   const { minX, minY, maxX, maxY } = unitOf(repeat);
-  const ring = rectangleRing(
-    minX + WHOLE_SLACK_MM,
-    minY + WHOLE_SLACK_MM,
-    maxX - minX - 2 * WHOLE_SLACK_MM,
-    maxY - minY - 2 * WHOLE_SLACK_MM,
-  );
+  const ring = rectangleRing(minX + LEAST_CUT_MM, minY + LEAST_CUT_MM, maxX - minX - 2 * LEAST_CUT_MM, maxY - minY - 2 * LEAST_CUT_MM);
   const moved = ([px, py]: Point): Point => [px - x, py - y];
   const { touched, inside } = markCells(
     ring,

@@ -87,7 +87,10 @@ function sizesAreTrue(plan: SetOut, pieces: readonly Piece[], { along, cutMm }: 
   if (along.kind !== 'edge' || plan.traced.edges.filter(({ id }) => id === along.id).length !== 1) return true;
   const depths = depthsAlong(plan, pieces, along.id);
   if (cutMm === null) return depths.every((mm) => mm < 1.6) || depths.length === 0;
-  const most = Math.max(...depths);
+  // What would lose less than half a millimetre is laid whole: a trial tells it as nearly full.
+  const deep = pieces.map(({ tile }) => boxOf(tile)).flatMap(({ minX, minY, maxX, maxY }) => [maxX - minX, maxY - minY]);
+  const nearlyFull = deep.some((mm) => Math.abs(mm - cutMm[1]) <= 0.6);
+  const most = nearlyFull ? Math.max(...depths, cutMm[1]) : Math.max(...depths);
   // Measured along sides up to 41 degrees off square, a depth reads up to a third longer; points read by their wide end.
   return (
     cutMm[0] <= cutMm[1] + 1e-9 &&

@@ -6,8 +6,10 @@ import { sharedRun, sidesOf, type Stretch } from './sharedRun.ts';
 /** A way from one part into another. */
 export interface Pass {
   readonly to: number;
-  /** How wide it is, mm. */
+  /** How wide it is in all, mm. */
   readonly mm: number;
+  /** Whether a person gets through in one place. */
+  readonly isWide: boolean;
   readonly at: Point;
 }
 
@@ -69,8 +71,8 @@ export function partsOf(region: readonly Polygon[], grid: PartGrid): Parts {
     areaMm2,
     passes: merged.flatMap((other, to): Pass[] => {
       if (to === k || !isBeside(cells, other.cells)) return [];
-      const { mm, at } = sharedRun(sides[k], sides[to], TOUCH_MM);
-      return mm >= PASS_MM ? [{ to, mm, at }] : [];
+      const { mm, unbrokenMm, at } = sharedRun(sides[k], sides[to], TOUCH_MM);
+      return mm >= PASS_MM ? [{ to, mm, isWide: unbrokenMm >= PASS_MM, at }] : [];
     }),
   }));
   return { parts, partAt: finder(merged, { xs, ys }) };

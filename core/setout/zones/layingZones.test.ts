@@ -6,6 +6,8 @@ import type { Job } from '../../job/job.ts';
 import { planSurface } from '../../plan.ts';
 import { roomToSearch } from '../../trials/roomToSearch.ts';
 import type { LayingZones } from './layingZones.ts';
+import { sharedRun } from './sharedRun.ts';
+import { waysFree } from './wayFree.ts';
 import { stepsOut } from './wayOut.ts';
 import type { ZoneChoice } from './zoneChoice.ts';
 
@@ -98,7 +100,7 @@ test('of a row of three rooms with the door in the first, the last is laid first
     column,
     polygons: [],
     areaMm2: 1,
-    passes: to.map((one) => ({ to: one, mm: 800, at: [0, 0] as const })),
+    passes: to.map((one) => ({ to: one, mm: 800, isWide: true, at: [0, 0] as const })),
   });
   const row = [part(0, [1]), part(1, [0, 2]), part(2, [1])];
   expect(stepsOut(row, new Set([0]), [2, 1, 0])).toEqual([1, 0, 'out']);
@@ -112,4 +114,34 @@ test('a wall goes up from its base, row by row', () => {
   const heights = zones.map(({ polygons }) => boxOf(polygons.flat(2)).minY);
   expect([way, exits]).toEqual(['upFromTheBase', []]);
   heights.forEach((height, k) => expect(k === 0 || height >= heights[k - 1] - 150).toBe(true));
+});
+
+test('two ways round an island that are each too narrow are no way out; two narrow passes side by side are one', () => {
+  const side = (x: number, from: number, to: number) =>
+    [
+      [x, from],
+      [x, to],
+    ] as const;
+  // Two runs of 200 mm with an island of a metre between them, and two of 200 that meet.
+  expect(sharedRun([side(0, 0, 1400)], [side(0, 0, 200), side(0, 1200, 1400)], 0.5)).toMatchObject({ mm: 400, unbrokenMm: 200 });
+  expect(sharedRun([side(0, 0, 1400)], [side(0, 0, 200), side(0, 200, 400)], 0.5)).toMatchObject({ mm: 400, unbrokenMm: 400 });
+  const square = (x: number, y: number, wide: number, high: number) =>
+    [
+      [
+        [x, y],
+        [x + wide, y],
+        [x + wide, y + high],
+        [x, y + high],
+      ],
+    ] as const;
+  const part = (id: string, polygon: ReturnType<typeof square>) => ({ id, row: 0, column: 0, polygons: [polygon], areaMm2: 1, passes: [] });
+  // A room behind two parts that lie side by side, each 300 wide: one walks over both.
+  const parts = [part('back', square(0, 1000, 600, 800)), part('left', square(0, 0, 300, 1000)), part('right', square(300, 0, 300, 1000))];
+  const exit = [
+    [0, 0],
+    [600, 0],
+  ] as const;
+  expect(waysFree(parts, new Set([1, 2]), [exit], [0, 1, 2])).toEqual([true, true, true]);
+  // Once one of them is laid, the other is too narrow.
+  expect(waysFree(parts, new Set([1, 2]), [exit], [1, 0, 2])[1]).toBe(false);
 });

@@ -1,6 +1,6 @@
 import { labelPoint } from '../../geometry/labelPoint.ts';
 import { cross, motion, subtract, unit, type Motion, type Point } from '../../geometry/point.ts';
-import { boxOf, mapPolygon, polygonArea, polygonsArea, type Polygon } from '../../geometry/ring.ts';
+import { boxOf, mapPolygon, polygonArea, polygonsArea, ringArea, type Polygon } from '../../geometry/ring.ts';
 import { cellShift, unitOf } from '../../pattern/repeat.ts';
 import type { Edge } from '../../surface/edge.ts';
 import type { SurfaceKind } from '../../surface/surface.ts';
@@ -10,6 +10,7 @@ import { stepAlong } from '../lines/strikeLines.ts';
 import { forEachWhole, placementMotion, type Layout } from '../place/layout.ts';
 import { PASS_MM, partsOf, type FloorPart, type PartGrid } from './floorParts.ts';
 import { sharedRun, sidesOf } from './sharedRun.ts';
+import { waysFree } from './wayFree.ts';
 import { backToTheDoor, stepsOut, type NextStep } from './wayOut.ts';
 import { USUAL_REACH_MM, type ZoneChoice } from './zoneChoice.ts';
 
@@ -20,6 +21,7 @@ export interface LayingZone {
   /** Its turn, from 1. */
   readonly number: number;
   readonly polygons: readonly Polygon[];
+  /** What its pieces cover with their share of the joints, mm²: all zones together are the surface. */
   readonly areaMm2: number;
   readonly wholePieces: number;
   /** The labels of its cuts. */
@@ -75,9 +77,21 @@ export function layingZones(surface: ZonedSurface, areaM2: number): LayingZones 
   const proposed = kind === 'floor' ? backToTheDoor(parts, doors, opensAcrossRows(exits, frame)) : upFromTheBase(parts);
   const order = byHand(proposed, parts, choice.order);
   const steps = kind === 'floor' ? stepsOut(parts, doors, order) : [];
+  const reached =
+    kind === 'floor'
+      ? waysFree(
+          parts,
+          doors,
+          exits.map(({ from, to }) => [frame.unturn(from), frame.unturn(to)]),
+          order,
+        )
+      : [];
   const turnOf = new Map(order.map((k, turn) => [k, turn]));
   const numberAt = (p: Point): number => (turnOf.get(partAt(frame.unturn(p))) ?? 0) + 1;
   const counts = countPieces(surface, numberAt, order.length);
+  const laid = counts.reduce((sum, { laidMm2 }) => sum + laidMm2, 0);
+  const all = polygonsArea(region);
+  const areas = counts.map(({ laidMm2 }, turn) => (laid > 0 ? (all * laidMm2) / laid : parts[order[turn]].areaMm2));
   return {
     zones: order.map((k, turn): LayingZone => {
       const polygons = parts[k].polygons.map((polygon) => mapPolygon(polygon, frame.turn));
@@ -87,12 +101,12 @@ export function layingZones(surface: ZonedSurface, areaM2: number): LayingZones 
         id: parts[k].id,
         number: turn + 1,
         polygons,
-        areaMm2: parts[k].areaMm2,
+        areaMm2: areas[turn],
         wholePieces: counts[turn].whole,
         cuts: counts[turn].cuts,
         labelAt: labelPoint(largest),
         towards: towards && frame.turn(towards),
-        isReached: kind !== 'floor' || steps[turn] !== null,
+        isReached: kind !== 'floor' || steps[turn] !== null || reached[turn],
       };
     }),
     way: wayOf(kind),
@@ -211,18 +225,34 @@ function onwards(parts: readonly FloorPart[], order: readonly number[], turn: nu
   return parts[order[turn]].passes.find(({ to }) => to === order[turn + 1])?.at ?? null;
 }
 
+/** What lies in a zone. */
+interface ZoneCount {
+  whole: number;
+  readonly cuts: string[];
+  laidMm2: number;
+}
+
 /** The pieces of each zone, by where their middle lies. */
-function countPieces({ fields, cuts }: ZonedSurface, numberAt: (p: Point) => number, zones: number): { whole: number; cuts: string[] }[] {
-  const counts = Array.from({ length: zones }, () => ({ whole: 0, cuts: [] as string[] }));
+function countPieces({ fields, cuts }: ZonedSurface, numberAt: (p: Point) => number, zones: number): ZoneCount[] {
+  const counts = Array.from({ length: zones }, (): ZoneCount => ({ whole: 0, cuts: [], laidMm2: 0 }));
   for (const { layout } of fields) {
     const { turn } = placementMotion(layout.placement);
     const middles = layout.repeat.pieces.map(({ ring }) => middleOf([ring]));
+    const sizes = layout.repeat.pieces.map(({ ring }) => ringArea(ring));
     forEachWhole(layout, ({ piece, i, j }) => {
+      // What is cut from a tile is among the cuts, also where it lies whole.
+      if (layout.repeat.pieces[piece].cutFrom) return;
       const [dx, dy] = cellShift(layout.repeat, i, j);
-      counts[numberAt(turn([middles[piece][0] + dx, middles[piece][1] + dy])) - 1].whole++;
+      const own = counts[numberAt(turn([middles[piece][0] + dx, middles[piece][1] + dy])) - 1];
+      own.whole++;
+      own.laidMm2 += sizes[piece];
     });
   }
-  for (const { label, polygon } of cuts) counts[numberAt(middleOf(polygon)) - 1].cuts.push(label);
+  for (const { label, polygon } of cuts) {
+    const own = counts[numberAt(middleOf(polygon)) - 1];
+    own.cuts.push(label);
+    own.laidMm2 += polygonArea(polygon);
+  }
   return counts;
 }
 

@@ -45,8 +45,8 @@ export function stepsOut(parts: readonly FloorPart[], doors: ReadonlySet<number>
     // From the doors inwards over what is free, until the part is met: who meets it is the next step.
     const seen = new Set([...doors].filter(isFree));
     for (const at of seen) {
-      if (parts[at].passes.some(({ to }) => to === k)) return at;
-      for (const { to } of parts[at].passes) if (isFree(to)) seen.add(to);
+      if (parts[at].passes.some(({ to, isWide }) => isWide && to === k)) return at;
+      for (const { to, isWide } of parts[at].passes) if (isWide && isFree(to)) seen.add(to);
     }
     return null;
   });

@@ -1,5 +1,5 @@
 import { byRate } from '../byRate.ts';
-import { isCountedThere } from '../countedThere.ts';
+import { lengthHere } from '../countedThere.ts';
 import { material } from '../materialKind.ts';
 
 /** Foam rod behind wide joints of sealant, m. */
@@ -18,8 +18,8 @@ export const backerRod = material({
     byRate(need.surfaces, { unit: 'm', of: 'm', figures }, (surface) => ({
       amount:
         surface.sealed
-          .filter(({ edgeId, widthMm }) => widthMm >= figures.fromMm.value && !isCountedThere(need, surface, edgeId))
-          .reduce((sum, { lengthMm }) => sum + lengthMm, 0) / 1000,
+          .filter(({ widthMm }) => widthMm >= figures.fromMm.value)
+          .reduce((sum, joint) => sum + lengthHere(need, surface, joint, ({ sealed }) => sealed), 0) / 1000,
       per: 1,
     })),
 });

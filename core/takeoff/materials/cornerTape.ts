@@ -1,5 +1,6 @@
 import { byRate } from '../byRate.ts';
-import { isCountedThere } from '../countedThere.ts';
+import { lengthHere } from '../countedThere.ts';
+import type { SurfaceFigures } from '../figures.ts';
 import { material } from '../materialKind.ts';
 
 /** Sealing tape into the corners under waterproofing, m: along every edge that meets another plane, each corner once. */
@@ -15,12 +16,12 @@ export const cornerTape = material({
     byRate(need.surfaces, { unit: 'm', of: 'm', figures }, (surface) =>
       surface.works.does.membrane
         ? {
-            amount:
-              surface.sealed
-                .filter(({ edgeId }) => edgeId !== null && !isCountedThere(need, surface, edgeId))
-                .reduce((sum, { lengthMm }) => sum + lengthMm, 0) / 1000,
+            amount: surface.planes.reduce((sum, joint) => sum + lengthHere(need, surface, joint, taped), 0) / 1000,
             per: 1 + figures.overlapPercent.value / 100,
           }
         : null,
     ),
 });
+
+/** A corner is taped with a surface that is waterproofed. */
+const taped = ({ works, planes }: SurfaceFigures): SurfaceFigures['planes'] => (works.does.membrane ? planes : []);

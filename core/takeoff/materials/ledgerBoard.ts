@@ -9,9 +9,7 @@ export const ledgerBoard = material({
   choices: {},
   takeOff: ({ surfaces }, { figures }, offers): Taken<BarsHow>[] =>
     cutFromBars(
-      surfaces
-        .filter(({ ledgerMm }) => ledgerMm > 0)
-        .map(({ surfaceId, ledgerMm }) => ({ surfaceId, edgeId: 'ledger', mm: ledgerMm, mitres: 0 })),
+      surfaces.flatMap(({ surfaceId, ledgerRunsMm }) => ledgerRunsMm.map((mm) => ({ surfaceId, edgeId: 'ledger', mm, mitres: 0 }))),
       offers,
       figures.kerfMm.value,
     ),

@@ -1,6 +1,6 @@
 import { byVariant } from '../byRate.ts';
 import { material, REST_HOURS, type Spoken, type Taken } from '../materialKind.ts';
-import { isCountedThere } from '../countedThere.ts';
+import { lengthHere } from '../countedThere.ts';
 import type { SurfaceFigures } from '../figures.ts';
 
 /** How the sealant came about. */
@@ -26,7 +26,7 @@ export const sealant = material({
     [...byVariant(need.surfaces, ({ jointColour }) => jointColour)].flatMap(([variant, own]) => {
       const surfaces = own.map((s) => {
         const depthMm = Math.min(depth.value, s.thicknessMm);
-        const here = s.sealed.filter(({ edgeId }) => !isCountedThere(need, s, edgeId));
+        const here = s.sealed.map((joint) => ({ ...joint, lengthMm: lengthHere(need, s, joint, ({ sealed }) => sealed) }));
         const section = here.reduce((sum, { lengthMm, widthMm }) => sum + lengthMm * widthMm, 0);
         const lengthM = lengthOf(here);
         return { surfaceId: s.surfaceId, lengthM, countedThereM: lengthOf(s.sealed) - lengthM, ml: (section * depthMm) / 1000 };

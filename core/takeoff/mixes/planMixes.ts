@@ -20,8 +20,8 @@ export const MIXED = ['adhesive', 'grout', 'leveller'] as const satisfies readon
 export interface Mix {
   readonly item: (typeof MIXED)[number];
   readonly variant: string | null;
-  /** The surfaces it is for. */
-  readonly surfaceIds: readonly string[];
+  /** The surfaces it is for, each with what a square metre of it takes, kg of powder. */
+  readonly surfaces: readonly { readonly surfaceId: string; readonly kgPerM2: number }[];
   /** Powder of one mix, kg. */
   readonly powderKg: number;
   /** Water of one mix, l. */
@@ -89,7 +89,7 @@ export function planMixes(
       {
         item,
         variant: line.variant ?? null,
-        surfaceIds: line.how.surfaces.map(({ surfaceId }) => surfaceId),
+        surfaces: ratesOf(line),
         powderKg,
         waterL: powderKg * water,
         count: mixes,
@@ -107,11 +107,28 @@ export function planMixes(
   });
 }
 
-/** Powder and water for an area of a surface, at the mean of what the mix is for. */
-export const mixFor = ({ powderKg, waterL, areaM2 }: Mix, m2: number): { readonly powderKg: number; readonly waterL: number } => ({
-  powderKg: (powderKg / areaM2) * m2,
-  waterL: (waterL / areaM2) * m2,
-});
+/** Powder and water for an area of one surface, by what that surface takes; null where the mix is not for it. */
+export function mixFor(
+  { surfaces, powderKg, waterL }: Mix,
+  surfaceId: string,
+  m2: number,
+): { readonly powderKg: number; readonly waterL: number } | null {
+  const own = surfaces.find((one) => one.surfaceId === surfaceId);
+  return own ? { powderKg: own.kgPerM2 * m2, waterL: (waterL / powderKg) * own.kgPerM2 * m2 } : null;
+}
+
+/** What a square metre of each surface of a line takes, kg: all surfaces together take what is on the line. */
+function ratesOf(line: Quantity): Mix['surfaces'] {
+  const rows = rowsOf(line);
+  const share = line.quantity / rows.reduce((sum, { kg }) => sum + kg, 0);
+  return rows.map(({ surfaceId, kg, m2 }) => ({ surfaceId, kgPerM2: (share * kg) / m2 }));
+}
+
+function rowsOf(line: Quantity): readonly { readonly surfaceId: string; readonly kg: number; readonly m2: number }[] {
+  if (line.item === 'adhesive') return line.how.surfaces.map(({ surfaceId, kg, areaM2: m2 }) => ({ surfaceId, kg, m2 }));
+  if (line.item === 'leveller') return line.how.surfaces.map(({ surfaceId, quantity: kg, areaM2: m2 }) => ({ surfaceId, kg, m2 }));
+  return line.item === 'grout' ? line.how.surfaces.map(({ surfaceId, kg, coveredM2: m2 }) => ({ surfaceId, kg, m2 })) : [];
+}
 
 /** The area a line is for, m². */
 function areaCovered(line: Quantity): number {

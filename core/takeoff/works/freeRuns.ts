@@ -6,22 +6,29 @@ import type { Traced } from '../../surface/traceSurface.ts';
 /** The boundary of the region strays from its edge by no more, mm. */
 const ALONG_MM = 0.1;
 
+/** The straight stretches of an edge in their order, each with how far its start is along the wall: over doorways too, mm. */
+export function stretchesOf(edges: readonly Edge[], edgeId: string): { readonly edge: Edge; readonly startMm: number }[] {
+  const own = edges.filter(({ id }) => id === edgeId);
+  let start = 0;
+  return own.map((edge, k) => {
+    if (k > 0) start += distance(own[k - 1].from, own[k - 1].to) + distance(own[k - 1].to, edge.from);
+    return { edge, startMm: start };
+  });
+}
+
 /**
  * The stretches of an edge that tile comes up to, from its start, mm: none behind a cabinet. At the ends of the edge they
  * reach into the corner, and to the foot of what stands before it.
  */
 export function freeRuns({ edges, region, fixtures }: Traced, edgeId: string): (readonly [number, number])[] {
   const widest = Math.max(0, ...edges.map(({ gapMm }) => gapMm), ...fixtures.map(({ fixture }) => fixture.clearanceMm));
-  let start = 0;
   const runs: [number, number][] = [];
-  for (const edge of edges.filter(({ id }) => id === edgeId)) {
-    const length = distance(edge.from, edge.to);
+  for (const { edge, startMm: start } of stretchesOf(edges, edgeId)) {
     for (const ring of region.flat())
       ring.forEach((from, k) => {
         const run = runAlong(edge, [from, ring[(k + 1) % ring.length]], 1.5 * widest + ALONG_MM);
         if (run) runs.push([start + run[0], start + run[1]]);
       });
-    start += length;
   }
   return joined(runs);
 }

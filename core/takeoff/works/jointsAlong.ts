@@ -16,12 +16,14 @@ const SHORTEST_MM = 20;
  */
 export function partedAtJoints(
   fields: readonly Field[],
-  edges: readonly Edge[],
-  [start, end]: readonly [number, number],
+  edges: readonly { readonly edge: Edge; readonly startMm: number }[],
+  [from, to]: readonly [number, number],
   jointMm: number,
 ): number[] {
-  const [edge] = edges;
-  if (edges.length !== 1) return [end - start];
+  const own = edges.filter(({ edge, startMm }) => startMm < to - 1 && startMm + distance(edge.from, edge.to) > from + 1);
+  if (own.length !== 1) return [to - from];
+  const [{ edge, startMm }] = own;
+  const [start, end] = [from - startMm, to - startMm];
   const along = unit(subtract(edge.to, edge.from));
   const inward: Point = [-along[1], along[0]];
   const depth = edge.gapMm + INSIDE_MM;

@@ -11,6 +11,7 @@ import type { Traced } from '../../surface/traceSurface.ts';
 import { actualSize, type Product } from '../../tile/product.ts';
 import type { StripFigures, SurfaceFigures } from '../figures.ts';
 import { baysOf } from './bays.ts';
+import { freeRuns, stretchesOf } from './freeRuns.ts';
 import { partedAtJoints } from './jointsAlong.ts';
 import { trimRuns, type Trim, type TrimRun } from './trims.ts';
 import { worksOf, type WorksChoice } from './works.ts';
@@ -55,7 +56,8 @@ export type SiteFigures = Pick<
   | 'crossings'
   | 'sharedJoints'
   | 'fill'
-  | 'ledgerMm'
+  | 'ledgerRunsMm'
+  | 'ledgerRowMm2'
   | 'bays'
   | 'tileMaterial'
   | 'pattern'
@@ -81,18 +83,27 @@ export function measureSite(site: LaidSite, practice: Practice, sizes: StripSize
     crossings: works.does.spacers ? countCrossings(chipless) : null,
     sharedJoints: works.does.clips ? sharedJointLengths(chipless, SHORTEST_CLIPPED_MM) : null,
     fill: levels && fill ? { kind: fill, meanMm: levels.meanMm, areaMm2: levels.areaMm2 } : null,
-    ledgerMm: ledger && kind === 'wall' && isHigh(traced) ? lengthOfBase(traced) : 0,
+    ...(ledger && kind === 'wall' && isStoodOn(ledger, traced) ? ledgerFigures(ledger, traced) : { ledgerRunsMm: [], ledgerRowMm2: 0 }),
     bays: kind === 'floor' ? baysOf(traced.region, practice, works) : { limitMm: Infinity, joints: [] },
   };
 }
 
 /** Lower walls, such as risers and niches, are laid off the base on packers, mm. */
-const LEDGER_FROM_MM = 600;
+const LEDGER_FROM_MM = 400;
 
-const isHigh = ({ body }: Traced): boolean => body.maxY - body.minY >= LEDGER_FROM_MM;
+/** A batten is no thinner, mm: what leaves less room is stood on packers too. */
+const BATTEN_MM = 18;
 
-const lengthOfBase = ({ edges, sides }: Traced): number =>
-  edges.filter(({ id }) => id === sides.bottom).reduce((sum, { from, to }) => sum + Math.hypot(to[0] - from[0], to[1] - from[1]), 0);
+/** Whether a ledger is fixed: there is room for one under the second course, and enough wall above it. */
+const isStoodOn = ({ heightsMm }: Ledger, { body }: Traced): boolean =>
+  body.maxY - body.minY >= LEDGER_FROM_MM && Math.min(...heightsMm) >= BATTEN_MM;
+
+/** What a ledger takes: boards where tiles stand on the base, none across a doorway; and the row that is laid when it is off. */
+function ledgerFigures({ heightsMm: [left, right] }: Ledger, traced: Traced): Pick<SiteFigures, 'ledgerRunsMm' | 'ledgerRowMm2'> {
+  const { bottom } = traced.sides;
+  const ledgerRunsMm = bottom === null ? [] : freeRuns(traced, bottom).map(([from, to]) => to - from);
+  return { ledgerRunsMm, ledgerRowMm2: (ledgerRunsMm.reduce((sum, mm) => sum + mm, 0) * (left + right)) / 2 };
+}
 
 /** Skirting and nosing cut from the tile of the surface, where it has a rectangle to cut from. */
 function stripsOf(
@@ -106,14 +117,7 @@ function stripsOf(
     const runs = trims
       .filter((run) => run.trim === trim)
       .flatMap(({ edgeId, stretches }) =>
-        stretches.flatMap((stretch) =>
-          partedAtJoints(
-            fields,
-            traced.edges.filter(({ id }) => id === edgeId),
-            stretch,
-            jointMm,
-          ),
-        ),
+        stretches.flatMap((stretch) => partedAtJoints(fields, stretchesOf(traced.edges, edgeId), stretch, jointMm)),
       );
     const planned = runs.length === 0 ? null : planTileStrips(runs, size, { widthMm, kerfMm, factoryEdge });
     return planned ? [{ ...planned, purpose, productId: product.id }] : [];

@@ -9,6 +9,7 @@ import { repeatJob } from '@azulejo/core/job/repeatJob';
 import { describeAmount, materialName } from '@azulejo/core/messages/en/materials';
 import type { Plan } from '@azulejo/core/plan';
 import { entriesOf } from '@azulejo/core/site/entry';
+import { leftOfTiles } from '@azulejo/core/site/leftOfTiles';
 import { actualSize } from '@azulejo/core/tile/product';
 import { api, exportUrl, pictureUrl, ServerError } from '../../api/client.ts';
 import TextField from '../../fields/TextField.vue';
@@ -34,7 +35,7 @@ const spare = computed(() => {
   const kept = new Set(entriesOf(log.entries, 'leftOver').map(({ data }) => data.productId));
   return props.plan.materials.flatMap((line) => {
     const product = props.job.products.find(({ id }) => id === line.productId);
-    const pieces = Math.floor(line.left);
+    const pieces = Math.floor(line.item === 'tiles' ? leftOfTiles(line, log.entries) : line.left);
     return line.item === 'tiles' && product && pieces >= 1 && !kept.has(product.id)
       ? [{ line, product, pieces, words: `${materialName(props.job, line)}: ${describeAmount(pieces, line.unit)}` }]
       : [];

@@ -126,6 +126,10 @@ const EXPECTED: Readonly<Record<string, string>> = {
   item: 'Expected what was mixed: the plan mixes nothing.',
   kg: 'Expected how many kilograms.',
 };
+/** Enter takes the figure of a field; only the button keeps the entry. */
+function stay(event: KeyboardEvent): void {
+  if (event.target instanceof HTMLInputElement) event.preventDefault();
+}
 function keep(): void {
   if (kind.value === null) return;
   const data = dataOf(kind.value);
@@ -181,7 +185,7 @@ const fillText = (key: 'text' | 'label' | 'code') => (text: string) => {
         @click="choose(one)"
       />
     </div>
-    <form v-if="kind" class="form" @submit.prevent="keep">
+    <form v-if="kind" class="form" @submit.prevent="keep" @keydown.enter="stay">
       <ChoiceField label="On" :value="filled.surfaceId" :options="surfaces" @choose="chooseSurface" />
       <template v-if="kind === 'hours'">
         <ChoiceField label="Of" :value="filled.task" :options="tasks" @choose="filled.task = $event" />

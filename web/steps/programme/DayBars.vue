@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
-import { describeHeld, dayWords, workName, clockWords } from '@azulejo/core/messages/en/programme';
-import { hoursWords, TASK_NAMES } from '@azulejo/core/messages/en/money';
+import { describeHeld, dayWords, taskName, workName, clockWords } from '@azulejo/core/messages/en/programme';
+import { hoursWords } from '@azulejo/core/messages/en/money';
 import { isoDay, isWorkday } from '@azulejo/core/programme/calendar';
 import type { PlannedTask, Programme } from '@azulejo/core/programme/programme';
 
@@ -10,14 +10,43 @@ const props = defineProps<{ programme: Programme; isDated: boolean; chosen: stri
 const emit = defineEmits<{ choose: [id: string]; move: [id: string, day: string] }>();
 
 const DAY_PX = 58;
+/** Idle days in a row from here on are drawn as one. */
+const LONG_GAP = 10;
 const days = computed(() => Math.max(5, Math.ceil(props.programme.ends / 24) + 1));
-const columns = computed(() =>
-  Array.from({ length: days.value }, (_, day) => ({
-    day,
-    words: dayWords(props.programme, day, props.isDated),
-    off: !isWorkday(props.programme.calendar, day),
-  })),
-);
+/** The days that are drawn, and what stands for a long stretch without work. */
+const columns = computed(() => {
+  const busy = [...new Set(props.programme.tasks.flatMap(({ stretches }) => stretches.map(([from]) => Math.floor(from / 24 + 1e-9))))];
+  busy.sort((a, b) => a - b);
+  const shown: { day: number; words: string; off: boolean; skips: number }[] = [];
+  const put = (day: number): void =>
+    void shown.push({
+      day,
+      words: dayWords(props.programme, day, props.isDated),
+      off: !isWorkday(props.programme.calendar, day),
+      skips: 0,
+    });
+  let next = 0;
+  for (const day of [...busy, days.value - 1]) {
+    if (day - next > LONG_GAP) {
+      const skips = day - next - 2;
+      put(next);
+      shown.push({ day: next + 1, words: `${skips} days`, off: true, skips });
+      next = day - 1;
+    }
+    for (; next <= day; next++) put(next);
+  }
+  return shown;
+});
+/** Where a day is drawn; within a stretch that is left out, at its place. */
+const columnOf = (day: number): number => {
+  const at = columns.value.findIndex((column) => day < column.day + Math.max(1, column.skips));
+  return at < 0 ? columns.value.length : at;
+};
+/** The day that lies so many columns from another. */
+const dayAt = (day: number, by: number): number => {
+  const column = columns.value[Math.min(columns.value.length - 1, Math.max(0, columnOf(day) + by))];
+  return column ? column.day : day + by;
+};
 /** Works place by place, in the order in which each begins. */
 const rows = computed(() => {
   const places = [...new Set(props.programme.tasks.map(({ placeId }) => placeId))];
@@ -29,7 +58,7 @@ const rows = computed(() => {
 const xOf = (at: number): number => {
   const { startHour, hoursPerDay } = props.programme.calendar;
   const day = Math.floor(at / 24 + 1e-9);
-  return (day + Math.min(1, Math.max(0, (at - 24 * day - startHour) / hoursPerDay))) * DAY_PX;
+  return (columnOf(day) + Math.min(1, Math.max(0, (at - 24 * day - startHour) / hoursPerDay))) * DAY_PX;
 };
 const bars = ({ stretches }: PlannedTask) =>
   stretches.map(([from, to]) => ({ left: xOf(from), width: Math.max(4, xOf(to - 1e-6) - xOf(from)) }));
@@ -53,14 +82,14 @@ function letGo(task: PlannedTask): void {
   else moveBy(task, moved.days);
 }
 const moveBy = (task: PlannedTask, by: number): void => {
-  const day = Math.max(0, Math.floor(task.start / 24) + by);
+  const day = dayAt(Math.floor(task.start / 24), by);
   emit('move', task.id, isoDay(props.programme.calendar, day));
 };
 </script>
 
 <template>
   <div class="scroll" role="group" aria-label="Works over days">
-    <div class="grid" :style="{ '--day': `${DAY_PX}px`, '--days': days }">
+    <div class="grid" :style="{ '--day': `${DAY_PX}px`, '--days': columns.length }">
       <div class="head">
         <span class="name" />
         <span v-for="column in columns" :key="column.day" class="day" :class="{ off: column.off }">{{ column.words }}</span>
@@ -68,7 +97,7 @@ const moveBy = (task: PlannedTask, by: number): void => {
       <div v-for="{ task, title } in rows" :key="task.id" class="work" :class="{ first: title !== null }">
         <span class="name"
           ><b v-if="title">{{ title }}</b
-          ><span>{{ TASK_NAMES[task.task] }}</span></span
+          ><span>{{ taskName(task) }}</span></span
         >
         <span class="lane">
           <span

@@ -4,8 +4,8 @@ import DatePicker from 'primevue/datepicker';
 import { computed, ref, toRef } from 'vue';
 import { PhArrowCounterClockwise, PhCalendarCheck, PhCalendarPlus, PhPrinter, PhWarning } from '@phosphor-icons/vue';
 import { HOURS_PER_DAY } from '@azulejo/core/labour/workHours';
-import { hoursWords, TASK_NAMES } from '@azulejo/core/messages/en/money';
-import { clockWords, dayWords, describeHeld, describeMissed, describeTaken, workName } from '@azulejo/core/messages/en/programme';
+import { hoursWords } from '@azulejo/core/messages/en/money';
+import { clockWords, dayWords, describeHeld, describeMissed, describeTaken, taskName, workName } from '@azulejo/core/messages/en/programme';
 import { speakerName } from '@azulejo/core/messages/en/materialFigures';
 import { takeCalendar } from '@azulejo/core/programme/takeCalendar';
 import { exportUrl } from '../../api/client.ts';
@@ -35,8 +35,16 @@ const isMoved = computed(() => chosen.value !== null && Object.hasOwn(jobs.job?.
 
 const startDay = computed(() => (jobs.job?.programme?.startDay ? new Date(`${jobs.job.programme.startDay}T00:00:00`) : null));
 const pad = (part: number): string => String(part).padStart(2, '0');
+/** A year typed wrongly puts the work where nobody looks for it. */
+const YEARS_OFF = 2;
+const startTrouble = ref<string | null>(null);
 function setStart(date: unknown): void {
-  if (date instanceof Date) set('First day', { startDay: `${date.getFullYear()}-${pad(date.getMonth() + 1)}-${pad(date.getDate())}` });
+  if (!(date instanceof Date)) return;
+  const off = Math.abs(date.getTime() - Date.now()) / (365.25 * 86_400_000);
+  startTrouble.value =
+    off > YEARS_OFF ? `${date.getFullYear()} is more than ${YEARS_OFF} years off. Expected the day on which the work begins.` : null;
+  if (startTrouble.value === null)
+    set('First day', { startDay: `${date.getFullYear()}-${pad(date.getMonth() + 1)}-${pad(date.getDate())}` });
 }
 const WEEKS = [
   { value: '0,6', label: 'Mon to Fri' },
@@ -80,7 +88,7 @@ const loadDay = computed(() =>
 const longestWait = computed(() => programme.value?.tasks.filter(({ critical, held }) => critical && held.by === 'wait') ?? []);
 const nameOf = (id: string): string => {
   const task = programme.value?.tasks.find((one) => one.id === id);
-  return task ? TASK_NAMES[task.task].toLowerCase() : id;
+  return task ? taskName(task).toLowerCase() : id;
 };
 const told = ref<string | null>(null);
 const refused = ref<string | null>(null);
@@ -128,6 +136,7 @@ const printIt = (): void => window.print();
               fluid
               @update:model-value="setStart"
             />
+            <TroubleNote :why="startTrouble" />
           </div>
           <NumberField
             label="Begins at"

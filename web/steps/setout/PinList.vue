@@ -3,11 +3,10 @@ import Button from 'primevue/button';
 import { computed, ref } from 'vue';
 import { PhX } from '@phosphor-icons/vue';
 import type { Surface } from '@azulejo/core/job/job';
-import { describePin, pinName } from '@azulejo/core/messages/en/pins';
+import { describeMiss, describePin, pinName } from '@azulejo/core/messages/en/pins';
 import { thingNamesOf } from '@azulejo/core/messages/thingNames';
 import type { SurfacePlan } from '@azulejo/core/planning/planned';
 import { POINTED_PINS } from '@azulejo/core/setout/weigh/pins';
-import { formatLengthWithUnit } from '@azulejo/core/units/formatLength';
 import ChoiceField from '../../fields/ChoiceField.vue';
 import FieldGrid from '../../fields/FieldGrid.vue';
 import LengthField from '../../fields/LengthField.vue';
@@ -81,7 +80,7 @@ const leastMm = computed(() => {
         <span class="grow">
           {{ words }}
           <span v-if="missedMm > 0" class="why">
-            {{ missedMm >= 100 ? 'Not kept.' : `Not kept: off by ${formatLengthWithUnit(missedMm, tape)}.` }}
+            {{ describeMiss(missedMm, tape) }}
           </span>
         </span>
         <Button text rounded severity="secondary" :aria-label="`Take out: ${words}`" @click="remove(k)"><PhX /></Button>

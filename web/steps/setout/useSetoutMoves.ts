@@ -92,10 +92,11 @@ export function useSetoutMoves(surface: Ref<Surface | null>, drawing: Ref<Drawin
 
   /** Moves by whole steps of the tape in one direction; the other keeps its rule. */
   function nudge(axis: Axis, steps: number): void {
-    const now = offsets();
-    if (!now || !surface.value) return;
-    const k = axis === 'x' ? 0 : 1;
-    commit('Nudge setout', { ...settled(), [axis]: { rule: 'free', offsetMm: withoutDust(now[k] + steps * tapeStep(tape.value)) } });
+    const own = surface.value?.setout[axis];
+    // From where it was asked to be last: what is drawn may be a press behind.
+    const now = own?.rule === 'free' && !board.preview ? own.offsetMm : offsets()?.[axis === 'x' ? 0 : 1];
+    if (now === undefined || !surface.value) return;
+    commit('Nudge setout', { ...settled(), [axis]: { rule: 'free', offsetMm: withoutDust(now + steps * tapeStep(tape.value)) } });
   }
 
   /** Turns the tiles about the middle of their field, degrees from how the surface is drawn; no more than a right angle either way. */

@@ -81,9 +81,14 @@ const later = (): void => {
 const zone = computed(() => (next.value ? (zoneOf.value.get(next.value.label) ?? null) : null));
 /** The adhesive that the zone takes. */
 const adhesive = computed(
-  () => props.mixes.find(({ item, surfaceIds }) => item === 'adhesive' && surfaceIds.includes(props.surface.id)) ?? null,
+  () =>
+    props.mixes.find(({ item, surfaces }) => item === 'adhesive' && surfaces.some(({ surfaceId }) => surfaceId === props.surface.id)) ??
+    null,
 );
-const mix = computed(() => (adhesive.value && zone.value ? describeShare(mixFor(adhesive.value, zone.value.areaMm2 / 1e6)) : null));
+const mix = computed(() => {
+  const share = adhesive.value && zone.value ? mixFor(adhesive.value, props.surface.id, zone.value.areaMm2 / 1e6) : null;
+  return share ? describeShare(share) : null;
+});
 /** When the mix of the next zone is begun; nothing in the last one. */
 const ahead = computed(() =>
   adhesive.value && zone.value && zone.value.number < props.plan.zones.zones.length ? describeAhead(adhesive.value) : '',

@@ -22,8 +22,17 @@ const trouble = ref<string | null>(null);
 const lines = computed(() =>
   props.plan.materials
     .filter(({ packs }) => packs.length > 0)
-    .map((line) => ({ line, name: materialName(props.job, line), packs: line.packs.reduce((sum, { count }) => sum + count, 0) })),
+    .map((line) => ({
+      line,
+      key: keyOf(line),
+      name: materialName(props.job, line),
+      packs: line.packs.reduce((sum, { count }) => sum + count, 0),
+    })),
 );
+/** What a line is, whatever its tile is called by then. */
+function keyOf({ item, productId, hand, variant }: Plan['materials'][number]): string {
+  return [item, productId, hand, variant].filter((part) => part !== null && part !== undefined).join('/');
+}
 const orders = computed(() => entriesOf(log.entries, 'order'));
 const changed = computed(() => (orders.value.length === 0 ? [] : changedSince(orders.value, lines.value)));
 
@@ -50,7 +59,8 @@ const place = () =>
     supplier: simulatedSupplier.name,
     currency: props.job.currency,
     total: Math.round(asked.value * 100) / 100,
-    lines: lines.value.map(({ line, name }) => ({
+    lines: lines.value.map(({ line, key, name }) => ({
+      key,
       name,
       quantity: Math.round(line.quantity * 100) / 100,
       unit: UNIT_NAMES[line.unit],

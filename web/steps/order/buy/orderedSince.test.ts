@@ -20,13 +20,23 @@ const order = (...lines: [string, number][]): EntryOf<'order'> => ({
 test('two orders add up; what the plan wants more, less or no longer is told in packs', () => {
   const orders = [order(['Grout', 2], ['Tiles', 8]), order(['Grout', 1], ['Wedges', 1])];
   const now = [
-    { name: 'Grout', packs: 3 },
-    { name: 'Tiles', packs: 9 },
-    { name: 'Primer', packs: 1 },
+    { key: 'grout', name: 'Grout', packs: 3 },
+    { key: 'tiles/quay', name: 'Tiles', packs: 9 },
+    { key: 'primer', name: 'Primer', packs: 1 },
   ];
   expect(changedSince(orders, now)).toEqual([
     { name: 'Tiles', ordered: 8, now: 9 },
     { name: 'Wedges', ordered: 1, now: 0 },
     { name: 'Primer', ordered: 0, now: 1 },
+  ]);
+});
+
+test('a tile that is called otherwise since it was ordered is the same tile', () => {
+  const placed = order(['Quay grey', 6]);
+  const [line] = placed.data.lines;
+  const keyed = { ...placed, data: { ...placed.data, lines: [{ ...line, key: 'tiles/quay' }] } };
+  expect(changedSince([keyed], [{ key: 'tiles/quay', name: 'Quay light grey', packs: 6 }])).toEqual([]);
+  expect(changedSince([keyed], [{ key: 'tiles/quay', name: 'Quay light grey', packs: 7 }])).toEqual([
+    { name: 'Quay light grey', ordered: 6, now: 7 },
   ]);
 });

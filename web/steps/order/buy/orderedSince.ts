@@ -2,6 +2,8 @@ import type { EntryOf } from '@azulejo/core/site/entry';
 
 /** A line of the plan as it would be bought now. */
 export interface LineNow {
+  /** What it is, whatever it is called: as it is kept with an order. */
+  readonly key: string;
   readonly name: string;
   readonly packs: number;
 }
@@ -15,13 +17,18 @@ export interface Changed {
 
 /** What all orders together lack, or have too much of, against the plan as it stands; in packs. */
 export function changedSince(orders: readonly EntryOf<'order'>[], lines: readonly LineNow[]): Changed[] {
-  const ordered = new Map<string, number>();
+  const keyOf = new Map(lines.map(({ key, name }) => [name, key]));
+  const ordered = new Map<string, { name: string; packs: number }>();
   for (const { data } of orders)
-    for (const { name, packs } of data.lines)
-      ordered.set(name, (ordered.get(name) ?? 0) + packs.reduce((sum, { count }) => sum + count, 0));
-  const now = new Map(lines.map(({ name, packs }) => [name, packs]));
-  return [...new Set([...ordered.keys(), ...now.keys()])].flatMap((name) => {
-    const [had, wants] = [ordered.get(name) ?? 0, now.get(name) ?? 0];
-    return had === wants ? [] : [{ name, ordered: had, now: wants }];
+    for (const { key: kept, name, packs } of data.lines) {
+      // Orders of before lines had a key are told apart by their names.
+      const key = kept ?? keyOf.get(name) ?? name;
+      ordered.set(key, { name, packs: (ordered.get(key)?.packs ?? 0) + packs.reduce((sum, { count }) => sum + count, 0) });
+    }
+  const now = new Map(lines.map((line) => [line.key, line]));
+  return [...new Set([...ordered.keys(), ...now.keys()])].flatMap((key) => {
+    const [had, wants] = [ordered.get(key), now.get(key)];
+    const name = wants?.name ?? had?.name ?? key;
+    return (had?.packs ?? 0) === (wants?.packs ?? 0) ? [] : [{ name, ordered: had?.packs ?? 0, now: wants?.packs ?? 0 }];
   });
 }

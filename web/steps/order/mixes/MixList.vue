@@ -17,10 +17,13 @@ const jobs = useJobStore();
 /** What each laying zone takes, surface by surface. */
 const zonesOf = (mix: Mix) =>
   props.plan.surfaces
-    .filter(({ surfaceId }) => mix.surfaceIds.includes(surfaceId))
+    .filter(({ surfaceId }) => mix.surfaces.some((one) => one.surfaceId === surfaceId))
     .map(({ surfaceId, zones: { zones } }) => ({
       name: props.job.surfaces.find(({ id }) => id === surfaceId)?.name ?? surfaceId,
-      zones: zones.map(({ number, areaMm2 }) => ({ number, share: describeShare(mixFor(mix, areaMm2 / 1e6)) })),
+      zones: zones.flatMap(({ number, areaMm2 }) => {
+        const share = mixFor(mix, surfaceId, areaMm2 / 1e6);
+        return share ? [{ number, share: describeShare(share) }] : [];
+      }),
     }));
 const set = (label: string, part: Mixing) =>
   jobs.change(label, (draft) => {

@@ -43,6 +43,7 @@ const split = computed(() => {
     { name: 'Tools', amount: sumOf('tools') },
     { name: 'Travel', amount: sumOf('travel') },
     { name: 'Overhead', amount: sumOf('overhead') },
+    { name: 'Discount', amount: -quote.value.discountCents / 100 },
     { name: 'Tax', amount: quote.value.taxes.reduce((sum, { taxCents }) => sum + taxCents, 0) / 100 },
   ];
 });

@@ -12,8 +12,9 @@ use([BarChart, GridComponent, SVGRenderer]);
 /** What a whole is made of, the largest first. */
 const props = defineProps<{ parts: readonly { readonly name: string; readonly amount: number }[]; unit: string }>();
 const { isDark } = useTheme();
-const sorted = computed(() => [...props.parts].filter(({ amount }) => amount > 0).sort((a, b) => a.amount - b.amount));
-const shown = (amount: number): string => (amount >= 100 ? Math.round(amount).toString() : (Math.round(amount * 10) / 10).toString());
+const sorted = computed(() => [...props.parts].filter(({ amount }) => amount !== 0).sort((a, b) => a.amount - b.amount));
+const shown = (amount: number): string =>
+  Math.abs(amount) >= 100 ? Math.round(amount).toString() : (Math.round(amount * 10) / 10).toString();
 const told = computed(() =>
   [...sorted.value]
     .reverse()
