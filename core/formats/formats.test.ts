@@ -2,7 +2,7 @@ import { describe, expect, test } from '@jest/globals';
 import { readFileSync } from 'node:fs';
 import fc from 'fast-check';
 import Papa from 'papaparse';
-import { polygonsArea, ringArea, type Ring } from '../geometry/ring.ts';
+import { polygonsArea, ringArea, ringLength, type Ring } from '../geometry/ring.ts';
 import { sharedArea } from '../geometry/clip.ts';
 import type { Job } from '../job/job.ts';
 import { plan } from '../plan.ts';
@@ -62,7 +62,9 @@ describe('the plan as JSON, held against its own drawing', () => {
     for (const { rings, tileRings, whole, cut } of surface.pieces) {
       expect(whole).toBe(cut === null);
       expect(sharedArea([rings], [tileRings])).toBeCloseTo(polygonsArea([rings]), -1);
-      expect(sharedArea([rings], surface.region.polygons)).toBeCloseTo(polygonsArea([rings]), -1);
+      // What would lose less than half a millimetre is laid whole.
+      const over = polygonsArea([rings]) - sharedArea([rings], surface.region.polygons);
+      expect([over > -1, over < 5 + 0.5 * rings.reduce((sum, ring) => sum + ringLength(ring), 0)]).toEqual([true, true]);
     }
     const { pieces, whole, cut, opened, lowerBound, boxes } = surface.totals;
     expect([pieces, whole]).toEqual([surface.pieces.length, surface.pieces.filter((piece) => piece.whole).length]);

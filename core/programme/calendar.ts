@@ -61,3 +61,20 @@ export function workFrom(calendar: WorkCalendar, at: number, hours: number): Str
   }
   return stretches;
 }
+
+/** The latest time at which so many hours of work can begin that are to be done by a time; hours from the first midnight. */
+export function workBack(calendar: WorkCalendar, by: number, hours: number): number {
+  if (by === Infinity) return Infinity;
+  let [time, left] = [by, hours];
+  for (let tries = 0; tries < MOST_OFF; tries++) {
+    const day = Math.floor(time / 24 - 1e-9);
+    const begins = 24 * day + calendar.startHour;
+    const at = Math.min(time, begins + calendar.hoursPerDay);
+    if (isWorkday(calendar, day) && at > begins) {
+      if (at - begins >= left - 1e-9) return at - left;
+      left -= at - begins;
+    }
+    time = 24 * day;
+  }
+  return time;
+}

@@ -97,7 +97,8 @@ function restsIn(wholes: readonly Whole[], { labour = {} }: DraftRules): Rest[] 
   const hoursOf = (task: TaskId): number => wholes.find((one) => one.task === task)?.hours ?? 0;
   const { hoursPerDay = HOURS_PER_DAY } = labour;
   // What takes the day between the lines and the first tile is done before the primer, not on it.
-  const late = spread === 'lay' && hoursOf('setOut') + hoursOf('cut') + hoursOf('prime') + DRIES_HOURS > hoursPerDay;
+  const late =
+    spread === 'lay' && [...BEFORE_LAYING, 'prime' as const].reduce((sum, task) => sum + hoursOf(task), DRIES_HOURS) > hoursPerDay;
   const own = RESTS.filter((rest) => {
     if (!has(rest.after) || !has(rest.before)) return false;
     if (rest.after !== 'prime') return true;
@@ -105,8 +106,11 @@ function restsIn(wholes: readonly Whole[], { labour = {} }: DraftRules): Rest[] 
   });
   if (!late || !has('prime')) return own;
   const before = (after: TaskId): Rest => ({ after, before: 'prime', hours: 0, withinHours: null, how: 'nothing' });
-  return [...own, ...(['setOut', 'cut'] as const).filter(has).map(before)];
+  return [...own, ...BEFORE_LAYING.filter(has).map(before)];
 }
+
+/** What is done between the lines and the first tile. */
+const BEFORE_LAYING: readonly TaskId[] = ['setOut', 'cut', 'trim', 'ledger'];
 
 /** A primer is touched no sooner, hours. */
 const DRIES_HOURS = 2;

@@ -6,7 +6,7 @@ import type { WorkHours } from '../labour/workHours.ts';
 import { plan } from '../plan.ts';
 import { placesOf } from '../job/placesOf.ts';
 import { jobOfOne } from '../trials/testJob.ts';
-import { isWorkday, workFrom, type WorkCalendar } from './calendar.ts';
+import { isWorkday, workBack, workFrom, type WorkCalendar } from './calendar.ts';
 import type { Place } from './draftTasks.ts';
 import { planProgramme, type ProgrammeRules } from './programme.ts';
 import { describeFinding } from '../messages/en/advice.ts';
@@ -178,6 +178,31 @@ describe('a programme', () => {
     expect(starts({ programme: { waits: { 'lay>grout': 20 } }, drinks: () => 'little' })[3]).toBe(56);
   });
 
+  test('whatever is done between the primer and the first tile, no window is missed when nothing is moved by hand', () => {
+    const hours = fc.integer({ min: 1, max: 28 }).map((quarters) => quarters / 4);
+    const some = fc.tuple(hours, hours, hours, hours, hours, fc.integer({ min: 1, max: 20 }));
+    fc.assert(
+      fc.property(fc.array(some, { minLength: 1, maxLength: 3 }), fc.constantFrom(6, 8, 10), (places, hoursPerDay) => {
+        const all = places.flatMap(([setOut, cut, trim, ledger, grout, lay], k) => [
+          work(`${k}`, 'prime', 0.5),
+          work(`${k}`, 'setOut', setOut),
+          work(`${k}`, 'cut', cut),
+          work(`${k}`, 'trim', trim),
+          work(`${k}`, 'ledger', ledger),
+          work(`${k}`, 'lay', lay),
+          work(`${k}`, 'grout', grout),
+        ]);
+        const { missed } = planProgramme(
+          all,
+          places.map((_, k) => place(`${k}`)),
+          { ...rules, labour: { hoursPerDay } },
+        );
+        expect(missed).toEqual([]);
+      }),
+      { numRuns: 200 },
+    );
+  });
+
   test('a large floor is primed for the day’s portion alone, and laid on it within its window', () => {
     const all = [work('a', 'prime', 2), work('a', 'setOut', 1), work('a', 'lay', 30), work('a', 'grout', 4)];
     const { tasks, missed } = planProgramme(all, [place('a')], rules);
@@ -225,6 +250,20 @@ describe('a programme', () => {
       ['bottomRow', 'grout', 24],
     ] as const)
       expect((at(after)?.start ?? 0) - (at(before)?.end ?? Infinity)).toBeGreaterThanOrEqual(hours);
+  });
+
+  test('the latest start of some hours is where they end in time, whatever nights and days off lie between', () => {
+    const calendar: WorkCalendar = { startDay: '2026-11-30', startHour: 8, hoursPerDay: 8, daysOff: [0, 6], holidays: ['2026-12-02'] };
+    fc.assert(
+      fc.property(fc.integer({ min: 1000, max: 3000 }), fc.integer({ min: 1, max: 120 }), (by, quarters) => {
+        const hours = quarters / 4;
+        const start = workBack(calendar, by / 4, hours);
+        const endOf = (at: number, worked: number): number => workFrom(calendar, at, worked).at(-1)?.[1] ?? at;
+        // A quarter of an hour may be stayed on for at the end of a day.
+        expect(endOf(start, hours)).toBeLessThanOrEqual(by / 4 + 0.25 + 1e-6);
+        expect(endOf(start + 0.6, hours + 0.25)).toBeGreaterThan(by / 4);
+      }),
+    );
   });
 
   test('no work is left over night that a quarter of an hour ends', () => {

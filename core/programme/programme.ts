@@ -1,6 +1,6 @@
 import type { TaskId } from '../labour/tasks.ts';
 import { HOURS_PER_DAY, type WorkHours } from '../labour/workHours.ts';
-import { dayNumber, nextWorkTime, workFrom, type Stretch, type WorkCalendar } from './calendar.ts';
+import { dayNumber, nextWorkTime, workBack, workFrom, type Stretch, type WorkCalendar } from './calendar.ts';
 import { draftTasks, type After, type Draft, type DraftRules, type Place, type TaskPart } from './draftTasks.ts';
 import type { ProgrammeChoice } from './programmeChoice.ts';
 import { RANK } from './steps.ts';
@@ -83,7 +83,7 @@ export function planProgramme(work: readonly WorkHours[], places: readonly Place
     const ready = waiting.filter(({ after }) => after.every(({ id }) => placed.has(id)));
     const timed = ready.map((draft) => {
       const { at, held } = earliest(draft, placed, programme, calendar);
-      const dueAt = dueOf(draft, placed, following, dues);
+      const dueAt = dueOf(draft, placed, following, dues, calendar);
       const start = meetsWindow(draft, nextWorkTime(calendar, Math.max(at, free)), following, calendar);
       return { draft, at, held, dueAt, start, end: workFrom(calendar, start, draft.hours).at(-1)?.[1] ?? start };
     });
@@ -166,13 +166,14 @@ function dueOf(
   placed: ReadonlyMap<string, Pick<PlannedTask, 'end'>>,
   following: Followers,
   known: Map<string, number>,
+  calendar: WorkCalendar,
 ): number {
   const before = known.get(draft.id);
   if (before !== undefined) return before;
   const own = draft.after.map(({ id, withinHours }) => (placed.get(id)?.end ?? Infinity) + (withinHours ?? Infinity));
   const later = (following.get(draft.id) ?? []).map((next) => {
     const wait = next.after.find(({ id }) => id === draft.id)?.hours ?? 0;
-    return dueOf(next, placed, following, known) - wait - draft.hours;
+    return workBack(calendar, dueOf(next, placed, following, known, calendar) - wait, draft.hours);
   });
   const due = Math.min(Infinity, ...own, ...later);
   known.set(draft.id, due);
@@ -190,10 +191,10 @@ function meetsWindow(draft: Draft, start: number, following: Followers, calendar
   const closers = closersOf(draft, following);
   if (closers.length === 0) return start;
   // What is done between the two, such as the lines on what is primed.
-  const between = (following.get(draft.id) ?? []).reduce((sum, next) => {
-    const leads = (following.get(next.id) ?? []).some(({ after }) => after.some((one) => one.id === draft.id && one.withinHours !== null));
-    return leads ? sum + next.hours : sum;
-  }, 0);
+  const last = new Set(
+    (following.get(draft.id) ?? []).filter(({ after }) => after.some((one) => one.id === draft.id && one.withinHours !== null)),
+  );
+  const between = [...leadingTo(last, draft, following)].reduce((sum, { hours }) => sum + hours, 0);
   let at = start;
   for (let tries = 0; tries < MOST_PUT_OFF; tries++) {
     const end = workFrom(calendar, at, draft.hours).at(-1)?.[1] ?? at;
@@ -203,6 +204,19 @@ function meetsWindow(draft: Draft, start: number, following: Followers, calendar
   }
   return start;
 }
+
+/** The works that come after one and before any of the last ones, however many steps lie between. */
+function leadingTo(last: ReadonlySet<Draft>, from: Draft, following: Followers, found = new Set<Draft>()): ReadonlySet<Draft> {
+  for (const next of following.get(from.id) ?? []) {
+    if (last.has(next) || found.has(next)) continue;
+    if (leads(next, last, following)) found.add(next);
+    leadingTo(last, next, following, found);
+  }
+  return found;
+}
+
+const leads = (from: Draft, last: ReadonlySet<Draft>, following: Followers): boolean =>
+  (following.get(from.id) ?? []).some((next) => last.has(next) || leads(next, last, following));
 
 /** Of two times the sooner one first; never is no time. */
 const sooner = (a: number, b: number): number => (a === b ? 0 : a - b);

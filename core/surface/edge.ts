@@ -29,15 +29,15 @@ export type Gaps = z.infer<typeof gapsSchema>;
 export const DEFAULT_GAPS: Gaps = { wall: 5, focal: 5, hidden: 5, worktop: 3, exposed: 0, threshold: 5, continues: 2 };
 
 /**
- * How much a look at this edge counts when setouts are weighed against each other; set by hand up to MOST_SEEN. A free end, a
- * doorway, a tray or a tub is seen before any wall (trade practice): full pieces stand there.
+ * How much a look at this edge counts when setouts are weighed against each other; set by hand up to MOST_SEEN. A free end or a
+ * doorway is seen before a tray, a tub or a worktop, and those before any wall (trade practice): full pieces stand there.
  */
 export const VISIBILITY: Readonly<Record<EdgeRole, number>> = {
   focal: 3,
   exposed: 2,
   threshold: 2,
   continues: 2,
-  worktop: 2,
+  worktop: 1.5,
   wall: 1,
   hidden: 0.2,
 };
