@@ -56,6 +56,12 @@ test('a place that is pointed at is pinned and kept; two that exclude each other
     .first()
     .click();
   await expect(page.getByText("These two can't both be kept")).toHaveCount(0);
+  // A start that is held by hand misses it; what would keep it is said, and done by a press.
+  await page.getByTestId('board').focus();
+  await page.keyboard.press('ArrowRight');
+  await expect(page.getByText('The start is held where it is, and so one pin is missed')).toBeVisible({ timeout: 20_000 });
+  await page.getByRole('button', { name: 'Let the start move' }).click();
+  await expect(page.getByText('Not kept')).toHaveCount(0);
 });
 
 test('a school is one key; a way of working is set by what counts; lines can be read off', async ({ page }) => {

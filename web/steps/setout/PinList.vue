@@ -6,7 +6,7 @@ import type { Surface } from '@azulejo/core/job/job';
 import { describeMiss, describePin, pinName } from '@azulejo/core/messages/en/pins';
 import { thingNamesOf } from '@azulejo/core/messages/thingNames';
 import type { SurfacePlan } from '@azulejo/core/planning/planned';
-import { POINTED_PINS } from '@azulejo/core/setout/weigh/pins';
+import { KEPT_MM, POINTED_PINS } from '@azulejo/core/setout/weigh/pins';
 import ChoiceField from '../../fields/ChoiceField.vue';
 import FieldGrid from '../../fields/FieldGrid.vue';
 import LengthField from '../../fields/LengthField.vue';
@@ -22,9 +22,24 @@ const board = useBoardStore();
 const names = computed(() => thingNamesOf(props.plan.traced));
 const kinds = computed(() => POINTED_PINS.filter((kind) => kind !== 'wholeMotif' || props.plan.layout.repeat.sheet?.figured));
 const pins = computed(() => props.surface.setout.pins ?? []);
-const rows = computed(() =>
-  pins.value.map((pin, k) => ({ words: describePin(pin, names.value, tape.value), missedMm: props.plan.advice.missedPins[k] ?? 0 })),
-);
+const rows = computed(() => {
+  const { missedPins, best } = props.plan.advice;
+  return pins.value.map((pin, k) => {
+    const missedMm = missedPins[k] ?? 0;
+    return {
+      words: describePin(pin, names.value, tape.value),
+      missedMm,
+      // The start in force is what misses it, where the one that would be chosen does not.
+      byStart: missedMm > 0 && (best.figures.missedPins[k] ?? Infinity) <= KEPT_MM,
+    };
+  });
+});
+const missedByStart = computed(() => rows.value.filter(({ byStart }) => byStart).length);
+/** The start is held by a rule or by hand, and another would keep what it misses. */
+const isHeld = computed(() => {
+  const { x, y } = props.surface.setout;
+  return (x.rule !== 'best' || y.rule !== 'best') && missedByStart.value > 0;
+});
 const exclusive = computed(() => props.plan.advice.exclusive);
 const remove = (k: number): void =>
   props.moves.setPins(
@@ -86,6 +101,13 @@ const leastMm = computed(() => {
         <Button text rounded severity="secondary" :aria-label="`Take out: ${words}`" @click="remove(k)"><PhX /></Button>
       </li>
     </ul>
+    <div v-if="isHeld" class="held">
+      <p>
+        The start is held where it is, and so
+        {{ missedByStart === 1 ? 'one pin is' : `${missedByStart} pins are` }} missed that the best start keeps.
+      </p>
+      <Button size="small" outlined @click="moves.best()">Let the start move</Button>
+    </div>
     <p v-if="exclusive" class="why" role="alert">
       These two can't both be kept: "{{ rows[exclusive[0]]?.words }}" and "{{ rows[exclusive[1]]?.words }}". Take one out.
     </p>
@@ -127,5 +149,10 @@ const leastMm = computed(() => {
 }
 .why {
   display: block;
+}
+.held {
+  display: grid;
+  gap: 0.5rem;
+  justify-items: start;
 }
 </style>
