@@ -183,17 +183,18 @@ function dueOf(
 /** Whether a work begins a window that another has to meet. */
 const opens = (draft: Draft, following: Followers): boolean => closersOf(draft, following).length > 0;
 
-const closersOf = ({ id }: Draft, following: Followers): readonly Draft['after'][number][] =>
-  (following.get(id) ?? []).flatMap(({ after }) => after.filter((one) => one.id === id && one.withinHours !== null));
+const closersOf = (draft: Draft, following: Followers): readonly Draft['after'][number][] =>
+  (following.get(draft.id) ?? []).flatMap((next) => closes(next, draft));
+
+const closes = ({ after }: Draft, { id }: Draft): readonly Draft['after'][number][] =>
+  after.filter((one) => one.id === id && one.withinHours !== null);
 
 /** What opens a window is put off until what closes it can follow in time: nothing is primed on the eve of a weekend. */
 function meetsWindow(draft: Draft, start: number, following: Followers, calendar: WorkCalendar): number {
   const closers = closersOf(draft, following);
   if (closers.length === 0) return start;
   // What is done between the two, such as the lines on what is primed.
-  const last = new Set(
-    (following.get(draft.id) ?? []).filter(({ after }) => after.some((one) => one.id === draft.id && one.withinHours !== null)),
-  );
+  const last = new Set((following.get(draft.id) ?? []).filter((next) => closes(next, draft).length > 0));
   const between = [...leadingTo(last, draft, following)].reduce((sum, { hours }) => sum + hours, 0);
   let at = start;
   for (let tries = 0; tries < MOST_PUT_OFF; tries++) {
@@ -206,17 +207,19 @@ function meetsWindow(draft: Draft, start: number, following: Followers, calendar
 }
 
 /** The works that come after one and before any of the last ones, however many steps lie between. */
-function leadingTo(last: ReadonlySet<Draft>, from: Draft, following: Followers, found = new Set<Draft>()): ReadonlySet<Draft> {
-  for (const next of following.get(from.id) ?? []) {
-    if (last.has(next) || found.has(next)) continue;
-    if (leads(next, last, following)) found.add(next);
-    leadingTo(last, next, following, found);
-  }
-  return found;
+function leadingTo(last: ReadonlySet<Draft>, from: Draft, following: Followers): ReadonlySet<Draft> {
+  const known = new Map<Draft, boolean>();
+  const leads = (one: Draft): boolean => {
+    const before = known.get(one);
+    if (before !== undefined) return before;
+    // Every one is looked at once, also behind one that leads there.
+    const found = (following.get(one.id) ?? []).filter((next) => last.has(next) || leads(next)).length > 0;
+    known.set(one, found);
+    return found;
+  };
+  leads(from);
+  return new Set([...known].filter(([one, found]) => found && one !== from && !last.has(one)).map(([one]) => one));
 }
-
-const leads = (from: Draft, last: ReadonlySet<Draft>, following: Followers): boolean =>
-  (following.get(from.id) ?? []).some((next) => last.has(next) || leads(next, last, following));
 
 /** Of two times the sooner one first; never is no time. */
 const sooner = (a: number, b: number): number => (a === b ? 0 : a - b);
