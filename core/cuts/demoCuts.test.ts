@@ -43,8 +43,9 @@ test('a half bond round a window: what is left beside it in either kind of cours
   const size = sizesOf('washroom-side');
   const [width, gap, joint, tile, high] = [1981, 5, 2, 198, 98.5];
   const step = tile + joint;
-  // Courses begin with 70 and, half a step on, with 170.
-  const [first, second] = [70, 70 + step / 2];
+  // Every other course ends with a full tile at the right wall; the ones between begin half a step further left.
+  const second = width - 2 * gap - 9 * step;
+  const first = second - step / 2;
   expect([size('B1'), size('C1')]).toEqual([rounded(first, high), rounded(second, high)]);
   expect(size('B11')).toEqual(rounded(width - 2 * gap - first - joint - 9 * step, high));
   // The window stands 742 from the left, 610 wide, with 3 round it; the field begins 5 from the wall.

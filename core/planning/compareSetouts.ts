@@ -11,6 +11,7 @@ import { BEST_SETOUT, type SetoutChoice } from '../setout/weigh/setoutChoice.ts'
 import { explainSetout, type Reasons } from '../setout/weigh/explainSetout.ts';
 import { weightsOf } from '../setout/weigh/ways.ts';
 import { handyPart } from '../surface/squareTriangle.ts';
+import { fewestSheets } from './fewestSheets.ts';
 import { groupedSetout, groupsOf } from './groupSetouts.ts';
 import { drawingOf } from './drawSurface.ts';
 import { prepareSurface } from './prepareSurface.ts';
@@ -58,7 +59,7 @@ interface Found {
 
 /** Searches setouts of a surface over all that is allowed, and keeps a few that differ in kind, the best first; a step at a time. */
 export function* compareSetouts(
-  rules: Pick<PlanRules, 'products' | 'way' | 'links' | 'surfaces'>,
+  rules: Pick<PlanRules, 'products' | 'way' | 'links' | 'surfaces' | 'consumption'>,
   surface: Surface,
 ): Generator<ComparisonProgress, ComparedSetout[]> {
   const variants = variantsOf(rules, surface);
@@ -92,7 +93,12 @@ export function* compareSetouts(
   const laid: (Omit<ComparedSetout, 'reasons'> & { readonly index: number })[] = [];
   const different = fewAndDifferent(found, ({ candidate, change }) => ({ candidate, kind: JSON.stringify(change) }), MOST_LAID / 4);
   for (const [index, { candidate, placer, change }] of different.entries()) {
-    const written = placer.writtenDown(candidate.at, { choice: candidate.turn, deg: candidate.turnDeg }, free);
+    const written = fewestSheets(
+      rules,
+      placer,
+      free,
+      placer.writtenDown(candidate.at, { choice: candidate.turn, deg: candidate.turnDeg }, free),
+    );
     const own = placer.lay(written);
     const weighed = placer.weighLaid(written, own);
     const { x, y, turn } = weighed;
@@ -118,7 +124,10 @@ export function* compareSetouts(
 }
 
 /** The same at once. */
-export function candidatesOf(rules: Pick<PlanRules, 'products' | 'way' | 'links' | 'surfaces'>, surface: Surface): ComparedSetout[] {
+export function candidatesOf(
+  rules: Pick<PlanRules, 'products' | 'way' | 'links' | 'surfaces' | 'consumption'>,
+  surface: Surface,
+): ComparedSetout[] {
   const steps = compareSetouts(rules, surface);
   for (;;) {
     const step = steps.next();

@@ -12,6 +12,7 @@ import { measureSite } from '../takeoff/works/measureSite.ts';
 import { measureExtent } from '../takeoff/measureExtent.ts';
 import { actualSize } from '../tile/product.ts';
 import { drawingOf } from './drawSurface.ts';
+import { fewestSheets } from './fewestSheets.ts';
 import { groupedSetout, groupFigures, groupsOf, type Groups } from './groupSetouts.ts';
 import type { Drawing, LayoutRules, SurfaceLayout } from './planned.ts';
 import { prepareSurface } from './prepareSurface.ts';
@@ -33,7 +34,7 @@ export function* layoutSteps(rules: LayoutRules, surface: Surface): Generator<Pl
   const groups = groupsOf(rules);
   const setout = groupedSetout(groups, surface);
   const found = yield* compared(choosingForPlan(placer, setout), 0.05);
-  const chosen = found.best;
+  const chosen = fewestSheets(rules, placer, setout, found.best);
   const drawing = drawingOf(surface, ready, handyPart(surface.tape ?? rules.tape), chosen);
   // What the product would choose leaves joints that run on over an edge where they are.
   const free = groupedSetout(groups, {

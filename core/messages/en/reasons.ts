@@ -2,6 +2,7 @@ import type { EndCuts, EndPieces } from '../../setout/edges/endCuts.ts';
 import type { FollowedSchool } from '../../setout/search/schools.ts';
 import type { Axis } from '../../setout/weigh/axisPlacement.ts';
 import type { Reasons } from '../../setout/weigh/explainSetout.ts';
+import type { StartName } from '../../setout/weigh/startName.ts';
 import type { AxisChoice } from '../../setout/weigh/setoutChoice.ts';
 import type { Along, EndSize, Statement } from '../../setout/weigh/statement.ts';
 import { formatLengthWithUnit } from '../../units/formatLength.ts';
@@ -25,15 +26,29 @@ const SCHOOL_NAMES: Readonly<Record<FollowedSchool, string>> = {
   onBase: 'Full course on the base',
   underTop: 'Full course under the top',
   noCuts: 'No cuts',
-  mixed: 'As it falls best',
+  mixed: 'Cut at every side',
 };
 
 /** What a school is called. */
 export const schoolName = (school: FollowedSchool): string => SCHOOL_NAMES[school];
 
-/** The same over a setout that is in force: what was chosen falls as it was chosen, and what is being cut stays as it was begun. */
-export const setoutTitle = (school: FollowedSchool, byHand: boolean, isBegun: boolean): string =>
-  byHand && school === 'mixed' ? (isBegun ? 'As it was begun' : 'As it was chosen') : schoolName(school);
+/** What a start is called, by what it does. */
+export function startTitle(name: StartName, names: ThingNames): string {
+  switch (name.says) {
+    case 'school':
+      return schoolName(name.school);
+    case 'fullAlong':
+      return `Full tiles along the ${name.along.map((along) => nameOf(along, names)).join(' and the ')}`;
+    case 'evenEnds':
+      return name.axes.length > 1 ? 'Even ends all round' : `Even ends ${END_NAMES[name.axes[0]].join(' and ')}`;
+  }
+}
+
+/** The same over a setout that is in force: what is being cut stays as it was begun. */
+export const setoutTitle = (name: StartName, names: ThingNames, isBegun: boolean): string =>
+  isBegun ? `As it was begun: ${lowerFirst(startTitle(name, names))}` : startTitle(name, names);
+
+const lowerFirst = (text: string): string => text.charAt(0).toLowerCase() + text.slice(1);
 
 /** What a rule does, as a clause. */
 export function ruleName(rule: AxisChoice['rule'], axis: Axis): string {
@@ -85,7 +100,7 @@ const STRIP_MM = 100;
 function sentence(statement: Statement, names: ThingNames, tape: Tape, than = 'the next best'): string {
   const mm = (value: number): string => formatLengthWithUnit(value, tape);
   const where = (along: Along): string => nameOf(along, names);
-  const fixture = (id: string): string => names.fixtures[id] ?? 'fixture';
+  const fixture = (id: string): string => thingName(id, names);
   switch (statement.says) {
     case 'full':
       return statement.rest?.cutMm
@@ -122,7 +137,7 @@ function sentence(statement: Statement, names: ThingNames, tape: Tape, than = 't
     case 'work':
       return workOf(statement, than);
     case 'moreWork':
-      return `it takes ${hours(statement.minutes)} more at the saw than ${than}`;
+      return `it takes longer at the saw than ${than}`;
     case 'motifs':
       return motifsOf(statement.motifs);
   }
@@ -140,13 +155,13 @@ function rivalClause(statement: Statement, names: ThingNames, tape: Tape): strin
     case 'runOff':
       return `runs off by ${formatLengthWithUnit(statement.mm, tape)} along the ${nameOf(statement.along, names)}`;
     case 'middle':
-      return `lies ${formatLengthWithUnit(statement.offMm, tape)} off the middle of ${names.fixtures[statement.fixtureId] ?? 'the fixture'}`;
+      return `lies ${formatLengthWithUnit(statement.offMm, tape)} off the middle of ${thingName(statement.fixtureId, names)}`;
     case 'falls':
-      return `has ${names.fixtures[statement.fixtureId] ?? 'the fixture'} in the middle of one tile, away from its joints`;
+      return `has ${thingName(statement.fixtureId, names)} in the middle of one tile, away from its joints`;
     case 'legs':
       return 'leaves notched pieces a leg that breaks easily';
     case 'moreWork':
-      return `takes ${hours(statement.minutes)} more at the saw`;
+      return 'takes longer at the saw';
     case 'motifs':
       return statement.motifs === 0 ? 'shows no motif whole' : `shows only ${statement.motifs} whole`;
     default:
@@ -154,8 +169,8 @@ function rivalClause(statement: Statement, names: ThingNames, tape: Tape): strin
   }
 }
 
-const workOf = ({ cutPieces, minutes, fewer }: Extract<Statement, { says: 'work' }>, than: string): string =>
-  `${cutPieces} ${cutPieces === 1 ? 'cut' : 'cuts'}, about ${hours(minutes)} at the saw${fewer === null ? '' : `, ${hours(fewer)} less than ${than}`}`;
+const workOf = ({ cutPieces, less }: Extract<Statement, { says: 'work' }>, than: string): string =>
+  `${cutPieces} ${cutPieces === 1 ? 'cut' : 'cuts'}${less ? `, and less time at the saw than ${than}` : ''}`;
 
 const motifsOf = (motifs: number): string =>
   motifs === 0 ? 'no motif shows whole' : `${motifs} ${motifs === 1 ? 'motif shows' : 'motifs show'} whole`;
@@ -166,6 +181,9 @@ const FALLS = {
   crossing: 'falls where tiles meet',
   clear: 'touches no tile',
 } as const;
+
+/** A fixture by its name, a doorway as its edge is called. */
+const thingName = (id: string, { edges, fixtures }: ThingNames): string => fixtures[id] ?? `the ${edgeInWords(edges[id] ?? id)}`;
 
 function nameOf({ id, kind }: Along, { edges, fixtures }: ThingNames): string {
   if (kind === 'beside') return `side of ${fixtures[id.replace(/-\d+$/, '')] ?? 'what stands there'}`;
@@ -180,9 +198,6 @@ function sizes({ cutMm }: Pick<EndSize, 'cutMm'>, tape: Tape): string {
   const [low, high] = cutMm.map((value) => formatLengthWithUnit(value, tape));
   return low === high ? low : `${low} to ${high}`;
 }
-
-const hours = (minutes: number): string =>
-  minutes < 1.5 ? '1 minute' : minutes < 90 ? `${Math.round(minutes)} minutes` : `${(Math.round(minutes / 30) / 2).toString()} hours`;
 
 /** The pieces at both ends in words. */
 export function describeEnds({ start, end }: EndCuts, axis: Axis, tape: Tape): string {

@@ -23,10 +23,21 @@ export interface Ground {
   readonly beside: readonly Edge[];
   /** Round things that come through, with their clearance. */
   readonly rounds: readonly (Circle & { readonly id: string })[];
-  /** What the eye takes for the middle, and in which directions. */
-  readonly middles: readonly { readonly fixtureId: string; readonly centre: Point; readonly axes: readonly Axis[] }[];
+  /** What the eye takes for the middle. */
+  readonly middles: readonly SeenMiddle[];
   /** Middles of what no tile can be slipped over: columns. */
   readonly standing: readonly Point[];
+}
+
+/** Something that the eye takes for the middle. */
+export interface SeenMiddle {
+  /** The fixture or the doorway. */
+  readonly fixtureId: string;
+  readonly centre: Point;
+  /** The directions of the surface in which it is one. */
+  readonly axes: readonly Axis[];
+  /** How much it counts beside one that is looked at straight. */
+  readonly weight: number;
 }
 
 /** The straight sides of what stands in a surface, the field on their left. */
@@ -48,6 +59,19 @@ const MIDDLES: Readonly<Record<SurfaceKind, ReadonlySet<FixtureKind>>> = {
 export const isSeenAsMiddle = ({ seenAsMiddle, kind }: Pick<Fixture, 'seenAsMiddle' | 'kind'>, surface: SurfaceKind): boolean =>
   seenAsMiddle ?? MIDDLES[surface].has(kind);
 
+/** A floor is seen through its doorways first, from beyond them, but stood on afterwards (trade practice). */
+const THROUGH_A_DOORWAY = 0.5;
+
+/** Doorways as middles of the floor they open to, along the wall they stand in; all of them together count as one. */
+function doorwaysOf({ edges }: Traced): SeenMiddle[] {
+  const doorways = edges.filter(({ id }) => edges.some((edge) => edge.isReveal && edge.id === `${id}-start`));
+  return doorways.map(({ id, from, to }): SeenMiddle => {
+    const axis = Math.abs(to[0] - from[0]) > Math.abs(to[1] - from[1]) ? 'x' : 'y';
+    const centre: Point = [(from[0] + to[0]) / 2, (from[1] + to[1]) / 2];
+    return { fixtureId: id, centre, axes: [axis], weight: THROUGH_A_DOORWAY / doorways.length };
+  });
+}
+
 /** The ground of a whole surface. */
 export const groundOf = (traced: Traced, kind: SurfaceKind): Ground => ({
   edges: traced.edges,
@@ -61,7 +85,10 @@ export const groundOf = (traced: Traced, kind: SurfaceKind): Ground => ({
   ),
   middles: traced.fixtures
     .filter(({ fixture }) => isSeenAsMiddle(fixture, kind))
-    .map(({ fixture, place }) => ({ fixtureId: fixture.id, centre: place.centre, axes: kind === 'floor' ? ['x', 'y'] : ['x'] })),
+    .map(({ fixture, place }): SeenMiddle => {
+      return { fixtureId: fixture.id, centre: place.centre, axes: kind === 'floor' ? ['x', 'y'] : ['x'], weight: 1 };
+    })
+    .concat(kind === 'floor' ? doorwaysOf(traced) : []),
   standing: traced.fixtures.filter(({ fixture }) => fixture.kind === 'column' && !fixture.tiledUnder).map(({ place }) => place.centre),
 });
 

@@ -15,16 +15,20 @@ function looksOther(a: EdgeTally, b: EdgeTally): boolean {
   );
 }
 
+/** The same pieces at other ends score and measure the same, but for what reckoning loses. */
+const TWIN_SCORE = 0.02;
+const TWIN_MM = 0.1;
+
 /** Whether two setouts come to the same pieces at other ends, and so to the same score: one the mirror image of the other. */
 function isMirrored(a: Candidate, b: Candidate): boolean {
-  if (Math.abs(a.score - b.score) > 1e-3 || Math.abs(a.turnDeg - b.turnDeg) > 0.05) return false;
-  const sizes = ({ figures }: Candidate): string =>
+  if (Math.abs(a.score - b.score) > TWIN_SCORE || Math.abs(a.turnDeg - b.turnDeg) > 0.05) return false;
+  const sizes = ({ figures }: Candidate): (readonly [number, number])[] =>
     figures.edges
       .filter(({ owner }) => owner.kind === 'edge')
-      .map(({ cutMm, thinnestMm, widestMm }) => (cutMm < 1 ? 'full' : `${thinnestMm.toFixed(1)} ${widestMm.toFixed(1)}`))
-      .sort()
-      .join();
-  return sizes(a) === sizes(b);
+      .map(({ cutMm, thinnestMm, widestMm }): readonly [number, number] => (cutMm < 1 ? [0, 0] : [thinnestMm, widestMm]))
+      .sort((p, q) => (Math.abs(p[1] - q[1]) < TWIN_MM ? p[0] - q[0] : p[1] - q[1]));
+  const [own, other] = [sizes(a), sizes(b)];
+  return own.every((mm, k) => Math.abs(mm[0] - other[k][0]) < TWIN_MM && Math.abs(mm[1] - other[k][1]) < TWIN_MM);
 }
 
 /** Whether two setouts differ so that one would want to see both. */

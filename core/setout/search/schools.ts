@@ -12,12 +12,15 @@ export type FollowedSchool = School | 'noCuts' | 'mixed';
 /** Looked at more than a wall: a full piece is wanted there. */
 const SEEN_FIRST = 1.5;
 
-const isFull = ({ cutMm }: EdgeTally): boolean => cutMm < 1;
+const isUncut = ({ cutMm }: EdgeTally): boolean => cutMm < 1;
+
+/** Full tiles, whatever is halved between them. */
+const isFull = ({ mainCutMm }: EdgeTally): boolean => mainCutMm < 1;
 
 /** The school that a setout turns out to follow, from what lies along its edges. */
 export function schoolOf({ x, y, figures }: Pick<Candidate, 'x' | 'y' | 'figures'>): FollowedSchool {
   const edges = figures.edges.filter(({ owner }) => owner.kind === 'edge' && !owner.isReveal);
-  if (edges.length > 0 && edges.every(isFull)) return 'noCuts';
+  if (edges.length > 0 && edges.every(isUncut)) return 'noCuts';
   const exposed = edges.filter(({ owner }) => owner.role === 'exposed');
   if (exposed.length >= 2 && exposed.every(isFull)) return 'outsidesIn';
   if (edges.some((edge) => edge.owner.seen > SEEN_FIRST && isFull(edge))) return 'offTheSeenEdge';

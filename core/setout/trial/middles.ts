@@ -7,6 +7,8 @@ import { spanOf, type Axis } from '../weigh/axisPlacement.ts';
 export interface Middle {
   readonly fixtureId: string;
   readonly axis: Axis;
+  /** How much it counts. */
+  readonly weight: number;
   /** The middle itself, in the frame of the setout. */
   readonly at: Point;
   /** From one middle of a piece or a joint to the next, mm. */
@@ -20,7 +22,7 @@ export interface Middle {
 /** What of a ground is seen as the middle, in the frame of the setout. */
 export function middlesOf({ middles }: Ground, repeat: Repeat, turnDeg: number): Middle[] {
   const { unturn } = motion(turnDeg, [0, 0]);
-  return middles.flatMap(({ fixtureId, centre, axes }) =>
+  return middles.flatMap(({ fixtureId, centre, axes, weight }) =>
     axes.map((axis): Middle => {
       const k = axis === 'x' ? 0 : 1;
       const { low, high } = spanOf(unitOf(repeat), axis);
@@ -30,7 +32,7 @@ export function middlesOf({ middles }: Ground, repeat: Repeat, turnDeg: number):
         const off = ((k === 0 ? x : y) - atMm) / stepMm;
         return Math.abs(off - Math.round(off)) * stepMm;
       };
-      return { fixtureId, axis, at: unturn(centre), stepMm, atMm, offMm };
+      return { fixtureId, axis, weight, at: unturn(centre), stepMm, atMm, offMm };
     }),
   );
 }

@@ -82,7 +82,7 @@ export class Trials {
     this.figures = {
       edges: this.tallies,
       rounds: this.rounds.map(({ id }) => ({ fixtureId: id, falls: 'clear' })),
-      middles: this.middles.map(({ fixtureId, axis, stepMm }) => ({ fixtureId, axis, offMm: 0, mostMm: stepMm / 2 })),
+      middles: this.middles.map(({ fixtureId, axis, weight, stepMm }) => ({ fixtureId, axis, weight, offMm: 0, mostMm: stepMm / 2 })),
       runOffs: runOffsOf(this.boundary),
       cutPieces: 0,
       hardPieces: 0,
@@ -100,7 +100,16 @@ export class Trials {
     const { tiles, alike } = lineWalk;
     const { bands } = this.banded;
     for (const tally of tallies) {
-      tally.cutMm = tally.mainCutMm = tally.smallMm = tally.sliverMm = tally.thinMm = tally.shareMm = tally.openMm2 = tally.widestMm = 0;
+      tally.cutMm =
+        tally.mainCutMm =
+        tally.smallMm =
+        tally.sliverMm =
+        tally.thinMm =
+        tally.shareMm =
+        tally.openMm2 =
+        tally.widestMm =
+        tally.fullMm =
+          0;
       tally.thinnestMm = Infinity;
     }
     lineWalk.clear();

@@ -73,6 +73,10 @@ export function evenStatement(chosen: Candidate): Statement | null {
   );
 }
 
+/** The directions whose ends are cut alike. */
+export const evenAxes = (chosen: Candidate): Axis[] =>
+  pairsOf(chosen).flatMap((pair) => (statementOf(pair).says === 'even' ? [pair.axis] : []));
+
 const unevenness = ({ a, b }: Pair): number => Math.abs(meanShare(a) - meanShare(b));
 
 /** The direction whose ends differ most, or most more than those of another setout; null where they hardly do. */
@@ -118,6 +122,5 @@ export function endsStatement(chosen: Candidate, rival: Candidate | null = null)
       return { pair, off: other ? offBy(a, other.a) + offBy(b, other.b) : 0, thin: Math.min(a.thinnestMm, b.thinnestMm) };
     })
     .sort((p, q) => (Math.abs(q.off - p.off) > 1 ? q.off - p.off : p.thin - q.thin));
-  const { cutPieces, minutes } = chosen.figures;
-  return told ? statementOf(told.pair) : { says: 'work', cutPieces, minutes, fewer: null };
+  return told ? statementOf(told.pair) : { says: 'work', cutPieces: chosen.figures.cutPieces, less: false };
 }

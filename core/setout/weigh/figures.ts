@@ -22,6 +22,8 @@ export interface EdgeTally {
   thinnestMm: number;
   /** The widest, at either end of its cut; 0 where none is cut. */
   widestMm: number;
+  /** The largest whole piece of those that are cut, square to the edge; 0 where none is. */
+  fullMm: number;
 }
 
 /** How a pipe, waste or valve comes to lie: in one piece, on a joint, on a crossing, or where no tile is. */
@@ -37,6 +39,8 @@ export interface RoundFalls {
 export interface MiddleOff {
   readonly fixtureId: string;
   readonly axis: Axis;
+  /** How much it counts. */
+  readonly weight: number;
   /** From the nearest middle of a piece or a joint, mm. */
   offMm: number;
   /** As far as it can be, mm. */
@@ -91,6 +95,7 @@ export const emptyTally = (owner: LineOwner): EdgeTally => ({
   openMm2: 0,
   thinnestMm: Infinity,
   widestMm: 0,
+  fullMm: 0,
 });
 
 /** How an edge comes out; undefined where none has this name. */

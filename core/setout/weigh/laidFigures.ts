@@ -17,7 +17,7 @@ export function laidFigures(
   return {
     ...tried,
     edges: tried.edges.map(({ owner, openMm2 }) => tallyOf({ ...emptyTally(owner), openMm2 }, met.get(owner.id))),
-    cutPieces: layouts.reduce((sum, { cutTiles }) => sum + cutTiles.length, 0),
+    cutPieces: layouts.reduce((sum, { cutTiles }) => sum + cutTiles.reduce((pieces, { polygons }) => pieces + polygons.length, 0), 0),
     motifs: layouts.reduce((sum, layout) => sum + wholeMotifs(layout), 0),
   };
 }

@@ -5,6 +5,7 @@ import type { OpenField } from '../fields/placeFields.ts';
 import { rulesOfSchool } from '../search/schools.ts';
 import { turnsOf, type Turn } from '../search/turns.ts';
 import { finerRepeat } from '../trial/finerRepeat.ts';
+import { sheetStarts } from '../trial/sheetStarts.ts';
 import { Trials } from '../trial/trials.ts';
 import { firstPieceSpan, isOnePiece, limitsInFrame, originFor, placeOfRule, settledOrigin, spanOf, type Axis } from './axisPlacement.ts';
 import type { Candidate, Found, LaidSetout, SettledAxis } from './candidate.ts';
@@ -182,6 +183,16 @@ export class Placer {
     const isFree = choice.x.rule === 'best' && choice.y.rule === 'best';
     const [dx, dy] = isFree ? normaliseOffset(fine, [x - low[0], y - low[1]]) : [into('x', x - low[0]), into('y', y - low[1])];
     return [dx + low[0], dy + low[1]];
+  }
+
+  /** Other starts that lay the same chips with the sheets elsewhere over them, those that touch the fewest sheets first. */
+  otherSheetStarts(candidate: Candidate, most: number): Candidate[] {
+    const { repeat } = this.open.laid;
+    const { at, turn, turnDeg } = candidate;
+    if (!repeat.sheet || this.fine === repeat) return [];
+    const limits = limitsInFrame(this.open.ground, turnDeg);
+    const starts = sheetStarts(repeat, this.fine, this.trialsAt(turnDeg).boundary, at, [limits.minX, limits.minY]);
+    return starts.slice(0, most).map((start) => this.writtenDown(start, { choice: turn, deg: turnDeg }, BEST_SETOUT));
   }
 
   /** A direction of a place, by the rule that holds there. */

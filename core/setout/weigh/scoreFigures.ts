@@ -14,6 +14,11 @@ const THIN_COST = 1;
 const SEEN_FIRST = 1.5;
 const FULL_SEEN_COST = 0.5;
 
+/** A full piece there counts for nothing where slivers at the other end pay for it, in every third course or more (trade practice). */
+const PAID_FOR_COST = 1 + FULL_SEEN_COST;
+const PAYS_FOR = 3;
+const LOOKED_AT = 0.5;
+
 /** Opposite ends that differ by a whole piece; less where the eye has another middle. */
 const BALANCE_COST = 4;
 const BALANCE_COST_BESIDE_MIDDLE = 1;
@@ -30,7 +35,7 @@ const OPEN_COST = 0.05;
 
 const MIDDLE_COST = 2;
 const BESIDE_COST = 0.6;
-const EAR_COST = 0.5;
+const EAR_COST = 0.3;
 const COST_AN_HOUR = 0.35;
 const COST_A_PIECE = 0.02;
 
@@ -55,20 +60,26 @@ export function costsOf(figures: SetoutFigures, sides: MainEdges): Costs {
     if (kind === 'beside') beside += seen * tally.smallMm;
     else {
       ends += seen * (tally.smallMm + OPEN_COST * tally.openMm2);
-      if (seen > SEEN_FIRST) fullSeen += seen * tally.cutMm;
+      if (seen > SEEN_FIRST) {
+        const { id, lengthMm } = tally.owner;
+        const paid = PAID_FOR_COST * paidFor(lengthMm - tally.mainCutMm, figures, sides, id);
+        // A side that ends the rows counts as a whole, however short it is: it is what one sees of them.
+        const isEnd = id === sides.left || id === sides.right || id === sides.bottom || id === sides.top;
+        fullSeen += (seen * (FULL_SEEN_COST * tally.mainCutMm + paid)) / (isEnd ? Math.max(1, lengthMm) : longest);
+      }
     }
   }
   let square = 0;
   for (const { owner, mm } of figures.runOffs)
     square += owner.seen * Math.max(1, owner.seen) * Math.min(1, mm / CROOKED_MM) * owner.lengthMm;
   let middle = 0;
-  for (const { offMm, mostMm } of figures.middles) middle += Math.min(1, offMm / mostMm);
+  for (const { offMm, mostMm, weight } of figures.middles) middle += weight * Math.min(1, offMm / mostMm);
   let rounds = 0;
   for (const { falls } of figures.rounds) rounds += FALLS_COST[falls];
   return {
     slivers: (SLIVER_COST * slivers) / longest,
     ends: ends / longest,
-    fullSeen: (FULL_SEEN_COST * fullSeen) / longest,
+    fullSeen,
     balance: balanceCost(figures, sides),
     square: (CROOKED_COST * square) / longest,
     middle: MIDDLE_COST * middle,
@@ -79,6 +90,14 @@ export function costsOf(figures: SetoutFigures, sides: MainEdges): Costs {
     pieces: COST_A_PIECE * figures.opened,
     motifs: -MOTIF_COST * figures.motifs,
   };
+}
+
+/** Of so much of an edge with full pieces, what slivers at the other ends of its courses pay for, mm; where nobody looks they may. */
+function paidFor(fullMm: number, { edges }: SetoutFigures, { left, right, bottom, top }: MainEdges, id: string): number {
+  const other = id === left ? right : id === right ? left : id === bottom ? top : id === top ? bottom : null;
+  let mm = 0;
+  if (other !== null) for (const { owner, sliverMm } of edges) if (owner.id === other && owner.seen >= LOOKED_AT) mm += sliverMm;
+  return Math.max(0, Math.min(fullMm, PAYS_FOR * mm));
 }
 
 /** A pin that is missed outweighs everything else; the less it is missed, the better. */
@@ -112,8 +131,20 @@ function sideCost({ edges, middles }: SetoutFigures, axis: Axis, start: string |
   if (!a || !b) return 0;
   const [more, less] = a.owner.seen > b.owner.seen ? [a.owner.seen, b.owner.seen] : [b.owner.seen, a.owner.seen];
   if (more > ALIKE * less) return 0;
-  const cost = middles.some((middle) => middle.axis === axis) ? BALANCE_COST_BESIDE_MIDDLE : BALANCE_COST;
-  return cost * less * Math.abs(meanShare(a) - meanShare(b));
+  let beside = 0;
+  for (const middle of middles) if (middle.axis === axis && middle.weight > beside) beside = middle.weight;
+  const cost = BALANCE_COST - beside * (BALANCE_COST - BALANCE_COST_BESIDE_MIDDLE);
+  return cost * less * Math.max(Math.abs(meanShare(a) - meanShare(b)), offWhereTurned(a, b));
+}
+
+/**
+ * By which share of the piece the cuts of two edges differ where each edge has small ones and large ones, as along
+ * turned patterns and hexagons: their means tell little, the narrowest and the widest both do.
+ */
+function offWhereTurned(a: EdgeTally, b: EdgeTally): number {
+  if (a.cutMm < 1 || b.cutMm < 1) return 0;
+  const off = Math.min(Math.abs(a.thinnestMm - b.thinnestMm), Math.abs(a.widestMm - b.widestMm));
+  return off / Math.max(1, a.fullMm, b.fullMm);
 }
 
 /** Mean share of the piece that stays along an edge, full pieces and all. */

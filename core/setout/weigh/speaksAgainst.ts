@@ -1,7 +1,7 @@
 import type { Candidate } from './candidate.ts';
 import { unevenStatement } from './endStatements.ts';
 import { tallyOf, type EdgeTally } from './figures.ts';
-import { alongOf, sizeOf, type Statement } from './statement.ts';
+import { alongOf, clearlyMore, sizeOf, type Statement } from './statement.ts';
 import type { Care } from './ways.ts';
 
 /**
@@ -47,8 +47,8 @@ export function speaksAgainst(care: Care, chosen: Candidate, than: Candidate | n
     case 'pieces': {
       // How many tiles are opened for the cuts the cutting plan knows.
       const { cutPieces, minutes } = figures;
-      if (!than) return { says: 'work', cutPieces, minutes, fewer: null };
-      return minutes >= than.figures.minutes + 1 ? { says: 'moreWork', minutes: minutes - than.figures.minutes } : null;
+      if (!than) return { says: 'work', cutPieces, less: false };
+      return clearlyMore(minutes, than.figures.minutes) ? { says: 'moreWork' } : null;
     }
     case 'motifs':
       return than && figures.motifs < than.figures.motifs ? { says: 'motifs', motifs: figures.motifs } : null;

@@ -1,6 +1,6 @@
 import type { Candidate } from './candidate.ts';
 import { endsStatement, evenStatement, fullStatement, fullSeenStatement, widerStatement } from './endStatements.ts';
-import { alongOf, type Statement } from './statement.ts';
+import { alongOf, clearlyMore, type Statement } from './statement.ts';
 import type { Care } from './ways.ts';
 
 /** What a setout gains by a care over a rival; null where there is nothing to say. */
@@ -38,8 +38,7 @@ export function speaksFor(care: Care, chosen: Candidate, rival: Candidate): Stat
       return figures.ears === 0 ? { says: 'legs', some: false } : null;
     case 'work': {
       const { cutPieces, minutes } = figures;
-      const fewer = rival.figures.minutes - minutes;
-      return fewer >= 1 ? { says: 'work', cutPieces, minutes, fewer } : null;
+      return clearlyMore(rival.figures.minutes, minutes) ? { says: 'work', cutPieces, less: true } : null;
     }
     case 'pieces':
       // How many tiles are opened for the cuts the cutting plan knows.

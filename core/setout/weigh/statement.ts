@@ -32,10 +32,17 @@ export type Statement =
   | { readonly says: 'middle'; readonly fixtureId: string; readonly offMm: number }
   | { readonly says: 'falls'; readonly fixtureId: string; readonly falls: Falls }
   | { readonly says: 'legs'; readonly some: boolean }
-  /** `fewer`: by how many minutes it is less than a rival, where it is held against one. */
-  | { readonly says: 'work'; readonly cutPieces: number; readonly minutes: number; readonly fewer: number | null }
-  | { readonly says: 'moreWork'; readonly minutes: number }
+  /** How long it takes is told where every cut is known; a trial knows enough to say which of two takes clearly less. */
+  | { readonly says: 'work'; readonly cutPieces: number; readonly less: boolean }
+  | { readonly says: 'moreWork' }
   | { readonly says: 'motifs'; readonly motifs: number };
+
+/** Minutes that were tried differ clearly by so much, and by so great a share. */
+const CLEARLY_MIN = 3;
+const CLEARLY_SHARE = 0.15;
+
+/** Whether one of two setouts takes clearly longer at the saw, by the minutes that were tried. */
+export const clearlyMore = (minutes: number, than: number): boolean => minutes - than >= Math.max(CLEARLY_MIN, CLEARLY_SHARE * than);
 
 /** An edge as a sentence names it. */
 export const alongOf = ({ owner: { id, kind, role, seen } }: EdgeTally): Along => ({ id, kind, role, seen });

@@ -1,5 +1,8 @@
 import type { EdgeTally } from './figures.ts';
-import { isSliver, sliverLimit } from './sliver.ts';
+import { isSliver, thinness } from './sliver.ts';
+
+/** What fills in between the tiles, such as a dot, is halved along any edge where the tiles stand full: it counts for so much. */
+const FILLS_IN = 0.3;
 
 /**
  * Takes one cut piece into the tally of the edge that cuts it: the mean share of the piece that stays along it, what
@@ -9,12 +12,13 @@ import { isSliver, sliverLimit } from './sliver.ts';
 export function tallyCut(tally: EdgeTally, share: number, thinnestMm: number, fullMm: number, lengthMm: number, isMain: boolean): void {
   tally.cutMm += lengthMm;
   if (isMain) tally.mainCutMm += lengthMm;
-  tally.smallMm += lengthMm * (share >= 0.5 ? 1 - 0.4 * (share - 0.5) : 1 + 2 * (0.5 - share));
+  tally.smallMm += (isMain ? 1 : FILLS_IN) * lengthMm * (share >= 0.5 ? 1 - 0.4 * (share - 0.5) : 1 + 2 * (0.5 - share));
   tally.shareMm += lengthMm * share;
   if (isSliver(thinnestMm, fullMm)) {
     tally.sliverMm += lengthMm;
-    tally.thinMm += lengthMm * (1 - thinnestMm / sliverLimit(fullMm));
+    tally.thinMm += lengthMm * thinness(thinnestMm, fullMm);
   }
+  if (fullMm > tally.fullMm) tally.fullMm = fullMm;
   const otherEndMm = Math.min(fullMm, 2 * share * fullMm - thinnestMm);
   if (thinnestMm < tally.thinnestMm) tally.thinnestMm = thinnestMm;
   if (thinnestMm > tally.widestMm) tally.widestMm = thinnestMm;

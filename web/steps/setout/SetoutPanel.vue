@@ -6,8 +6,8 @@ import { describeBehind, describeReasons, setoutTitle } from '@azulejo/core/mess
 import { thingNamesOf } from '@azulejo/core/messages/thingNames';
 import type { Drawing, SurfacePlan } from '@azulejo/core/planning/planned';
 import { explainSetout } from '@azulejo/core/setout/weigh/explainSetout';
+import { startName } from '@azulejo/core/setout/weigh/startName';
 import { weightsOf } from '@azulejo/core/setout/weigh/ways';
-import { schoolOf } from '@azulejo/core/setout/search/schools';
 import PartTabs from '../../fields/PartTabs.vue';
 import { useTape } from '../../fields/useTape.ts';
 import { SETOUT_PARTS, useBoardStore } from '../../stores/boardStore.ts';
@@ -46,12 +46,8 @@ const moving = computed(() => {
   const said = describeReasons(reasons, names.value, tape.value);
   return { said, behind: describeBehind(reasons, names.value, tape.value) };
 });
-const byHand = computed(() => {
-  const { x, y, turn } = props.surface.setout;
-  return x.rule === 'free' || y.rule === 'free' || turn?.rule === 'byHand';
-});
-const school = computed(() =>
-  props.plan ? setoutTitle(schoolOf(props.plan.advice.chosen), byHand.value, props.surface.counted !== undefined) : '',
+const title = computed(() =>
+  props.plan ? setoutTitle(startName(props.plan.advice.chosen), names.value, props.surface.counted !== undefined) : '',
 );
 </script>
 
@@ -59,7 +55,7 @@ const school = computed(() =>
   <template v-if="plan">
     <EndCutCompass :plan="plan" :chosen="board.chosenEdge" @choose="board.chosenEdge = $event" />
     <section class="reasons" aria-live="polite">
-      <b>{{ moving ? 'As it lies now' : school }}</b>
+      <b>{{ moving ? 'As it lies now' : title }}</b>
       <p v-for="reason in moving?.said ?? reasons" :key="reason">{{ reason }}</p>
       <p v-if="moving ? moving.behind : behind" class="behind">{{ moving ? moving.behind : behind }}</p>
     </section>

@@ -2,10 +2,11 @@
 import Button from 'primevue/button';
 import { computed, defineAsyncComponent, ref } from 'vue';
 import type { Job, Surface } from '@azulejo/core/job/job';
-import { schoolName } from '@azulejo/core/messages/en/reasons';
+import { startTitle } from '@azulejo/core/messages/en/reasons';
 import type { SurfacePlan } from '@azulejo/core/planning/planned';
-import { schoolOf } from '@azulejo/core/setout/search/schools';
+import { thingNamesOf } from '@azulejo/core/messages/thingNames';
 import { isSameSetout } from '@azulejo/core/setout/weigh/adviseSetout';
+import { startName } from '@azulejo/core/setout/weigh/startName';
 import { facesOf } from '../../../board/faces.ts';
 import { useTape } from '../../../fields/useTape.ts';
 import type { Comparison } from '../../../workers/useComparison.ts';
@@ -48,6 +49,7 @@ function compare(k: number, on: boolean): void {
 const beside = computed(() =>
   compared.value.flatMap((k) => (shown.value[k] ? [{ rank: k + 1, title: titles.value[k], start: shown.value[k] }] : [])),
 );
+const names = computed(() => thingNamesOf(props.plan.traced));
 const best = computed(() => props.comparison.progress.value?.best ?? null);
 </script>
 
@@ -58,7 +60,7 @@ const best = computed(() => props.comparison.progress.value?.best ?? null);
       <label class="grow"
         >Laying loose tiles: {{ comparison.progress.value?.trials.toLocaleString('en') ?? 0 }} starts tried
         <progress max="1" :value="comparison.progress.value?.share ?? 0" />
-        <span v-if="best" class="small soft">Best so far: {{ schoolName(schoolOf(best)).toLowerCase() }}</span></label
+        <span v-if="best" class="small soft">Best so far: {{ startTitle(startName(best), names) }}</span></label
       >
       <Button size="small" severity="secondary" outlined @click="comparison.stop">Stop</Button>
     </div>

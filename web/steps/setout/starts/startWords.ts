@@ -1,6 +1,6 @@
-import { describeBehind, describeReasons, schoolName } from '@azulejo/core/messages/en/reasons';
+import { describeBehind, describeReasons, startTitle } from '@azulejo/core/messages/en/reasons';
 import { thingNamesOf } from '@azulejo/core/messages/thingNames';
-import { schoolOf } from '@azulejo/core/setout/search/schools';
+import { startName } from '@azulejo/core/setout/weigh/startName';
 import { formatLengthWithUnit } from '@azulejo/core/units/formatLength';
 import type { Tape } from '@azulejo/core/units/tape';
 import type { Surface } from '@azulejo/core/job/job';
@@ -21,13 +21,13 @@ export function narrowestOf({ candidate }: ShownSetout): number | null {
   return cut.length === 0 ? null : Math.min(...cut.map(({ thinnestMm }) => thinnestMm));
 }
 
-/** What starts are called: by their school, and by their narrowest piece where two are of one school. */
+/** What starts are called: by what they do, and by their narrowest piece where two do the same. */
 export function startTitles(starts: readonly ShownSetout[], tape: Tape): string[] {
-  const schools = starts.map(({ candidate }) => schoolName(schoolOf(candidate)));
+  const own = starts.map(({ candidate, plan }) => startTitle(startName(candidate), thingNamesOf(plan.traced)));
   return starts.map((start, k) => {
-    if (schools.filter((school) => school === schools[k]).length === 1) return schools[k];
+    if (own.filter((title) => title === own[k]).length === 1) return own[k];
     const narrowest = narrowestOf(start);
-    return `${schools[k]}, ${narrowest === null ? 'nothing cut' : `down to ${formatLengthWithUnit(narrowest, tape)}`}`;
+    return `${own[k]}, ${narrowest === null ? 'nothing cut' : `down to ${formatLengthWithUnit(narrowest, tape)}`}`;
   });
 }
 
