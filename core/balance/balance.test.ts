@@ -84,6 +84,14 @@ describe('a law is broken by what it is there for', () => {
       tasks((all) => all.map((task) => (task.task === 'grout' ? { ...task, start: 0 } : task))),
       tasks((all) => all.map((task) => ({ ...task, stretches: [[8, 9]] as const }))),
     ],
+    linesStrikeBack: [
+      surface(({ struck }) => ({
+        struck: {
+          ...struck,
+          lines: first(struck.lines, (line) => ({ ...line, tapes: first(line.tapes, (t) => ({ ...t, mm: t.mm + 2 })) as never })),
+        },
+      })),
+    ],
     nothingForNoHand: [surface(({ cuts }) => ({ cuts: first(cuts, (piece) => ({ ...piece, inTile: [piece.tile] })) }))],
   };
   test.each(Object.keys(LAWS) as (keyof typeof LAWS)[])('%s', (name) => {

@@ -1,6 +1,7 @@
 import { cutsHaveOneHome } from './cutsHaveOneHome.ts';
 import { daysHoldTheWork, daysInOrder } from './daysHoldTheWork.ts';
 import type { Law } from './law.ts';
+import { linesStrikeBack } from './linesStrikeBack.ts';
 import { nothingForNoHand } from './nothingForNoHand.ts';
 import { tilesAddUp } from './tilesAddUp.ts';
 import { zonesAddUp } from './zonesAddUp.ts';
@@ -9,7 +10,12 @@ import { zonesAddUp } from './zonesAddUp.ts';
  * What holds for every plan, each law a file: where two parts tell of one thing, they tell the same. Strips of tile and
  * parts of mosaic sheets are counted with their tiles; pieces of their own, with labels, they are not yet.
  */
-export const LAWS = { cutsHaveOneHome, tilesAddUp, zonesAddUp, daysHoldTheWork, daysInOrder, nothingForNoHand } as const satisfies Record<
-  string,
-  Law
->;
+export const LAWS = {
+  cutsHaveOneHome,
+  tilesAddUp,
+  zonesAddUp,
+  daysHoldTheWork,
+  daysInOrder,
+  nothingForNoHand,
+  linesStrikeBack,
+} as const satisfies Record<string, Law>;

@@ -2,6 +2,7 @@ import type { Surface } from '../job/job.ts';
 import { misfitOf, type Pattern } from '../pattern/registry.ts';
 import { moduleOf } from '../pattern/laying.ts';
 import { searchOffsets, THOROUGH } from '../setout/search/searchOffsets.ts';
+import { chooseSetout } from '../setout/weigh/chooseSetout.ts';
 import { fewAndDifferent } from '../setout/search/fewAndDifferent.ts';
 import { ONLY_THE_START } from '../setout/search/allowed.ts';
 import type { Turn } from '../setout/search/turns.ts';
@@ -90,8 +91,15 @@ export function* compareSetouts(
     }
   }
   found.sort((a, b) => a.candidate.score - b.candidate.score);
+  // What a plan of the surface would lay is one of them, so that nothing laid is better than the first.
+  const [own] = variants;
+  const { placer: ownPlacer } = prepareSurface(rules, { ...surface, ...own });
+  const laidNow: Found = { candidate: chooseSetout(ownPlacer, free).best, placer: ownPlacer, change: own };
   const laid: (Omit<ComparedSetout, 'reasons'> & { readonly index: number })[] = [];
-  const different = fewAndDifferent(found, ({ candidate, change }) => ({ candidate, kind: JSON.stringify(change) }), MOST_LAID / 4);
+  const different = [
+    laidNow,
+    ...fewAndDifferent(found, ({ candidate, change }) => ({ candidate, kind: JSON.stringify(change) }), MOST_LAID / 4),
+  ];
   for (const [index, { candidate, placer, change }] of different.entries()) {
     const written = fewestSheets(
       rules,

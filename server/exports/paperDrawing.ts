@@ -71,7 +71,22 @@ function drawLines(pdf: PDFKit.PDFDocument, planned: SurfaceSource['planned'], a
       .stroke();
   }
   pdf.undash();
+  for (const tape of tapesOf(planned)) {
+    const [foot, end] = [tape.foot, tape.at].map(at);
+    pdf
+      .lineWidth(0.4)
+      .moveTo(...foot)
+      .lineTo(...end)
+      .stroke();
+  }
 }
+
+/** The tapes that put the lines in their places, as they are told beside the drawing; what is alike at both ends, once. */
+const tapesOf = ({ struck }: SurfaceSource['planned']) =>
+  struck.lines
+    .filter(({ use }) => use !== 'control')
+    .flatMap(({ tapes: [a, b] }) => (a.by === 'square' && b.by === 'square' && Math.abs(a.mm - b.mm) < 0.05 ? [a] : [a, b]))
+    .flatMap((tape) => (tape.by === 'square' ? [tape] : []));
 
 /** Dimensions first, then what stands in the field, then the pieces: what finds no room is left to the list of cuts. */
 function writeLabels(space: LabelSpace, { job, surface, planned }: SurfaceSource, at: OnPaper, k: number): void {
@@ -82,6 +97,13 @@ function writeLabels(space: LabelSpace, { job, surface, planned }: SurfaceSource
       at: [x + outward[0] * (16 + 26 * step), y - outward[1] * (10 + 11 * step)],
     }));
     space.write(formatLength(mm, tape), 10, '#1d4f91', steps);
+  }
+  for (const { foot, at: end, mm } of tapesOf(planned)) {
+    const places = [0.5, 0.35, 0.65, 0.2, 0.8].map((share): LabelPlace => {
+      const [x, y] = at([foot[0] + share * (end[0] - foot[0]), foot[1] + share * (end[1] - foot[1])]);
+      return { at: [x, y] };
+    });
+    space.write(formatLength(mm, tape), 8, '#b8402b', places);
   }
   for (const { ring, fixture } of planned.traced.fixtures) {
     const { minX, maxX, minY, maxY } = boxOf(ring);

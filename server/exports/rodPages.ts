@@ -3,6 +3,7 @@ import { formatLength } from '@azulejo/core/units/formatLength';
 import type { Tape } from '@azulejo/core/units/tape';
 import type { Field } from '@azulejo/core/setout/fields/field';
 import { POINTS_PER_MM } from './paper.ts';
+import { drawScaleBar } from './scaleBar.ts';
 
 /** A strip of the rod on paper, and the room beside it for figures, mm. */
 const STRIP_MM = 12;
@@ -26,20 +27,34 @@ interface Paper {
   readonly tape: Tape;
 }
 
-/** Draws the gauge rod across the courses full size, in strips to be cut out and glued end to end; every joint is filled. */
+/** Room for the bar that a tape is held against, mm. */
+const CHECK_ROOM_MM = 10;
+
+/** Room under a strip for what it is glued to, mm. */
+const GLUE_MM = 7;
+
+/** Draws the gauge rod that is held upright full size, in strips to be cut out and glued end to end; every joint is filled. */
 export function writeRodPages(fields: readonly Field[], { pdf, startPage, write, tape }: Paper): void {
   const marks = gaugeRod(fields, 'y');
   if (marks.length < 2) return;
   const total = marks[marks.length - 1].toMm;
-  let top = startPage();
-  const perStrip = (): number => Math.floor(((pdf.page.height - top) / POINTS_PER_MM - MARGIN_MM) / 10) * 10;
+  const page = (): number => {
+    const from = startPage();
+    drawScaleBar(pdf, MARGIN_MM * POINTS_PER_MM, from + 2 * POINTS_PER_MM);
+    return from + CHECK_ROOM_MM * POINTS_PER_MM;
+  };
+  let top = page();
+  const perStrip = (): number => Math.floor(((pdf.page.height - top) / POINTS_PER_MM - MARGIN_MM - GLUE_MM) / 10) * 10;
   const perPage = Math.floor((pdf.page.width / POINTS_PER_MM - 2 * MARGIN_MM + COLUMN_MM - STRIP_MM) / COLUMN_MM);
   const length = perStrip();
   const strips = Math.min(MOST_STRIPS, Math.ceil(total / length));
   for (let strip = 0; strip < strips; strip++) {
-    if (strip > 0 && strip % perPage === 0) top = startPage();
+    if (strip > 0 && strip % perPage === 0) top = page();
     const x = (MARGIN_MM + (strip % perPage) * COLUMN_MM) * POINTS_PER_MM;
-    drawStrip(pdf, marks, strip * length, Math.min(length, total - strip * length), x, top, write, tape);
+    const own = Math.min(length, total - strip * length);
+    drawStrip(pdf, marks, strip * length, own, x, top, write, tape);
+    const glued = strip + 1 < strips ? `${strip + 1} of ${strips}, glue ${strip + 2} on here` : `${strip + 1} of ${strips}, the end`;
+    write(glued, 7, x, top + own * POINTS_PER_MM + 3, (COLUMN_MM - 2) * POINTS_PER_MM);
   }
 }
 

@@ -1,5 +1,6 @@
 import type { CutGroup } from '@azulejo/core/cuts/groupCuts';
 import type { CutPiece } from '@azulejo/core/cuts/cutPiece';
+import { drawScaleBar } from './scaleBar.ts';
 import { boxOf, type Box, type Ring } from '@azulejo/core/geometry/ring';
 import { productName } from '@azulejo/core/job/job';
 import { kindName } from '@azulejo/core/messages/en/names';
@@ -133,17 +134,6 @@ function drawPiece(
   const [x, y] = at([(box.minX + box.maxX) / 2, (box.minY + box.maxY) / 2]);
   write(pdf, label, 'bold', 12, FAINT, x - 40, y - 7, 80);
   if (hasWayUp) drawArrow(pdf, [x - 52, y + 8], 24);
-}
-
-/** A hundred millimetres, in tens. */
-function drawScaleBar(pdf: PDFKit.PDFDocument, x: number, y: number): void {
-  const ten = 10 * POINTS_PER_MM;
-  for (let k = 0; k < 10; k++) {
-    pdf.rect(x + k * ten, y, ten, 5);
-    if (k % 2 === 0) pdf.fill(INK);
-    else pdf.lineWidth(0.4).strokeColor(INK).stroke();
-  }
-  write(pdf, '100 mm: lay a tape on it. Print at 100 %, not fitted to the page.', 'text', 8, INK, x + 10 * ten + 8, y - 2, 220);
 }
 
 /** Crosses along the rim of a page, the same on the page that meets it there: laid on each other, the pages fit. */

@@ -1,6 +1,11 @@
 import type { Ledger } from '../../setout/lines/ledger.ts';
 import type { LineTape } from '../../setout/lines/lineTapes.ts';
-import type { StruckLine, StruckLines, WorkStart } from '../../setout/lines/strikeLines.ts';
+import type { StruckLines } from '../../setout/lines/strikeLines.ts';
+import type { StruckLine } from '../../setout/lines/struckLine.ts';
+import type { WorkStart } from '../../setout/lines/workStart.ts';
+import type { Repeat } from '../../pattern/repeat.ts';
+import { runsUpright } from '../../setout/lines/gaugeRod.ts';
+import type { Axis } from '../../setout/weigh/axisPlacement.ts';
 import { formatLength, formatLengthWithUnit } from '../../units/formatLength.ts';
 import type { Tape } from '../../units/tape.ts';
 import { edgeInWords } from './names.ts';
@@ -19,6 +24,12 @@ export function describeLines({ lines, square, start }: StruckLines, names: Thin
     ...said,
     `Square where they cross: ${a} along the course line, ${b} along the cross line, then ${formatLengthWithUnit(square.acrossMm, tape)} across.`,
   ];
+}
+
+/** How a gauge rod is held, by the direction of its marks. */
+export function rodName(axis: Axis, repeat: Repeat): string {
+  const held = axis === 'x' ? 'Held level' : 'Held upright';
+  return `${held}, ${(axis === 'y') === runsUpright(repeat) ? 'along' : 'across'} the courses${repeat.sheet ? ', by sheets' : ''}`;
 }
 
 /** Where the ledger goes, and what stays of the bottom pieces; each a sentence. */
@@ -40,10 +51,20 @@ export function describeLedger({ heightsMm, bottom }: Ledger, tape: Tape): strin
 const MOST_TOLD = 12;
 
 /** Where the first tile goes, and which way from there. */
-function describeStart({ ways, endsAt }: WorkStart, names: ThingNames): string {
+function describeStart({ tileLies, ways, endsAt }: WorkStart, names: ThingNames): string {
   const [along, across] = ways.map(([x, y]) => (Math.abs(x) > Math.abs(y) ? (x > 0 ? 'right' : 'left') : y > 0 ? 'top' : 'bottom'));
   const back = endsAt === null ? '' : ` Then back to the ${nameOf(endsAt, names)}, so that nobody steps on fresh tiles.`;
-  return `Begin where the course line and the cross line meet: along the courses to the ${along}, then course by course to the ${across}.${back}`;
+  const meet = 'the course line and the cross line meet';
+  const first = tileLies
+    ? `Set the first tile with its ${cornerOf(tileLies)} corner where ${meet}, the joints outside it`
+    : `Begin where ${meet}`;
+  return `${first}: along the courses to the ${along}, then course by course to the ${across}.${back}`;
+}
+
+/** The corner of a tile that stands on a crossing, by where the tile lies from there. */
+function cornerOf([dx, dy]: readonly [number, number]): string {
+  if (Math.abs(dx) < Math.abs(dy) / 5) return dy > 0 ? 'lowest' : 'highest';
+  return `${dy > 0 ? 'lower' : 'upper'} ${dx > 0 ? 'left' : 'right'}`;
 }
 
 /** One line to strike, as a tape measure at each end. */
@@ -53,10 +74,10 @@ export function describeLine(line: StruckLine, names: ThingNames, tape: Tape): s
   const name = lineName(line);
   if (a.by === 'square' && b.by === 'square' && a.id === b.id && a.from === b.from) {
     const [first, last] = [a, b].map(({ mm }) => formatLength(mm, tape));
-    const measures = first === last ? `${first} at both ends` : `${first} at the ${low} end, ${last} at the ${high} end`;
+    const measures = first === last ? `${first} at both ends` : `${first} ${heldAt(a, low, tape)}, ${last} ${heldAt(b, high, tape)}`;
     return `${name}: ${measures}, from the ${thing(a, names)}.`;
   }
-  return `${name}: ${measure(a, names, tape)} at the ${low} end; ${measure(b, names, tape)} at the ${high} end.`;
+  return `${name}: ${measure(a, names, tape)} ${heldAt(a, low, tape)}; ${measure(b, names, tape)} ${heldAt(b, high, tape)}.`;
 }
 
 function lineName({ use, alongCourses, courses, deg }: StruckLine): string {
@@ -66,6 +87,10 @@ function lineName({ use, alongCourses, courses, deg }: StruckLine): string {
   if (use === 'control') return `Control line${slant}, ${Math.abs(courses)} courses ${courses > 0 ? 'on' : 'back'}`;
   return `${alongCourses ? 'Course line' : 'Cross line'}${slant}`;
 }
+
+/** Where along a line a tape is held: at its end, or a mark so far in. */
+const heldAt = (held: LineTape, end: string, tape: Tape): string =>
+  held.by === 'square' && held.heldMm > 0 ? `held ${formatLength(held.heldMm, tape)} in from the ${end} end` : `at the ${end} end`;
 
 const endNames = ({ deg }: StruckLine): readonly [string, string] => (deg > 45 && deg < 135 ? ['bottom', 'top'] : ['left', 'right']);
 

@@ -9,7 +9,7 @@ const pieces = (count: number, what: string): string => (count === 0 ? `none ${w
 export function describeZones({ zones, way, exits, exitIsGuessed }: LayingZones, { edges }: Pick<ThingNames, 'edges'>): string {
   if (zones.length === 0) return 'There is nothing to lay.';
   const count = zones.length === 1 ? 'One zone' : `${zones.length} zones`;
-  if (way === 'upFromTheBase') return `${count}, up from the base, each row from the left.`;
+  if (way === 'upFromTheBase') return `${count}, up from the base, at each height from the left.`;
   const out = exits.map((id) => `the ${edgeInWords(edges[id] ?? id)}`).join(' and ');
   const proof = zones.every(({ isReached }) => isReached)
     ? 'Each is reached, and left, over floor that is not laid yet.'

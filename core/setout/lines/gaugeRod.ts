@@ -1,9 +1,10 @@
-import type { Field, FieldKind } from '../fields/field.ts';
+import { LEAST_CUT_MM } from '../../geometry/conventions.ts';
+import { motion, type Point } from '../../geometry/point.ts';
 import { boxOf } from '../../geometry/ring.ts';
-import { forEachWhole, tileRing } from '../place/layout.ts';
-import type { Axis } from '../weigh/axisPlacement.ts';
-import { spanOf } from '../weigh/axisPlacement.ts';
-import { motion } from '../../geometry/point.ts';
+import { areMain, cellShift, type Repeat } from '../../pattern/repeat.ts';
+import type { Field, FieldKind } from '../fields/field.ts';
+import { forEachWhole, placementMotion, tileRing, type Address, type Layout } from '../place/layout.ts';
+import { spanOf, type Axis, type Span } from '../weigh/axisPlacement.ts';
 
 /** Marks nearer than this are one, mm. */
 const SAME_MM = 0.2;
@@ -11,39 +12,104 @@ const SAME_MM = 0.2;
 /** What belongs to the courses of a field. */
 const ON_THE_ROD: ReadonlySet<FieldKind> = new Set(['main', 'band', 'beyondBand']);
 
-/** One piece and the joint after it on a rod. */
+/** One course and the joint after it on a rod. */
 export interface RodMark {
-  /** Where the piece begins and ends, from the end of the rod, mm. */
+  /** Where the course begins and ends, from the end of the rod, mm. */
   readonly fromMm: number;
   readonly toMm: number;
 }
 
+/** Whether courses of a pattern run up the drawing as it is laid: then a rod held upright lies along them. */
+export function runsUpright({ upright, turnedDeg = 0 }: Repeat): boolean {
+  const quarters = turnedDeg / 90;
+  return Math.abs(quarters - Math.round(quarters)) < 1e-6 && Math.round(quarters) % 2 !== 0 ? !upright : upright;
+}
+
 /**
- * The marks of a gauge rod held along the courses (x) or square to them (y): whole pieces and joints from where the
- * first whole piece begins, on through bands and what lies beyond them. Courses that are shifted share no rod along x, so
- * that of the first course is given.
+ * The marks of a gauge rod held level (x) or upright (y) in the frame of the setout: every course that lies within the
+ * field, whether any of its pieces is whole or not, on through bands and what lies beyond them, from where the first one
+ * begins. Mosaics are marked by their sheets. Along courses that are shifted no rod serves all, so that of the first
+ * whole piece's course is given; where pieces of several sizes reach past each other, the first piece of each repeat is.
  */
 export function gaugeRod(fields: readonly Pick<Field, 'kind' | 'layout'>[], axis: Axis): RodMark[] {
+  const own = fields.filter(({ kind }) => ON_THE_ROD.has(kind));
   const { placement } = fields[0].layout;
   const { unturn } = motion(placement.turnDeg, placement.origin);
-  const own: RodMark[] = [];
-  let row: number | null = null;
-  for (const { kind, layout } of fields) {
-    if (!ON_THE_ROD.has(kind)) continue;
-    forEachWhole(layout, (address) => {
-      if (layout.repeat.pieces[address.piece].part !== null) return;
-      const box = boxOf(tileRing(layout, address).map(unturn));
-      const across = spanOf(box, axis === 'x' ? 'y' : 'x').low;
-      if (axis === 'x') {
-        row ??= across;
-        if (Math.abs(across - row) > SAME_MM) return;
-      }
-      const { low, high } = spanOf(box, axis);
-      if (!own.some(({ fromMm }) => Math.abs(fromMm - low) < SAME_MM)) own.push({ fromMm: low, toMm: high });
-    });
+  const reach = reachOf(own, axis, unturn);
+  const spans = own.flatMap(({ layout }) => spansOf(layout, axis, unturn));
+  let marks = within(spans, reach);
+  if (marks.some(({ low }, k) => k > 0 && low < marks[k - 1].high - SAME_MM))
+    marks = within(
+      spans.filter(({ piece }) => piece === 0),
+      reach,
+    );
+  const apart = marks.filter(({ low }, k) => k === 0 || low >= marks[k - 1].high - SAME_MM);
+  const start = apart[0]?.low ?? 0;
+  return apart.map(({ low, high }) => ({ fromMm: low - start, toMm: high - start }));
+}
+
+/** Where one piece would begin and end if nothing cut it, mm. */
+interface PieceSpan extends Span {
+  readonly piece: number;
+}
+
+/** Every course once, those left out that the edge of the field cuts, the lowest first. */
+function within(spans: readonly PieceSpan[], reach: Span): PieceSpan[] {
+  const inside = spans
+    .filter(({ low, high }) => low > reach.low - LEAST_CUT_MM && high < reach.high + LEAST_CUT_MM)
+    .sort((a, b) => a.low - b.low || a.high - b.high);
+  return inside.filter(({ low, high }, k) => k === 0 || low - inside[k - 1].low > SAME_MM || high - inside[k - 1].high > SAME_MM);
+}
+
+function reachOf(fields: readonly Pick<Field, 'layout'>[], axis: Axis, unturn: (p: Point) => Point): Span {
+  let [low, high] = [Infinity, -Infinity];
+  const take = (ring: readonly Point[]): void => {
+    const span = spanOf(boxOf(ring.map(unturn)), axis);
+    [low, high] = [Math.min(low, span.low), Math.max(high, span.high)];
+  };
+  for (const { layout } of fields) {
+    forEachWhole(layout, (address) => take(tileRing(layout, address)));
+    for (const { polygons } of layout.cutTiles) for (const [outer] of polygons) take(outer);
   }
-  own.sort((a, b) => a.fromMm - b.fromMm);
-  const apart = own.filter((mark, k) => k === 0 || mark.fromMm >= own[k - 1].toMm - SAME_MM);
-  const start = apart[0]?.fromMm ?? 0;
-  return apart.map(({ fromMm, toMm }) => ({ fromMm: fromMm - start, toMm: toMm - start }));
+  return { low, high };
+}
+
+/** The spans of the pieces of a layout; along the courses those of one course alone; of a mosaic those of its sheets. */
+function spansOf(layout: Layout, axis: Axis, unturn: (p: Point) => Point): PieceSpan[] {
+  const { repeat } = layout;
+  const main = areMain(repeat);
+  const isAlong = (axis === 'y') === runsUpright(repeat);
+  let row: number | null = null;
+  const found: PieceSpan[] = [];
+  const take = (address: Address): void => {
+    const { piece } = address;
+    if (repeat.pieces[piece].part !== null || !main[piece]) return;
+    const box = boxOf(ringOf(layout, address).map(unturn));
+    if (isAlong && !repeat.sheet) {
+      const across = spanOf(box, axis === 'x' ? 'y' : 'x').low;
+      row ??= across;
+      if (Math.abs(across - row) > SAME_MM) return;
+    }
+    found.push({ ...spanOf(box, axis), piece: repeat.sheet ? 0 : piece });
+  };
+  forEachWhole(layout, take);
+  layout.cutTiles.forEach(take);
+  return found;
+}
+
+/** The outline of a piece if nothing cut it; of a chip that of its sheet. */
+function ringOf(layout: Layout, address: Address): readonly Point[] {
+  const { repeat, placement } = layout;
+  if (!repeat.sheet) return tileRing(layout, address);
+  const { minX, minY, maxX, maxY } = boxOf(repeat.pieces.flatMap(({ ring }) => ring));
+  const [dx, dy] = cellShift(repeat, address.i, address.j);
+  const { turn } = placementMotion(placement);
+  return (
+    [
+      [minX, minY],
+      [maxX, minY],
+      [maxX, maxY],
+      [minX, maxY],
+    ] as const
+  ).map(([x, y]) => turn([x + dx, y + dy]));
 }

@@ -34,14 +34,16 @@ const skew = wallsThrough(
   ['a', 'b', 'c', 'd'].map((id) => ({ id, name: '', curve: null })),
 );
 
-/** How many whole pieces begin on a line: two of their corners lie on it, and the rest to one side. */
+/** How many pieces begin on a line, as if nothing cut them: two of their corners lie on it, and the rest to one side. */
 function beginOn({ layout }: Drawing, [a, b]: readonly [Point, Point]): number {
   const normal = quarterTurn(unit(subtract(b, a)));
   let begin = 0;
-  forEachWhole(layout, (address) => {
+  const count = (address: Parameters<typeof tileRing>[1]): void => {
     const off = tileRing(layout, address).map((p) => dot(subtract(p, a), normal));
     if (off.filter((mm) => Math.abs(mm) < 1e-5).length >= 2) begin++;
-  });
+  };
+  forEachWhole(layout, count);
+  layout.cutTiles.forEach(count);
   return begin;
 }
 
@@ -91,7 +93,7 @@ test('on a room out of square each end has its own measure', () => {
   const [low, high] = cross?.tapes ?? [];
   if (low?.by !== 'square' || high?.by !== 'square') throw new Error('two tapes held square were expected');
   expect([low.id, high.id]).toEqual(['d', 'd']);
-  // The left wall runs off by 40 over 2460; the tapes are held 150 from the ends of the line.
+  // The left wall runs off by 40 over 2460.
   expect(low.mm - high.mm).toBeCloseTo((40 / 2460) * distance(low.at, high.at), 0);
 });
 
@@ -133,6 +135,93 @@ test('no tape is held within a window', () => {
   for (const { tapes } of struck.lines) for (const { at } of tapes) expect(at[0] > 900 && at[0] < 2100 && at[1] > 1500).toBe(false);
 });
 
+test('a tape is held at the very end of a line where walls are not parallel, or is said where else', () => {
+  // The left wall leans by 9 over 2400: at the ends, the line is 1205 and 1214 from it, not what lies a tenth of the way in.
+  const points = [
+    [0, 0],
+    [3000, 0],
+    [3000, 2400],
+    [-9, 2400],
+  ] as const;
+  const shape = wallsThrough(
+    points,
+    points.map((_, k) => ({ id: 'abcd'[k], name: '', curve: null })),
+  );
+  const job = jobOfOne({ size: [3000, 2400], tile: [298, 298], jointMm: 3, gapMm: 0, measured: { shape } });
+  const offsetMm = 1205 + 9 - 4 * 301;
+  const { struck, traced } = drawSurface(job, {
+    ...job.surfaces[0],
+    setout: { x: { rule: 'free', offsetMm }, y: { rule: 'fullFromStart' } },
+  });
+  const said = describeLines(struck, thingNamesOf(traced), METRIC_TAPE);
+  const across = struck.lines.find(({ use, alongCourses }) => use === 'first' && !alongCourses);
+  const at = across?.ends[0][0] ?? 0;
+  expect(said[0]).toBe(`Cross line: ${at} at the bottom end, ${at + 9} at the top end, from the edge D–A.`);
+});
+
+test('no tape is hooked to a shelf that hangs on the tiles, nor round a corner', () => {
+  const shelf = {
+    id: 'shelf',
+    kind: 'shelf' as const,
+    name: 'Shelf',
+    outline: { kind: 'rectangle' as const, widthMm: 600, heightMm: 30 },
+    from: [
+      { edge: 'left', mm: 900 },
+      { edge: 'bottom', mm: 400 },
+    ] as Fixture['from'],
+    tiledUnder: false,
+    clearanceMm: 0,
+    cover: null,
+  };
+  const { struck, traced } = drawn({
+    size: [3100, 2300],
+    tile: [240, 110],
+    jointMm: 4,
+    measured: { shape: SHAPES.lShape.defaults, fixtures: [shelf] },
+  });
+  for (const { tapes } of struck.lines)
+    for (const tape of tapes) {
+      if (tape.by !== 'square') continue;
+      expect(tape.from).toBe('edge');
+      const [edge] = traced.edges.filter(({ id }) => id === tape.id);
+      expect(dot(subtract(tape.at, tape.foot), quarterTurn(subtract(edge.to, edge.from)))).toBeGreaterThan(0);
+    }
+});
+
+test('the first tile stands with its own corner on the crossing that is told, whichever way the work goes', () => {
+  fc.assert(
+    fc.property(
+      bonds,
+      fc.constantFrom('left', 'right', 'top', 'bottom'),
+      fc.integer({ min: 2000, max: 3500 }),
+      (pattern, door, widthMm) => {
+        const drawing = drawn({
+          size: [widthMm, 2300],
+          tile: [240, 110],
+          jointMm: 4,
+          surface: { pattern, kind: 'floor' },
+          measured: { roles: { [door]: 'threshold' } },
+        });
+        const { start } = drawing.struck;
+        if (!start?.tileLies) throw new Error('a tile at the crossing was expected');
+        const { at, tileLies } = start;
+        let stands = false;
+        forEachWhole(drawing.layout, (address) => {
+          const ring = tileRing(drawing.layout, address);
+          const middle: Point = [
+            ring.reduce((sum, p) => sum + p[0] / ring.length, 0),
+            ring.reduce((sum, p) => sum + p[1] / ring.length, 0),
+          ];
+          if (distance(middle, [at[0] + tileLies[0], at[1] + tileLies[1]]) < 0.05 && ring.some((p) => distance(p, at) < 0.05))
+            stands = true;
+        });
+        expect(stands).toBe(true);
+      },
+    ),
+    { numRuns: 30 },
+  );
+});
+
 test('the check for square is a triangle of 3, 4 and 5 parts along the two first lines', () => {
   for (const tape of [METRIC_TAPE, IMPERIAL_TAPE]) {
     const job = { ...jobOfOne({ size: [3700, 2900], tile: [298, 298], jointMm: 3 }), tape };
@@ -163,7 +252,7 @@ test('lines are told in the order of the work, each in a sentence', () => {
   // Ten courses on, 1140 further up, and back, the control line would lie at the edge.
   expect(said).toHaveLength(5);
   expect(said[3]).toBe(
-    'Begin where the course line and the cross line meet: along the courses to the right, then course by course to the top.',
+    'Set the first tile with its lower left corner where the course line and the cross line meet, the joints outside it: along the courses to the right, then course by course to the top.',
   );
   expect(said.at(-1)).toMatch(/^Square where they cross: \d+ along the course line, \d+ along the cross line, then \d+ mm across\.$/);
 });

@@ -1,28 +1,13 @@
-import { dot, motion, subtract, unit, type Point } from '../../geometry/point.ts';
+import { dot, motion, type Point } from '../../geometry/point.ts';
 import { boxRing, type Ring } from '../../geometry/ring.ts';
 import { cellShift, unitOf, type Repeat } from '../../pattern/repeat.ts';
 import { largestTriangle, type SquareTriangle } from '../../surface/squareTriangle.ts';
 import type { Traced } from '../../surface/traceSurface.ts';
 import type { Field } from '../fields/field.ts';
-import { meetings, tapesTo, type LineTape } from './lineTapes.ts';
-
-/** What a line is struck for: the first of its direction, the shifted course beside it, or to check every so many courses by. */
-export type LineUse = 'first' | 'second' | 'control';
-
-/** A line to strike, where the near sides of pieces come to lie. */
-export interface StruckLine {
-  readonly use: LineUse;
-  /** Whether courses run along it; otherwise it runs square to them, where pieces begin. */
-  readonly alongCourses: boolean;
-  /** Courses between it and the first line that way; 0 for that one. */
-  readonly courses: number;
-  /** How it runs, degrees from level, from 0 to under 180. */
-  readonly deg: number;
-  /** Where it meets the outline, mm. */
-  readonly ends: readonly [Point, Point];
-  /** A tape measure at each end. */
-  readonly tapes: readonly [LineTape, LineTape];
-}
+import { runsUpright } from './gaugeRod.ts';
+import { crossingOf, startOf, type WorkStart } from './workStart.ts';
+import { meetings, tapesTo } from './lineTapes.ts';
+import type { StruckLine } from './struckLine.ts';
 
 /** A check that the two first lines are square, from where they cross: legs along each, and across. */
 export interface SquareCheck extends SquareTriangle {
@@ -39,13 +24,6 @@ export interface StruckLines {
   readonly start: WorkStart | null;
 }
 
-/** Where the work begins: ways of length one, first along the courses, then across them; and the edge it ends at, a door. */
-export interface WorkStart {
-  readonly at: Point;
-  readonly ways: readonly [Point, Point];
-  readonly endsAt: string | null;
-}
-
 /** A control line is struck at least so often, mm (trade practice: every four feet or so). */
 const CONTROL_MM = 1200;
 
@@ -59,33 +37,37 @@ const FEWEST_COURSES = 3;
 export function strikeLines(fields: readonly Field[], surface: Traced, partMm: number): StruckLines {
   const [{ layout }] = fields;
   const { repeat } = layout;
-  const courseDeg = (repeat.turnedDeg ?? 0) + (isLaidUpright(repeat) ? 90 : 0);
-  const along = directionOf(fields, courseDeg + 90, surface);
+  const courseDeg = (repeat.turnedDeg ?? 0) + (runsUpright(repeat) ? 90 : 0);
+  const middle = directionOf(fields, courseDeg + 90, surface);
   const across = directionOf(fields, courseDeg, surface);
   const shift = courseShift(repeat, across.ownNormal);
   const first = lineAt(surface, across, { use: 'first', alongCourses: false, courses: 0 });
   const second = shift === 0 ? null : lineAt(surface, across, { use: 'second', alongCourses: false, courses: 0 }, shift);
-  const level = lineAt(surface, along, { use: 'first', alongCourses: true, courses: 0 });
+  // The course nearest the middle that begins a tile on the cross line: of shifted ones not every course does.
+  const levels = NEARBY.flatMap((courses) => {
+    const along = { ...middle, startAt: (pieces: number) => middle.startAt(pieces + courses) };
+    const line = lineAt(surface, along, { use: 'first', alongCourses: true, courses: 0 });
+    return line ? [{ along, line }] : [];
+  });
+  const found = levels.find(({ line }) => first !== null && startOf(fields, first, line, surface)?.tileLies) ?? levels[0];
+  const [along, level] = found ? [found.along, found.line] : [middle, null];
   const every = Math.max(FEWEST_COURSES, Math.floor(CONTROL_MM / along.stepMm));
   const controls = CONTROLS.map((k) => lineAt(surface, along, { use: 'control', alongCourses: true, courses: k * every }));
   const lines = [first, second, level, ...controls].filter((line) => line !== null);
   return {
     lines,
     square: first && level ? squareCheck(first, level, partMm) : null,
-    start: first && level ? startOf(first, level, surface) : null,
+    start: first && level ? startOf(fields, first, level, surface) : null,
   };
 }
+
+/** Courses from the middle on, the nearest first. */
+const NEARBY = [0, 1, -1, 2, -2, 3, -3, 4, -4];
 
 /** Control lines are struck so many times that way from the first line, as far as the field goes. */
 const CONTROLS = [-4, -3, -2, -1, 1, 2, 3, 4];
 
 const isQuarter = (deg: number): boolean => Math.abs(deg / 90 - Math.round(deg / 90)) < 1e-6;
-
-/** Whether courses of the pattern ran up the drawing before it was turned. */
-function isLaidUpright({ upright, turnedDeg = 0 }: Repeat): boolean {
-  const quarterTurned = isQuarter(turnedDeg) && Math.round(turnedDeg / 90) % 2 !== 0;
-  return quarterTurned ? !upright : upright;
-}
 
 /** A direction that lines run in: on the surface and in the repeat, with how pieces repeat square to it. */
 interface Direction {
@@ -179,20 +161,6 @@ function lineAt(
   return { ...what, deg: deg > 180 - 1e-9 ? 0 : deg, ends: [low.at, high.at], tapes: tapesTo(surface, low, high) };
 }
 
-/** Work goes away from a door first, and back to it; from where the lines cross, to the right and up where there is none. */
-function startOf(first: StruckLine, level: StruckLine, { edges }: Traced): WorkStart | null {
-  const at = crossingOf(first.ends, level.ends);
-  if (!at) return null;
-  const door = edges.find(({ role }) => role === 'threshold');
-  const away = (line: StruckLine): Point => {
-    const way = unit(subtract(line.ends[1], line.ends[0]));
-    if (!door) return way;
-    const middle: Point = [(door.from[0] + door.to[0]) / 2, (door.from[1] + door.to[1]) / 2];
-    return dot(subtract(middle, at), way) > 0 ? [-way[0], -way[1]] : way;
-  };
-  return { at, ways: [away(level), away(first)], endsAt: door?.id ?? null };
-}
-
 /** Legs along the two first lines from where they cross, as long as they have room for. */
 function squareCheck(first: StruckLine, level: StruckLine, partMm: number): SquareCheck | null {
   const at = crossingOf(first.ends, level.ends);
@@ -207,13 +175,4 @@ function squareCheck(first: StruckLine, level: StruckLine, partMm: number): Squa
     at[1] + ((end[1] - at[1]) / mm) * length,
   ];
   return { ...triangle, at, ends: [leg(a, triangle.firstMm), leg(b, triangle.secondMm)] };
-}
-
-function crossingOf([a, b]: readonly [Point, Point], [c, d]: readonly [Point, Point]): Point | null {
-  const [rx, ry] = [b[0] - a[0], b[1] - a[1]];
-  const [sx, sy] = [d[0] - c[0], d[1] - c[1]];
-  const det = rx * sy - ry * sx;
-  if (Math.abs(det) < 1e-9) return null;
-  const t = ((c[0] - a[0]) * sy - (c[1] - a[1]) * sx) / det;
-  return [a[0] + t * rx, a[1] + t * ry];
 }

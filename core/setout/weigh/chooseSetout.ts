@@ -1,3 +1,5 @@
+import { boxOf, ringArea, type Box } from '../../geometry/ring.ts';
+import type { Repeat } from '../../pattern/repeat.ts';
 import { differInKind } from '../search/fewAndDifferent.ts';
 import { OffsetSearch, type Effort, type Place, type Range } from '../search/searchOffsets.ts';
 import { edgeSeenFirst } from '../search/schools.ts';
@@ -8,6 +10,25 @@ import type { SetoutChoice } from './setoutChoice.ts';
 
 /** How much of a search belongs to every plan: enough for the best start of most rooms. */
 export const QUICK: Effort = { trials: 400, refined: 3, rounds: 3, changes: 24 };
+
+/** The same where good places lie scattered: for all but courses of rectangles. */
+const QUICK_SCATTERED: Effort = { ...QUICK, trials: 1000, refined: 8 };
+
+/** Plain courses have no more pieces in a cell. */
+const PLAIN_PIECES = 2;
+
+/** How much of a search belongs to a plan with a repeat. */
+function quickFor({ fine }: Placer): Effort {
+  const { pieces } = fine;
+  const isPlain =
+    pieces.length <= PLAIN_PIECES && hasStraightCourses(fine) && pieces.every(({ ring }) => ringArea(ring) > boxArea(boxOf(ring)) - 1);
+  return isPlain ? QUICK : QUICK_SCATTERED;
+}
+
+/** Herringbones go up by steps in both directions. */
+const hasStraightCourses = ({ vectors }: Repeat): boolean => vectors.some(([x, y]) => Math.abs(x) < 1e-6 || Math.abs(y) < 1e-6);
+
+const boxArea = ({ minX, minY, maxX, maxY }: Box): number => (maxX - minX) * (maxY - minY);
 
 /** So many others are told of, out of so many that were tried. */
 const MOST_OTHERS = 3;
@@ -106,7 +127,7 @@ const AS_TRIED = 0.02;
 export function* choosingForPlan(placer: Placer, choice: SetoutChoice): Generator<number, Found> {
   const { x, y, turn = null, school = null } = choice;
   const text = JSON.stringify([x, y, turn, school]);
-  const known = placer.chosen.get(text) ?? bestAsLaid(placer, yield* choosing(placer, choice, QUICK));
+  const known = placer.chosen.get(text) ?? bestAsLaid(placer, yield* choosing(placer, choice, quickFor(placer)));
   if (placer.chosen.size >= MOST_CHOSEN) placer.chosen.clear();
   placer.chosen.set(text, known);
   return known;

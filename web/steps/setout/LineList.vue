@@ -2,7 +2,7 @@
 import { computed, defineAsyncComponent } from 'vue';
 import type { Job, Surface } from '@azulejo/core/job/job';
 import { productOf } from '@azulejo/core/job/job';
-import { describeLedger, describeLines } from '@azulejo/core/messages/en/lines';
+import { describeLedger, describeLines, rodName } from '@azulejo/core/messages/en/lines';
 import { thingNamesOf } from '@azulejo/core/messages/thingNames';
 import type { SurfacePlan } from '@azulejo/core/planning/planned';
 import { gaugeRod } from '@azulejo/core/setout/lines/gaugeRod';
@@ -20,7 +20,7 @@ const rods = computed(() =>
   (['x', 'y'] as const).map((axis) => {
     const marks = gaugeRod(props.plan.fields, axis);
     return {
-      name: axis === 'x' ? 'Along the courses' : 'Across the courses',
+      name: rodName(axis, props.plan.layout.repeat),
       ends: marks.map(({ toMm }) => formatLength(toMm, tape.value)).join(', '),
     };
   }),
@@ -38,10 +38,10 @@ const product = computed(() => productOf(props.job, props.surface));
   </section>
   <section class="stack">
     <h2>Gauge rod</h2>
-    <p class="small soft">Where each whole piece ends, from where the first one begins. The paper prints it full size.</p>
+    <p class="small soft">Where each course ends, from where the first one within the field begins. The paper prints it full size.</p>
     <div v-for="rod in rods" :key="rod.name">
       <h3>{{ rod.name }}</h3>
-      <p class="figure rod">{{ rod.ends || 'no whole piece' }}</p>
+      <p class="figure rod">{{ rod.ends || 'no course lies within the field' }}</p>
     </div>
   </section>
   <DriftChart :product="product" :layout="plan.layout" />
