@@ -60,7 +60,7 @@ test('a piece that is cut off the left of a tile is cut off the right of its bac
       [0, 200],
     ],
   ] as const;
-  const back = seenFromBack({ tile, inTile, hasWayUp: false, marks: [{ type: 'line', from: 'left', mm: [120, 140], beforeCuts: false }] });
-  expect(back.marks).toEqual([{ type: 'line', from: 'right', mm: [120, 140], beforeCuts: false }]);
+  const back = seenFromBack({ tile, inTile, hasWayUp: false, marks: [{ type: 'line', from: 'left', mm: [120, 140] }] });
+  expect(back.marks).toEqual([{ type: 'line', from: 'right', mm: [120, 140] }]);
   expect(boxOf(back.inTile[0])).toEqual({ minX: 160, maxX: 300, minY: 0, maxY: 200 });
 });

@@ -1,6 +1,7 @@
 import { boxOf, type Polygon, type Ring } from '../geometry/ring.ts';
 import type { Mark, Side, SideMeasure } from './cutKind.ts';
 import { flatLength, flatsOf, isLevel, type FlatMeasure, type FlatName } from './flats.ts';
+import { setInTime } from './measuredFrom.ts';
 import type { CutPiece } from './cutPiece.ts';
 
 /** The side of a tile that is marked. */
@@ -22,11 +23,15 @@ export function seenFromBack({ inTile, tile, marks, hasWayUp }: SeenPiece): Seen
   const flip = ([x, y]: readonly [number, number]): readonly [number, number] => [minX + maxX - x, y];
   const back = (ring: Ring): Ring => ring.map(flip).reverse();
   const piece = boxOf(inTile[0]);
+  const turned = back(tile);
   return {
     inTile: inTile.map(back) as Polygon,
-    tile: back(tile),
+    tile: turned,
     hasWayUp,
-    marks: marks.map((mark) => markFromBack(mark, tile, maxX - minX, piece.maxX - piece.minX)),
+    marks: setInTime(
+      marks.map((mark) => markFromBack(mark, tile, maxX - minX, piece.maxX - piece.minX)),
+      turned,
+    ),
   };
 }
 

@@ -16,31 +16,30 @@ export interface SideMeasure {
 /** What a tile has at a side instead of an edge. */
 export type TileEnd = 'point' | 'rim';
 
+/** Where another cut takes away what a mark is measured from, it is set before any cut. */
+interface SetBefore {
+  readonly beforeCuts?: boolean;
+}
+
 /** What is set on the tape or drawn on the tile, in the tile's own frame, mm. */
 export type Mark =
   /**
    * A cut across the tile: kept distance from a factory edge, at both sides of the tile (bottom or left first).
-   * Where another cut takes that edge away, it is marked before any cut. A tile of many sides may have no edge there, but a
+   * A tile of many sides may have no edge there, but a
    * point or a round rim, from which it is measured then.
    */
-  | {
-      readonly type: 'line';
-      readonly from: Side;
-      readonly end?: TileEnd;
-      readonly mm: readonly [number, number];
-      readonly beforeCuts: boolean;
-    }
+  | ({ readonly type: 'line'; readonly from: Side; readonly end?: TileEnd; readonly mm: readonly [number, number] } & SetBefore)
   /** A slanted cut between two sides that meet: how far from their corner along each; what is kept, the rest or the corner. */
-  | {
+  | ({
       readonly type: 'corner';
       readonly keeps: 'rest' | 'corner';
       readonly sideX: 'left' | 'right';
       readonly xMm: number;
       readonly sideY: 'bottom' | 'top';
       readonly yMm: number;
-    }
+    } & SetBefore)
   /** A cut through a tile of many sides: each end along one of its flats; what is kept lies to the left. */
-  | { readonly type: 'chord'; readonly ends: readonly [FlatMeasure, FlatMeasure] }
+  | ({ readonly type: 'chord'; readonly ends: readonly [FlatMeasure, FlatMeasure] } & SetBefore)
   /** A corner notched out square: how much of each side goes; from a side that is cut first where it says so. */
   | {
       readonly type: 'notch';
@@ -60,18 +59,30 @@ export type Mark =
       readonly depthMm: number;
     }
   /** A round bite whose centre lies outside the tile: where it begins and ends, and its radius. */
-  | { readonly type: 'bite'; readonly ends: readonly [SideMeasure, SideMeasure]; readonly radiusMm: number }
+  | ({ readonly type: 'bite'; readonly ends: readonly [SideMeasure, SideMeasure]; readonly radiusMm: number } & SetBefore)
   /** A round hole or the bite of one: centre from the left and bottom sides, finished diameter, core bit or null. */
-  | { readonly type: 'circle'; readonly xMm: number; readonly yMm: number; readonly diameterMm: number; readonly coreMm: number | null }
+  | ({
+      readonly type: 'circle';
+      readonly xMm: number;
+      readonly yMm: number;
+      readonly diameterMm: number;
+      readonly coreMm: number | null;
+    } & SetBefore)
   /** A box cut out within the piece: from the left and bottom sides. */
-  | { readonly type: 'window'; readonly xMm: number; readonly yMm: number; readonly widthMm: number; readonly heightMm: number }
+  | ({
+      readonly type: 'window';
+      readonly xMm: number;
+      readonly yMm: number;
+      readonly widthMm: number;
+      readonly heightMm: number;
+    } & SetBefore)
   /** A free line through positions from the left and bottom sides; the sides it begins and ends on, null within the tile. */
-  | {
+  | ({
       readonly type: 'path';
       readonly points: readonly (readonly [number, number])[];
       readonly from: Side | null;
       readonly to: Side | null;
-    };
+    } & SetBefore);
 
 /** Core bits that are to be had, mm (makers' lists of diamond bits). */
 export const CORE_BITS_MM: readonly number[] = [

@@ -1,9 +1,29 @@
 import { actualSize, type Product } from '../tile/product.ts';
+import { distanceToStretch } from '../geometry/distanceToStretch.ts';
+import { boxOf, type Box, type Polygon } from '../geometry/ring.ts';
+import type { Mark } from './cutKind.ts';
 import type { CutPiece } from './cutPiece.ts';
 import { narrowestSnapMm } from './cutTool.ts';
 
 /** Things to mind at a cut, in the order in which they come up. */
-export const CUT_CARES = ['glass', 'long', 'narrow', 'corners', 'relief', 'core', 'half', 'curve', 'wayUp', 'dress'] as const;
+export const CUT_CARES = [
+  'shave',
+  'tiny',
+  'nearEdge',
+  'glass',
+  'long',
+  'narrow',
+  'corners',
+  'relief',
+  'core',
+  'half',
+  'curve',
+  'wayUp',
+  'dress',
+] as const;
+
+/** Cares that a hand can hardly meet: the cut is named as a hard one, with what to do instead. */
+export const HARDLY_DONE: ReadonlySet<CutCare> = new Set(['shave', 'tiny', 'nearEdge']);
 
 /** A thing to mind at a cut. */
 export type CutCare = (typeof CUT_CARES)[number];
@@ -11,11 +31,42 @@ export type CutCare = (typeof CUT_CARES)[number];
 /** Tiles longer than this bend and break when one hand holds them at the saw, mm (trade practice). */
 const LONG_MM = 800;
 
+/** Less than this nobody snaps or saws off a tile well, mm (trade practice). */
+const SHAVE_MM = 3;
+
+/** A piece smaller than this both ways is held by nobody, nor is a strip thinner than that, mm. */
+const TINY_MM = 15;
+const THREAD_MM = 5;
+
+/** The rim of a hole stays so far from an edge of the tile, mm (trade practice). */
+const HOLE_FROM_EDGE_MM = 10;
+
+/** How much a straight cut takes off the tile where it takes most, mm; Infinity for other cuts. */
+function takenOff(mark: Mark, box: Box): number {
+  if (mark.type !== 'line') return Infinity;
+  const size = mark.from === 'left' || mark.from === 'right' ? box.maxX - box.minX : box.maxY - box.minY;
+  return size - Math.min(...mark.mm);
+}
+
+/** Whether a hole leaves less than it should between its rim and an edge that stays. */
+function isNearEdge(mark: Mark, inTile: Polygon): boolean {
+  if (mark.type !== 'circle' && mark.type !== 'window') return false;
+  const [, ...holes] = inTile;
+  return holes.some((hole) =>
+    hole.some((p) => inTile[0].some((from, k) => distanceToStretch(p, from, inTile[0][(k + 1) % inTile[0].length]) < HOLE_FROM_EDGE_MM)),
+  );
+}
+
 /** What to mind when a piece is cut, from its marks and its tile (trade practice). */
-export function caresOf({ kind, marks, sizeMm, edgeShows, hasWayUp, of, tool }: CutPiece, product: Product): CutCare[] {
+export function caresOf({ kind, marks, sizeMm, edgeShows, hasWayUp, of, tool, tile, inTile }: CutPiece, product: Product): CutCare[] {
   const types = new Set(marks.map(({ type }) => type));
   const { widthMm, heightMm } = actualSize(product);
+  const [short, long] = [Math.min(sizeMm.widthMm, sizeMm.heightMm), Math.max(sizeMm.widthMm, sizeMm.heightMm)];
+  const box = boxOf(tile);
   const holds: Readonly<Record<CutCare, boolean>> = {
+    shave: of === 'tile' && marks.some((mark) => takenOff(mark, box) < SHAVE_MM),
+    tiny: of === 'tile' && (long < TINY_MM || short < THREAD_MM),
+    nearEdge: marks.some((mark) => isNearEdge(mark, inTile)),
     glass: product.material === 'glass',
     long: of === 'tile' && Math.max(widthMm, heightMm) > LONG_MM,
     narrow: tool !== 'nippers' && Math.min(sizeMm.widthMm, sizeMm.heightMm) < narrowestSnapMm(product.thicknessMm),

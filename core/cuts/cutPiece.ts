@@ -1,7 +1,7 @@
 import { TOLERANCE_MM } from '../geometry/conventions.ts';
 import { boxOf, mapPolygon, mapRing, polygonArea, rectangleRing, tidyRing, type Polygon, type Ring } from '../geometry/ring.ts';
 import { labelPoint } from '../geometry/labelPoint.ts';
-import { distance, motion, type Point } from '../geometry/point.ts';
+import { cross, distance, motion, subtract, unit, type Point } from '../geometry/point.ts';
 import type { RepeatPiece } from '../pattern/repeat.ts';
 import { productAt, type Field } from '../setout/fields/field.ts';
 import { hasWayUp, productNamed, type Product, type Size } from '../tile/product.ts';
@@ -17,6 +17,7 @@ import { chipTool, toolFor, type Tool } from './cutTool.ts';
 import { labelOf, type Labels } from './labelPieces.ts';
 import type { MarkedCut } from './markCut.ts';
 import { markPiece } from './markPiece.ts';
+import { traceCuts } from './traceCuts.ts';
 
 /** One piece that is cut from a tile, with everything that is needed to cut it. */
 export interface CutPiece {
@@ -201,7 +202,7 @@ function describeOutline(
     tool:
       of === 'chip'
         ? chipTool(kind, product, Math.max(tile.widthMm, tile.heightMm))
-        : toolFor(kind, marks, product, narrowestPart(marks, tile)),
+        : toolFor(kind, marks, product, Math.min(narrowestPart(marks, tile), depthBeside(inTile, outline))),
     areaMm2: polygonArea(inTile),
     minutes: minutesOf(cuts),
     // A piece of an ashlar is sawn on any side; its edges are dressed.
@@ -248,6 +249,18 @@ function narrowestPart(marks: readonly Mark[], tile: Size): number {
     return mark.mm.flatMap((mm) => [mm, size - mm]);
   });
   return parts.length === 0 ? Infinity : Math.min(...parts);
+}
+
+/** How far the tile reaches on the narrower side of its straight cuts, measured square to each, mm: tiles of many sides run out to points. */
+function depthBeside(inTile: Polygon, outline: Ring): number {
+  const depths = traceCuts(inTile, outline)
+    .filter(({ points, closed, curved }) => points.length === 2 && !closed && !curved)
+    .flatMap(({ points: [from, to] }) => {
+      const along = unit(subtract(to, from));
+      const offs = outline.map((p) => cross(along, subtract(p, from)));
+      return [Math.max(...offs), -Math.min(...offs)];
+    });
+  return Math.min(Infinity, ...depths);
 }
 
 /** Sides of the tile along which the piece keeps its factory edge. */

@@ -54,7 +54,7 @@ function chordCut(from: Point, to: Point, outline: Ring, tile: Size): MarkedCut 
     const side: Side = steep ? (keepsLow ? 'left' : 'right') : keepsLow ? 'bottom' : 'top';
     const mm = keepsLow ? p[steep ? 0 : 1] : (steep ? tile.widthMm : tile.heightMm) - p[steep ? 0 : 1];
     const end = endAt(side, outline, tile);
-    return { kind: 'straight', mark: { type: 'line', from: side, ...(end ? { end } : {}), mm: [mm, mm], beforeCuts: false } };
+    return { kind: 'straight', mark: { type: 'line', from: side, ...(end ? { end } : {}), mm: [mm, mm] } };
   }
   const ends = [p, q].map((at) => alongFlat(at, outline));
   if (!ends[0] || !ends[1]) return { kind: 'taper', mark: { type: 'path', points: [p, q], from: null, to: null } };
@@ -113,7 +113,7 @@ function straightCut(from: Point, to: Point, outline: Ring, tile: Size): MarkedC
   const [first, last] = [p, q].sort((a, b) => a[1 - k] - b[1 - k]).map((at) => (keepsLow ? at[k] : size - at[k]));
   const parallel = Math.abs(first - last) < ON_LINE_MM;
   const mm = [first, parallel ? first : last] as const;
-  return { kind: parallel ? 'straight' : 'taper', mark: { type: 'line', from: side, mm, beforeCuts: false } };
+  return { kind: parallel ? 'straight' : 'taper', mark: { type: 'line', from: side, mm } };
 }
 
 /** The line through two positions from side to side of the tile: there its marks are set, wherever other cuts end it. */

@@ -1,7 +1,8 @@
 import type { Circle } from '../geometry/circleRing.ts';
 import { boxOf, type Polygon, type Ring } from '../geometry/ring.ts';
-import { SHAPED_KINDS, type Mark, type Side } from './cutKind.ts';
+import { SHAPED_KINDS, type Mark } from './cutKind.ts';
 import { markCut, pathCut, type MarkedCut } from './markCut.ts';
+import { setInTime } from './measuredFrom.ts';
 import { givesBack } from './rebuildPiece.ts';
 import { traceCuts } from './traceCuts.ts';
 
@@ -14,11 +15,17 @@ export function markPiece(piece: Polygon, tile: Ring, circles: readonly Circle[]
   const around = boxOf(tile);
   const size = { widthMm: around.maxX - around.minX, heightMm: around.maxY - around.minY };
   const box = boxOf(piece[0]);
-  const usual = inOrder(lines.map((line) => markCut(line, tile, box, circles, bitsMm)));
+  const usual = inOrder(
+    lines.map((line) => markCut(line, tile, box, circles, bitsMm)),
+    tile,
+  );
   if (isSure(usual) || givesBack(marksOf(usual), tile, piece)) return usual;
   const asPath = lines.map((line) => pathCut(line, markCut(line, tile, box, circles, bitsMm).kind, size));
-  const straightOnly = inOrder(lines.map((line, k) => (line.points.length === 2 ? markCut(line, tile, box, circles, bitsMm) : asPath[k])));
-  return givesBack(marksOf(straightOnly), tile, piece) ? straightOnly : inOrder(asPath);
+  const straightOnly = inOrder(
+    lines.map((line, k) => (line.points.length === 2 ? markCut(line, tile, box, circles, bitsMm) : asPath[k])),
+    tile,
+  );
+  return givesBack(marksOf(straightOnly), tile, piece) ? straightOnly : inOrder(asPath, tile);
 }
 
 const marksOf = (cuts: readonly MarkedCut[]): Mark[] => cuts.map(({ mark }) => mark);
@@ -28,25 +35,13 @@ const isSure = (cuts: readonly MarkedCut[]): boolean => cuts.length === 0 || (cu
 const SURE: ReadonlySet<Mark['type']> = new Set(['line', 'corner', 'circle', 'window']);
 
 /** Straight cuts before shaped ones, each once, and marked beforehand where another takes away what they are measured from. */
-function inOrder(cuts: readonly MarkedCut[]): MarkedCut[] {
+function inOrder(cuts: readonly MarkedCut[], tile: Ring): MarkedCut[] {
   const seen = new Set<string>();
   const once = cuts.filter(({ mark }) => {
     const key = JSON.stringify(mark, (_, value: unknown) => (typeof value === 'number' ? Math.round(value * 100) : value));
     return !seen.has(key) && seen.add(key);
   });
   const ordered = once.sort((a, b) => Number(SHAPED_KINDS.has(a.kind)) - Number(SHAPED_KINDS.has(b.kind)));
-  return ordered.map((cut, k) => {
-    const { mark } = cut;
-    if (mark.type !== 'line') return cut;
-    const isGone = ordered.slice(0, k).some(({ mark: other }) => sidesTaken(other).includes(mark.from));
-    return isGone ? { ...cut, mark: { ...mark, beforeCuts: true } } : cut;
-  });
-}
-
-const OPPOSITE: Readonly<Record<Side, Side>> = { left: 'right', right: 'left', bottom: 'top', top: 'bottom' };
-
-/** Sides of the tile that go wholly with a cut. */
-function sidesTaken(mark: Mark): Side[] {
-  if (mark.type === 'line') return [OPPOSITE[mark.from]];
-  return mark.type === 'corner' && mark.keeps === 'corner' ? [OPPOSITE[mark.sideX], OPPOSITE[mark.sideY]] : [];
+  const marks = setInTime(marksOf(ordered), tile);
+  return ordered.map(({ kind }, k) => ({ kind, mark: marks[k] }));
 }

@@ -210,7 +210,7 @@ test('the words name what a tile has at a side: an edge, a point or a round rim,
 });
 
 test('a wrong mark gives the piece back no more', () => {
-  const line: Mark = { type: 'line', from: 'left', mm: [200, 210], beforeCuts: false };
+  const line: Mark = { type: 'line', from: 'left', mm: [200, 210] };
   const tile = rectangleRing(0, 0, 300, 300);
   const piece = rebuildPiece([line], tile)[0];
   expect(polygonArea(piece)).toBeCloseTo(205 * 300, 0);
@@ -245,7 +245,7 @@ test('a core bit is the next that exists; beyond the largest there is none', () 
 
 describe('the tool', () => {
   const tile = (material: string) => madeUpTiles().find((product) => product.material === material) ?? madeUpTiles()[0];
-  const line: Mark = { type: 'line', from: 'left', mm: [200, 200], beforeCuts: false };
+  const line: Mark = { type: 'line', from: 'left', mm: [200, 200] };
   test.each([
     ['a wide straight cut in porcelain snaps', 'straight', [line], 'porcelain', 97, 'snap cutter'],
     ['a narrow one is sawn', 'rip', [line], 'porcelain', 12, 'wet saw'],

@@ -30,7 +30,7 @@ function openCuts(ring: Ring, tile: Ring): CutLine[] {
   const count = ring.length;
   const isCut = cutStretches(ring, tile);
   const start = isCut.findIndex((cut, k) => !cut && isCut[(k + 1) % count]);
-  if (start === -1) return isCut[0] ? splitAtCorners([...ring, ring[0]]) : [];
+  if (start === -1) return isCut[0] ? splitAtCorners([...ring, ring[0]], tile) : [];
   const chains: Point[][] = [];
   for (let step = 1; step <= count; step++) {
     const k = (start + step) % count;
@@ -40,11 +40,11 @@ function openCuts(ring: Ring, tile: Ring): CutLine[] {
     if (open && open.at(-1) === ring[k] && isCut[(k + count - 1) % count]) open.push(next);
     else chains.push([ring[k], next]);
   }
-  return chains.flatMap(splitAtCorners);
+  return chains.flatMap((chain) => splitAtCorners(chain, tile));
 }
 
 /** Splits a chain where the piece sticks out; arcs turn too gently to split. */
-function splitAtCorners(whole: readonly Point[]): CutLine[] {
+function splitAtCorners(whole: readonly Point[], tile: Ring): CutLine[] {
   const chain = withoutStubs(whole);
   const parts: Point[][] = [[chain[0]]];
   for (let k = 1; k < chain.length; k++) {
@@ -52,7 +52,10 @@ function splitAtCorners(whole: readonly Point[]): CutLine[] {
     if (k + 1 < chain.length && turnDeg(chain[k - 1], chain[k], chain[k + 1]) > ARC_TURN_DEG) parts.push([chain[k]]);
   }
   return parts.flatMap((points): CutLine[] => {
-    if (isCurved(points)) return [{ points, closed: false, curved: true }];
+    if (isCurved(points) || (bendsOn(points) && straightened(points).length > 2)) {
+      const chord = chordThrough(points, tile);
+      return [chord ? { points: chord, closed: false, curved: false } : { points, closed: false, curved: true }];
+    }
     return splitWhereOut(straightened(points)).map((straight) => ({ points: straight, closed: false, curved: false }));
   });
 }
@@ -66,6 +69,39 @@ function withoutStubs(chain: readonly Point[]): readonly Point[] {
   const kept = [chain[0]];
   for (const p of chain.slice(1, -1)) if (distance(p, kept[kept.length - 1]) >= STUB_MM && distance(p, last) >= STUB_MM) kept.push(p);
   return [...kept, last];
+}
+
+/** A curve that leaves its chord by less is cut straight, half of it on either side: the joint takes it (trade practice), mm. */
+const JOINT_TAKES_MM = 1;
+
+/** A bite that is as short beside its depth is no gentle curve. */
+const GENTLE = 1 / 40;
+
+/** The straight cut that stands for a gentle curve; null where it bends too far for the joint to take. */
+function chordThrough(points: readonly Point[], tile: Ring): readonly [Point, Point] | null {
+  const [from, to] = [points[0], points[points.length - 1]];
+  const [along, size] = [subtract(to, from), distance(from, to)];
+  const offs = points.map((p) => cross(along, subtract(p, from)) / size);
+  const [least, most] = [Math.min(...offs), Math.max(...offs)];
+  if (most - least > Math.min(JOINT_TAKES_MM, GENTLE * size)) return null;
+  const middle = (least + most) / 2;
+  const moved = ([x, y]: Point): Point => [x - (along[1] / size) * middle, y + (along[0] / size) * middle];
+  const ends = [from, to].map((end) => onSameSide(tile, end, moved(end), along));
+  return ends[0] && ends[1] ? [ends[0], ends[1]] : [from, to];
+}
+
+/** The end of a cut that was moved, brought along it onto the side of the tile that it ended at; null where it leaves that side. */
+function onSameSide(tile: Ring, end: Point, moved: Point, along: Point): Point | null {
+  const k = sideUnder(end, tile, 0);
+  // Where another cut ends it, the corner between them is moved with it.
+  if (k === null) return moved;
+  const [from, side] = [tile[k], subtract(tile[(k + 1) % tile.length], tile[k])];
+  const det = cross(along, side);
+  if (Math.abs(det) < 1e-9) return null;
+  const off = subtract(from, moved);
+  const share = cross(off, along) / det;
+  if (share < 0 || share > 1) return null;
+  return [from[0] + share * side[0], from[1] + share * side[1]];
 }
 
 /** No saw follows a kink smaller than this, mm. */
@@ -91,14 +127,29 @@ function splitWhereOut(points: readonly Point[]): Point[][] {
   return parts;
 }
 
-const isCurved = (points: readonly Point[]): boolean => {
-  let gentle = 0;
-  for (let k = 1; k + 1 < points.length; k++) {
-    const turn = Math.abs(turnDeg(points[k - 1], points[k], points[k + 1]));
-    if (turn > 0.2 && turn <= ARC_TURN_DEG) gentle++;
-  }
-  return gentle >= 2;
+const isCurved = (points: readonly Point[]): boolean =>
+  turnsOf(points).filter((turn) => turn > SEEN_DEG && turn <= ARC_TURN_DEG).length >= 2;
+
+/** An arc of a radius that a hand sees turns by more at each corner, degrees. */
+const SEEN_DEG = 0.2;
+
+/** Whether a chain runs round an arc of a large radius: at every corner it turns the same way, and hardly. */
+const bendsOn = (points: readonly Point[]): boolean => {
+  const turns = turnsOf(points, false);
+  return (
+    turns.length >= 2 &&
+    turns.every((turn) => Math.abs(turn) < ARC_TURN_DEG && Math.sign(turn) === Math.sign(turns[0]) && Math.abs(turn) > TURNS_DEG)
+  );
 };
+
+/** Less is no turn but what reckoning leaves, degrees. */
+const TURNS_DEG = 0.005;
+
+const turnsOf = (points: readonly Point[], sizes = true): number[] =>
+  points.slice(1, -1).map((p, k) => {
+    const turn = turnDeg(points[k], p, points[k + 2]);
+    return sizes ? Math.abs(turn) : turn;
+  });
 
 function turnDeg(a: Point, b: Point, c: Point): number {
   const u = subtract(b, a);

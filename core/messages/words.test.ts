@@ -45,10 +45,10 @@ test('an unknown code is a mistake in the program', () =>
   expect(() => describeIssue({ code: 'no/such', figures: {} })).toThrow(/no\/such/));
 
 const MARKS: readonly [Mark, string][] = [
-  [{ type: 'line', from: 'left', mm: [249, 249], beforeCuts: false }, '249 from the left edge'],
+  [{ type: 'line', from: 'left', mm: [249, 249] }, '249 from the left edge'],
   [{ type: 'line', from: 'right', mm: [80, 80], beforeCuts: true }, '80 from the right edge, marked before any cut'],
-  [{ type: 'line', from: 'left', mm: [80, 81], beforeCuts: false }, 'from the left edge 80 at the bottom, 81 at the top'],
-  [{ type: 'line', from: 'top', mm: [100, 112.5], beforeCuts: false }, 'from the top edge 100 at the left, 112.5 at the right'],
+  [{ type: 'line', from: 'left', mm: [80, 81] }, 'from the left edge 80 at the bottom, 81 at the top'],
+  [{ type: 'line', from: 'top', mm: [100, 112.5] }, 'from the top edge 100 at the left, 112.5 at the right'],
   [
     { type: 'corner', keeps: 'rest', sideX: 'right', xMm: 40, sideY: 'bottom', yMm: 25 },
     'corner off: 40 along from the right, 25 from the bottom',
@@ -94,7 +94,7 @@ const MARKS: readonly [Mark, string][] = [
 ];
 test.each(MARKS)('a mark reads as it is set: %j', (mark, words) => expect(describeMark(mark, METRIC_TAPE)).toBe(words));
 test('and in inches', () =>
-  expect(describeMark({ type: 'line', from: 'left', mm: [5.0625 * 25.4, 5.0625 * 25.4], beforeCuts: false }, IMPERIAL_TAPE)).toBe(
+  expect(describeMark({ type: 'line', from: 'left', mm: [5.0625 * 25.4, 5.0625 * 25.4] }, IMPERIAL_TAPE)).toBe(
     '5 1/16" from the left edge',
   ));
 

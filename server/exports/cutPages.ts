@@ -1,10 +1,11 @@
 import { productName, tapeOf } from '@azulejo/core/job/job';
 import type { CutPiece } from '@azulejo/core/cuts/cutPiece';
 import { seenFromBack, type MarkedSide } from '@azulejo/core/cuts/backView';
-import { caresOf, CUT_CARES } from '@azulejo/core/cuts/cutMethod';
+import { caresOf, CUT_CARES, HARDLY_DONE } from '@azulejo/core/cuts/cutMethod';
+import { nearCuts } from '@azulejo/core/cuts/nearCuts';
 import { fenceSettings, tripsFor, type CutTrip } from '@azulejo/core/cuts/cutOrder';
 import { sharedHoles, type SharedHole } from '@azulejo/core/cuts/sharedHoles';
-import { describeCares, describeCutting, describeSharedHole, tripName } from '@azulejo/core/messages/en/cutting';
+import { describeCares, describeCutting, describeNear, describeSharedHole, tripName } from '@azulejo/core/messages/en/cutting';
 import { kindName } from '@azulejo/core/messages/en/names';
 import { pieceBefore } from '@azulejo/core/messages/en/offCuts';
 import { describeMark } from '@azulejo/core/messages/en/marks';
@@ -69,7 +70,15 @@ export function writeCutPages(pdf: PDFKit.PDFDocument, source: SurfaceSource, si
       const count = trip.settings.reduce((sum, { pieces }) => sum + pieces.length, 0);
       y = write(pdf, `${tripName(trip, k + 1)}: ${count === 1 ? 'one piece' : `${count} pieces`}`, 'bold', 10, INK, MARGIN, y + 3, 300) + 5;
     }
-    for (const { group, pieces } of trip.settings) {
+    const runs = nearCuts(trip.settings);
+    const begins = new Map(runs.flatMap((run) => (run.rangeMm ? [[run.settings[0], run] as const] : [])));
+    for (const setting of trip.settings) {
+      const { group, pieces } = setting;
+      const run = begins.get(setting);
+      if (run) {
+        if (y + 16 + OUTLINE + ROW_GAP > bottom) y = turn();
+        y = write(pdf, describeNear(run, tapeOf(job, surface)), 'bold', 9, INK, MARGIN, y, 400) + 4;
+      }
       const { first } = group;
       const seen = side === 'back' ? { ...first, ...seenFromBack(first) } : first;
       const cells = cellsOf(source, seen, pieces, holes);
@@ -96,10 +105,19 @@ function cellsOf(
     '',
     kindName(seen.kind),
     `${formatLength(seen.sizeMm.widthMm, tape)} x ${formatLengthWithUnit(seen.sizeMm.heightMm, tape)}`,
-    [...seen.marks.map((mark) => describeMark(mark, tape)), ...(seen.edgeShows ? ['cut edge shows: dress it'] : [])].join('; '),
+    [
+      [...seen.marks.map((mark) => describeMark(mark, tape)), ...(seen.edgeShows ? ['cut edge shows: dress it'] : [])].join('; '),
+      ...hardCaresOf(source, pieces[0]),
+    ].join('. '),
     seen.tool,
     pieces.map(({ label }) => `${label}${sourceOf(source, label)}`).join('  ') + sharingOf(holes, pieces),
   ];
+}
+
+/** What a hand can hardly do of a cut, and what to do instead. */
+function hardCaresOf({ job }: SurfaceSource, piece: CutPiece): string[] {
+  const product = job.products.find(({ id }) => id === piece.productId);
+  return product ? describeCares(caresOf(piece, product).filter((care) => HARDLY_DONE.has(care))) : [];
 }
 
 /** With whom pieces share a hole. */

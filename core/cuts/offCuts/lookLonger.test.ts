@@ -11,7 +11,15 @@ import { lookingLonger, type LookedLonger } from './lookLonger.ts';
 
 /** A countertop of small stones of many sizes, sawn from one: their many cuts leave something to be found. */
 const countertop = (): Job =>
-  jobOfOne({ size: [2536, 948], tile: [395, 395], jointMm: 2, surface: { pattern: { ...PATTERNS.ashlar.defaults, seed: 29 } } });
+  jobOfOne({
+    size: [2536, 948],
+    tile: [395, 395],
+    jointMm: 2,
+    surface: {
+      pattern: { ...PATTERNS.ashlar.defaults, seed: 29 },
+      setout: { x: { rule: 'free', offsetMm: 145.5 }, y: { rule: 'free', offsetMm: 109.5 } },
+    },
+  });
 
 test('what looking longer finds is the plan of the job from then on, to the tile, and the same again after as many rounds', () => {
   const job = countertop();

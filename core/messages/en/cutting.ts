@@ -1,8 +1,11 @@
 import type { CutCare } from '../../cuts/cutMethod.ts';
 import { settingsOf, type CutTrip } from '../../cuts/cutOrder.ts';
 import type { CutPiece } from '../../cuts/cutPiece.ts';
+import type { NearCuts } from '../../cuts/nearCuts.ts';
 import type { SharedHole } from '../../cuts/sharedHoles.ts';
 import type { TickState } from '../../site/tick.ts';
+import { formatLength, formatLengthWithUnit } from '../../units/formatLength.ts';
+import type { Tape } from '../../units/tape.ts';
 
 const pieces = (count: number): string => (count === 1 ? 'one piece' : `${count} pieces`);
 const times = (count: number): string => (count === 1 ? 'once' : count === 2 ? 'twice' : `${count} times`);
@@ -16,6 +19,13 @@ export function describeCutting(cuts: readonly CutPiece[], trips: readonly CutTr
     trips.length > 1 ? ` ${trips.length} trips to the saw, ${trips[0].zone === null ? 'in the order of laying' : 'zone by zone'}.` : '';
   const fence = fenceSet > 0 ? ` The fence is set ${times(fenceSet)}.` : '';
   return `${what}${walks}${fence} Figures are from factory edges, joint and gap taken off; along is counted from the left, up from the lower end.`;
+}
+
+/** Cuts that hardly differ, over the lines that give each its own figure. */
+export function describeNear({ settings, rangeMm }: NearCuts, tape: Tape): string {
+  if (!rangeMm) return '';
+  const [low, high] = [formatLength(rangeMm[0], tape), formatLengthWithUnit(rangeMm[1], tape)];
+  return `${settings.reduce((sum, setting) => sum + setting.pieces.length, 0)} off, ${low} to ${high}, each marked by itself`;
 }
 
 /** What a walk to the saw is called. */
@@ -33,6 +43,9 @@ export function describeTicked(states: readonly TickState[], waiting: number): s
 }
 
 const CARES: Readonly<Record<CutCare, string>> = {
+  shave: 'Hardly anything comes off: grind it to the line, or move the start a few millimetres.',
+  tiny: 'Too small to hold: cut it off a larger piece and hold that, or leave the place to the joint or the sealant.',
+  nearEdge: 'The hole comes too near the edge to stay whole: bite it out from that edge, or split the tile through the hole.',
   glass: 'Glass: tape on the line, a sacrificial piece behind, feed slowly with plenty of water.',
   long: 'Long tile: hold both halves up along the whole cut, two people at the saw.',
   narrow: 'Narrow piece: support it up to the blade and keep fingers off with a push stick.',

@@ -5,16 +5,20 @@ import type { Tape } from '../../units/tape.ts';
 
 /** How one mark is set, from the factory edges of the tile. */
 export function describeMark(mark: Mark, tape: Tape): string {
+  const before = 'beforeCuts' in mark && mark.beforeCuts ? ', marked before any cut' : '';
+  return `${markInWords(mark, tape)}${before}`;
+}
+
+function markInWords(mark: Mark, tape: Tape): string {
   const show = (mm: number): string => formatLength(mm, tape);
   switch (mark.type) {
     case 'line': {
       const [first, last] = mark.mm;
       const [low, high] = isUpright(mark.from) ? ['bottom', 'top'] : ['left', 'right'];
-      const before = mark.beforeCuts ? ', marked before any cut' : '';
       const end = `${mark.from} ${mark.end ?? 'edge'}`;
       return show(first) === show(last)
-        ? `${show(first)} from the ${end}${before}`
-        : `from the ${end} ${show(first)} at the ${low}, ${show(last)} at the ${high}${before}`;
+        ? `${show(first)} from the ${end}`
+        : `from the ${end} ${show(first)} at the ${low}, ${show(last)} at the ${high}`;
     }
     case 'corner': {
       const what = mark.keeps === 'rest' ? 'corner off' : 'keep only the corner';

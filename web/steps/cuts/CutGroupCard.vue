@@ -5,7 +5,7 @@ import { PhCheck, PhChecks, PhFilePdf } from '@phosphor-icons/vue';
 import type { CutSetting } from '@azulejo/core/cuts/cutOrder';
 import type { OffCutPlan } from '@azulejo/core/cuts/offCuts/planOffCuts';
 import type { Job } from '@azulejo/core/job/job';
-import { caresOf } from '@azulejo/core/cuts/cutMethod';
+import { caresOf, HARDLY_DONE } from '@azulejo/core/cuts/cutMethod';
 import type { SharedHole } from '@azulejo/core/cuts/sharedHoles';
 import { describeCares, describeSharedHole } from '@azulejo/core/messages/en/cutting';
 import { describeMark } from '@azulejo/core/messages/en/marks';
@@ -39,7 +39,11 @@ const size = computed(() => {
 });
 const cares = computed(() => {
   const product = props.job.products.find(({ id }) => id === group.value.first.productId);
-  return product ? describeCares(caresOf(group.value.first, product)) : [];
+  const all = product ? caresOf(group.value.first, product) : [];
+  return {
+    hard: describeCares(all.filter((care) => HARDLY_DONE.has(care))),
+    other: describeCares(all.filter((care) => !HARDLY_DONE.has(care))),
+  };
 });
 const { seen: asMarked } = useSeenSide();
 const seen = computed(() => asMarked(group.value.first));
@@ -92,6 +96,7 @@ const tick = (state: TickState): void => emit('tick', meant.value, state);
           >, {{ group.first.tool }}<template v-if="group.first.edgeShows">, cut edge shows</template></span
         >
         <span v-for="mark in marks" :key="mark" class="small soft">{{ mark }}</span>
+        <span v-for="care in cares.hard" :key="care" class="small hard">{{ care }}</span>
       </span>
     </button>
     <div v-if="chosen" class="pieces" role="group" aria-label="Pieces of this cut">
@@ -110,9 +115,9 @@ const tick = (state: TickState): void => emit('tick', meant.value, state);
           aria-label="cut"
         />
       </button>
-      <ul v-if="cares.length + sharing.length > 0" class="cares small">
+      <ul v-if="cares.other.length + sharing.length > 0" class="cares small">
         <li v-for="words in sharing" :key="words">{{ words }}</li>
-        <li v-for="care in cares" :key="care">{{ care }}</li>
+        <li v-for="care in cares.other" :key="care">{{ care }}</li>
       </ul>
       <div class="ticks no-print">
         <Button v-if="!areCut" size="small" @click="tick('cut')"
@@ -217,6 +222,9 @@ const tick = (state: TickState): void => emit('tick', meant.value, state);
 }
 .done .outline {
   opacity: 0.45;
+}
+.hard {
+  color: var(--warn);
 }
 .cares {
   flex-basis: 100%;

@@ -4,9 +4,11 @@ import { computed, nextTick, ref, toRef, watch } from 'vue';
 import type { OffCutPlan } from '@azulejo/core/cuts/offCuts/planOffCuts';
 import type { Job, Surface } from '@azulejo/core/job/job';
 import { sharedHoles } from '@azulejo/core/cuts/sharedHoles';
-import { describeCutting, describeTicked, tripName } from '@azulejo/core/messages/en/cutting';
+import { nearCuts } from '@azulejo/core/cuts/nearCuts';
+import { describeCutting, describeNear, describeTicked, tripName } from '@azulejo/core/messages/en/cutting';
 import { SAFETY } from '@azulejo/core/messages/en/safety';
 import type { SurfacePlan } from '@azulejo/core/planning/planned';
+import { useTape } from '../../fields/useTape.ts';
 import SwitchField from '../../fields/SwitchField.vue';
 import { useBoardStore } from '../../stores/boardStore.ts';
 import { useTickStore } from '../../stores/tickStore.ts';
@@ -20,6 +22,7 @@ import { SEEN_SIDES, useSeenSide } from './useSeenSide.ts';
 
 /** Every cut in the order in which it is made, ticked off as it goes. */
 const props = defineProps<{ job: Job; surface: Surface; plan: SurfacePlan; offCuts: OffCutPlan | null }>();
+const tape = useTape();
 const board = useBoardStore();
 const ticks = useTickStore();
 const { side } = useSeenSide();
@@ -116,30 +119,41 @@ watch(
         {{ trip.name }}<span class="small soft">{{ trip.count === 1 ? 'one piece' : `${trip.count} pieces` }}</span>
       </h3>
       <p v-if="trip.settings.length === 0" class="small soft">All cut.</p>
-      <ol class="groups">
-        <CutGroupCard
-          v-for="setting in trip.settings"
-          :id="setting.id"
-          :key="setting.id"
-          :setting="setting"
-          :off-cuts="offCuts"
-          :holes="holes"
-          :job="job"
-          :surface-id="surface.id"
-          :chosen="board.chosenGroup === setting.id"
-          :chosen-label="board.chosenLabel"
-          :state-of="stateOf"
-          @tick="tick"
-          @choose="choose(setting.id)"
-          @choose-piece="choosePiece(setting.id, $event)"
-        />
-      </ol>
+      <template v-for="run in nearCuts(trip.settings)" :key="run.settings[0].id">
+        <h4 v-if="run.rangeMm" class="small near">{{ describeNear(run, tape) }}</h4>
+        <ol class="groups" :class="{ run: run.rangeMm }">
+          <CutGroupCard
+            v-for="setting in run.settings"
+            :id="setting.id"
+            :key="setting.id"
+            :setting="setting"
+            :off-cuts="offCuts"
+            :holes="holes"
+            :job="job"
+            :surface-id="surface.id"
+            :chosen="board.chosenGroup === setting.id"
+            :chosen-label="board.chosenLabel"
+            :state-of="stateOf"
+            @tick="tick"
+            @choose="choose(setting.id)"
+            @choose-piece="choosePiece(setting.id, $event)"
+          />
+        </ol>
+      </template>
     </section>
   </template>
   <p v-if="dropped > 1" class="small soft">Strips too narrow for any saw, under a millimetre and a half, are left to the joint.</p>
 </template>
 
 <style scoped>
+.near {
+  margin: 0.7rem 0 0.2rem;
+  font-weight: 600;
+}
+.run {
+  border-left: 3px solid var(--cobalt);
+  padding-left: 0.5rem;
+}
 .groups {
   margin: 0;
   padding: 0;

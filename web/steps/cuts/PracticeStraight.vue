@@ -82,9 +82,7 @@ function choose(edge: Side): void {
   </div>
   <p v-if="verdict" :class="verdict.kind === 'right' ? 'fine' : 'caution'" role="status">
     {{ describeVerdict(verdict, tape)
-    }}<template v-if="verdict.kind === 'slip'">
-      Right is {{ describeMark({ type: 'line', ...exercise.answer, beforeCuts: false }, tape) }}.</template
-    >
+    }}<template v-if="verdict.kind === 'slip'"> Right is {{ describeMark({ type: 'line', ...exercise.answer }, tape) }}.</template>
   </p>
   <Button v-else :disabled="!mm" @click="judge">Cut it</Button>
 </template>
