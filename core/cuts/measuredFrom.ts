@@ -15,7 +15,8 @@ const EDGE_LEFT_MM = 20;
 export const setInTime = (marks: readonly Mark[], tile: Ring): Mark[] =>
   marks.map((mark, k) => {
     if (mark.type === 'notch' || mark.type === 'slot') return mark;
-    const { beforeCuts: _, ...own } = mark;
+    const own: Mark = { ...mark };
+    Reflect.deleteProperty(own, 'beforeCuts');
     return k === 0 || isThere(own, tile, rebuildPiece(marks.slice(0, k), tile)) ? own : { ...own, beforeCuts: true };
   });
 

@@ -12,6 +12,7 @@ const zone = (number: number, cuts: readonly string[]): LayingZone => ({
   cuts,
   labelAt: [0, 0],
   towards: null,
+  offLedger: false,
   isReached: true,
 });
 const reading = (check: Check, surfaceId = 's'): Entry => ({

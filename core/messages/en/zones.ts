@@ -9,7 +9,10 @@ const pieces = (count: number, what: string): string => (count === 0 ? `none ${w
 export function describeZones({ zones, way, exits, exitIsGuessed }: LayingZones, { edges }: Pick<ThingNames, 'edges'>): string {
   if (zones.length === 0) return 'There is nothing to lay.';
   const count = zones.length === 1 ? 'One zone' : `${zones.length} zones`;
-  if (way === 'upFromTheBase') return `${count}, up from the base, at each height from the left.`;
+  if (way === 'upFromTheBase') {
+    const last = zones.some(({ offLedger }) => offLedger) ? ' The bottom course comes last, when the ledger is off.' : '';
+    return `${count}, up from the ${last ? 'ledger' : 'base'}, at each height from the left.${last}`;
+  }
   const out = exits.map((id) => `the ${edgeInWords(edges[id] ?? id)}`).join(' and ');
   const proof = zones.every(({ isReached }) => isReached)
     ? 'Each is reached, and left, over floor that is not laid yet.'
@@ -18,5 +21,5 @@ export function describeZones({ zones, way, exits, exitIsGuessed }: LayingZones,
 }
 
 /** What a zone takes. */
-export const describeZone = ({ areaMm2, wholePieces, cuts }: LayingZone): string =>
-  `${m2(areaMm2)}, ${pieces(wholePieces, 'whole')}, ${pieces(cuts.length, 'cut')}`;
+export const describeZone = ({ areaMm2, wholePieces, cuts, offLedger }: LayingZone): string =>
+  `${m2(areaMm2)}, ${pieces(wholePieces, 'whole')}, ${pieces(cuts.length, 'cut')}${offLedger ? ', off the ledger' : ''}`;

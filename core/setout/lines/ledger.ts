@@ -29,11 +29,17 @@ function courseLow(repeat: Repeat): { readonly lowMm: number; readonly stepMm: n
   return up > 1 ? { lowMm: minY, stepMm: up } : null;
 }
 
+/** Lower walls, such as risers and niches, are laid off the base on packers, mm. */
+const LEDGER_FROM_MM = 400;
+
+/** A batten is no thinner, mm: what leaves less room is stood on packers too. */
+const BATTEN_MM = 18;
+
 /**
  * The ledger that a wall's second course stands on, where the bottom course is cut to the base; null where full
- * courses stand on the base, or courses do not run level.
+ * courses stand on the base, courses do not run level, or there is no room for one under the second course or too little wall above.
  */
-export function ledgerOf(layout: Layout, { edges: outline, sides, limits }: Traced, edges: readonly EdgeSummary[]): Ledger | null {
+export function ledgerOf(layout: Layout, { edges: outline, sides, limits, body }: Traced, edges: readonly EdgeSummary[]): Ledger | null {
   const course = courseLow(layout.repeat);
   const base = edges.find(({ id }) => id === sides.bottom);
   if (!course || !base || base.cuts.length === 0) return null;
@@ -44,6 +50,7 @@ export function ledgerOf(layout: Layout, { edges: outline, sides, limits }: Trac
   const atMm = start + Math.ceil((lowest - start) / course.stepMm - 1e-6) * course.stepMm;
   if (atMm > limits.maxY) return null;
   const [left, right] = [own[0].from[1], own[own.length - 1].to[1]];
+  if (body.maxY - body.minY < LEDGER_FROM_MM || atMm - Math.max(left, right) < BATTEN_MM) return null;
   const bottom = base.cuts
     .map(({ endsMm, alongMm, edge: { from, to } }): BottomPiece => {
       const level = (to[0] - from[0]) / distance(from, to);

@@ -65,7 +65,7 @@ export function tapesTo(surface: Traced, low: Meeting, high: Meeting): readonly 
   const back: Point = normal[0] > 1e-9 || (Math.abs(normal[0]) <= 1e-9 && normal[1] > 0) ? [-normal[0], -normal[1]] : normal;
   const held = ({ at, inward, free }: (typeof ends)[number], ray: Point): LineTape | null => {
     const tape = isWithinReach(surface, at, inward, ray) ? castTape(surface, at, ray, way, 0) : null;
-    const other = castTape(surface, free, ray, way, distance(at, free));
+    const other = castFurtherIn(surface, at, free, inward, ray, length);
     return worthOf(tape, surface) >= worthOf(other, surface) ? tape : other;
   };
   const options = [back, [-back[0], -back[1]] as const].map((ray) => ends.map((end) => held(end, ray)));
@@ -73,6 +73,14 @@ export function tapesTo(surface: Traced, low: Meeting, high: Meeting): readonly 
   const [first, other] = worth(options[1]) > worth(options[0]) ? [options[1], options[0]] : options;
   const pick = (k: 0 | 1, meeting: Meeting): LineTape => first[k] ?? other[k] ?? { by: 'along', ...meeting };
   return [pick(0, low), pick(1, high)];
+}
+
+/** A tape held in from the end of a line, as far as it takes to meet something square; null where nothing is met as far as a third of it. */
+function castFurtherIn(surface: Traced, end: Point, free: Point, inward: Point, ray: Point, lengthMm: number): LineTape | null {
+  for (let mm = distance(end, free); ; mm += OFF_END_MM) {
+    const tape = castTape(surface, placeOn(end, inward, mm), ray, inward, mm);
+    if (tape || mm + OFF_END_MM > lengthMm / 3) return tape;
+  }
 }
 
 /** A tape at the end of a line is held along the wall there, as near to it as this, mm. */

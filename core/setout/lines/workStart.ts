@@ -1,5 +1,5 @@
 import { dot, subtract, unit, type Point } from '../../geometry/point.ts';
-import { boxOf } from '../../geometry/ring.ts';
+import { boxOf, type Ring } from '../../geometry/ring.ts';
 import type { Traced } from '../../surface/traceSurface.ts';
 import type { Field } from '../fields/field.ts';
 import { forEachWhole, tileRing } from '../place/layout.ts';
@@ -38,23 +38,24 @@ export function startOf(fields: readonly Field[], first: StruckLine, level: Stru
 /** A corner of a tile lies on a crossing, mm. */
 const ON_CROSSING_MM = 0.02;
 
-/** The whole tile that has a corner on a crossing of two lines and sides along both: the way to its middle; null where none has. */
+/** The tile that has a corner on a crossing of two lines and sides along both, a whole one if there is one: the way to its middle; null where none has. */
 function firstTile(fields: readonly Field[], at: Point, lines: readonly [StruckLine, StruckLine]): Point | null {
-  let found: Point | null = null;
   const ways = lines.map(({ ends }) => unit(subtract(ends[1], ends[0])));
-  for (const { layout, kind } of fields) {
-    if (kind !== 'main' && kind !== 'beyondBand') continue;
+  const middleOf = (ring: Ring): Point | null => {
+    const k = ring.findIndex((p) => Math.hypot(p[0] - at[0], p[1] - at[1]) < ON_CROSSING_MM);
+    if (k < 0) return null;
+    const sides = [ring[(k + 1) % ring.length], ring[(k + ring.length - 1) % ring.length]].map((p) => unit(subtract(p, ring[k])));
+    if (!ways.every((way) => sides.some((side) => Math.abs(side[0] * way[1] - side[1] * way[0]) < 1e-4))) return null;
+    const { minX, maxX, minY, maxY } = boxOf(ring);
+    return [(minX + maxX) / 2 - at[0], (minY + maxY) / 2 - at[1]];
+  };
+  const own = fields.filter(({ kind }) => kind === 'main' || kind === 'beyondBand');
+  let found: Point | null = null;
+  for (const { layout } of own)
     forEachWhole(layout, (address) => {
-      if (found) return;
-      const ring = tileRing(layout, address);
-      const k = ring.findIndex((p) => Math.hypot(p[0] - at[0], p[1] - at[1]) < ON_CROSSING_MM);
-      if (k < 0) return;
-      const sides = [ring[(k + 1) % ring.length], ring[(k + ring.length - 1) % ring.length]].map((p) => unit(subtract(p, ring[k])));
-      if (!ways.every((way) => sides.some((side) => Math.abs(side[0] * way[1] - side[1] * way[0]) < 1e-4))) return;
-      const { minX, maxX, minY, maxY } = boxOf(ring);
-      found = [(minX + maxX) / 2 - at[0], (minY + maxY) / 2 - at[1]];
+      found ??= middleOf(tileRing(layout, address));
     });
-  }
+  for (const { layout } of own) for (const { polygons } of layout.cutTiles) for (const [outer] of polygons) found ??= middleOf(outer);
   return found;
 }
 

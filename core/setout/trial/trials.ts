@@ -1,10 +1,10 @@
 import { SMALLEST_PIECE_WIDTH_MM } from '../../geometry/conventions.ts';
 import { distance, dot, quarterTurn, subtract, unit, type Point } from '../../geometry/point.ts';
-import { boxOf, type Box } from '../../geometry/ring.ts';
+import { boxOf, isBox, type Box } from '../../geometry/ring.ts';
 import { areMain, type Repeat } from '../../pattern/repeat.ts';
 import type { Ground } from '../fields/ground.ts';
 import type { BandPlace } from '../fields/splitBands.ts';
-import { emptyTally, type EdgeTally, type SetoutFigures } from '../weigh/figures.ts';
+import { clearTally, emptyTally, type EdgeTally, type SetoutFigures } from '../weigh/figures.ts';
 import type { Axis } from '../weigh/axisPlacement.ts';
 import { sliverLimit } from '../weigh/sliver.ts';
 import type { Pin } from '../weigh/pins.ts';
@@ -73,6 +73,7 @@ export class Trials {
     this.lineWalk = new LineWalk(repeat, banded.jointMm, this.tallies, pins.length === 0);
     this.lines = this.readyLines();
     this.mayCurve = new Set(this.lines.map(({ owner }) => owner)).size < this.lines.length;
+    const main = areMain(repeat);
     this.middles = middlesOf(ground, repeat, turnDeg);
     this.pins = pinChecks(pins, repeat, turnDeg, {
       jointMm: banded.jointMm,
@@ -80,6 +81,7 @@ export class Trials {
       region: ground.region,
     });
     this.figures = {
+      interlocks: repeat.pieces.some(({ ring }, k) => main[k] && !isBox(ring)),
       edges: this.tallies,
       rounds: this.rounds.map(({ id }) => ({ fixtureId: id, falls: 'clear' })),
       middles: this.middles.map(({ fixtureId, axis, weight, stepMm }) => ({ fixtureId, axis, weight, offMm: 0, mostMm: stepMm / 2 })),
@@ -100,17 +102,7 @@ export class Trials {
     const { tiles, alike } = lineWalk;
     const { bands } = this.banded;
     for (const tally of tallies) {
-      tally.cutMm =
-        tally.mainCutMm =
-        tally.smallMm =
-        tally.sliverMm =
-        tally.thinMm =
-        tally.shareMm =
-        tally.openMm2 =
-        tally.widestMm =
-        tally.fullMm =
-          0;
-      tally.thinnestMm = Infinity;
+      clearTally(tally);
     }
     lineWalk.clear();
     this.walkAll(x, y);

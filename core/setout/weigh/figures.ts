@@ -14,6 +14,8 @@ export interface EdgeTally {
   thinMm: number;
   /** With cut pieces, those left out that fill in between the tiles, such as dots. */
   mainCutMm: number;
+  /** The same, of pieces cut to a half: where courses reach into each other every other one is, and looks whole. */
+  halfMm: number;
   /** With cut pieces, each counted by the share of the piece that stays. */
   shareMm: number;
   /** Where no piece reaches the edge's line: length times how much wider its gap is by that, mm². */
@@ -55,6 +57,8 @@ export interface RunOff {
 
 /** All that setouts are weighed by. */
 export interface SetoutFigures {
+  /** Whether tiles reach into each other's courses, as lanterns and hexagons do: then every other one is halved at an edge where the rest are whole. */
+  readonly interlocks: boolean;
   readonly edges: readonly EdgeTally[];
   readonly rounds: readonly RoundFalls[];
   readonly middles: readonly MiddleOff[];
@@ -83,20 +87,27 @@ export const keptFigures = (figures: SetoutFigures): SetoutFigures => ({
   middles: figures.middles.map((one) => ({ ...one })),
 });
 
-/** An edge before anything is laid along it. */
-export const emptyTally = (owner: LineOwner): EdgeTally => ({
-  owner,
+const EMPTY = {
   cutMm: 0,
   smallMm: 0,
   sliverMm: 0,
   thinMm: 0,
   mainCutMm: 0,
+  halfMm: 0,
   shareMm: 0,
   openMm2: 0,
   thinnestMm: Infinity,
   widestMm: 0,
   fullMm: 0,
-});
+} as const satisfies Omit<EdgeTally, 'owner'>;
+
+/** An edge before anything is laid along it. */
+export const emptyTally = (owner: LineOwner): EdgeTally => ({ owner, ...EMPTY });
+
+/** The same edge again before anything is laid along it. */
+export function clearTally(tally: EdgeTally): void {
+  Object.assign(tally, EMPTY);
+}
 
 /** How an edge comes out; undefined where none has this name. */
 export const tallyOf = ({ edges }: SetoutFigures, id: string | null): EdgeTally | undefined => edges.find(({ owner }) => owner.id === id);

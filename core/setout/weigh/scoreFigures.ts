@@ -62,10 +62,11 @@ export function costsOf(figures: SetoutFigures, sides: MainEdges): Costs {
       ends += seen * (tally.smallMm + OPEN_COST * tally.openMm2);
       if (seen > SEEN_FIRST) {
         const { id, lengthMm } = tally.owner;
+        const cutMm = figures.interlocks ? cutInSight(tally) : tally.mainCutMm;
         const paid = PAID_FOR_COST * paidFor(lengthMm - tally.mainCutMm, figures, sides, id);
         // A side that ends the rows counts as a whole, however short it is: it is what one sees of them.
         const isEnd = id === sides.left || id === sides.right || id === sides.bottom || id === sides.top;
-        fullSeen += (seen * (FULL_SEEN_COST * tally.mainCutMm + paid)) / (isEnd ? Math.max(1, lengthMm) : longest);
+        fullSeen += (seen * (FULL_SEEN_COST * cutMm + paid)) / (isEnd ? Math.max(1, lengthMm) : longest);
       }
     }
   }
@@ -91,6 +92,13 @@ export function costsOf(figures: SetoutFigures, sides: MainEdges): Costs {
     motifs: -MOTIF_COST * figures.motifs,
   };
 }
+
+/** Where tiles reach into each other's courses and every other one is whole, the halves between look so too; not where all are halved. */
+const ALL_HALVED = 0.93;
+
+/** How much of an edge looks cut, mm. */
+const cutInSight = ({ owner, mainCutMm, halfMm }: EdgeTally): number =>
+  mainCutMm > ALL_HALVED * owner.lengthMm ? mainCutMm : mainCutMm - halfMm;
 
 /** Of so much of an edge with full pieces, what slivers at the other ends of its courses pay for, mm; where nobody looks they may. */
 function paidFor(fullMm: number, { edges }: SetoutFigures, { left, right, bottom, top }: MainEdges, id: string): number {

@@ -1,14 +1,16 @@
 import { labelPoint } from '../../geometry/labelPoint.ts';
 import { cross, motion, subtract, unit, type Motion, type Point } from '../../geometry/point.ts';
-import { boxOf, mapPolygon, polygonArea, polygonsArea, ringArea, type Polygon } from '../../geometry/ring.ts';
+import { intersect } from '../../geometry/clip.ts';
+import { boxOf, mapPolygon, polygonArea, polygonsArea, rectangleRing, ringArea, type Polygon } from '../../geometry/ring.ts';
 import { cellShift, unitOf } from '../../pattern/repeat.ts';
 import type { Edge } from '../../surface/edge.ts';
 import type { SurfaceKind } from '../../surface/surface.ts';
 import type { Traced } from '../../surface/traceSurface.ts';
 import type { Field } from '../fields/field.ts';
+import type { Ledger } from '../lines/ledger.ts';
 import { stepAlong } from '../lines/strikeLines.ts';
 import { forEachWhole, placementMotion, type Layout } from '../place/layout.ts';
-import { PASS_MM, partsOf, type FloorPart, type PartGrid } from './floorParts.ts';
+import { PASS_MM, partsOf, type FloorPart, type PartGrid, type Parts } from './floorParts.ts';
 import { sharedRun, sidesOf } from './sharedRun.ts';
 import { waysFree } from './wayFree.ts';
 import { backToTheDoor, stepsOut, type NextStep } from './wayOut.ts';
@@ -30,6 +32,8 @@ export interface LayingZone {
   readonly labelAt: Point;
   /** Where the work goes on to: towards the next place to kneel, or out; null for the last of a wall. */
   readonly towards: Point | null;
+  /** Whether it is the course below a ledger, laid when that is off and the rest is firm. */
+  readonly offLedger: boolean;
   /** Of a floor: whether it is reached, and left, over floor that is not laid yet. */
   readonly isReached: boolean;
 }
@@ -52,6 +56,8 @@ export interface ZonedSurface {
   readonly layout: Layout;
   readonly fields: readonly Field[];
   readonly cuts: readonly { readonly label: string; readonly polygon: Polygon }[];
+  /** What the second course stands on: what lies below is laid last, when it is off. */
+  readonly ledger?: Pick<Ledger, 'atMm'> | null;
   readonly zones?: ZoneChoice | undefined;
 }
 
@@ -70,11 +76,12 @@ export function layingZones(surface: ZonedSurface, areaM2: number): LayingZones 
   const frame = motion(frameTurn(layout.placement.turnDeg), [0, 0]);
   const region = traced.region.map((polygon) => mapPolygon(polygon, frame.unturn));
   if (polygonsArea(region) < 1) return { zones: [], way: wayOf(kind), exits: [], exitIsGuessed: false };
-  const grid = gridOf(region, layout, frame, { reachMm: choice.reachMm ?? USUAL_REACH_MM, areaM2: choice.areaM2 ?? areaM2 });
-  const { parts, partAt } = partsOf(region, grid);
+  const size = { reachMm: choice.reachMm ?? USUAL_REACH_MM, areaM2: choice.areaM2 ?? areaM2 };
+  const partIn = (own: readonly Polygon[]): Parts => partsOf(own, gridOf(own, layout, frame, size));
+  const { parts, partAt, below } = partedAtLedger(region, surface.ledger?.atMm ?? null, frame, partIn);
   const { exits, isGuessed } = kind === 'floor' ? exitsOf(traced, choice.exit) : { exits: [], isGuessed: false };
   const doors = doorsOf(parts, exits, frame);
-  const proposed = kind === 'floor' ? backToTheDoor(parts, doors, opensAcrossRows(exits, frame)) : upFromTheBase(parts);
+  const proposed = kind === 'floor' ? backToTheDoor(parts, doors, opensAcrossRows(exits, frame)) : upFromTheBase(parts, below);
   const order = byHand(proposed, parts, choice.order);
   const steps = kind === 'floor' ? stepsOut(parts, doors, order) : [];
   const reached =
@@ -106,6 +113,7 @@ export function layingZones(surface: ZonedSurface, areaM2: number): LayingZones 
         cuts: counts[turn].cuts,
         labelAt: labelPoint(largest),
         towards: towards && frame.turn(towards),
+        offLedger: below.has(k),
         isReached: kind !== 'floor' || steps[turn] !== null || reached[turn],
       };
     }),
@@ -194,9 +202,39 @@ function opensAcrossRows(exits: readonly Edge[], frame: Motion): boolean {
 
 const sizeOf = ({ from, to }: Edge): number => Math.hypot(to[0] - from[0], to[1] - from[1]);
 
-/** A wall goes up row by row, each from the same side. */
-const upFromTheBase = (parts: readonly FloorPart[]): number[] =>
-  parts.map((_, k) => k).sort((a, b) => parts[a].row - parts[b].row || parts[a].column - parts[b].column);
+/** A wall goes up row by row, each from the same side; what a ledger kept free comes last. */
+const upFromTheBase = (parts: readonly FloorPart[], below: ReadonlySet<number>): number[] =>
+  parts
+    .map((_, k) => k)
+    .sort((a, b) => Number(below.has(a)) - Number(below.has(b)) || parts[a].row - parts[b].row || parts[a].column - parts[b].column);
+
+/** A tile of the bottom course ends below the ledger by the joint between them; wider ones there are none, mm. */
+const BELOW_LEDGER_MM = 1;
+
+/** A region in parts, those below a ledger by themselves. */
+function partedAtLedger(
+  region: readonly Polygon[],
+  atMm: number | null,
+  frame: Motion,
+  partIn: (own: readonly Polygon[]) => Parts,
+): Parts & { readonly below: ReadonlySet<number> } {
+  const box = boxOf(region.flat(2));
+  // A ledger is level; the frame of its courses is turned by hardly anything.
+  const at = atMm === null ? null : frame.unturn([(box.minX + box.maxX) / 2, atMm])[1] - BELOW_LEDGER_MM;
+  if (at === null || at <= box.minY + 1 || at >= box.maxY - 1) return { ...partIn(region), below: new Set() };
+  const within = (low: number, high: number): Polygon[] =>
+    intersect(region, [[rectangleRing(box.minX - 1, low, box.maxX - box.minX + 2, high - low)]]);
+  const [upper, lower] = [partIn(within(at, box.maxY + 1)), partIn(within(box.minY - 1, at))];
+  const count = upper.parts.length;
+  const under = lower.parts.map((part): FloorPart => {
+    return { ...part, id: `under-${part.id}`, passes: part.passes.map((pass) => ({ ...pass, to: pass.to + count })) };
+  });
+  return {
+    parts: [...upper.parts, ...under],
+    partAt: (p) => (p[1] < at ? count + lower.partAt(p) : upper.partAt(p)),
+    below: new Set(under.map((_, k) => count + k)),
+  };
+}
 
 /** The order of the person; what it does not name comes before the first that the proposed one has after it. */
 function byHand(proposed: readonly number[], parts: readonly FloorPart[], ids: readonly string[] = []): number[] {

@@ -83,20 +83,10 @@ export function measureSite(site: LaidSite, practice: Practice, sizes: StripSize
     crossings: works.does.spacers ? countCrossings(chipless) : null,
     sharedJoints: works.does.clips ? sharedJointLengths(chipless, SHORTEST_CLIPPED_MM) : null,
     fill: levels && fill ? { kind: fill, meanMm: levels.meanMm, areaMm2: levels.areaMm2 } : null,
-    ...(ledger && kind === 'wall' && isStoodOn(ledger, traced) ? ledgerFigures(ledger, traced) : { ledgerRunsMm: [], ledgerRowMm2: 0 }),
+    ...(ledger ? ledgerFigures(ledger, traced) : { ledgerRunsMm: [], ledgerRowMm2: 0 }),
     bays: kind === 'floor' ? baysOf(traced.region, practice, works) : { limitMm: Infinity, joints: [] },
   };
 }
-
-/** Lower walls, such as risers and niches, are laid off the base on packers, mm. */
-const LEDGER_FROM_MM = 400;
-
-/** A batten is no thinner, mm: what leaves less room is stood on packers too. */
-const BATTEN_MM = 18;
-
-/** Whether a ledger is fixed: there is room for one under the second course, and enough wall above it. */
-const isStoodOn = ({ heightsMm }: Ledger, { body }: Traced): boolean =>
-  body.maxY - body.minY >= LEDGER_FROM_MM && Math.min(...heightsMm) >= BATTEN_MM;
 
 /** What a ledger takes: boards where tiles stand on the base, none across a doorway; and the row that is laid when it is off. */
 function ledgerFigures({ heightsMm: [left, right] }: Ledger, traced: Traced): Pick<SiteFigures, 'ledgerRunsMm' | 'ledgerRowMm2'> {
