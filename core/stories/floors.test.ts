@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import { ringArea } from '../geometry/ring.ts';
-import { basketWeave, kitchenFloor, octagonsInAnOldRoom, onSandAndCement, overOldTiles } from './jobs.ts';
+import { basketWeave, kitchenFloor, octagonsInAnOldRoom, onSandAndCement, overOldTiles } from './floorJobs.ts';
 import { tell } from './story.ts';
 
 describe('a kitchen floor in large format, cabinets left out (J02)', () => {

@@ -1,5 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
-import { arabesque, ashlarCountertop, curvedCountertop, niche, stairRisers } from './jobs.ts';
+import { arabesque, ashlarCountertop, curvedCountertop, niche, stairRisers } from './setJobs.ts';
 import { rebuildPiece } from '../cuts/rebuildPiece.ts';
 import { polygonArea, polygonsArea } from '../geometry/ring.ts';
 import { tell } from './story.ts';

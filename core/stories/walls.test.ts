@@ -1,5 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
-import { glassSplashback, laundry, noCuts, showerFromTheTrim, showerOnALedger, splashbackInSheets } from './jobs.ts';
+import { glassSplashback, laundry, noCuts, showerFromTheTrim, showerOnALedger, splashbackInSheets } from './wallJobs.ts';
 import { tell } from './story.ts';
 
 describe('a splashback in sheets, with sockets and a free end (J01)', () => {
