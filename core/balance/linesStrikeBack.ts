@@ -7,12 +7,12 @@ import type { SurfacePlan } from '../planning/planned.ts';
 import type { Edge } from '../surface/edge.ts';
 import type { Law } from './law.ts';
 
-/** A figure is read off a tape to its half step; what is struck by two of them strays by hardly more, mm. */
-const STRAYS_MM = 0.1;
+/** A figure is read off a tape to its half step; a line struck by two of them, held in from its ends, strays by so much more, mm. */
+const STRAYS_MM = 0.25;
 
 /**
  * The lines to strike, struck again from their words alone by one who knows the room and no plan, lie where the tiles
- * begin. Words that name a fixture, a stretch of a curve or two edges of one name are left to the tests of lines.
+ * begin. Words that name a fixture, a curve or two edges of one name are left to the tests of lines.
  */
 export const linesStrikeBack: Law = (job, { surfaces }) =>
   surfaces.flatMap((planned) => {
@@ -52,6 +52,9 @@ type Said =
   | { readonly by: 'square'; readonly mm: number; readonly edges: readonly Edge[]; readonly inMm: number }
   | { readonly by: 'along'; readonly mm: number; readonly edge: Edge; readonly corner: Point };
 
+/** A curve has more: where a tape touches it hangs on where the line is. */
+const MOST_STRETCHES = 4;
+
 const FIGURE = String.raw`(\d+(?:\.\d+)?)`;
 const HELD = String.raw`(?:at the (?:left|right|bottom|top) end|held ${FIGURE} in from the (?:left|right|bottom|top) end)`;
 const ONE_EDGE = new RegExp(`: ${FIGURE} ${HELD}, ${FIGURE} ${HELD}, from the (.+)\\.$`);
@@ -62,7 +65,7 @@ const EACH = new RegExp(`: (.+) ${HELD}; (.+) ${HELD}\\.$`);
 function readLine(text: string, room: Room): readonly [Said, Said] | null {
   const square = (mm: string, name: string, held = '0'): Said | null => {
     const edges = room.named.get(name);
-    return edges ? { by: 'square', mm: Number(mm), edges, inMm: Number(held) } : null;
+    return edges && edges.length <= MOST_STRETCHES ? { by: 'square', mm: Number(mm), edges, inMm: Number(held) } : null;
   };
   const both = BOTH_ENDS.exec(text);
   const one = ONE_EDGE.exec(text);

@@ -99,7 +99,7 @@ function writeLabels(space: LabelSpace, { job, surface, planned }: SurfaceSource
     space.write(formatLength(mm, tape), 10, '#1d4f91', steps);
   }
   for (const { foot, at: end, mm } of tapesOf(planned)) {
-    const places = [0.5, 0.35, 0.65, 0.2, 0.8].map((share): LabelPlace => {
+    const places = [0.8, 0.6, 0.4, 0.2].map((share): LabelPlace => {
       const [x, y] = at([foot[0] + share * (end[0] - foot[0]), foot[1] + share * (end[1] - foot[1])]);
       return { at: [x, y] };
     });

@@ -90,7 +90,8 @@ export function paintTapes(brush: Brush, { struck }: Drawing, tape: Tape): void 
       context.moveTo(foot[0], foot[1]);
       context.lineTo(x, y);
       context.stroke();
-      writeOver(brush, formatLength(measure.mm, tape), [(x + foot[0]) / 2, (y + foot[1]) / 2]);
+      // Near its line: tapes of several lines are hooked to one wall.
+      writeOver(brush, formatLength(measure.mm, tape), [foot[0] + 0.8 * (x - foot[0]), foot[1] + 0.8 * (y - foot[1])]);
     }
   }
   if (!struck.start) return;

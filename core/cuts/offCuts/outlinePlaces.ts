@@ -12,6 +12,9 @@ const TURN_SLACK_MM = 0.5;
 /** Pieces come this much nearer to each other than the kerf, mm: no saw knows it. */
 const TOUCH_MM = 0.05;
 
+/** Two outlines that share so little share nothing, mm²: clipping works in thousandths. */
+const NOTHING_MM2 = 0.5;
+
 /** A piece in one of the places that its tile has for it. */
 export interface Place {
   readonly outline: Polygon;
@@ -86,7 +89,9 @@ function overlaps(a: Place, b: Place, kerfMm: number): boolean {
   if (comesWithin(nearMm, a, b) || comesWithin(nearMm, b, a)) return true;
   if (a.isConvex && b.isConvex && (liesBeyondASide(a, b) || liesBeyondASide(b, a))) return false;
   const left = polygonsArea(difference([b.outline], [a.outline]));
-  return polygonArea(b.outline) - left > TOUCH_MM * (b.box.maxX - b.box.minX + b.box.maxY - b.box.minY);
+  // Where a saw goes between them they share nothing; touching outlines share what reckoning leaves along their sides.
+  const touching = kerfMm > 2 * TOUCH_MM ? NOTHING_MM2 : TOUCH_MM * (b.box.maxX - b.box.minX + b.box.maxY - b.box.minY);
+  return polygonArea(b.outline) - left > touching;
 }
 
 /** Whether all of a place lies beyond the line of one side of another. */

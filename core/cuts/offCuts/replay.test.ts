@@ -16,6 +16,7 @@ import type { Side } from '../cutKind.ts';
 import type { CutPiece } from '../cutPiece.ts';
 import type { Blank } from './blank.ts';
 import { fillBlanks } from './fillBlanks.ts';
+import { Clearance, placeOf } from './outlinePlaces.ts';
 import type { WantedPiece } from './wanted.ts';
 import type { CutSource } from '../cutSource.ts';
 
@@ -235,4 +236,23 @@ test('a blank of a tile that is not there, no wider than the saw takes, or large
     ['blank/under-kerf'],
     ['blank/larger-than-tile'],
   ]);
+});
+
+test('two outlines that cross keep no kerf between them, however little they share', () => {
+  const keepsOff = new Clearance(2.5);
+  const leg: Polygon = [
+    [
+      [0, 0],
+      [300, 0],
+      [300, 20],
+      [20, 20],
+      [20, 200],
+      [0, 200],
+    ],
+  ];
+  // A thread across the leg, 0.3 wide: 6 mm² of both, and no corner of either near a side of the other.
+  const thread: Polygon = [rectangleRing(150, -10, 0.3, 140)];
+  expect(keepsOff.keeps(placeOf(leg, 0, keepsOff), placeOf(thread, 0, keepsOff))).toBe(false);
+  const beside: Polygon = [rectangleRing(150, 23, 40, 100)];
+  expect(keepsOff.keeps(placeOf(leg, 0, keepsOff), placeOf(beside, 0, keepsOff))).toBe(true);
 });

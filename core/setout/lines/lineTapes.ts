@@ -110,11 +110,17 @@ function freePlace({ fixtures }: Traced, end: Point, way: Point, insetMm: number
   return placeOn(end, way, insetMm);
 }
 
+/** A wall with a doorway in it has two stretches, one with two has three; a curve has many. */
+const MOST_STRETCHES = 4;
+
 /** An edge is better to measure from than a fixture, and one that can be reached better than one that is hidden. */
 function worthOf(tape: LineTape | null, { edges }: Traced): number {
   if (tape?.by !== 'square') return 0;
   if (tape.from === 'fixture') return 1;
-  const edge = edges.find(({ id }) => id === tape.id);
+  const own = edges.filter(({ id }) => id === tape.id);
+  const [edge] = own;
+  // From a curve no tape is hooked twice alike.
+  if (own.length > MOST_STRETCHES) return 0.6;
   return edge?.role === 'hidden' ? 1 : edge?.isReveal ? 0.5 : 2;
 }
 
