@@ -106,7 +106,9 @@ function strike([low, high]: readonly [Said, Said], deg: number, edges: readonly
   const middle = edges.reduce(([x, y], { from }): Point => [x + from[0] / edges.length, y + from[1] / edges.length], [0, 0] as Point);
   // The words say level, upright, or at how many degrees; a tenth of one is all they say.
   const turn = (Math.round(deg * 10) / 10) * (Math.PI / 180);
-  let line: Line = { through: middle, way: [Math.cos(turn), Math.sin(turn)] };
+  // Its ends are told from the left, or from the bottom where it is steep.
+  const sign = deg > 135 ? -1 : 1;
+  let line: Line = { through: middle, way: [sign * Math.cos(turn), sign * Math.sin(turn)] };
   for (let k = 0; k < 60; k++) {
     const ends = endsOf(line, edges);
     if (!ends) return null;
