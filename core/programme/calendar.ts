@@ -48,12 +48,30 @@ export type Stretch = readonly [from: number, to: number];
 /** Nobody comes back for what a quarter of an hour ends. */
 const STAYED_ON = 0.25;
 
-/** The stretches that so many hours of work take from a time on, day by day. */
-export function workFrom(calendar: WorkCalendar, at: number, hours: number): Stretch[] {
+/** Nobody begins, for less than this before the end of a day, what goes on the next, hours. */
+const WORTH_BEGINNING = 0.5;
+
+const endOfDay = ({ startHour, hoursPerDay }: WorkCalendar, time: number): number =>
+  24 * Math.floor(time / 24 + 1e-9) + startHour + hoursPerDay;
+
+/** Whether so many hours of work would be begun at a time for hardly anything of them. */
+function isHardlyBegun(calendar: WorkCalendar, time: number, hours: number): boolean {
+  const left = endOfDay(calendar, time) - time;
+  return left < WORTH_BEGINNING - 1e-9 && hours > left + STAYED_ON + 1e-9;
+}
+
+/** The first time at or after one at which so many hours of work are begun. */
+export function beginWork(calendar: WorkCalendar, at: number, hours: number): number {
+  const time = nextWorkTime(calendar, at);
+  return isHardlyBegun(calendar, time, hours) ? nextWorkTime(calendar, endOfDay(calendar, time)) : time;
+}
+
+/** The stretches that so many hours of work take from a time on, day by day; begun at once where something would dry before the next day. */
+export function workFrom(calendar: WorkCalendar, at: number, hours: number, atOnce = false): Stretch[] {
   const stretches: Stretch[] = [];
-  let [time, left] = [nextWorkTime(calendar, at), hours];
+  let [time, left] = [atOnce ? nextWorkTime(calendar, at) : beginWork(calendar, at, hours), hours];
   while (left > 1e-6 && stretches.length < 5000) {
-    const ends = 24 * Math.floor(time / 24 + 1e-9) + calendar.startHour + calendar.hoursPerDay;
+    const ends = endOfDay(calendar, time);
     const to = time + left <= ends + STAYED_ON + 1e-9 ? time + left : ends;
     stretches.push([time, to]);
     left -= to - time;

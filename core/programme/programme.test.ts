@@ -274,6 +274,13 @@ describe('a programme', () => {
       [32, 32.5],
     ]);
     expect(workFrom(calendar, 16.25, 1)).toEqual([[32, 33]]);
+    // For a quarter of an hour before the end nobody begins what goes on the next day, for half an hour he does.
+    expect(workFrom(calendar, 15.75, 1)).toEqual([[32, 33]]);
+    expect(workFrom(calendar, 15.75, 0.5)).toEqual([[15.75, 16.25]]);
+    expect(workFrom(calendar, 15.5, 1)).toEqual([
+      [15.5, 16],
+      [32, 32.5],
+    ]);
   });
 
   test('a whole job: only the works it needs, each once in each place', () => {

@@ -1,6 +1,6 @@
 import type { TaskId } from '../labour/tasks.ts';
 import { HOURS_PER_DAY, type WorkHours } from '../labour/workHours.ts';
-import { dayNumber, nextWorkTime, workBack, workFrom, type Stretch, type WorkCalendar } from './calendar.ts';
+import { beginWork, dayNumber, nextWorkTime, workBack, workFrom, type Stretch, type WorkCalendar } from './calendar.ts';
 import { draftTasks, type After, type Draft, type DraftRules, type Place, type TaskPart } from './draftTasks.ts';
 import type { ProgrammeChoice } from './programmeChoice.ts';
 import { RANK } from './steps.ts';
@@ -84,8 +84,11 @@ export function planProgramme(work: readonly WorkHours[], places: readonly Place
     const timed = ready.map((draft) => {
       const { at, held } = earliest(draft, placed, programme, calendar);
       const dueAt = dueOf(draft, placed, following, dues, calendar);
-      const start = meetsWindow(draft, nextWorkTime(calendar, Math.max(at, free)), following, calendar);
-      return { draft, at, held, dueAt, start, end: workFrom(calendar, start, draft.hours).at(-1)?.[1] ?? start };
+      const soonest = Math.max(at, free);
+      const atOnce = dueAt < Infinity;
+      const begun = atOnce ? nextWorkTime(calendar, soonest) : beginWork(calendar, soonest, draft.hours);
+      const start = meetsWindow(draft, begun, following, calendar);
+      return { draft, at, held, dueAt, atOnce, start, end: workFrom(calendar, start, draft.hours, atOnce).at(-1)?.[1] ?? start };
     });
     // What would keep the hands beyond a window that is open has to wait, unless it is what closes it;
     // and one window is closed before another is opened.
@@ -105,8 +108,8 @@ export function planProgramme(work: readonly WorkHours[], places: readonly Place
     );
     const next = choice[0];
     const { draft } = next;
-    const { start } = next;
-    const stretches = workFrom(calendar, start, draft.hours);
+    const stretches = workFrom(calendar, next.start, draft.hours, next.atOnce);
+    const start = stretches[0]?.[0] ?? next.start;
     const end = stretches.at(-1)?.[1] ?? start;
     const held: Held = next.at > free + 1e-9 ? next.held : last === null ? { by: 'start' } : { by: 'hands', id: last };
     placed.set(draft.id, {

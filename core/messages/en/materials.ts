@@ -134,8 +134,8 @@ const figuresLine = (figures: Readonly<Record<string, Spoken>>): string[] => {
 const explainTiles = (how: TilesHow, unit: Material['unit'], { nameOf }: Words): string[] => [
   ...how.surfaces.map((s) => `${nameOf(s.surfaceId)}: ${s.whole} whole, ${s.forCuts} opened for cuts.`),
   ...how.strips.map((s) => {
-    const bound = s.opened > s.lowerBound ? `; no plan could need fewer than ${s.lowerBound}` : '; no plan could need fewer';
-    return `${nameOf(s.surfaceId)}, ${s.purpose}: ${s.pieces} pieces cut in strips from ${s.opened}${bound}.`;
+    const bound = s.opened > s.lowerBound ? `at least ${s.lowerBound} tiles` : 'no fewer tiles';
+    return `${nameOf(s.surfaceId)}, ${s.purpose}: ${s.pieces} pieces cut in strips from ${s.opened}. From tiles of their own they need ${bound}; what the field's cuts leave is not counted in.`;
   }),
   `${how.opened} opened, ${how.breakage} for breakage while cutting, ${how.spare} left with the client.`,
   `For comparison, area and a tenth: ${how.ruleOfThumb} ${UNIT_NAMES[unit]}.`,

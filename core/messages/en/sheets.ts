@@ -21,7 +21,9 @@ export function describeSheets({ wholeSheets, openedForParts, parts, chipsLeft, 
   if (parts.length === 0) return `${whole}; no sheet is cut.`;
   const total = wholeSheets + openedForParts;
   const proof =
-    total === lowerBound ? 'a bitten chip gives one piece, so it can not be done with fewer' : `no way needs fewer than ${lowerBound}`;
+    total === lowerBound
+      ? 'by itself, and with one piece from each bitten chip, this surface can not do with fewer'
+      : `by itself this surface needs at least ${lowerBound}`;
   return `${whole}, ${counted(parts.length, 'part')} out of ${opened}; ${proof}. ${counted(chipsLeft, 'chip')} left over.`;
 }
 

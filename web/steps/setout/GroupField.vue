@@ -20,6 +20,7 @@ const set = (runOn: boolean): void => {
     else target.apart = true;
   });
 };
+const kerfMm = computed(() => props.job.consumption.kerfMm);
 const nameOf = (id: string): string => props.job.surfaces.find((surface) => surface.id === id)?.name ?? id;
 const setRunsOn = (linkId: string, runsOn: boolean): void => {
   edit(runsOn ? 'Cut-offs run on' : 'Cut-offs stay', (_, job) => {
@@ -42,6 +43,10 @@ const setRunsOn = (linkId: string, runsOn: boolean): void => {
         :value="runsOn"
         @choose="setRunsOn(linkId, $event)"
       />
+      <p v-if="kerfMm > 0 && plan.group.corners.some(({ runsOn }) => runsOn)" class="small soft">
+        The pattern meets at the corner as if one tile were bent round it. The saw takes {{ formatLengthWithUnit(kerfMm, tape) }} between
+        the two pieces, so each comes from a tile of its own.
+      </p>
     </template>
     <p v-if="plan.group.offMm > 1 && !surface.apart" class="why">
       The levels do not agree all the way round: they are {{ formatLengthWithUnit(plan.group.offMm, tape) }} apart where the ring closes, so
