@@ -92,6 +92,15 @@ describe('a law is broken by what it is there for', () => {
         },
       })),
     ],
+    findingsCountAlike: [
+      {
+        ...whole,
+        findings: [
+          ...whole.findings,
+          { ...whole.findings[0], path: ['surfaces', 0, 'works'], code: 'advice/not-primed', severity: 'warning', figures: {} },
+        ],
+      },
+    ],
     nothingForNoHand: [surface(({ cuts }) => ({ cuts: first(cuts, (piece) => ({ ...piece, inTile: [piece.tile] })) }))],
   };
   test.each(Object.keys(LAWS) as (keyof typeof LAWS)[])('%s', (name) => {

@@ -1,5 +1,6 @@
 import { cutsHaveOneHome } from './cutsHaveOneHome.ts';
 import { daysHoldTheWork, daysInOrder } from './daysHoldTheWork.ts';
+import { findingsCountAlike } from './findingsCountAlike.ts';
 import type { Law } from './law.ts';
 import { linesStrikeBack } from './linesStrikeBack.ts';
 import { nothingForNoHand } from './nothingForNoHand.ts';
@@ -18,4 +19,5 @@ export const LAWS = {
   daysInOrder,
   nothingForNoHand,
   linesStrikeBack,
+  findingsCountAlike,
 } as const satisfies Record<string, Law>;
