@@ -12,6 +12,7 @@ import { forEachWhole, tileRing } from '../place/layout.ts';
 import { adviseSetout, type SetoutAdvice } from './adviseSetout.ts';
 import type { Candidate } from './candidate.ts';
 import { chooseSetout } from './chooseSetout.ts';
+import { tallyOf } from './figures.ts';
 import type { EndSize, Statement } from './statement.ts';
 
 /** A surface set out with its reasons, without its cuts: what a reason speaks of. */
@@ -194,6 +195,16 @@ test('no reason is untrue, in 300 random rooms', () => {
     rivals++;
     const other = { ...drawingOf(job.surfaces[0], prepareSurface(job, job.surfaces[0]), 100, than), advice: plan.advice };
     check(other, piecesOf(other), rival, than);
+    // What the other one is told to leave, the chosen one does not leave, or less of it.
+    if (rival.says !== 'strips' && rival.says !== 'pieces') continue;
+    const [own, its] = [plan.advice.chosen, than].map(({ figures }) => tallyOf(figures, rival.size.along.id));
+    const isLess =
+      !own ||
+      !its ||
+      (rival.says === 'strips'
+        ? own.sliverMm + own.thinMm < its.sliverMm + its.thinMm
+        : own.mainCutMm < 0.95 * its.mainCutMm || own.thinnestMm > its.thinnestMm + 1);
+    if (!isLess) wrong.push(`${seed}: the other one leaves ${JSON.stringify(rival.size)}, and so does this one`);
   }
   expect(rooms).toBe(300);
   expect(told).toBeGreaterThan(400);

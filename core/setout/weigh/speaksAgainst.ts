@@ -17,11 +17,13 @@ export function speaksAgainst(care: Care, chosen: Candidate, than: Candidate | n
       return { says: 'strips', size: { along: alongOf(thin), cutMm: [thin.thinnestMm, thin.thinnestMm] } };
     }
     case 'ends':
-      return piecesAlong(worst(chosen, than, ({ smallMm, owner }) => (isEdge(owner) ? smallMm * owner.seen : 0)));
+      return piecesAlong(worstPieces(chosen, than, ({ smallMm, owner }) => (isEdge(owner) ? smallMm * owner.seen : 0)));
     case 'fullSeen':
-      return piecesAlong(worst(chosen, than, ({ cutMm, owner }) => (isEdge(owner) && owner.seen > 1.5 ? cutMm * owner.seen : 0)));
+      return piecesAlong(
+        worstPieces(chosen, than, ({ mainCutMm, owner }) => (isEdge(owner) && owner.seen > 1.5 ? mainCutMm * owner.seen : 0)),
+      );
     case 'beside':
-      return piecesAlong(worst(chosen, than, ({ smallMm, owner }) => (owner.kind === 'beside' ? smallMm * owner.seen : 0)));
+      return piecesAlong(worstPieces(chosen, than, ({ smallMm, owner }) => (owner.kind === 'beside' ? smallMm * owner.seen : 0)));
     case 'balance':
       return unevenStatement(chosen, than);
     case 'square': {
@@ -56,6 +58,21 @@ export function speaksAgainst(care: Care, chosen: Candidate, than: Candidate | n
 }
 
 const isEdge = ({ kind, isReveal }: EdgeTally['owner']): boolean => kind === 'edge' && !isReveal;
+
+/** The same of the edges whose pieces are clearly more, or narrower, than in the other setout: what both have is not told of one. */
+const worstPieces = (chosen: Candidate, than: Candidate | null, of: (tally: EdgeTally) => number): EdgeTally | null =>
+  worst(chosen, than, (tally) => {
+    const other = than && tallyOf(than.figures, tally.owner.id);
+    return !than || !other || clearlyWorse(tally, other) ? of(tally) : 0;
+  });
+
+/** Less of an edge by this share, or a piece wider by so many mm, is seen. */
+const SEEN_SHARE = 0.95;
+const SEEN_MM = 1;
+
+/** Whether the cut pieces along an edge are clearly more, or narrower, than in another setout. */
+const clearlyWorse = (tally: EdgeTally, other: EdgeTally): boolean =>
+  other.mainCutMm < SEEN_SHARE * tally.mainCutMm || other.thinnestMm > tally.thinnestMm + SEEN_MM;
 
 /** The edge of which something is most, or most more than in another setout; null where it is nowhere more. */
 function worst(chosen: Candidate, than: Candidate | null, of: (tally: EdgeTally) => number): EdgeTally | null {
