@@ -1,4 +1,4 @@
-import type { Point } from '../../geometry/point.ts';
+import { distance, type Point } from '../../geometry/point.ts';
 
 interface Flat {
   readonly x: number;
@@ -33,7 +33,7 @@ export function ellipsePoints({
 /** Splines of a higher degree are drawn by no program of the trade. */
 const HIGHEST_DEGREE = 25;
 
-/** Points along a B-spline by de Boor's recursion; along its fit points where it has no control points; null where its figures make none. */
+/** Points along a B-spline by de Boor's recursion; through its fit points where it has no control points; null where its figures make none. */
 export function splinePoints({
   controlPoints,
   fitPoints,
@@ -46,7 +46,7 @@ export function splinePoints({
   degreeOfSplineCurve: number;
 }>): Point[] | null {
   const flat = ({ x, y }: Flat): Point => [x, y];
-  if (!controlPoints || !knotValues || controlPoints.length === 0) return (fitPoints ?? []).map(flat);
+  if (!controlPoints || !knotValues || controlPoints.length === 0) return throughPoints((fitPoints ?? []).map(flat));
   const degree = degreeOfSplineCurve;
   const isSound = Number.isInteger(degree) && degree >= 1 && degree <= HIGHEST_DEGREE && degree < controlPoints.length;
   if (!isSound || knotValues.length < controlPoints.length + degree + 1) return null;
@@ -66,4 +66,52 @@ function deBoor(control: readonly Point[], knots: readonly number[], degree: num
     }
   }
   return d[degree];
+}
+
+/** More points are a line that was drawn by hand: it is taken as it is. */
+const MOST_FITTED = 200;
+
+/** So many steps from one fitted point to the next. */
+const FIT_STEPS = 24;
+
+/**
+ * Points along the smooth curve through some points: a cubic in each coordinate over the length of the chords, whose slope
+ * and bend run on from piece to piece, free at both ends, as drawing programs lay a spline through fit points.
+ */
+function throughPoints(given: readonly Point[]): Point[] {
+  const points = given.filter((p, k) => k === 0 || distance(p, given[k - 1]) > 1e-9);
+  if (points.length < 3 || points.length > MOST_FITTED) return [...points];
+  const spans = points.slice(1).map((p, k) => distance(p, points[k]));
+  const bends = [0, 1].map((axis) =>
+    bendsOf(
+      points.map((p) => p[axis]),
+      spans,
+    ),
+  );
+  const at = (k: number, share: number, axis: 0 | 1): number => {
+    const [h, a, b] = [spans[k], 1 - share, share];
+    const [from, to] = [bends[axis][k], bends[axis][k + 1]];
+    return a * points[k][axis] + b * points[k + 1][axis] + (((a ** 3 - a) * from + (b ** 3 - b) * to) * h * h) / 6;
+  };
+  const curve = spans.flatMap((_, k) =>
+    Array.from({ length: FIT_STEPS }, (__, n): Point => [at(k, n / FIT_STEPS, 0), at(k, n / FIT_STEPS, 1)]),
+  );
+  return [...curve, points[points.length - 1]];
+}
+
+/** The second slopes of a free cubic through values over spans: a band of three, solved from the first to the last and back. */
+function bendsOf(values: readonly number[], spans: readonly number[]): number[] {
+  const last = values.length - 1;
+  const bends = values.map(() => 0);
+  const kept = values.map(() => 0);
+  for (let k = 1; k < last; k++) {
+    const share = spans[k - 1] / (spans[k - 1] + spans[k]);
+    const pivot = share * bends[k - 1] + 2;
+    const slope = (values[k + 1] - values[k]) / spans[k] - (values[k] - values[k - 1]) / spans[k - 1];
+    bends[k] = (share - 1) / pivot;
+    kept[k] = ((6 * slope) / (spans[k - 1] + spans[k]) - share * kept[k - 1]) / pivot;
+  }
+  for (let k = last - 1; k >= 1; k--) bends[k] = bends[k] * bends[k + 1] + kept[k];
+  bends[0] = bends[last] = 0;
+  return bends;
 }
