@@ -3,13 +3,14 @@ import { computed, ref, shallowRef, watch } from 'vue';
 import { DRAWING_UNITS, pathPoints, type DrawingUnit, type OutlineFile } from '@azulejo/core/formats/outline/drawnPath';
 import { outlineShape } from '@azulejo/core/formats/outline/outlineShape';
 import { layersOf, outlinesOf } from '@azulejo/core/formats/outline/readOutline';
-import { boxOf } from '@azulejo/core/geometry/ring';
+import { boxOf, isInside } from '@azulejo/core/geometry/ring';
 import { describeIssue } from '@azulejo/core/messages/en/issues';
 import type { Result } from '@azulejo/core/result';
 import { startMeasured } from '@azulejo/core/job/startJob';
 import { checkMeasured } from '@azulejo/core/surface/checkMeasured';
 import { MOST_WALLS } from '@azulejo/core/surface/shapes/walls';
 import type { Shape } from '@azulejo/core/surface/shapes/registry';
+import { LONGEST_MM } from '@azulejo/core/units/lengthSchema';
 import { formatLength, formatLengthWithUnit } from '@azulejo/core/units/formatLength';
 import ChoiceField from '../../fields/ChoiceField.vue';
 import FieldGrid from '../../fields/FieldGrid.vue';
@@ -53,12 +54,24 @@ const outcome = computed<{ shape: Shape | null; why: string | null }>(() => {
   const path = joined.value?.outlines[which.value];
   if (!path || mmPerUnit.value === null)
     return { shape: null, why: joined.value ? 'No line closes. Allow a wider gap, or choose another layer.' : null };
+  const box = boxOf(pathPoints(path));
+  const mm = Math.max(box.maxX - box.minX, box.maxY - box.minY) * mmPerUnit.value;
+  if (mm > LONGEST_MM)
+    return { shape: null, why: describeIssue({ code: 'outline/too-large', figures: { mm, mostMm: LONGEST_MM } }, tape.value) };
   const shape = outlineShape(path, mmPerUnit.value);
   const walls = shape.walls.length;
   if (walls > MOST_WALLS)
     return { shape: null, why: describeIssue({ code: 'outline/too-many-walls', figures: { walls, most: MOST_WALLS } }) };
   const [issue] = checkMeasured(startMeasured(shape));
   return issue ? { shape: null, why: describeIssue(issue, tape.value) } : { shape, why: null };
+});
+/** How many other outlines lie within the chosen one: holes and islands, which are measured on the surface. */
+const within = computed(() => {
+  const all = joined.value?.outlines ?? [];
+  const chosen = all[which.value];
+  if (!chosen) return 0;
+  const ring = pathPoints(chosen);
+  return all.filter((path) => path !== chosen && pathPoints(path).every((p) => isInside(p, [[ring]]))).length;
 });
 watch(outcome, ({ shape }) => emit('shape', shape));
 watch([layer, file], () => (which.value = 0));
@@ -126,6 +139,10 @@ const setTolerance = (mm: number): [] => {
           ? `The widest gap closed is ${formatLengthWithUnit(joined.widestGap * mmPerUnit, tape)}.`
           : 'No gap had to be closed.'
       }}
+    </p>
+    <p v-if="within > 0" class="small" role="status">
+      {{ within === 1 ? 'Another outline lies' : `${within} other outlines lie` }} within this one and {{ within === 1 ? 'is' : 'are' }} not
+      taken: measure {{ within === 1 ? 'it as a cut-out' : 'them as cut-outs' }} on the surface, or choose the outline that is meant.
     </p>
     <TroubleNote :why="outcome.why" />
   </template>
