@@ -18,7 +18,10 @@ const stones = {
   size: [2536, 948],
   tile: [395, 395],
   jointMm: 2,
-  surface: { pattern: { ...PATTERNS.ashlar.defaults, seed: 29 } },
+  surface: {
+    pattern: { ...PATTERNS.ashlar.defaults, seed: 29 },
+    setout: { x: { rule: 'free', offsetMm: 145.5 }, y: { rule: 'free', offsetMm: 109.5 } },
+  },
 } as const;
 const folder = mkdtempSync(join(tmpdir(), 'azulejo-stones-'));
 test.beforeAll(async () => {
