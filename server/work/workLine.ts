@@ -3,8 +3,8 @@ import { ApiError } from '../errors/apiError.ts';
 import type { ErrorCode } from '../errors/catalogue.ts';
 import type { Done, Task, Work, WorkKind } from './registry.ts';
 
-/** Work that takes longer is given up, ms. */
-const LIMIT_MS = 60_000;
+/** Work that takes longer is given up, ms: a job of many surfaces on a small machine that has other things to do takes most of a minute. */
+const LIMIT_MS = 120_000;
 
 /** Tasks that may wait for the one that is being done. */
 const MOST_WAITING = 16;
