@@ -1,5 +1,6 @@
 import { fenceOf, type CutSetting } from './cutOrder.ts';
 import type { Side } from './cutKind.ts';
+import type { CutPiece } from './cutPiece.ts';
 
 /** Straight cuts this near to each other look like one to who cuts them, mm: walls out of square make many of them. */
 const NEAR_MM = 3;
@@ -14,17 +15,20 @@ export interface NearCuts {
   readonly rangeMm: readonly [number, number] | null;
 }
 
+/** The side a cut is set from; a tile without a way up is turned, and its opposite sides are one. */
+const sideOf = ({ hasWayUp }: CutPiece, side: Side): string => (hasWayUp ? side : side === 'left' || side === 'right' ? 'across' : 'up');
+
 /**
  * Puts straight cuts of one tile together that follow each other and differ by no more than a hand tells apart at a glance.
  * Each piece keeps its own figure: what is near is not equal.
  */
 export function nearCuts(settings: readonly CutSetting[]): NearCuts[] {
-  const found: { settings: CutSetting[]; from: Side | null; productId: string; low: number; high: number }[] = [];
+  const found: { settings: CutSetting[]; from: string | null; productId: string; low: number; high: number }[] = [];
   for (const setting of settings) {
     const { first } = setting.group;
     const [mark] = first.marks;
     const mm = fenceOf(first)?.mm;
-    const from = mm !== undefined && mark.type === 'line' ? mark.from : null;
+    const from = mm !== undefined && mark.type === 'line' ? sideOf(first, mark.from) : null;
     const open = found.at(-1);
     if (open && from !== null && mm !== undefined && open.from === from && open.productId === first.productId) {
       const [low, high] = [Math.min(open.low, mm), Math.max(open.high, mm)];
