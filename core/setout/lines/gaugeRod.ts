@@ -1,6 +1,6 @@
 import { LEAST_CUT_MM } from '../../geometry/conventions.ts';
 import { motion, type Point } from '../../geometry/point.ts';
-import { boxOf } from '../../geometry/ring.ts';
+import { boxOf, boxRing } from '../../geometry/ring.ts';
 import { areMain, cellShift, type Repeat } from '../../pattern/repeat.ts';
 import type { Field, FieldKind } from '../fields/field.ts';
 import { forEachWhole, placementMotion, tileRing, type Address, type Layout } from '../place/layout.ts';
@@ -101,15 +101,7 @@ function spansOf(layout: Layout, axis: Axis, unturn: (p: Point) => Point): Piece
 function ringOf(layout: Layout, address: Address): readonly Point[] {
   const { repeat, placement } = layout;
   if (!repeat.sheet) return tileRing(layout, address);
-  const { minX, minY, maxX, maxY } = boxOf(repeat.pieces.flatMap(({ ring }) => ring));
   const [dx, dy] = cellShift(repeat, address.i, address.j);
   const { turn } = placementMotion(placement);
-  return (
-    [
-      [minX, minY],
-      [maxX, minY],
-      [maxX, maxY],
-      [minX, maxY],
-    ] as const
-  ).map(([x, y]) => turn([x + dx, y + dy]));
+  return boxRing(boxOf(repeat.pieces.flatMap(({ ring }) => ring))).map(([x, y]) => turn([x + dx, y + dy]));
 }

@@ -114,3 +114,15 @@ function getOrAdd<K, V>(map: Map<K, V>, key: K, make: () => V): V {
   map.set(key, made);
   return made;
 }
+
+/** How many cells lie wholly inside a region, and how many its boundary may cut. */
+export function countCells({ touched, inside }: MarkedCells): { readonly whole: number; readonly cut: number } {
+  let [whole, cut] = [0, 0];
+  for (const cells of touched.values()) cut += cells.size;
+  for (const [j, runs] of inside)
+    for (const [first, last] of runs) {
+      whole += last - first + 1;
+      for (const i of touched.get(j)?.keys() ?? []) if (i >= first && i <= last) whole--;
+    }
+  return { whole, cut };
+}

@@ -3,7 +3,7 @@ import { flatRing } from '../../geometry/flatRing.ts';
 import { distance, type Point } from '../../geometry/point.ts';
 import { boxOf, isWithin, rectangleRing, type Box, type Ring } from '../../geometry/ring.ts';
 import { cellShift, unitOf, type Repeat } from '../../pattern/repeat.ts';
-import { markCells } from '../place/markCells.ts';
+import { countCells, markCells } from '../place/markCells.ts';
 import type { Falls } from '../weigh/figures.ts';
 import type { Boundary, BoundaryNotch } from './boundary.ts';
 import type { CellIndex } from './cellIndex.ts';
@@ -182,16 +182,11 @@ export function wholeSheets(repeat: Repeat, { lines }: Boundary, toLattice: (p: 
   const { minX, minY, maxX, maxY } = unitOf(repeat);
   const ring = rectangleRing(minX + LEAST_CUT_MM, minY + LEAST_CUT_MM, maxX - minX - 2 * LEAST_CUT_MM, maxY - minY - 2 * LEAST_CUT_MM);
   const moved = ([px, py]: Point): Point => [px - x, py - y];
-  const { touched, inside } = markCells(
-    ring,
-    toLattice,
-    lines.map(({ from, to }) => ({ from: moved(from), to: moved(to) })),
-  );
-  let whole = 0;
-  for (const [j, runs] of inside)
-    for (const [first, last] of runs) {
-      whole += last - first + 1;
-      for (const i of touched.get(j)?.keys() ?? []) if (i >= first && i <= last) whole--;
-    }
-  return whole;
+  return countCells(
+    markCells(
+      ring,
+      toLattice,
+      lines.map(({ from, to }) => ({ from: moved(from), to: moved(to) })),
+    ),
+  ).whole;
 }

@@ -2,17 +2,11 @@ import { LEAST_CUT_MM } from '../../geometry/conventions.ts';
 import type { Point } from '../../geometry/point.ts';
 import { boxOf, rectangleRing } from '../../geometry/ring.ts';
 import { cellArea, cellShift, type Repeat } from '../../pattern/repeat.ts';
-import { latticeOf, markCells } from '../place/markCells.ts';
+import { countCells, latticeOf, markCells } from '../place/markCells.ts';
 import type { Boundary } from './boundary.ts';
 
 /** So many ways to lay the sheets over one lattice of chips are looked at. */
 const MOST_PHASES = 400;
-
-/** How many sheets a start touches, and how many of them the boundary cuts. */
-interface Sheets {
-  readonly touched: number;
-  readonly cut: number;
-}
 
 /**
  * Chips mostly lie in a lattice of their own, and sheets may be laid over it from any of them: those starts, which all
@@ -33,24 +27,12 @@ export function sheetStarts(repeat: Repeat, fine: Repeat, boundary: Boundary, at
       const [u, v] = toLattice([corner[0] - start[0] - minX, corner[1] - start[1] - minY]);
       return {
         start,
-        ...countSheets(markCells(ring, toLattice, lines)),
+        ...countCells(markCells(ring, toLattice, lines)),
         off: Math.abs(u - Math.round(u)) + Math.abs(v - Math.round(v)),
       };
     })
-    .sort((a, b) => a.touched - b.touched || a.cut - b.cut || a.off - b.off)
+    .sort((a, b) => a.whole + a.cut - b.whole - b.cut || a.cut - b.cut || a.off - b.off)
     .map(({ start }) => start);
-}
-
-function countSheets({ touched, inside }: ReturnType<typeof markCells>): Sheets {
-  let cut = 0;
-  let whole = 0;
-  for (const cells of touched.values()) cut += cells.size;
-  for (const [j, runs] of inside)
-    for (const [first, last] of runs) {
-      whole += last - first + 1;
-      for (const i of touched.get(j)?.keys() ?? []) if (i >= first && i <= last) whole--;
-    }
-  return { touched: whole + cut, cut };
 }
 
 /** The steps of the lattice of chips within one sheet. */

@@ -1,4 +1,4 @@
-import { boxOf, ringArea, type Box } from '../../geometry/ring.ts';
+import { isBox } from '../../geometry/ring.ts';
 import type { Repeat } from '../../pattern/repeat.ts';
 import { differInKind } from '../search/fewAndDifferent.ts';
 import { OffsetSearch, type Effort, type Place, type Range } from '../search/searchOffsets.ts';
@@ -20,15 +20,12 @@ const PLAIN_PIECES = 2;
 /** How much of a search belongs to a plan with a repeat. */
 function quickFor({ fine }: Placer): Effort {
   const { pieces } = fine;
-  const isPlain =
-    pieces.length <= PLAIN_PIECES && hasStraightCourses(fine) && pieces.every(({ ring }) => ringArea(ring) > boxArea(boxOf(ring)) - 1);
+  const isPlain = pieces.length <= PLAIN_PIECES && hasStraightCourses(fine) && pieces.every(({ ring }) => isBox(ring));
   return isPlain ? QUICK : QUICK_SCATTERED;
 }
 
 /** Herringbones go up by steps in both directions. */
 const hasStraightCourses = ({ vectors }: Repeat): boolean => vectors.some(([x, y]) => Math.abs(x) < 1e-6 || Math.abs(y) < 1e-6);
-
-const boxArea = ({ minX, minY, maxX, maxY }: Box): number => (maxX - minX) * (maxY - minY);
 
 /** So many others are told of, out of so many that were tried. */
 const MOST_OTHERS = 3;
