@@ -35,7 +35,7 @@ test('every refusal in the sources has its words, and no words stand for nothing
 });
 
 test.each(Object.keys(ISSUE_WORDS))('%s: one or two plain sentences, no exclamation mark, no empty figure', (code) => {
-  const figures = new Proxy({}, { get: (_, key) => (String(key).endsWith('Mm') ? 12.5 : 'x') });
+  const figures = new Proxy({}, { get: (_, key) => (/mm$/i.test(String(key)) ? 12.5 : 'x') });
   const words = describeIssue({ code, figures });
   expect(words).toMatch(/^["A-Z].*\.?$/s);
   expect(words).not.toMatch(/undefined|NaN|!|\$\{/);

@@ -28,7 +28,7 @@ const codeOf = (done: Promise<unknown>): Promise<unknown> =>
   );
 
 test('work that hangs, dies or is refused says so, and what comes after it is done', async () => {
-  const line = startWorkLine('export', THREAD, 400);
+  const line = startWorkLine('export', THREAD, 4000);
   const names = ['works', 'hangs', 'works', 'refuses', 'throws', 'works', 'dies', 'works'];
   const codes = await Promise.all(names.map((name) => codeOf(line.work(task(name)))));
   await line.close();
@@ -36,7 +36,7 @@ test('work that hangs, dies or is refused says so, and what comes after it is do
 });
 
 test('no more than sixteen wait; those that wait are done', async () => {
-  const line = startWorkLine('export', THREAD, 5000);
+  const line = startWorkLine('export', THREAD);
   const codes = await Promise.all(Array.from({ length: 20 }, () => codeOf(line.work(task('works')))));
   await line.close();
   expect(codes.filter((code) => code === 'done')).toHaveLength(16);
