@@ -70,7 +70,7 @@ export function caresOf({ kind, marks, sizeMm, edgeShows, hasWayUp, of, tool, ti
     glass: product.material === 'glass',
     long: of === 'tile' && Math.max(widthMm, heightMm) > LONG_MM,
     narrow: tool !== 'nippers' && Math.min(sizeMm.widthMm, sizeMm.heightMm) < narrowestSnapMm(product.thicknessMm),
-    corners: types.has('notch') || types.has('slot') || types.has('window'),
+    corners: tool !== 'nippers' && (types.has('notch') || types.has('slot') || types.has('window')),
     relief: types.has('slot') || types.has('bite'),
     // Half a hole is ground, unless its tool is a bit after all.
     core: marks.some((mark) => mark.type === 'circle' && mark.coreMm !== null) && (kind !== 'halfHole' || tool === 'core bit'),

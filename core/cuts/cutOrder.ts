@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import type { Pattern } from '../pattern/registry.ts';
 import type { CutGroup } from './groupCuts.ts';
+import type { Mark } from './cutKind.ts';
 import type { CutPiece } from './cutPiece.ts';
 import type { Tool } from './cutTool.ts';
 
@@ -137,26 +138,37 @@ function sorted(settings: readonly CutSetting[], order: CutOrder): CutSetting[] 
   );
 }
 
-/** What the fence of a tool is set to for a piece that is cut straight across, mm; null where a mark is followed by hand. */
+/** Tools whose fence is set; the others follow a mark by hand. */
+const HAVE_A_FENCE: ReadonlySet<Tool> = new Set(['snap cutter', 'wet saw']);
+
+/** What the fence of a tool is set to for a piece that is cut straight across and no more, mm; null where a mark is followed by hand. */
 export function fenceOf({ marks, tool }: Pick<CutPiece, 'marks' | 'tool'>): { readonly tool: Tool; readonly mm: number } | null {
-  const [mark, ...more] = marks;
-  if (more.length > 0 || mark?.type !== 'line') return null;
-  return Math.abs(mark.mm[0] - mark.mm[1]) > SAME_FENCE_MM ? null : { tool, mm: (mark.mm[0] + mark.mm[1]) / 2 };
+  const mm = marks.length === 1 && HAVE_A_FENCE.has(tool) ? fenceAt(marks[0]) : null;
+  return mm === null ? null : { tool, mm };
 }
+
+/** What the fence is set to for one mark, mm; null where the mark is followed by hand. */
+const fenceAt = (mark: Mark): number | null =>
+  mark.type !== 'line' || Math.abs(mark.mm[0] - mark.mm[1]) > SAME_FENCE_MM ? null : (mark.mm[0] + mark.mm[1]) / 2;
 
 /** A fence is left as it stands within this, mm: a tape does not tell more apart. */
 const SAME_FENCE_MM = 0.25;
 
-/** How often a fence is set for cuts in the order in which they are made. */
+/**
+ * How often a fence is set for cuts in the order in which they are made, those of pieces with several cuts among them: of
+ * these the one that the fence stands at comes first.
+ */
 export function fenceSettings(trips: readonly CutTrip[]): number {
   const standing = new Map<Tool, number>();
   let set = 0;
   for (const { group } of settingsOf(trips)) {
-    const fence = fenceOf(group.first);
-    if (!fence) continue;
-    const before = standing.get(fence.tool);
-    if (before === undefined || Math.abs(before - fence.mm) > SAME_FENCE_MM) set++;
-    standing.set(fence.tool, fence.mm);
+    const { marks, tool } = group.first;
+    const stands = standing.get(tool);
+    const wanted = HAVE_A_FENCE.has(tool) ? marks.map(fenceAt).filter((mm) => mm !== null) : [];
+    const anew = wanted.filter((mm) => stands === undefined || Math.abs(stands - mm) > SAME_FENCE_MM);
+    set += anew.length;
+    const last = anew.at(-1);
+    if (last !== undefined) standing.set(tool, last);
   }
   return set;
 }

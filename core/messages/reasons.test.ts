@@ -31,6 +31,7 @@ describe('a reason is said in one breath', () => {
   const reasons = (gain: Statement, cost: Statement | null = null, over: Partial<Reasons> = {}): Reasons => ({
     gain,
     cost,
+    instead: null,
     rival: null,
     than: null,
     rivalIsBest: false,

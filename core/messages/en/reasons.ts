@@ -37,12 +37,24 @@ export function startTitle(name: StartName, names: ThingNames): string {
   switch (name.says) {
     case 'school':
       return schoolName(name.school);
-    case 'fullAlong':
-      return `Full tiles along the ${name.along.map((along) => nameOf(along, names)).join(' and the ')}`;
-    case 'evenEnds':
-      return name.axes.length > 1 ? 'Even ends all round' : `Even ends ${END_NAMES[name.axes[0]].join(' and ')}`;
+    case 'fullAround':
+      return 'Full tiles at every edge';
+    case 'ends':
+      return capital([...fullEnds(name.full, names), ...evenEnds(name.even)].join(', '));
   }
 }
+
+const fullEnds = (full: readonly Along[], names: ThingNames): string[] =>
+  full.length === 0 ? [] : [`full tiles along the ${inARow(full.map((along) => nameOf(along, names)))}`];
+
+function evenEnds(even: readonly Axis[]): string[] {
+  if (even.length === 0) return [];
+  return [even.length > 1 ? 'even ends all round' : `even ends ${END_NAMES[even[0]].join(' and ')}`];
+}
+
+/** Things after "the", each with its own: a, the b and the c. */
+const inARow = (things: readonly string[]): string =>
+  things.map((thing, k) => (k === 0 ? '' : k < things.length - 1 ? ', the ' : ' and the ') + thing).join('');
 
 /** The same over a setout that is in force: what is being cut stays as it was begun. */
 export const setoutTitle = (name: StartName, names: ThingNames, isBegun: boolean): string =>
@@ -79,8 +91,9 @@ export function describeReasons({ gain, cost, rival, rivalIsBest }: Reasons, nam
 }
 
 /** How far a setout is behind what the product would choose, in words; null where it is not. */
-export function describeBehind({ rivalIsBest, cost }: Reasons, names: ThingNames, tape: Tape): string | null {
+export function describeBehind({ rivalIsBest, cost, instead }: Reasons, names: ThingNames, tape: Tape): string | null {
   if (!rivalIsBest) return null;
+  if (instead) return `With the best start: ${sentence(instead, names, tape, 'here')}.`;
   return cost ? `Against the best start: ${costSentence(cost, names, tape, 'there')}.` : 'The best start is better in small things.';
 }
 
@@ -157,7 +170,7 @@ function rivalClause(statement: Statement, names: ThingNames, tape: Tape): strin
     case 'middle':
       return `lies ${formatLengthWithUnit(statement.offMm, tape)} off the middle of ${thingName(statement.fixtureId, names)}`;
     case 'falls':
-      return `has ${thingName(statement.fixtureId, names)} in the middle of one tile, away from its joints`;
+      return `has ${thingName(statement.fixtureId, names)} in the body of one tile`;
     case 'legs':
       return 'leaves notched pieces a leg that breaks easily';
     case 'moreWork':
@@ -176,7 +189,7 @@ const motifsOf = (motifs: number): string =>
   motifs === 0 ? 'no motif shows whole' : `${motifs} ${motifs === 1 ? 'motif shows' : 'motifs show'} whole`;
 
 const FALLS = {
-  piece: 'comes through one tile, away from its joints',
+  piece: 'comes through the body of one tile',
   joint: 'falls on a joint, half a hole in each of two tiles',
   crossing: 'falls where tiles meet',
   clear: 'touches no tile',

@@ -20,7 +20,7 @@ const isFull = ({ mainCutMm }: EdgeTally): boolean => mainCutMm < 1;
 /** The school that a setout turns out to follow, from what lies along its edges. */
 export function schoolOf({ x, y, figures }: Pick<Candidate, 'x' | 'y' | 'figures'>): FollowedSchool {
   const edges = figures.edges.filter(({ owner }) => owner.kind === 'edge' && !owner.isReveal);
-  if (edges.length > 0 && edges.every(isUncut)) return 'noCuts';
+  if (figures.cutPieces === 0 && edges.every(isUncut)) return 'noCuts';
   const exposed = edges.filter(({ owner }) => owner.role === 'exposed');
   if (exposed.length >= 2 && exposed.every(isFull)) return 'outsidesIn';
   if (edges.some((edge) => edge.owner.seen > SEEN_FIRST && isFull(edge))) return 'offTheSeenEdge';

@@ -9,6 +9,8 @@ import { CARES, type Care, type Weights } from './ways.ts';
 export interface Reasons {
   readonly gain: Statement;
   readonly cost: Statement | null;
+  /** What the better rival has instead, where nothing can be said of the cost by itself. */
+  readonly instead: Statement | null;
   /** What speaks against the rival: the runner-up of what the product chose; null where that is nothing. */
   readonly rival: Statement | null;
   /** That rival itself, as it was tried; null where there is none. */
@@ -28,24 +30,27 @@ export function explainSetout(chosen: Candidate, rivals: readonly Candidate[], w
   const rival = others.length === 0 ? null : others.reduce((a, b) => (b.score < a.score ? b : a));
   if (!rival) {
     const gain = endsStatement(chosen);
-    return { gain, cost: leastGood(chosen, weights, gain), rival: null, than: null, rivalIsBest: false, behind: 0 };
+    return { gain, cost: leastGood(chosen, weights, gain), instead: null, rival: null, than: null, rivalIsBest: false, behind: 0 };
   }
   const behind = chosen.score - rival.score;
   const [gains, losses] = differences(chosen, rival, weights);
   const told = firstOf(gains, (care) => speaksFor(care, chosen, rival)) ?? endsStatement(chosen, rival);
   const gain = isBare(told) ? (fullSeenStatement(chosen) ?? told) : told;
   const isNew = (one: Statement | null): Statement | null => (one && !sameThing(one, gain) ? one : null);
-  const cost = firstOf(losses, (care) => isNew(speaksAgainst(care, chosen, rival))) ?? leastGood(chosen, weights, gain);
+  const rivalIsBest = !isBest && behind > NOTICEABLE;
+  const against = firstOf(losses, (care) => isNew(speaksAgainst(care, chosen, rival)));
   return {
     gain,
-    cost,
+    // What is held against a better one is what that one has not.
+    cost: against ?? (rivalIsBest ? null : leastGood(chosen, weights, gain)),
+    instead: rivalIsBest && !against ? firstOf(losses, (care) => isNew(speaksFor(care, rival, chosen))) : null,
     rival: firstOf(gains, (care) => {
       const one = speaksAgainst(care, rival, chosen);
       // That it takes longer is told with the gain.
       return one?.says === 'moreWork' && gain.says === 'work' ? null : one;
     }),
     than: rival,
-    rivalIsBest: !isBest && behind > NOTICEABLE,
+    rivalIsBest,
     behind,
   };
 }

@@ -167,7 +167,8 @@ const printIt = (): void => window.print();
         <p class="answer">
           Done on <strong class="figure">{{ endDay }}</strong>; full load from {{ loadDay }}.
           <template v-if="longestWait.length > 0"
-            >The end hangs on {{ longestWait.length === 1 ? 'one wait' : `${longestWait.length} waits` }}:
+            >The end hangs on {{ longestWait.length === 1 ? 'one wait' : `${longestWait.length} waits`
+            }}{{ longestWait.length > 2 ? ', among them' : '' }}:
             {{
               longestWait
                 .slice(0, 2)

@@ -38,7 +38,7 @@ const option = computed(() => {
     splitLine: { lineStyle: { color: line } },
     nameLocation: 'middle' as const,
     scale: true,
-    min: ({ min, max }: { min: number; max: number }) => Math.floor(min - 0.15 * Math.max(1, max - min)),
+    min: ({ min, max }: { min: number; max: number }) => Math.max(0, Math.floor(min - 0.15 * Math.max(1, max - min))),
     max: ({ min, max }: { min: number; max: number }) => Math.ceil(max + 0.15 * Math.max(1, max - min)),
   };
   return {
