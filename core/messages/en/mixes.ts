@@ -1,4 +1,5 @@
 import type { Mix } from '../../takeoff/mixes/planMixes.ts';
+import { onScale, type SurfaceMixes, type ZoneMix } from '../../takeoff/mixes/zoneMixes.ts';
 import { itemName, variantName } from './materialNames.ts';
 
 /** What is mixed. */
@@ -14,7 +15,7 @@ export const describeMix = ({ powderKg, waterL }: Mix): string => `${kg(powderKg
 
 /** Powder and water for a zone, to what a scale shows. */
 export const describeShare = ({ powderKg, waterL }: { readonly powderKg: number; readonly waterL: number }): string =>
-  `${(Math.ceil(powderKg * 10 - 1e-6) / 10).toFixed(1)} kg to ${litres(waterL)}`;
+  `${onScale(powderKg).toFixed(1)} kg to ${litres(waterL)}`;
 
 const LIMITS: Readonly<Record<Mix['limit'], string>> = {
   potLife: 'No larger, or it sets in the bucket before it is used.',
@@ -28,18 +29,53 @@ export const describeAhead = ({ count, aheadMinutes, aheadM2 }: Mix): string =>
     ? ''
     : `Begin the next ${Math.round(aheadMinutes)} min before it is needed: when ${(Math.ceil(aheadM2 * 10) / 10).toFixed(1)} m² of this one is left to do.`;
 
-/** What to know beside it, a line each. */
-export function explainMix(mix: Mix): string[] {
-  const { count, powderKg, lastKg, lastWaterL, areaM2, scaleKg, slakeMinutes, potLifeMinutes, limit } = mix;
+/** How much at a time: one mix, or of adhesive from the smallest to the largest zone. */
+export function describeStirred(mix: Mix, stirred: readonly SurfaceMixes[]): string {
+  const shares = stirred.flatMap(({ zones }) => zones.map(({ powderKg }) => onScale(powderKg)));
+  if (shares.length < 2) return describeMix(mix);
+  const [least, most] = [Math.min(...shares), Math.max(...shares)].map((amount) => amount.toFixed(1));
+  return least === most ? `${most} kg a zone` : `${least} to ${most} kg a zone`;
+}
+
+/** What to know beside it, a line each; of adhesive with what is stirred zone by zone. */
+export function explainMix(mix: Mix, stirred: readonly SurfaceMixes[]): string[] {
+  const zones = stirred.reduce((sum, one) => sum + one.zones.length, 0);
+  return zones > 1
+    ? [`Laid in ${zones} zones, each with a mix of its own.`, `The empty bucket adds ${kg(tareOf(mix))} on the scale.`, ...handling(mix)]
+    : [...howOften(mix), `With the bucket the scale shows ${kg(mix.scaleKg)}.`, ...handling(mix)];
+}
+
+/** What to know beside the mix of one zone, a line each. */
+export const explainZoneMix = (mix: Mix, { powderKg }: ZoneMix): string[] => [
+  `With the bucket the scale shows ${kg(tareOf(mix) + onScale(powderKg))}.`,
+  ...handling(mix),
+];
+
+const tareOf = ({ scaleKg, powderKg }: Mix): number => scaleKg - powderKg;
+
+/** From the stirring to the end of its time in the bucket. */
+const handling = (mix: Mix): string[] => [
+  ...(mix.slakeMinutes > 0 ? [`Let it rest ${Math.round(mix.slakeMinutes)} min, then stir again.`] : []),
+  ...(mix.count === 1 ? [] : [describeAhead(mix)]),
+  `Use it within ${Math.round(mix.potLifeMinutes / 5) * 5} min; never thin it again.`,
+];
+
+/** How often it is stirred, and what keeps it from being more at a time. */
+function howOften({ count, powderKg, lastKg, lastWaterL, areaM2, limit }: Mix): string[] {
+  if (count === 1) return [LIMITS.need];
   const isLess = lastKg < powderKg - 0.05;
-  return [
-    count === 1
-      ? LIMITS.need
-      : `${count} mixes${isLess ? `, the last of ${kg(lastKg)} to ${litres(lastWaterL)}` : ''}; each does ${(Math.round(areaM2 * 10) / 10).toFixed(1)} m².`,
-    ...(count === 1 ? [] : [LIMITS[limit]]),
-    `With the bucket the scale shows ${kg(scaleKg)}.`,
-    ...(slakeMinutes > 0 ? [`Let it rest ${Math.round(slakeMinutes)} min, then stir again.`] : []),
-    ...(count === 1 ? [] : [describeAhead(mix)]),
-    `Use it within ${Math.round(potLifeMinutes / 5) * 5} min; never thin it again.`,
-  ];
+  const each = `each does ${(Math.round(areaM2 * 10) / 10).toFixed(1)} m².`;
+  return [`${count} mixes${isLess ? `, the last of ${kg(lastKg)} to ${litres(lastWaterL)}` : ''}; ${each}`, LIMITS[limit]];
+}
+
+/** What is stirred for the zones of a surface, those alike together. */
+export function describeZoneMixes(zones: readonly ZoneMix[]): string[] {
+  const runs: { from: number; to: number; share: string }[] = [];
+  for (const zone of zones) {
+    const share = describeShare(zone);
+    const last = runs.at(-1);
+    if (last?.share === share) last.to = zone.number;
+    else runs.push({ from: zone.number, to: zone.number, share });
+  }
+  return runs.map(({ from, to, share }) => `${from === to ? `zone ${from}` : `zones ${from} to ${to}, each`}: ${share} of water`);
 }

@@ -3,7 +3,6 @@ import { useLocalStorage } from '@vueuse/core';
 import { computed, onMounted, toRef } from 'vue';
 import { api } from '../../api/client.ts';
 import { keepForLong } from '../../shell/keepForOffline.ts';
-import { describeMix, explainMix, mixName } from '@azulejo/core/messages/en/mixes';
 import type { Mix } from '@azulejo/core/takeoff/mixes/planMixes';
 import { provideTape } from '../../fields/useTape.ts';
 import { METRIC_TAPE } from '@azulejo/core/units/tape';
@@ -16,6 +15,7 @@ import LoadingState from '../LoadingState.vue';
 import { useOpenJob } from '../useOpenJob.ts';
 import CheckNow from './CheckNow.vue';
 import NextCut from './NextCut.vue';
+import SiteMixes from './SiteMixes.vue';
 import TimerList from './TimerList.vue';
 import { useTimers } from './useTimers.ts';
 
@@ -48,7 +48,7 @@ const options = computed(() => jobs.job?.surfaces.map(({ id, name }) => ({ value
 const waits = useTimers(() => props.jobId);
 const log = useLogStore();
 /** One mix is written down, and its waits run: the rest, and how long the bucket is good for. */
-function mixed({ item, powderKg, slakeMinutes, potLifeMinutes }: Mix): void {
+function mixed({ item, slakeMinutes, potLifeMinutes }: Mix, powderKg: number): void {
   void log.write({ kind: 'mix', item, kg: Math.round(powderKg * 100) / 100 });
   if (slakeMinutes > 0) waits.start('slake', slakeMinutes);
   waits.start('potLife', Math.round(potLifeMinutes));
@@ -93,12 +93,7 @@ provideTape(() => (jobs.job && surface.value ? tapeOf(jobs.job, surface.value) :
       </template>
       <template v-else-if="part === 'mix'">
         <p v-if="!plan" role="status">Working out the mixes</p>
-        <article v-for="mix in plan?.mixes ?? []" :key="`${mix.item} ${mix.variant}`" class="mix">
-          <h2>{{ mixName(mix) }}</h2>
-          <p class="figure amount">{{ describeMix(mix) }}</p>
-          <p v-for="line in explainMix(mix)" :key="line">{{ line }}</p>
-          <button type="button" class="press" @click="mixed(mix)">Mixed now</button>
-        </article>
+        <SiteMixes v-else :surface="surface" :plan="plan" @mixed="mixed" />
       </template>
       <TimerList v-else :waits="waits" />
     </main>
@@ -159,27 +154,6 @@ provideTape(() => (jobs.job && surface.value ? tapeOf(jobs.job, surface.value) :
   border: 2px solid currentColor;
   background: transparent;
   color: inherit;
-}
-.mix {
-  border-top: 3px solid currentColor;
-  padding-top: 0.5rem;
-  font-size: 1.1rem;
-  display: grid;
-  gap: 0.2rem;
-}
-.press {
-  font: 600 1.05rem 'Barlow';
-  min-height: 56px;
-  margin-top: 0.4rem;
-  border-radius: 6px;
-  border: 2px solid currentColor;
-  background: transparent;
-  color: inherit;
-  cursor: pointer;
-}
-.amount {
-  font-size: 2.2rem;
-  line-height: 1.1;
 }
 .parts {
   display: grid;

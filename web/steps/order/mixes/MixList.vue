@@ -1,11 +1,13 @@
 <script setup lang="ts">
 import Button from 'primevue/button';
+import { computed } from 'vue';
 import { PhPrinter } from '@phosphor-icons/vue';
 import type { Job } from '@azulejo/core/job/job';
-import { describeMix, describeShare, explainMix, mixName } from '@azulejo/core/messages/en/mixes';
+import { describeShare, describeStirred, explainMix, mixName } from '@azulejo/core/messages/en/mixes';
 import { SAFETY } from '@azulejo/core/messages/en/safety';
 import type { Plan } from '@azulejo/core/plan';
-import { mixFor, type Mix, type Mixing } from '@azulejo/core/takeoff/mixes/planMixes';
+import type { Mixing } from '@azulejo/core/takeoff/mixes/planMixes';
+import { zoneMixes } from '@azulejo/core/takeoff/mixes/zoneMixes';
 import { exportUrl } from '../../../api/client.ts';
 import FieldGrid from '../../../fields/FieldGrid.vue';
 import NumberField from '../../../fields/NumberField.vue';
@@ -14,17 +16,8 @@ import { useJobStore } from '../../../stores/jobStore.ts';
 /** How each powder is mixed: how much at a time, how often. */
 const props = defineProps<{ job: Job; plan: Plan }>();
 const jobs = useJobStore();
-/** What each laying zone takes, surface by surface. */
-const zonesOf = (mix: Mix) =>
-  props.plan.surfaces
-    .filter(({ surfaceId }) => mix.surfaces.some((one) => one.surfaceId === surfaceId))
-    .map(({ surfaceId, zones: { zones } }) => ({
-      name: props.job.surfaces.find(({ id }) => id === surfaceId)?.name ?? surfaceId,
-      zones: zones.flatMap(({ number, areaMm2 }) => {
-        const share = mixFor(mix, surfaceId, areaMm2 / 1e6);
-        return share ? [{ number, share: describeShare(share) }] : [];
-      }),
-    }));
+const mixes = computed(() => props.plan.mixes.map((mix) => ({ mix, stirred: zoneMixes(mix, props.plan.surfaces) })));
+const nameOf = (surfaceId: string): string => props.job.surfaces.find(({ id }) => id === surfaceId)?.name ?? surfaceId;
 const set = (label: string, part: Mixing) =>
   jobs.change(label, (draft) => {
     draft.mixing = { ...draft.mixing, ...part };
@@ -54,18 +47,18 @@ const set = (label: string, part: Mixing) =>
   </FieldGrid>
   <p v-if="plan.mixes.length === 0" class="soft">Nothing here is mixed from powder.</p>
   <div class="mixes">
-    <article v-for="mix in plan.mixes" :key="`${mix.item} ${mix.variant}`" class="stack">
+    <article v-for="{ mix, stirred } in mixes" :key="`${mix.item} ${mix.variant}`" class="stack">
       <h2>{{ mixName(mix) }}</h2>
-      <p class="figure big">{{ describeMix(mix) }}</p>
-      <p v-for="line in explainMix(mix)" :key="line">{{ line }}</p>
-      <details v-if="mix.item === 'adhesive'">
+      <p class="figure big">{{ describeStirred(mix, stirred) }}</p>
+      <p v-for="line in explainMix(mix, stirred)" :key="line">{{ line }}</p>
+      <details v-if="stirred.length > 0">
         <summary>Zone by zone</summary>
         <dl class="zones">
-          <template v-for="{ name, zones } in zonesOf(mix)" :key="name">
-            <dt>{{ name }}</dt>
-            <dd v-for="{ number, share } in zones" :key="number">
-              <span>Zone {{ number }}</span
-              ><span class="figure">{{ share }}</span>
+          <template v-for="{ surfaceId, zones } in stirred" :key="surfaceId">
+            <dt>{{ nameOf(surfaceId) }}</dt>
+            <dd v-for="zone in zones" :key="zone.zoneId">
+              <span>Zone {{ zone.number }}</span
+              ><span class="figure">{{ describeShare(zone) }}</span>
             </dd>
           </template>
         </dl>

@@ -1,0 +1,61 @@
+<script setup lang="ts">
+import { computed, toRef } from 'vue';
+import type { Surface } from '@azulejo/core/job/job';
+import { describeShare, describeStirred, explainMix, explainZoneMix, mixName } from '@azulejo/core/messages/en/mixes';
+import type { Plan } from '@azulejo/core/plan';
+import type { Mix } from '@azulejo/core/takeoff/mixes/planMixes';
+import { onScale, zoneMixes } from '@azulejo/core/takeoff/mixes/zoneMixes';
+import { useTicking } from '../cuts/useTicking.ts';
+
+/** What to stir next: of adhesive what the zone takes that is being laid, of the rest as much as is used in time. */
+const props = defineProps<{ surface: Surface; plan: Plan }>();
+const emit = defineEmits<{ mixed: [mix: Mix, powderKg: number] }>();
+const planned = computed(() => props.plan.surfaces.find(({ surfaceId }) => surfaceId === props.surface.id) ?? null);
+const { stateOf } = useTicking(toRef(props, 'surface'), planned);
+/** The first zone of the surface that is not laid yet. */
+const zoneAtHand = computed(
+  () => planned.value?.zones.zones.find(({ cuts }) => cuts.some((label) => stateOf(label) !== 'laid'))?.id ?? null,
+);
+const mixes = computed(() =>
+  props.plan.mixes.map((mix) => {
+    const stirred = zoneMixes(mix, props.plan.surfaces);
+    const own = stirred.find(({ surfaceId }) => surfaceId === props.surface.id)?.zones ?? [];
+    const now = own.length > 1 ? own.find(({ zoneId }) => zoneId === zoneAtHand.value) : undefined;
+    return { mix, stirred, now };
+  }),
+);
+</script>
+
+<template>
+  <article v-for="{ mix, stirred, now } in mixes" :key="`${mix.item} ${mix.variant}`" class="mix">
+    <h2>{{ mixName(mix) }}</h2>
+    <p v-if="now">{{ surface.name }}, zone {{ now.number }}</p>
+    <p class="figure amount">{{ now ? `${describeShare(now)} of water` : describeStirred(mix, stirred) }}</p>
+    <p v-for="line in now ? explainZoneMix(mix, now) : explainMix(mix, stirred)" :key="line">{{ line }}</p>
+    <button type="button" class="press" @click="emit('mixed', mix, now ? onScale(now.powderKg) : mix.powderKg)">Mixed now</button>
+  </article>
+</template>
+
+<style scoped>
+.mix {
+  border-top: 3px solid currentColor;
+  padding-top: 0.5rem;
+  font-size: 1.1rem;
+  display: grid;
+  gap: 0.2rem;
+}
+.press {
+  font: 600 1.05rem 'Barlow';
+  min-height: 56px;
+  margin-top: 0.4rem;
+  border-radius: 6px;
+  border: 2px solid currentColor;
+  background: transparent;
+  color: inherit;
+  cursor: pointer;
+}
+.amount {
+  font-size: 2.2rem;
+  line-height: 1.1;
+}
+</style>
