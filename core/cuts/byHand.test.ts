@@ -2,9 +2,11 @@ import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { describeCares } from '../messages/en/cutting.ts';
 import { describeMark } from '../messages/en/marks.ts';
+import { describeSheetPart } from '../messages/en/sheets.ts';
 import { planSurface } from '../plan.ts';
 import type { SurfacePlan } from '../planning/planned.ts';
 import { wallsThrough } from '../surface/shapes/asWalls.ts';
+import { standing } from '../trials/standing.ts';
 import { jobOfOne } from '../trials/testJob.ts';
 import { METRIC_TAPE } from '../units/tape.ts';
 import { caresOf } from './cutMethod.ts';
@@ -187,4 +189,30 @@ test('cuts that hardly differ stand under one heading, each with its own figure'
       expect(rangeMm[1] - rangeMm[0]).toBeLessThanOrEqual(3);
     }
   expect(runs.some(({ rangeMm }) => rangeMm !== null)).toBe(true);
+});
+
+test('a mark names a bit where the tool is one, and nowhere else; sheets say what of them is cut through', () => {
+  let [bits, ground] = [0, 0];
+  fc.assert(
+    fc.property(fc.integer({ min: 300, max: 620 }), fc.integer({ min: 300, max: 520 }), (x, y) => {
+      const pipe = standing('pipe', { kind: 'round', diameterMm: 54 }, x, y);
+      const { cuts } = planned({
+        size: [1200, 900],
+        tile: [300, 200],
+        jointMm: 3,
+        surface: { setout: fromCorner },
+        measured: { fixtures: [pipe] },
+      });
+      for (const piece of cuts) {
+        const named = said(piece).some((mark) => mark.includes('core bit'));
+        expect({ label: piece.label, named }).toEqual({ label: piece.label, named: piece.tool === 'core bit' });
+        if (named) bits++;
+        if (piece.tool === 'grinder') ground++;
+      }
+    }),
+    { numRuns: 40 },
+  );
+  expect(Math.min(bits, ground)).toBeGreaterThan(3);
+  const part = { id: 'S1-1', chips: 6, through: 6, loose: true, sheet: 1, restOf: null, turnDeg: 0, added: [] } as never;
+  expect(describeSheetPart(part)).toBe('6 loose chips, all cut through; from new sheet 1');
 });

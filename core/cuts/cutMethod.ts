@@ -72,8 +72,7 @@ export function caresOf({ kind, marks, sizeMm, edgeShows, hasWayUp, of, tool, ti
     narrow: tool !== 'nippers' && Math.min(sizeMm.widthMm, sizeMm.heightMm) < narrowestSnapMm(product.thicknessMm),
     corners: tool !== 'nippers' && (types.has('notch') || types.has('slot') || types.has('window')),
     relief: types.has('slot') || types.has('bite'),
-    // Half a hole is ground, unless its tool is a bit after all.
-    core: marks.some((mark) => mark.type === 'circle' && mark.coreMm !== null) && (kind !== 'halfHole' || tool === 'core bit'),
+    core: marks.some((mark) => mark.type === 'circle' && mark.coreMm !== null),
     half: types.has('bite') || kind === 'halfHole',
     curve: types.has('path'),
     wayUp: hasWayUp,

@@ -190,7 +190,7 @@ function describeOutline(
   const tile = { widthMm: around.maxX - around.minX, heightMm: around.maxY - around.minY };
   const box = boxOf(inTile[0]);
   const sizeMm = { widthMm: box.maxX - box.minX, heightMm: box.maxY - box.minY };
-  const cuts = markPiece(inTile, outline, near, bitsMm);
+  const cuts = markPiece(inTile, outline, near, bitsMm).map((cut) => asDone(cut, product));
   const kind = kindOf(cuts, sizeMm, of === 'stone' ? sizeMm : tile);
   const marks = cuts.map(({ mark }) => mark);
   return {
@@ -208,6 +208,12 @@ function describeOutline(
     // A piece of an ashlar is sawn on any side; its edges are dressed.
     factorySides: cutFrom ? [] : keptSides(inTile, tile),
   };
+}
+
+/** Half a hole is ground out: a bit runs off its edge; in glass a bit is the gentler one. */
+function asDone(cut: MarkedCut, { material }: Product): MarkedCut {
+  const { kind, mark } = cut;
+  return kind === 'halfHole' && mark.type === 'circle' && material !== 'glass' ? { ...cut, mark: { ...mark, coreMm: null } } : cut;
 }
 
 /** Pieces are one where no corner differs by a thousandth of a millimetre. */

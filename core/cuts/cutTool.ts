@@ -19,7 +19,7 @@ const THICKEST_SNAPPED_MM = 16;
  */
 export function toolFor(kind: CutKind, marks: readonly Mark[], product: Product, narrowestMm: number): Tool {
   const round = marks.find((mark) => mark.type === 'circle');
-  if (round) return round.coreMm === null ? 'grinder' : kind === 'hole' || product.material === 'glass' ? 'core bit' : 'grinder';
+  if (round) return round.coreMm === null ? 'grinder' : 'core bit';
   if (marks.some(({ type }) => type === 'bite')) return 'grinder';
   if (kind === 'curve') return product.material === 'glass' ? 'wet saw' : 'grinder';
   const straight =

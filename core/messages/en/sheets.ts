@@ -30,7 +30,14 @@ export function describeSheets({ wholeSheets, openedForParts, parts, chipsLeft, 
 /** What becomes of one cut sheet. */
 export function describeSheetPart({ chips, through, loose, sheet, restOf, turnDeg, added }: SheetPart): string {
   const what = loose ? `${counted(chips, 'loose chip')}` : `keeps ${counted(chips, 'chip')}`;
-  const cut = through === 0 ? 'cut between chips' : `${through} of them cut through`;
+  const cut =
+    through === 0
+      ? 'cut between chips'
+      : through < chips
+        ? `${through} of them cut through`
+        : chips === 1
+          ? 'cut through'
+          : 'all cut through';
   const from = restOf === null ? `new sheet ${sheet}` : `the rest of ${restOf}${turnDeg === 180 ? ' turned round' : ''}`;
   const loosely = added.map((one) => `${counted(one.chipsFrom.length, 'chip')} of ${one.restOf}`);
   return `${what}, ${cut}; from ${from}${loosely.length === 0 ? '' : `, with ${loosely.join(' and ')} set loose`}`;
