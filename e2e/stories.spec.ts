@@ -174,6 +174,9 @@ test('five risers that all measure differently: each by itself, one place to wor
     // 890 and 891 less 16 chips and 17 joints of two: 44 and 44.5 at either end.
     expect(left).toBe(number === 1 ? '44 mm' : '44.5 mm');
   }
+  // On paper its sheets are drawn with their numbers.
+  const [drawing] = (await paperText(page, 'stair/exports/paper?surface=stair-riser-1')).split(': sheets');
+  expect(drawing).toContain('S2-2');
   await open(page, 'stair/order', () => page.getByTestId('order-total'));
   // Two sheets each, one that breaks and two for the client.
   await expect(row(page, 'mosaic').first()).toContainText('13 sheets');

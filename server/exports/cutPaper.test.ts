@@ -1,7 +1,9 @@
 import { expect, test } from '@jest/globals';
 import { readFileSync } from 'node:fs';
 import { readJobFile } from '@azulejo/core/formats/jobFile';
+import type { Job } from '@azulejo/core/job/job';
 import { planSurface } from '@azulejo/core/plan';
+import { onSandAndCement } from '@azulejo/core/stories/floorJobs';
 import { fontRuns } from './pdfFonts.ts';
 import { inflateSync } from 'node:zlib';
 import { writeCutPaper } from './cutPaper.ts';
@@ -87,4 +89,17 @@ test('there is a sticker for every cut piece, twenty-four on a page', async () =
   const source = sourceOf('washroom-floor');
   const pages = pagesOf(await writeStickers(source));
   expect(pages.length).toBe(Math.ceil(source.planned.cuts.length / 24));
+});
+
+test('tiles with a way up are drawn with their arrows, each whole one once', async () => {
+  /** Straight strokes on the first page of a surface. */
+  const strokes = async (job: Job): Promise<number> => {
+    const [surface] = job.surfaces;
+    const [page] = pagesOf(await writeCutPaper({ job, surface, planned: planSurface(job, surface) }));
+    return [...page.matchAll(/ l$/gm)].length;
+  };
+  const arrowed = onSandAndCement();
+  const plain = { ...arrowed, products: arrowed.products.map((product) => ({ ...product, backArrow: false })) };
+  // An arrow is a shaft and the two sides of its head; 30 slabs lie whole.
+  expect((await strokes(arrowed)) - (await strokes(plain))).toBe(3 * 30);
 });

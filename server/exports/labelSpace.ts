@@ -37,8 +37,8 @@ export class LabelSpace {
     return fontRuns(text, 'figure').reduce((sum, run) => sum + this.pdf.font(run.font).widthOfString(run.text), 0);
   }
 
-  /** Writes a label at the first of the places where there is room; not at all where there is none. */
-  write(text: string, size: number, colour: string, places: readonly LabelPlace[]): boolean {
+  /** Writes a label at the first of the places where there is room, on a white plate where it stands on tiles or lines; not at all where there is none. */
+  write(text: string, size: number, colour: string, places: readonly LabelPlace[], hasPlate = false): boolean {
     const width = this.widthOf(text, size);
     const height = size * HEIGHT_OF_SIZE;
     for (const place of places) {
@@ -47,6 +47,7 @@ export class LabelSpace {
       const box = { left: x - across / 2, right: x + across / 2, top: y - down / 2, bottom: y + down / 2 };
       if (this.taken.some((other) => overlap(box, other))) continue;
       this.taken.push(box);
+      if (hasPlate) this.pdf.rect(box.left - 1, box.top, across + 2, down).fill('#ffffff');
       this.draw(text, place, width, size, colour);
       return true;
     }

@@ -2,7 +2,10 @@ import type { CutPiece } from '@azulejo/core/cuts/cutPiece';
 import { kindLetter } from '@azulejo/core/cuts/kindLetter';
 import { boxOf, type Box, type Ring } from '@azulejo/core/geometry/ring';
 import { tapeOf } from '@azulejo/core/job/job';
+import { forEachWayUp, narrowestTile } from '@azulejo/core/setout/fields/wayUp';
 import { forEachWhole, tileRing } from '@azulejo/core/setout/place/layout';
+import { cellsInUse, sheetRings } from '@azulejo/core/setout/place/sheetRings';
+import { hasWayUp } from '@azulejo/core/tile/product';
 import { edgeDimensions } from '@azulejo/core/setout/edges/edgeDimensions';
 import { formatLength } from '@azulejo/core/units/formatLength';
 import type { SurfaceSource } from './exportKind.ts';
@@ -51,6 +54,8 @@ export function drawSetout(pdf: PDFKit.PDFDocument, { job, surface, planned }: S
     for (const ring of polygon) trace(ring);
     pdf.fillAndStroke('#dfe5ea', '#3a444e', 'even-odd');
   }
+  drawSheets(pdf, planned, at);
+  drawWaysUp(pdf, job, planned, at, k);
   pdf.lineWidth(1.1).strokeColor('#111820');
   trace(planned.traced.outline).stroke();
   pdf.lineWidth(0.8).strokeColor('#111820');
@@ -58,6 +63,42 @@ export function drawSetout(pdf: PDFKit.PDFDocument, { job, surface, planned }: S
   drawLines(pdf, planned, at);
   writeLabels(new LabelSpace(pdf), { job, surface, planned }, at, k);
   return scale;
+}
+
+/** The edges of mosaic sheets within what is tiled. */
+function drawSheets(pdf: PDFKit.PDFDocument, { fields, traced }: SurfaceSource['planned'], at: OnPaper): void {
+  if (fields.every(({ layout }) => !layout.repeat.sheetEdges)) return;
+  pdf.save();
+  for (const ring of traced.region.flat()) pdf.polygon(...ring.map(at));
+  pdf.clip('even-odd');
+  for (const { layout } of fields)
+    for (const [i, j] of cellsInUse(layout)) for (const ring of sheetRings(layout, i, j)) pdf.polygon(...ring.map(at));
+  pdf.lineWidth(0.9).strokeColor('#111820').stroke();
+  pdf.restore();
+}
+
+/** Arrows on tiles that come out smaller than this would be specks, points; nor are they longer than that. */
+const LEAST_WITH_ARROW = 9;
+const LONGEST_ARROW = 14;
+
+/** Which way up whole tiles lie, where their face or the arrow on their back tells. */
+function drawWaysUp(
+  pdf: PDFKit.PDFDocument,
+  { products }: SurfaceSource['job'],
+  { fields }: SurfaceSource['planned'],
+  at: OnPaper,
+  k: number,
+): void {
+  const directional = new Set(products.filter(hasWayUp).map(({ id }) => id));
+  for (const field of fields) {
+    const side = narrowestTile(field) * k;
+    if (side < LEAST_WITH_ARROW || field.layout.repeat.sheet) continue;
+    forEachWayUp(
+      field,
+      (productId) => directional.has(productId),
+      (middle, topDeg) => drawArrow(pdf, at(middle), Math.min(LONGEST_ARROW, side / 2), topDeg),
+    );
+  }
 }
 
 function drawLines(pdf: PDFKit.PDFDocument, planned: SurfaceSource['planned'], at: OnPaper): void {
@@ -103,7 +144,7 @@ function writeLabels(space: LabelSpace, { job, surface, planned }: SurfaceSource
       const [x, y] = at([foot[0] + share * (end[0] - foot[0]), foot[1] + share * (end[1] - foot[1])]);
       return { at: [x, y] };
     });
-    space.write(formatLength(mm, tape), 8, '#b8402b', places);
+    space.write(formatLength(mm, tape), 8, '#b8402b', places, true);
   }
   for (const { ring, fixture } of planned.traced.fixtures) {
     const { minX, maxX, minY, maxY } = boxOf(ring);
@@ -115,6 +156,21 @@ function writeLabels(space: LabelSpace, { job, surface, planned }: SurfaceSource
     const ends = [right + half + 3, left - half - 3].map((place): LabelPlace => ({ at: [place, middle] }));
     space.write(fixture.name, 8, '#111820', [...(2 * half < right - left ? [{ at: [x, middle] as const }] : []), ...beside, ...ends]);
     if (!fixture.tiledUnder) space.keepClear({ left, right, top, bottom });
+  }
+  for (const { field, i, j, label } of planned.sheets.flatMap(({ parts }) => parts)) {
+    const [sheet, region] = [boxOf(sheetRings(planned.fields[field].layout, i, j).flat()), boxOf(planned.traced.region.flat(2))];
+    const [minX, maxX] = [Math.max(sheet.minX, region.minX), Math.min(sheet.maxX, region.maxX)];
+    const [minY, maxY] = [Math.max(sheet.minY, region.minY), Math.min(sheet.maxY, region.maxY)];
+    const [x, y] = at([(minX + maxX) / 2, (minY + maxY) / 2]);
+    const isRoomy = (maxX - minX) * k > space.widthOf(label, 8) && (maxY - minY) * k > 9;
+    if (isRoomy)
+      space.write(
+        label,
+        8,
+        '#1d4f91',
+        [0, -9, 9].map((off): LabelPlace => ({ at: [x, y + off] })),
+        true,
+      );
   }
   for (const { label, kind, polygon, labelAt } of planned.cuts) {
     const { minX, maxX, minY, maxY } = boxOf(polygon[0]);
@@ -130,7 +186,11 @@ function writeLabels(space: LabelSpace, { job, surface, planned }: SurfaceSource
 }
 
 /** Draws a piece within the outline of its tile, for the list of cuts. */
-export function drawPieceOutline(pdf: PDFKit.PDFDocument, { inTile, tile }: Pick<CutPiece, 'inTile' | 'tile'>, frame: Frame): void {
+export function drawPieceOutline(
+  pdf: PDFKit.PDFDocument,
+  { inTile, tile, hasWayUp: isDirectional }: Pick<CutPiece, 'inTile' | 'tile' | 'hasWayUp'>,
+  frame: Frame,
+): void {
   const { minX, minY, maxX, maxY } = boxOf(tile);
   const k = Math.min(frame.width / (maxX - minX), frame.height / (maxY - minY));
   const top = frame.y + (frame.height - (maxY - minY) * k) / 2;
@@ -144,18 +204,27 @@ export function drawPieceOutline(pdf: PDFKit.PDFDocument, { inTile, tile }: Pick
     .undash();
   for (const ring of inTile) pdf.polygon(...ring.map(at));
   pdf.lineWidth(0.9).fillAndStroke('#dfe5ea', '#111820', 'even-odd');
+  if (!isDirectional) return;
+  const piece = boxOf(inTile[0]);
+  const long = Math.min(LONGEST_ARROW, 0.6 * (piece.maxY - piece.minY) * k);
+  drawArrow(pdf, at([(piece.minX + piece.maxX) / 2, (piece.minY + piece.maxY) / 2]), long);
 }
 
-/** An arrow up the paper from its foot: which way the top of a face is. */
-export function drawArrow(pdf: PDFKit.PDFDocument, [x, foot]: readonly [number, number], long: number): void {
-  const [tip, head] = [foot - long, 2 + long / 12];
+/** An arrow about its middle: which way the top of a face is, degrees against the clock from the right. */
+export function drawArrow(pdf: PDFKit.PDFDocument, [x, y]: readonly [number, number], long: number, topDeg = 90): void {
+  const up = (topDeg * Math.PI) / 180;
+  const at = (along: number, aside: number): [number, number] => [
+    x + along * Math.cos(up) + aside * Math.sin(up),
+    y - along * Math.sin(up) + aside * Math.cos(up),
+  ];
+  const [tip, head] = [long / 2, 2 + long / 12];
   pdf
     .lineWidth(0.8)
     .strokeColor(INK)
-    .moveTo(x, foot)
-    .lineTo(x, tip)
-    .moveTo(x - head, tip + head)
-    .lineTo(x, tip)
-    .lineTo(x + head, tip + head)
+    .moveTo(...at(-tip, 0))
+    .lineTo(...at(tip, 0))
+    .moveTo(...at(tip - head, -head))
+    .lineTo(...at(tip, 0))
+    .lineTo(...at(tip - head, head))
     .stroke();
 }

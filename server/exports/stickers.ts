@@ -4,7 +4,7 @@ import { tapeOf } from '@azulejo/core/job/job';
 import { kindName } from '@azulejo/core/messages/en/names';
 import { formatLength, formatLengthWithUnit } from '@azulejo/core/units/formatLength';
 import type { SurfaceSource } from './exportKind.ts';
-import { drawArrow, drawPieceOutline, type Frame } from './paperDrawing.ts';
+import { drawPieceOutline, type Frame } from './paperDrawing.ts';
 import { FAINT, INK, POINTS_PER_MM, startPaper, write } from './paper.ts';
 
 const COLUMNS = 3;
@@ -50,7 +50,6 @@ function drawSticker(
   pdf.font('text').fontSize(7);
   write(pdf, shortened(pdf, surface.name, text), 'text', 7, FAINT, x, y + height - 9, text);
   drawPieceOutline(pdf, piece, { x: x + width - picture, y: y + 8, width: picture, height: height - 20 });
-  if (piece.hasWayUp) drawArrow(pdf, [x + width - picture / 2, y + 7], 7);
 }
 
 /** A text cut short where it would not go on one line. */

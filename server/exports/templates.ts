@@ -133,7 +133,7 @@ function drawPiece(
   const box = boxOf(inTile[0]);
   const [x, y] = at([(box.minX + box.maxX) / 2, (box.minY + box.maxY) / 2]);
   write(pdf, label, 'bold', 12, FAINT, x - 40, y - 7, 80);
-  if (hasWayUp) drawArrow(pdf, [x - 52, y + 8], 24);
+  if (hasWayUp) drawArrow(pdf, [x - 52, y - 4], 24);
 }
 
 /** Crosses along the rim of a page, the same on the page that meets it there: laid on each other, the pages fit. */
