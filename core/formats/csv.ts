@@ -2,7 +2,7 @@ import Papa from 'papaparse';
 import { tapeOf, type Job, type Surface } from '../job/job.ts';
 import { materialName } from '../messages/en/materials.ts';
 import { UNIT_NAMES } from '../messages/en/materialNames.ts';
-import { roundMoney } from '../money/packs.ts';
+import { formatMoney } from '../units/currency.ts';
 import { describeMark } from '../messages/en/marks.ts';
 import { pieceBefore } from '../messages/en/offCuts.ts';
 import { kindName } from '../messages/en/names.ts';
@@ -58,8 +58,8 @@ export function orderCsv(job: Job, { materials }: Plan): string {
       Unit: UNIT_NAMES[material.unit],
       Packs: count,
       'Pack size': size,
-      'Pack price': price.toFixed(2),
-      Cost: roundMoney(count * price).toFixed(2),
+      'Pack price': formatMoney(price, job.currency),
+      Cost: formatMoney(count * price, job.currency),
       Currency: job.currency,
     })),
   );

@@ -4,6 +4,8 @@ import { workHours } from '../labour/workHours.ts';
 import { plan } from '../plan.ts';
 import type { Job } from '../job/job.ts';
 import { jobOfOne } from '../trials/testJob.ts';
+import { kitchenFloor } from '../stories/floorJobs.ts';
+import { formatCoins, formatMoney, toCoins } from '../units/currency.ts';
 import { buyPacks } from './packs.ts';
 import { USUAL_RATES, type RateSet } from './rates.ts';
 import { quoteJob } from './quote.ts';
@@ -63,11 +65,12 @@ describe('a quote', () => {
   test('adds up to the cent under every tax and discount', () => {
     const tools = toolLines({ cuts: { 'wet saw': 3 }, surfaces: figures }, { wetSaw: { way: 'hire' } }, () => 3);
     fc.assert(
-      fc.property(rates, fc.integer({ min: 0, max: 500_000 }), (own, materials) => {
+      fc.property(rates, fc.integer({ min: 0, max: 500_000 }), fc.constantFrom('EUR', 'JPY', 'KWD'), (own, materials, currency) => {
         const set: RateSet = { ...USUAL_RATES[0], ...own };
         const quote = quoteJob(
           { materialsCost: materials / 100, tools, work: workHours(figures, { materials: {} }), surfaces: figures },
           set,
+          currency,
         );
         const sum = (cents: readonly number[]): number => cents.reduce((all, one) => all + one, 0);
         for (const { cents } of quote.lines) expect(Number.isInteger(cents)).toBe(true);
@@ -77,7 +80,7 @@ describe('a quote', () => {
           expect(Math.abs(taxCents - (baseCents * percent) / 100)).toBeLessThanOrEqual(0.5);
         expect(quote.totalCents).toBe(quote.netCents - quote.discountCents + sum(quote.taxes.map(({ taxCents }) => taxCents)));
         const labour = sum(quote.lines.filter(({ kind }) => kind === 'labour' || kind === 'minimum').map(({ cents }) => cents));
-        expect(labour).toBeGreaterThanOrEqual(Math.round(set.minimum * 100));
+        expect(labour).toBeGreaterThanOrEqual(toCoins(set.minimum, currency));
       }),
       { numRuns: 300 },
     );
@@ -97,7 +100,7 @@ describe('a quote', () => {
     };
     const [{ surfaceId }] = figures;
     const work = [{ task: 'lay' as const, surfaceId, amount: 1, pace: 1, from: 'typical' as const, hours: 6.3 }];
-    const quote = quoteJob({ materialsCost: 210.05, tools: [], work, surfaces: figures }, set);
+    const quote = quoteJob({ materialsCost: 210.05, tools: [], work, surfaces: figures }, set, 'EUR');
     // 231.06 (of 231.055) + 252.00 + 50.00 = 533.06; less 53.31; taxed 207.95 at 5 % and 271.80 at 20 %.
     expect([quote.netCents, quote.discountCents]).toEqual([53_306, 5331]);
     expect(quote.taxes).toEqual([
@@ -126,4 +129,19 @@ describe('mixes', () => {
     const hot = withJob({ mixing: { temperatureC: 37 } }).mixes.find(({ item }) => item === 'adhesive');
     expect(hot?.potLifeMinutes).toBeCloseTo((adhesive?.potLifeMinutes ?? 0) / 2, 6);
   });
+});
+
+test.each([
+  ['EUR', '1234.57', '1 234.57'],
+  ['JPY', '1235', '1 235'],
+  ['KWD', '1234.568', '1 234.568'],
+])('an amount in %s has the digits of its coins: %s', (currency, plain, spaced) => {
+  expect(formatMoney(1234.5678, currency)).toBe(plain);
+  expect(formatCoins(toCoins(1234.5678, currency), currency)).toBe(spaced);
+});
+
+test('lines of an order in yen are whole yen, and add up to what stands below them', () => {
+  const { materials, money } = plan({ ...kitchenFloor(), currency: 'JPY' });
+  for (const { cost } of materials) expect(Number.isInteger(cost)).toBe(true);
+  expect(money.total).toBe(materials.reduce((sum, { cost }) => sum + cost, 0));
 });

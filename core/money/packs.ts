@@ -20,7 +20,7 @@ export function buyBars(bars: readonly PackOffer[], need: number): Purchase {
   for (const { size, price } of bars) counts.set(size, { size, price, count: (counts.get(size)?.count ?? 0) + 1 });
   const packs = [...counts.values()].sort((a, b) => b.size - a.size);
   const holds = packs.reduce((sum, { count, size }) => sum + count * size, 0);
-  const cost = roundMoney(packs.reduce((sum, { count, price }) => sum + count * price, 0));
+  const cost = packs.reduce((sum, { count, price }) => sum + count * price, 0);
   return { packs, cost, covers: need > 0 ? holds / need : null };
 }
 
@@ -55,8 +55,5 @@ export function buyPacks(need: number, offers: readonly PackOffer[]): Purchase {
   look(0, [], 0, 0);
   const { counts, cost, holds } = best ?? { counts: [Math.ceil(need / sizes[0].size)], cost: Infinity, holds: 0 };
   const packs = counts.map((count, k) => ({ ...sizes[k], count })).filter(({ count }) => count > 0);
-  return { packs: packs.sort((a, b) => b.size - a.size), cost: roundMoney(cost), covers: holds / need };
+  return { packs: packs.sort((a, b) => b.size - a.size), cost, covers: holds / need };
 }
-
-/** Money to the hundredth. */
-export const roundMoney = (amount: number): number => Math.round(amount * 100 + 1e-7) / 100;

@@ -73,12 +73,12 @@ export function planMoney(
   surfaces: readonly SurfaceFigures[],
   { work, programme, cuts }: Worked,
 ): Money {
-  const total = totalOf(materials);
+  const total = totalOf(materials, rules.currency);
   const hours = hoursOf(work);
   const days = daysOf(programme);
   const tools = toolLines({ cuts, surfaces }, rules.charging?.tools as ToolsSet | undefined, (tasks) => daysOf(programme, tasks));
   const quoted = { materialsCost: total, tools, work, surfaces };
-  const atEachRate = ratesOf(rules).map((rates) => quoteJob(quoted, rates));
+  const atEachRate = ratesOf(rules).map((rates) => quoteJob(quoted, rates, rules.currency));
   const { id } = rateInForce(rules);
   return {
     currency: rules.currency,

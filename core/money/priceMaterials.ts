@@ -2,8 +2,9 @@ import { MATERIALS, packsFor, type MaterialId, type MaterialRules, type Quantity
 import type { PackOffer } from '../takeoff/materialKind.ts';
 import { isWholeTile, type Blank } from '../cuts/offCuts/blank.ts';
 import { actualSize, type Product } from '../tile/product.ts';
+import { roundMoney } from '../units/currency.ts';
 import type { Buying } from './buying.ts';
-import { buyBars, buyPacks, roundMoney, type PackCount, type Purchase } from './packs.ts';
+import { buyBars, buyPacks, type PackCount, type Purchase } from './packs.ts';
 import { chanceOfMoreBroken, chanceOfRunningOut, deviationsFor } from './runningOut.ts';
 
 /** A line of the order: what is needed, and how it is bought. */
@@ -28,6 +29,7 @@ export interface Bought extends Purchase {
 
 /** What prices are found in. */
 export interface PriceList extends MaterialRules {
+  readonly currency: string;
   readonly products: readonly Product[];
   readonly buying?: Buying | undefined;
   /** Pieces of tile that are there already: whole ones are not bought again. */
@@ -36,11 +38,17 @@ export interface PriceList extends MaterialRules {
 
 /** Buys every quantity in the cheapest packs that cover it. */
 export const priceMaterials = (quantities: readonly Quantity[], list: PriceList): Material[] =>
-  quantities.map((quantity) => ({ ...quantity, ...buy(quantity, list) }));
+  quantities.map((quantity) => {
+    const bought = buy(quantity, list);
+    return { ...quantity, ...bought, cost: roundMoney(bought.cost, list.currency) };
+  });
 
 /** What all lines cost together. */
-export const totalOf = (materials: readonly Pick<Material, 'cost'>[]): number =>
-  roundMoney(materials.reduce((sum, { cost }) => sum + cost, 0));
+export const totalOf = (materials: readonly Pick<Material, 'cost'>[], currency: string): number =>
+  roundMoney(
+    materials.reduce((sum, { cost }) => sum + cost, 0),
+    currency,
+  );
 
 function buy(line: Quantity, list: PriceList): Bought {
   const { quantity } = line;

@@ -1,3 +1,4 @@
+import { toCoins } from '../units/currency.ts';
 import type { WorkHours } from '../labour/workHours.ts';
 import type { SurfaceFigures } from '../takeoff/figures.ts';
 import { surchargeOf, type RateSet } from './rates.ts';
@@ -6,7 +7,7 @@ import type { ToolLine } from './tools.ts';
 /** What a line of a quote is for. */
 export type QuoteLineKind = 'materials' | 'tools' | 'labour' | 'minimum' | 'travel' | 'overhead';
 
-/** One line of a quote, before tax, in cents. */
+/** One line of a quote, before tax, in cents: the smallest coins of the currency, whatever they are called. */
 export interface QuoteLine {
   readonly kind: QuoteLineKind;
   /** The surface, for labour; null for what is for the whole job. */
@@ -41,14 +42,16 @@ export interface Quoted {
   readonly surfaces: readonly SurfaceFigures[];
 }
 
-const centsOf = (amount: number): number => Math.round(amount * 100);
-
 /** Quotes a job at one set of rates. The total is what the lines come to, less the discount, and the taxes: to the cent. */
-export function quoteJob(quoted: Quoted, rates: RateSet): Quote {
+export function quoteJob(quoted: Quoted, rates: RateSet, currency: string): Quote {
+  const centsOf = (amount: number): number => toCoins(amount, currency);
   const { taxPercent, materialTaxPercent } = rates;
   const materials = centsOf(quoted.materialsCost * (1 + rates.markupPercent / 100));
   const tools = quoted.tools.reduce((sum, { cost }) => sum + centsOf(cost), 0);
-  const labour = quoted.surfaces.map((surface) => ({ surfaceId: surface.surfaceId, cents: labourCents(surface, quoted.work, rates) }));
+  const labour = quoted.surfaces.map((surface) => ({
+    surfaceId: surface.surfaceId,
+    cents: centsOf(labourOf(surface, quoted.work, rates)),
+  }));
   const charged = labour.reduce((sum, { cents }) => sum + cents, 0);
   const minimum = Math.max(0, centsOf(rates.minimum) - charged);
   const travel = centsOf(rates.trips * rates.perTrip);
@@ -69,10 +72,11 @@ export function quoteJob(quoted: Quoted, rates: RateSet): Quote {
   return { rateSetId: rates.id, lines, netCents, discountCents, taxes, totalCents };
 }
 
-function labourCents({ surfaceId, areaMm2, pattern }: SurfaceFigures, work: readonly WorkHours[], rates: RateSet): number {
-  if (rates.by === 'area') return centsOf((areaMm2 / 1e6) * rates.perM2 * (1 + surchargeOf(rates, pattern) / 100));
+/** What the work on a surface is charged. */
+function labourOf({ surfaceId, areaMm2, pattern }: SurfaceFigures, work: readonly WorkHours[], rates: RateSet): number {
+  if (rates.by === 'area') return (areaMm2 / 1e6) * rates.perM2 * (1 + surchargeOf(rates, pattern) / 100);
   const hours = work.reduce((sum, one) => sum + (one.surfaceId === surfaceId ? one.hours : 0), 0);
-  return centsOf(hours * rates.perHour);
+  return hours * rates.perHour;
 }
 
 /** Tax by its rate; the discount is shared out over the rates by what they hold, the last cent to the largest remainder. */

@@ -6,14 +6,15 @@ import { SAFETY } from '@azulejo/core/messages/en/safety';
 import type { Plan } from '@azulejo/core/plan';
 import { dateWords, startJobPaper, writeTable, writeText } from './jobPaper.ts';
 import { FAINT } from './paper.ts';
+import { coinDigits, formatMoney, roundMoney } from '@azulejo/core/units/currency';
 
 /** The order for the shop: what, how many packs, what they cost. Tiles of one product from one lot. */
 export function writeOrderPaper(job: Job, { materials, money }: Plan): Promise<Buffer> {
   const paper = startJobPaper(job, 'Order', dateWords(new Date()));
   const rows = materials
     .filter(({ packs }) => packs.length > 0)
-    .map((line) => [materialName(job, line), describeQuantity(line), describePacks(line), line.cost.toFixed(2)]);
-  rows.push(['Together, before tax', '', '', money.total.toFixed(2)]);
+    .map((line) => [materialName(job, line), describeQuantity(line), describePacks(line), formatMoney(line.cost, job.currency)]);
+  rows.push(['Together, before tax', '', '', formatMoney(money.total, job.currency)]);
   writeTable(
     paper,
     [
@@ -46,6 +47,7 @@ export async function writeOrderSheet(job: Job, { materials }: Plan): Promise<Bu
     { header: `Cost, ${job.currency}`, key: 'cost', width: 12 },
   ];
   sheet.getRow(1).font = { bold: true };
+  const coins = (0).toFixed(coinDigits(job.currency));
   for (const line of materials)
     line.packs.forEach(({ count, size, price }, k) => {
       const row = sheet.addRow({
@@ -57,14 +59,14 @@ export async function writeOrderSheet(job: Job, { materials }: Plan): Promise<Bu
         holds: size,
         price,
       });
-      row.getCell('cost').value = { formula: `D${row.number}*G${row.number}`, result: Math.round(count * price * 100) / 100 };
-      for (const key of ['price', 'cost']) row.getCell(key).numFmt = '0.00';
+      row.getCell('cost').value = { formula: `D${row.number}*G${row.number}`, result: roundMoney(count * price, job.currency) };
+      for (const key of ['price', 'cost']) row.getCell(key).numFmt = coins;
     });
   const last = sheet.rowCount;
   const total = materials.reduce((sum, { cost }) => sum + cost, 0);
   const sum = sheet.addRow({ what: 'Together, before tax' });
   sum.font = { bold: true };
-  sum.getCell('cost').value = { formula: `SUM(H2:H${last})`, result: Math.round(total * 100) / 100 };
-  sum.getCell('cost').numFmt = '0.00';
+  sum.getCell('cost').value = { formula: `SUM(H2:H${last})`, result: roundMoney(total, job.currency) };
+  sum.getCell('cost').numFmt = coins;
   return Buffer.from(await book.xlsx.writeBuffer());
 }

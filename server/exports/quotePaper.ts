@@ -1,6 +1,6 @@
 import { productName, tapeOf, type Job } from '@azulejo/core/job/job';
 import { placesOf } from '@azulejo/core/job/placesOf';
-import { money, quoteRows, TASK_NAMES } from '@azulejo/core/messages/en/money';
+import { quoteRows, TASK_NAMES } from '@azulejo/core/messages/en/money';
 import { describePattern } from '@azulejo/core/messages/en/patterns';
 import { rateInForce } from '@azulejo/core/money/planMoney';
 import type { Plan } from '@azulejo/core/plan';
@@ -9,6 +9,7 @@ import { formatArea } from '@azulejo/core/units/formatArea';
 import { drawFinished } from './finishedLook.ts';
 import { dateWords, startJobPaper, writeHeading, writeTable, writeText, type JobPaper } from './jobPaper.ts';
 import { FAINT, INK, MARGIN, write } from './paper.ts';
+import { formatCoins } from '@azulejo/core/units/currency';
 
 const DAY_MS = 86_400_000;
 /** Pictures beside each other, points apart. */
@@ -33,10 +34,13 @@ export function writeQuote(job: Job, plan: Plan, today = new Date()): Promise<Bu
   writeHeading(paper, 'Price', 120);
   const rates = rateInForce(job);
   const rows = [
-    ...quoteRows(job, quote).map(({ name, cents }) => [name, money(cents)]),
-    ...(quote.discountCents > 0 ? [[`Discount, ${rates.discountPercent} %`, `-${money(quote.discountCents)}`]] : []),
-    ...quote.taxes.map(({ percent, baseCents, taxCents }) => [`Tax, ${percent} % of ${money(baseCents)}`, money(taxCents)]),
-    ['To pay', money(quote.totalCents)],
+    ...quoteRows(job, quote).map(({ name, cents }) => [name, formatCoins(cents, job.currency)]),
+    ...(quote.discountCents > 0 ? [[`Discount, ${rates.discountPercent} %`, `-${formatCoins(quote.discountCents, job.currency)}`]] : []),
+    ...quote.taxes.map(({ percent, baseCents, taxCents }) => [
+      `Tax, ${percent} % of ${formatCoins(baseCents, job.currency)}`,
+      formatCoins(taxCents, job.currency),
+    ]),
+    ['To pay', formatCoins(quote.totalCents, job.currency)],
   ];
   writeTable(
     paper,

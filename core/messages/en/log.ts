@@ -8,6 +8,7 @@ import type { MaterialId } from '../../takeoff/registry.ts';
 import { itemName, packName } from './materialNames.ts';
 import { hoursWords, paceUnit, TASK_NAMES } from './money.ts';
 import { TIMER_NAMES } from './site.ts';
+import { formatMoney } from '../../units/currency.ts';
 
 /** What each kind of entry is called. */
 export const ENTRY_NAMES: Readonly<Record<EntryKind, string>> = {
@@ -50,7 +51,7 @@ export const CHECK_HOW: Readonly<Record<(typeof CHECKS)[number], string>> = {
 export function describeEntry(job: Job, { data }: Entry): string {
   switch (data.kind) {
     case 'order':
-      return `${data.lines.length} lines at ${data.supplier.toLowerCase()}, ${data.total.toFixed(2)} ${data.currency}`;
+      return `${data.lines.length} lines at ${data.supplier.toLowerCase()}, ${formatMoney(data.total, data.currency)} ${data.currency}`;
     case 'lot':
       return `${productName(job, data.productId)}, lot ${data.code}, ${data.pieces} pieces`;
     case 'mix':

@@ -4,6 +4,7 @@ import { TASKS } from '../../labour/tasks.ts';
 import { placesOf } from '../../job/placesOf.ts';
 import type { Quote, QuoteLineKind } from '../../money/quote.ts';
 import type { ToolId, ToolLine, TOOL_WAYS } from '../../money/tools.ts';
+import { formatMoney } from '../../units/currency.ts';
 
 /** What each kind of work is called. */
 export const TASK_NAMES: Readonly<Record<TaskId, string>> = {
@@ -62,13 +63,14 @@ export const WAY_NAMES: Readonly<Record<(typeof TOOL_WAYS)[number], string>> = {
 
 /** What hiring and buying a tool come to. */
 export function adviseTool({ days, buy, perDay, breakEvenDays }: ToolLine, currency: string): string {
-  const hired = (perDay * days).toFixed(2);
+  const hired = formatMoney(perDay * days, currency);
+  const bought = formatMoney(buy, currency);
   const dayWord = days === 1 ? '1 day' : `${days} days`;
-  if (!Number.isFinite(breakEvenDays)) return `Bought for ${buy.toFixed(2)} ${currency}.`;
+  if (!Number.isFinite(breakEvenDays)) return `Bought for ${bought} ${currency}.`;
   const even = Math.ceil(breakEvenDays);
   return days < breakEvenDays
     ? `Hired for ${dayWord}: ${hired} ${currency}. Buying pays from ${even} days on.`
-    : `Hired for ${dayWord}: ${hired} ${currency}, more than the ${buy.toFixed(2)} it costs to buy.`;
+    : `Hired for ${dayWord}: ${hired} ${currency}, more than the ${bought} it costs to buy.`;
 }
 
 const LINE_NAMES: Readonly<Record<QuoteLineKind, string>> = {
@@ -98,9 +100,6 @@ export function quoteRows(job: Pick<Job, 'rooms' | 'surfaces'>, { lines }: Pick<
     lines.filter(({ kind }) => kinds.includes(kind)).map(({ kind, cents }) => ({ name: LINE_NAMES[kind], cents }));
   return [...plain(['materials', 'tools']), ...work, ...plain(['minimum', 'travel', 'overhead'])];
 }
-
-/** Cents as money: "1 234.50". */
-export const money = (cents: number): string => (cents / 100).toFixed(2).replace(/\B(?=(\d{3})+(?!\d))/g, ' ');
 
 /** Hours to the quarter: "6.25 h". */
 export const hoursWords = (hours: number): string => `${Math.round(hours * 4) / 4} h`;

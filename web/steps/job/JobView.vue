@@ -8,6 +8,7 @@ import { repeatRoom, repeatSurface } from '@azulejo/core/job/repeatSurface';
 import { describeFinding } from '@azulejo/core/messages/en/advice';
 import { exportUrl } from '../../api/client.ts';
 import { clipText } from '@azulejo/core/units/clipText';
+import { formatMoney } from '@azulejo/core/units/currency';
 import { useJobPlan } from '../../workers/useJobPlan.ts';
 import JobDetailsDialog from './JobDetailsDialog.vue';
 import LoadingState from '../LoadingState.vue';
@@ -32,7 +33,7 @@ const findingsOf = (id: string) => {
   return openFindings(plan.value?.findings ?? []).filter(({ path }) => path[1] === at);
 };
 const laidCount = computed(() => jobs.job?.surfaces.filter(({ laid }) => laid).length ?? 0);
-const total = computed(() => plan.value?.money.total.toFixed(2));
+const total = computed(() => plan.value && formatMoney(plan.value.money.total, plan.value.money.currency));
 
 /** Surfaces by room, in the order the rooms were made; those of no room come first. */
 const groups = computed(() => {

@@ -4,6 +4,7 @@ import { PhCaretDown, PhCaretRight, PhWarning } from '@phosphor-icons/vue';
 import type { Job } from '@azulejo/core/job/job';
 import { describeChance, describePacks, describeQuantity, explainMaterial, materialName } from '@azulejo/core/messages/en/materials';
 import { LIKELY_TO_RUN_OUT, type Material } from '@azulejo/core/money/priceMaterials';
+import { formatMoney } from '@azulejo/core/units/currency';
 import CuttingFigures from './CuttingFigures.vue';
 import MaterialForm from './MaterialForm.vue';
 
@@ -26,7 +27,7 @@ const how = computed(() => (props.open ? explainMaterial(props.job, props.line) 
       <td class="num figure" :data-testid="`need-${lineKey}`">{{ describeQuantity(line) }}</td>
       <td class="packs">{{ describePacks(line) }}</td>
       <td class="chance" :class="{ risky }"><PhWarning v-if="risky" :size="15" weight="bold" />{{ describeChance(line) }}</td>
-      <td class="num figure">{{ line.cost.toFixed(2) }}</td>
+      <td class="num figure">{{ formatMoney(line.cost, job.currency) }}</td>
     </tr>
     <tr v-if="open" class="how">
       <td colspan="5">

@@ -7,6 +7,7 @@ import { materialName } from '@azulejo/core/messages/en/materials';
 import { UNIT_NAMES } from '@azulejo/core/messages/en/materialNames';
 import type { Plan } from '@azulejo/core/plan';
 import { entriesOf } from '@azulejo/core/site/entry';
+import { formatMoney, roundMoney } from '@azulejo/core/units/currency';
 import TroubleNote from '../../../fields/TroubleNote.vue';
 import { useLogStore } from '../../../stores/logStore.ts';
 import { simulatedSupplier } from '../../../supplier/simulatedSupplier.ts';
@@ -58,7 +59,7 @@ const place = () =>
     kind: 'order',
     supplier: simulatedSupplier.name,
     currency: props.job.currency,
-    total: Math.round(asked.value * 100) / 100,
+    total: roundMoney(asked.value, props.job.currency),
     lines: lines.value.map(({ line, key, name }) => ({
       key,
       name,
@@ -83,7 +84,7 @@ const day = (at: string): string => new Date(at).toLocaleDateString('en-GB', { d
     </div>
     <div v-if="answers" class="answer stack">
       <p>
-        <strong class="figure">{{ asked.toFixed(2) }}</strong> {{ job.currency }} for all of it, there within {{ longest }}
+        <strong class="figure">{{ formatMoney(asked, job.currency) }}</strong> {{ job.currency }} for all of it, there within {{ longest }}
         {{ longest === 1 ? 'day' : 'days' }}.
         {{
           short.length === 0
@@ -101,11 +102,11 @@ const day = (at: string): string => new Date(at).toLocaleDateString('en-GB', { d
     <details v-for="order in orders" :key="order.id" class="placed">
       <summary>
         Ordered on {{ day(order.at) }}: {{ order.data.lines.length }} lines,
-        <span class="figure">{{ order.data.total.toFixed(2) }} {{ order.data.currency }}</span>
+        <span class="figure">{{ formatMoney(order.data.total, order.data.currency) }} {{ order.data.currency }}</span>
       </summary>
       <p v-for="line in order.data.lines" :key="line.name" class="small">
         {{ line.name }}: {{ line.packs.map(({ count, size }) => `${count} of ${size} ${line.unit}`).join(' and ') }},
-        {{ line.cost.toFixed(2) }}
+        {{ formatMoney(line.cost, order.data.currency) }}
       </p>
       <Button text size="small" severity="secondary" label="This order was called off" @click="log.withdraw(order)" />
     </details>

@@ -5,6 +5,7 @@ import { materialName } from '@azulejo/core/messages/en/materials';
 import { SAFETY } from '@azulejo/core/messages/en/safety';
 import { LIKELY_TO_RUN_OUT, totalOf, type Material } from '@azulejo/core/money/priceMaterials';
 import type { Plan } from '@azulejo/core/plan';
+import { formatMoney } from '@azulejo/core/units/currency';
 import SwitchField from '../../../fields/SwitchField.vue';
 import { useJobStore } from '../../../stores/jobStore.ts';
 import { LINE_GROUPS } from './lineGroups.ts';
@@ -21,7 +22,17 @@ const keyOf = ({ productId, item, hand, variant }: Material): string =>
 const groups = computed(() =>
   LINE_GROUPS.map(({ title, items }) => {
     const lines = props.plan.materials.filter(({ item }) => items.includes(item)).map((line) => ({ key: keyOf(line), line }));
-    return { title, lines, cost: totalOf(lines.map(({ line }) => line)).toFixed(2) };
+    return {
+      title,
+      lines,
+      cost: formatMoney(
+        totalOf(
+          lines.map(({ line }) => line),
+          props.job.currency,
+        ),
+        props.job.currency,
+      ),
+    };
   }).filter(({ lines }) => lines.length > 0),
 );
 const short = computed(() => props.plan.materials.filter(({ chance }) => (chance ?? 0) > LIKELY_TO_RUN_OUT));
@@ -58,7 +69,7 @@ function toggle(key: string): void {
     <div>
       <dt>Before tax</dt>
       <dd>
-        <strong class="figure" data-testid="order-total">{{ plan.money.total.toFixed(2) }}</strong> {{ job.currency }}
+        <strong class="figure" data-testid="order-total">{{ formatMoney(plan.money.total, job.currency) }}</strong> {{ job.currency }}
       </dd>
     </div>
     <div>

@@ -4,9 +4,10 @@ import { computed } from 'vue';
 import { PhFilePdf } from '@phosphor-icons/vue';
 import type { Job } from '@azulejo/core/job/job';
 import { hoursOf } from '@azulejo/core/labour/workHours';
-import { hoursWords, money, quoteRows, TASK_NAMES } from '@azulejo/core/messages/en/money';
+import { hoursWords, quoteRows, TASK_NAMES } from '@azulejo/core/messages/en/money';
 import { rateInForce, ratesOf } from '@azulejo/core/money/planMoney';
 import type { Plan } from '@azulejo/core/plan';
+import { formatCoins, fromCoins } from '@azulejo/core/units/currency';
 import { exportUrl } from '../../../api/client.ts';
 import NumberField from '../../../fields/NumberField.vue';
 import TextField from '../../../fields/TextField.vue';
@@ -36,15 +37,24 @@ const hours = computed(() =>
 );
 const split = computed(() => {
   const sumOf = (...kinds: readonly string[]): number =>
-    quote.value.lines.filter(({ kind }) => kinds.includes(kind)).reduce((sum, { cents }) => sum + cents, 0) / 100;
+    fromCoins(
+      quote.value.lines.filter(({ kind }) => kinds.includes(kind)).reduce((sum, { cents }) => sum + cents, 0),
+      props.job.currency,
+    );
   return [
     { name: 'Materials', amount: sumOf('materials') },
     { name: 'Work', amount: sumOf('labour', 'minimum') },
     { name: 'Tools', amount: sumOf('tools') },
     { name: 'Travel', amount: sumOf('travel') },
     { name: 'Overhead', amount: sumOf('overhead') },
-    { name: 'Discount', amount: -quote.value.discountCents / 100 },
-    { name: 'Tax', amount: quote.value.taxes.reduce((sum, { taxCents }) => sum + taxCents, 0) / 100 },
+    { name: 'Discount', amount: -fromCoins(quote.value.discountCents, props.job.currency) },
+    {
+      name: 'Tax',
+      amount: fromCoins(
+        quote.value.taxes.reduce((sum, { taxCents }) => sum + taxCents, 0),
+        props.job.currency,
+      ),
+    },
   ];
 });
 const choose = (id: string) => set('Rates in force', (charging) => (charging.rateSetId = id));
@@ -61,7 +71,7 @@ const says = (key: 'includes' | 'excludes', label: string) => (text: string) => 
   <div class="sets" role="group" aria-label="Sets of rates">
     <button v-for="one in sets" :key="one.id" type="button" class="set" :aria-pressed="one.id === rates.id" @click="choose(one.id)">
       <span>{{ one.name }}</span>
-      <strong class="figure">{{ money(one.total) }}</strong>
+      <strong class="figure">{{ formatCoins(one.total, job.currency) }}</strong>
       <span class="small">{{ job.currency }}, tax included</span>
     </button>
   </div>
@@ -75,21 +85,21 @@ const says = (key: 'includes' | 'excludes', label: string) => (text: string) => 
         <tbody>
           <tr v-for="{ name, cents } in quoteRows(job, quote)" :key="name">
             <th scope="row">{{ name }}</th>
-            <td class="figure">{{ money(cents) }}</td>
+            <td class="figure">{{ formatCoins(cents, job.currency) }}</td>
           </tr>
           <tr v-if="quote.discountCents > 0">
             <th scope="row">Discount, {{ rates.discountPercent }} %</th>
-            <td class="figure">-{{ money(quote.discountCents) }}</td>
+            <td class="figure">-{{ formatCoins(quote.discountCents, job.currency) }}</td>
           </tr>
           <tr v-for="tax in quote.taxes" :key="tax.percent">
-            <th scope="row">Tax, {{ tax.percent }} % of {{ money(tax.baseCents) }}</th>
-            <td class="figure">{{ money(tax.taxCents) }}</td>
+            <th scope="row">Tax, {{ tax.percent }} % of {{ formatCoins(tax.baseCents, job.currency) }}</th>
+            <td class="figure">{{ formatCoins(tax.taxCents, job.currency) }}</td>
           </tr>
         </tbody>
         <tfoot>
           <tr>
             <th scope="row">To pay</th>
-            <td class="figure total" data-testid="quote-total">{{ money(quote.totalCents) }}</td>
+            <td class="figure total" data-testid="quote-total">{{ formatCoins(quote.totalCents, job.currency) }}</td>
           </tr>
         </tfoot>
       </table>

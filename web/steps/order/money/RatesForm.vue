@@ -6,6 +6,7 @@ import type { Job } from '@azulejo/core/job/job';
 import { patternName } from '@azulejo/core/messages/en/patterns';
 import { rateInForce, ratesOf } from '@azulejo/core/money/planMoney';
 import { surchargeOf, type RateSet } from '@azulejo/core/money/rates';
+import { coinDigits } from '@azulejo/core/units/currency';
 import NumberField from '../../../fields/NumberField.vue';
 import SwitchField from '../../../fields/SwitchField.vue';
 import TextField from '../../../fields/TextField.vue';
@@ -28,11 +29,11 @@ const figures = computed((): readonly Figure[] => {
   const { currency } = props.job;
   return [
     rates.value.by === 'hours'
-      ? { key: 'perHour', label: 'An hour', unit: currency, decimals: 2 }
-      : { key: 'perM2', label: 'A square metre', unit: currency, decimals: 2 },
-    { key: 'minimum', label: 'Work at least', unit: currency, decimals: 2 },
+      ? { key: 'perHour', label: 'An hour', unit: currency, decimals: coinDigits(currency) }
+      : { key: 'perM2', label: 'A square metre', unit: currency, decimals: coinDigits(currency) },
+    { key: 'minimum', label: 'Work at least', unit: currency, decimals: coinDigits(currency) },
     { key: 'trips', label: 'Trips', unit: '' },
-    { key: 'perTrip', label: 'A trip', unit: currency, decimals: 2 },
+    { key: 'perTrip', label: 'A trip', unit: currency, decimals: coinDigits(currency) },
     { key: 'markupPercent', label: 'On materials', unit: '%' },
     { key: 'overheadPercent', label: 'Overhead', unit: '%' },
     { key: 'discountPercent', label: 'Discount', unit: '%' },

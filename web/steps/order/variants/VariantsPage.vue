@@ -5,7 +5,7 @@ import { PhCheckCircle, PhTrash } from '@phosphor-icons/vue';
 import { productName, type Job } from '@azulejo/core/job/job';
 import { chooseVariant } from '@azulejo/core/job/variants/variants';
 import { describeIssue } from '@azulejo/core/messages/en/issues';
-import { hoursWords, money } from '@azulejo/core/messages/en/money';
+import { hoursWords } from '@azulejo/core/messages/en/money';
 import type { ComparedVariant } from '@azulejo/core/planning/compareVariants';
 import { facesOf } from '../../../board/faces.ts';
 import SetoutPicture from '../../../board/SetoutPicture.vue';
@@ -16,6 +16,7 @@ import { searcher } from '../../../workers/planner.ts';
 import { useLatest } from '../../../workers/useLatest.ts';
 import type { VariantsCompared } from '../../../workers/planWorker.ts';
 import { withoutPictures } from '@azulejo/core/planning/briefOf';
+import { formatCoins, formatMoney } from '@azulejo/core/units/currency';
 import { useAttempt } from '../../useAttempt.ts';
 import NewVariant from './NewVariant.vue';
 
@@ -42,8 +43,8 @@ const ROWS = computed((): readonly Row[] => [
   { label: 'Of them cut', show: ({ cuts }) => String(cuts) },
   { label: 'Opened', show: ({ opened }) => String(opened) },
   { label: 'Work of the job', show: ({ hours, days }) => `${hoursWords(hours)}, ${days} ${days === 1 ? 'day' : 'days'}` },
-  { label: `Materials, ${props.job.currency}`, show: ({ materials }) => money(Math.round(materials * 100)) },
-  { label: `To pay, ${props.job.currency}`, show: ({ totalCents }) => money(totalCents) },
+  { label: `Materials, ${props.job.currency}`, show: ({ materials }) => formatMoney(materials, props.job.currency) },
+  { label: `To pay, ${props.job.currency}`, show: ({ totalCents }) => formatCoins(totalCents, props.job.currency) },
 ]);
 const differs = ({ show }: Row): boolean => new Set(columns.value.map(show)).size > 1;
 const facesFor = (surfaceId: string) => {

@@ -10,6 +10,7 @@ import { describeIssue } from '@azulejo/core/messages/en/issues';
 import { SHAPE_NAMES } from '@azulejo/core/messages/en/patterns';
 import { actualSize, type Product } from '@azulejo/core/tile/product';
 import { formatLength, formatLengthWithUnit } from '@azulejo/core/units/formatLength';
+import { formatMoney } from '@azulejo/core/units/currency';
 import { useJobStore } from '../../../stores/jobStore.ts';
 import { simulatedSupplier } from '../../../supplier/simulatedSupplier.ts';
 import type { Offer } from '../../../supplier/supplier.ts';
@@ -86,7 +87,7 @@ const answerOf = ({ id }: Product): string => {
     offer.stockBoxes === 0
       ? 'none in stock'
       : `${offer.stockBoxes} boxes in ${offer.lots.length === 1 ? 'one lot' : `${offer.lots.length} lots`}`;
-  return `${offer.boxPrice.toFixed(2)} a box, ${stock}, more in ${offer.leadDays} days`;
+  return `${formatMoney(offer.boxPrice, props.job.currency)} a box, ${stock}, more in ${offer.leadDays} days`;
 };
 
 function save(): void {
