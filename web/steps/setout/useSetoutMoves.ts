@@ -110,7 +110,9 @@ export function useSetoutMoves(surface: Ref<Surface | null>, drawing: Ref<Drawin
 
   /** Turns the tiles further, degrees counter-clockwise, as far as they go. */
   function turnBy(deg: number): void {
-    const now = drawing.value?.choice.turnDeg ?? 0;
+    const { turn } = surface.value?.setout ?? {};
+    // From where it was asked to be last: what is drawn may be a press behind.
+    const now = turn?.rule === 'byHand' ? turn.deg : (drawing.value?.choice.turnDeg ?? 0);
     turnTo(Math.max(-MOST_TURN_DEG, Math.min(MOST_TURN_DEG, now + deg)));
   }
 
