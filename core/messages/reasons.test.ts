@@ -2,9 +2,9 @@ import { describe, expect, test } from '@jest/globals';
 import type { EndCuts } from '../setout/edges/endCuts.ts';
 import type { Reasons } from '../setout/weigh/explainSetout.ts';
 import type { Along, Statement } from '../setout/weigh/statement.ts';
-import { METRIC_TAPE } from '../units/tape.ts';
+import { IMPERIAL_TAPE, METRIC_TAPE } from '../units/tape.ts';
 import { describeBehind, describeEnds, describeReasons, describeSetout } from './en/reasons.ts';
-import { describePacks, describeQuantity, explainMaterial, materialName } from './en/materials.ts';
+import { describeAmount, describePacks, describeQuantity, explainMaterial, materialName } from './en/materials.ts';
 import { plan } from '../plan.ts';
 import { jobOfOne } from '../trials/testJob.ts';
 
@@ -90,7 +90,9 @@ test('every line of an order names itself, its packs, and how it was computed', 
   const job = jobOfOne({ size: [3000, 2400], tile: [300, 300], jointMm: 3 });
   const { materials, surfaces } = plan(job);
   const words = materials.map((material) =>
-    [materialName(job, material), describeQuantity(material), describePacks(material), ...explainMaterial(job, material)].join(' | '),
+    [materialName(job, material), describeQuantity(material, job.tape), describePacks(material), ...explainMaterial(job, material)].join(
+      ' | ',
+    ),
   );
   expect(materials.map(({ item }) => item)).toEqual(['tiles', 'adhesive', 'grout', 'sealant', 'spacers', 'primer']);
   expect(words[0]).toContain(`${surfaces[0].totals.whole} whole`);
@@ -99,4 +101,17 @@ test('every line of an order names itself, its packs, and how it was computed', 
   expect(words[2]).toMatch(/m² of joint, 9 mm deep/);
   expect(words[3]).toMatch(/ml \| \d+ cartridges? of 310 ml \| .*10\.80 m of joint at walls/);
   for (const line of words) expect(line).not.toMatch(/undefined|NaN|\d\.\d{5}/);
+});
+
+describe('whoever measures in inches weighs in pounds', () => {
+  test.each([
+    [14.4, 'kg', '31.7 lb (14.4 kg)'],
+    [0.2, 'kg', '0.44 lb (0.20 kg)'],
+    [4, 'l', '1.06 gal (4.00 L)'],
+    [1.1, 'l', '1.16 qt (1.10 L)'],
+    [330, 'ml', '11.2 fl oz (330 ml)'],
+    [2.5, 'm', '8.2 ft (2.5 m)'],
+    [0.5, 'm3', '0.65 yd³ (0.50 m³)'],
+    [3, 'piece', '3 pieces'],
+  ] as const)('%d %s: %s', (quantity, unit, words) => expect(describeAmount(quantity, unit, IMPERIAL_TAPE)).toBe(words));
 });

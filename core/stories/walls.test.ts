@@ -2,6 +2,7 @@ import { describe, expect, test } from '@jest/globals';
 import { glassSplashback, laundry, noCuts, showerFromTheTrim, showerOnALedger, splashbackInSheets } from './wallJobs.ts';
 import { describeZoneMixes, explainMix, explainZoneMix } from '../messages/en/mixes.ts';
 import { zoneMixes } from '../takeoff/mixes/zoneMixes.ts';
+import { METRIC_TAPE } from '../units/tape.ts';
 import { tell } from './story.ts';
 
 describe('a splashback in sheets, with sockets and a free end (J01)', () => {
@@ -150,9 +151,14 @@ describe('a shower wall from its centre line on a ledger (J10)', () => {
     expect(zones).toHaveLength(story.of('wall').zones.zones.length);
     expect(zones.reduce((sum, { powderKg }) => sum + powderKg, 0)).toBeCloseTo(story.needs('adhesive'), 6);
     // Two courses of 1490 by 606 are 0.903 m²; 14.4 kg over 3.12 m² make 4.17 kg of it.
-    expect(describeZoneMixes(zones)).toEqual(['zones 1 to 3, each: 4.2 kg to 1.10 L of water', 'zone 4: 2.0 kg to 0.50 L of water']);
-    expect(explainMix(mix, zoneMixes(mix, story.plan.surfaces)).join(' ')).toContain('Laid in 4 zones, each with a mix of its own.');
-    expect(explainZoneMix(mix, zones[0])[0]).toBe('With the bucket the scale shows 5.2 kg.');
+    expect(describeZoneMixes(zones, METRIC_TAPE)).toEqual([
+      'zones 1 to 3, each: 4.2 kg to 1.10 L of water',
+      'zone 4: 2.0 kg to 0.50 L of water',
+    ]);
+    expect(explainMix(mix, zoneMixes(mix, story.plan.surfaces), METRIC_TAPE).join(' ')).toContain(
+      'Laid in 4 zones, each with a mix of its own.',
+    );
+    expect(explainZoneMix(mix, zones[0], METRIC_TAPE)[0]).toBe('With the bucket the scale shows 5.2 kg.');
   });
   test('the zones keep the bottom row for the last, and lay nothing of it before', () => {
     const { zones } = story.of('wall').zones;

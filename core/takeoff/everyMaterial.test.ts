@@ -61,9 +61,9 @@ describe.each(MATERIAL_IDS)('%s', (item) => {
     for (const line of lines) {
       const words = [
         materialName(job, line),
-        describeQuantity(line),
+        describeQuantity(line, job.tape),
         describePacks(line),
-        describeChance(line),
+        describeChance(line, job.tape),
         ...explainMaterial(job, line),
       ];
       for (const text of words) expect(text).not.toMatch(/undefined|NaN|Infinity|\d\.\d{5}/);

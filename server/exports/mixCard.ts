@@ -14,11 +14,11 @@ export function writeMixCard(job: Job, { mixes, surfaces }: Plan): Promise<Buffe
     const stirred = zoneMixes(mix, surfaces);
     paper.room(130);
     paper.y = write(paper.pdf, mixName(mix), 'bold', 14, INK, MARGIN, paper.y, paper.width) + 1;
-    paper.y = write(paper.pdf, describeStirred(mix, stirred), 'bold', 30, INK, MARGIN, paper.y, paper.width) + 2;
-    for (const line of explainMix(mix, stirred)) writeText(paper, line, 12.5);
+    paper.y = write(paper.pdf, describeStirred(mix, stirred, job.tape), 'bold', 30, INK, MARGIN, paper.y, paper.width) + 2;
+    for (const line of explainMix(mix, stirred, job.tape)) writeText(paper, line, 12.5);
     for (const { surfaceId, zones } of stirred) {
       const name = job.surfaces.find(({ id }) => id === surfaceId)?.name ?? surfaceId;
-      writeText(paper, `${name}: ${describeZoneMixes(zones).join('; ')}`, 10.5);
+      writeText(paper, `${name}: ${describeZoneMixes(zones, job.tape).join('; ')}`, 10.5);
     }
     paper.y += 12;
   }

@@ -13,7 +13,7 @@ export function writeOrderPaper(job: Job, { materials, money }: Plan): Promise<B
   const paper = startJobPaper(job, 'Order', dateWords(new Date()));
   const rows = materials
     .filter(({ packs }) => packs.length > 0)
-    .map((line) => [materialName(job, line), describeQuantity(line), describePacks(line), formatMoney(line.cost, job.currency)]);
+    .map((line) => [materialName(job, line), describeQuantity(line, job.tape), describePacks(line), formatMoney(line.cost, job.currency)]);
   rows.push(['Together, before tax', '', '', formatMoney(money.total, job.currency)]);
   writeTable(
     paper,

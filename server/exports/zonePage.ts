@@ -1,5 +1,6 @@
 import { boxOf, type Ring } from '@azulejo/core/geometry/ring';
 import { distance, scale, subtract, unit } from '@azulejo/core/geometry/point';
+import { tapeOf } from '@azulejo/core/job/job';
 import { describeAhead, describeShare } from '@azulejo/core/messages/en/mixes';
 import { SAFETY } from '@azulejo/core/messages/en/safety';
 import { describeZone, describeZones } from '@azulejo/core/messages/en/zones';
@@ -17,8 +18,9 @@ const BADGE = 9;
 
 /** In what order a surface is laid: its zones drawn with their numbers and the way on, and what each takes. Nothing for one zone. */
 export function writeZonePage(pdf: PDFKit.PDFDocument, source: SurfaceSource): void {
-  const { planned, surface, mixes = [] } = source;
+  const { job, planned, surface, mixes = [] } = source;
   const { zones } = planned.zones;
+  const tape = tapeOf(job, surface);
   if (zones.length < 2) return;
   pdf.addPage();
   const top = writeHeader(pdf, source, 'laying zones');
@@ -34,13 +36,13 @@ export function writeZonePage(pdf: PDFKit.PDFDocument, source: SurfaceSource): v
     y = write(pdf, text, 'text', size, colour, x, y, wide) + 3;
   };
   line(describeZones(planned.zones, thingNamesOf(planned.traced)));
-  const ahead = adhesive ? describeAhead(adhesive) : '';
+  const ahead = adhesive ? describeAhead(adhesive, tape) : '';
   if (ahead !== '') line(ahead);
   y += 4;
   for (const zone of zones) {
     const share = adhesive ? mixFor(adhesive, surface.id, zone.areaMm2 / 1e6) : null;
-    const mix = share ? `; mix ${describeShare(share)} of water` : '';
-    line(`${zone.number}.  ${describeZone(zone)}${mix}`);
+    const mix = share ? `; mix ${describeShare(share, tape)} of water` : '';
+    line(`${zone.number}.  ${describeZone(zone, tape)}${mix}`);
   }
   line(SAFETY.mixing, 7.5, FAINT);
 }

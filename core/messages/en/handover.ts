@@ -85,7 +85,7 @@ function spareLines(job: Job, plan: Plan, entries: readonly Entry[]): string[] {
   return plan.materials.flatMap((line) =>
     line.item === 'tiles' && leftOfTiles(line, entries) >= 1
       ? [
-          `${materialName(job, line)}: ${describeAmount(Math.floor(leftOfTiles(line, entries)), line.unit)}. Keep them: another lot never matches.`,
+          `${materialName(job, line)}: ${describeAmount(Math.floor(leftOfTiles(line, entries)), line.unit, job.tape)}. Keep them: another lot never matches.`,
         ]
       : [],
   );

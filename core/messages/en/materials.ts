@@ -8,6 +8,7 @@ import type { FillHow } from '../../takeoff/materials/fill.ts';
 import type { GroutHow } from '../../takeoff/materials/jointFill.ts';
 import type { SealantHow } from '../../takeoff/materials/sealant.ts';
 import type { TilesHow } from '../../takeoff/materials/tiles.ts';
+import { imperialAmount } from '../../units/imperialAmount.ts';
 import { formatArea, formatRun } from '../../units/formatArea.ts';
 import { formatExactLength } from '../../units/formatLength.ts';
 import type { Tape } from '../../units/tape.ts';
@@ -24,8 +25,14 @@ export function materialName(
   return [name, ...(variant ? [variantName(item, variant)] : []), ...(hand ? [`${hand} hand`] : [])].join(', ');
 }
 
-/** A quantity with its unit: things whole, weights and lengths to the tenth, small volumes to the hundredth. */
-export function describeAmount(quantity: number, unit: Material['unit']): string {
+/** A quantity with its unit; beside it as it is weighed by those who measure in inches. */
+export function describeAmount(quantity: number, unit: Material['unit'], { system }: Pick<Tape, 'system'>): string {
+  const metric = metricAmount(quantity, unit);
+  return system === 'metric' || unit === 'piece' || unit === 'sheet' ? metric : `${imperialAmount(quantity, unit)} (${metric})`;
+}
+
+/** Things whole, weights and lengths to the tenth, small volumes to the hundredth. */
+function metricAmount(quantity: number, unit: Material['unit']): string {
   if (unit === 'piece') return `${Math.round(quantity)} ${Math.round(quantity) === 1 ? 'piece' : 'pieces'}`;
   if (unit === 'sheet') return `${Math.round(quantity)} ${Math.round(quantity) === 1 ? 'sheet' : 'sheets'}`;
   if (unit === 'ml') return `${Math.round(quantity)} ml`;
@@ -34,7 +41,8 @@ export function describeAmount(quantity: number, unit: Material['unit']): string
 }
 
 /** What is needed of a line. */
-export const describeQuantity = ({ quantity, unit }: Pick<Material, 'quantity' | 'unit'>): string => describeAmount(quantity, unit);
+export const describeQuantity = ({ quantity, unit }: Pick<Material, 'quantity' | 'unit'>, tape: Tape): string =>
+  describeAmount(quantity, unit, tape);
 
 /** What it is bought in: "2 bags of 20 kg and 1 of 5 kg". */
 export function describePacks({ item, unit, packs }: Pick<Material, 'item' | 'unit' | 'packs'>): string {
@@ -46,14 +54,11 @@ export function describePacks({ item, unit, packs }: Pick<Material, 'item' | 'un
 }
 
 /** Will it run out: the chance in words, or what makes it certain. */
-export function describeChance({
-  chance,
-  left,
-  unit,
-  closed,
-  item,
-}: Pick<Material, 'chance' | 'left' | 'unit' | 'closed' | 'item'>): string {
-  const over = left > 0.005 ? `${describeAmount(left, unit)} left over` : 'nothing left over';
+export function describeChance(
+  { chance, left, unit, closed, item }: Pick<Material, 'chance' | 'left' | 'unit' | 'closed' | 'item'>,
+  tape: Tape,
+): string {
+  const over = left > 0.005 ? `${describeAmount(left, unit, tape)} left over` : 'nothing left over';
   const back = closed > 0 ? `, ${closed} ${packName(item, closed)} of it closed` : '';
   if (chance === null) return `${over}${back}`;
   const odds =
@@ -74,7 +79,7 @@ export function explainMaterial(job: Job, material: Material): string[] {
       return surface ? tapeOf(job, surface) : job.tape;
     },
   };
-  return [...explainNeed(material, words), ...explainBuying(material), ...explainSpread(job, material)];
+  return [...explainNeed(material, words), ...explainBuying(material, job.tape), ...explainSpread(job, material)];
 }
 
 /** Where the chance goes by one's own past jobs. */
@@ -83,10 +88,10 @@ function explainSpread({ habits }: Job, { item, chance }: Material): string[] {
   return own === undefined ? [] : [`The chance goes by your own past jobs: use strayed by ${Math.round(1000 * own) / 10} %.`];
 }
 
-function explainBuying({ covers, margin, inHand, unit }: Material): string[] {
+function explainBuying({ covers, margin, inHand, unit }: Material, tape: Tape): string[] {
   return [
-    ...(margin > 0 ? [`${describeAmount(margin, unit)} more is bought so that it seldom runs out.`] : []),
-    ...(inHand > 0 ? [`${describeAmount(inHand, unit)} is there already.`] : []),
+    ...(margin > 0 ? [`${describeAmount(margin, unit, tape)} more is bought so that it seldom runs out.`] : []),
+    ...(inHand > 0 ? [`${describeAmount(inHand, unit, tape)} is there already.`] : []),
     ...(covers === null ? [] : [`What is there then is ${covers.toFixed(2)} x the need.`]),
   ];
 }
@@ -145,9 +150,10 @@ const BACKS: Readonly<Record<BackButter, string>> = { none: '', skim: ', backs s
 
 const explainAdhesive = (how: AdhesiveHow, words: Words): string[] => [
   ...how.surfaces.map(({ surfaceId, areaM2, notchMm, backs, kgPerM2, kg }) => {
-    const area = formatArea(areaM2 * 1e6, words.tapeOf(surfaceId));
+    const tape = words.tapeOf(surfaceId);
+    const area = formatArea(areaM2 * 1e6, tape);
     const bed = notchMm === null ? '' : ` with a ${notchMm} mm notch${BACKS[backs]}`;
-    return `${words.nameOf(surfaceId)}: ${area}${bed}, ${kgPerM2.toFixed(1)} kg/m²: ${describeAmount(kg, 'kg')}.`;
+    return `${words.nameOf(surfaceId)}: ${area}${bed}, ${kgPerM2.toFixed(1)} kg/m²: ${describeAmount(kg, 'kg', tape)}.`;
   }),
   ...figuresLine(how.figures),
 ];
@@ -173,7 +179,7 @@ const explainSealant = (how: SealantHow, words: Words): string[] => [
 const explainFill = (how: FillHow, unit: Material['unit'], words: Words): string[] => [
   ...how.surfaces.map(({ surfaceId, areaM2, meanMm, quantity }) => {
     const tape = words.tapeOf(surfaceId);
-    return `${words.nameOf(surfaceId)}: ${formatArea(areaM2 * 1e6, tape)}, ${formatExactLength(Math.round(meanMm * 10) / 10, tape)} thick in the mean: ${describeAmount(quantity, unit)}.`;
+    return `${words.nameOf(surfaceId)}: ${formatArea(areaM2 * 1e6, tape)}, ${formatExactLength(Math.round(meanMm * 10) / 10, tape)} thick in the mean: ${describeAmount(quantity, unit, tape)}.`;
   }),
   ...figuresLine(how.figures),
 ];
@@ -217,7 +223,7 @@ const explainRate = (how: RateHow, unit: Material['unit'], words: Words): string
         : how.of === 'count'
           ? ` x ${per.toFixed(2)}`
           : ` at ${Math.round(per * 1000) / 1000} ${UNIT_NAMES[unit]}/${RATES[how.of]}`;
-    return `${words.nameOf(surfaceId)}: ${measured}${rate}: ${describeAmount(unit === 'piece' ? Math.ceil(quantity - 1e-9) : quantity, unit)}.`;
+    return `${words.nameOf(surfaceId)}: ${measured}${rate}: ${describeAmount(unit === 'piece' ? Math.ceil(quantity - 1e-9) : quantity, unit, tape)}.`;
   }),
   ...figuresLine(how.figures),
 ];

@@ -1,21 +1,33 @@
 import type { Mix } from '../../takeoff/mixes/planMixes.ts';
 import { onScale, type SurfaceMixes, type ZoneMix } from '../../takeoff/mixes/zoneMixes.ts';
+import { formatArea } from '../../units/formatArea.ts';
+import { imperialAmount } from '../../units/imperialAmount.ts';
+import type { Tape } from '../../units/tape.ts';
 import { itemName, variantName } from './materialNames.ts';
 
 /** What is mixed. */
 export const mixName = ({ item, variant }: Mix): string => [itemName(item), ...(variant ? [variantName(item, variant)] : [])].join(', ');
 
-const kg = (amount: number): string => `${Math.round(amount * 100) / 100} kg`;
+const inKg = (amount: number): string => `${Math.round(amount * 100) / 100} kg`;
+const kg = (amount: number, { system }: Tape): string =>
+  system === 'metric' ? inKg(amount) : `${imperialAmount(amount, 'kg')} (${inKg(amount)})`;
 /** Water as a jug or, under half a litre, a measuring cup shows it. */
 const litres = (amount: number): string =>
   amount < 0.4975 ? `${Math.max(5, 5 * Math.round(amount * 200))} ml` : `${(Math.round(amount * 20) / 20).toFixed(2)} L`;
 
+/** Powder and water, as it is weighed and poured. */
+function powderToWater(powder: string, powderKg: number, waterL: number, { system }: Tape): string {
+  const metric = `${powder} to ${litres(waterL)}`;
+  return system === 'metric' ? metric : `${imperialAmount(powderKg, 'kg')} to ${imperialAmount(waterL, 'l')} (${metric})`;
+}
+
 /** One mix: powder and water. */
-export const describeMix = ({ powderKg, waterL }: Mix): string => `${kg(powderKg)} to ${litres(waterL)} of water`;
+export const describeMix = ({ powderKg, waterL }: Mix, tape: Tape): string =>
+  `${powderToWater(inKg(powderKg), powderKg, waterL, tape)} of water`;
 
 /** Powder and water for a zone, to what a scale shows. */
-export const describeShare = ({ powderKg, waterL }: { readonly powderKg: number; readonly waterL: number }): string =>
-  `${onScale(powderKg).toFixed(1)} kg to ${litres(waterL)}`;
+export const describeShare = ({ powderKg, waterL }: { readonly powderKg: number; readonly waterL: number }, tape: Tape): string =>
+  powderToWater(`${onScale(powderKg).toFixed(1)} kg`, onScale(powderKg), waterL, tape);
 
 const LIMITS: Readonly<Record<Mix['limit'], string>> = {
   potLife: 'No larger, or it sets in the bucket before it is used.',
@@ -24,55 +36,65 @@ const LIMITS: Readonly<Record<Mix['limit'], string>> = {
 };
 
 /** When the next one is begun, so that it is ready in time; nothing where one mix does it all. */
-export const describeAhead = ({ count, aheadMinutes, aheadM2 }: Mix): string =>
+export const describeAhead = ({ count, aheadMinutes, aheadM2 }: Mix, tape: Tape): string =>
   count === 1
     ? ''
-    : `Begin the next ${Math.round(aheadMinutes)} min before it is needed: when ${(Math.ceil(aheadM2 * 10) / 10).toFixed(1)} m² of this one is left to do.`;
+    : `Begin the next ${Math.round(aheadMinutes)} min before it is needed: when ${formatArea(1e5 * Math.ceil(aheadM2 * 10), tape, 1)} of this one is left to do.`;
 
 /** How much at a time: one mix, or of adhesive from the smallest to the largest zone. */
-export function describeStirred(mix: Mix, stirred: readonly SurfaceMixes[]): string {
+export function describeStirred(mix: Mix, stirred: readonly SurfaceMixes[], tape: Tape): string {
   const shares = stirred.flatMap(({ zones }) => zones.map(({ powderKg }) => onScale(powderKg)));
-  if (shares.length < 2) return describeMix(mix);
-  const [least, most] = [Math.min(...shares), Math.max(...shares)].map((amount) => amount.toFixed(1));
-  return least === most ? `${most} kg a zone` : `${least} to ${most} kg a zone`;
+  if (shares.length < 2) return describeMix(mix, tape);
+  const [least, most] = [Math.min(...shares), Math.max(...shares)];
+  const metric = least === most ? `${most.toFixed(1)} kg` : `${least.toFixed(1)} to ${most.toFixed(1)} kg`;
+  if (tape.system === 'metric') return `${metric} a zone`;
+  const [low, high] = [least, most].map((amount) => imperialAmount(amount, 'kg'));
+  return `${low === high ? high : `${low} to ${high}`} a zone (${metric})`;
 }
 
 /** What to know beside it, a line each; of adhesive with what is stirred zone by zone. */
-export function explainMix(mix: Mix, stirred: readonly SurfaceMixes[]): string[] {
+export function explainMix(mix: Mix, stirred: readonly SurfaceMixes[], tape: Tape): string[] {
   const zones = stirred.reduce((sum, one) => sum + one.zones.length, 0);
   return zones > 1
-    ? [`Laid in ${zones} zones, each with a mix of its own.`, `The empty bucket adds ${kg(tareOf(mix))} on the scale.`, ...handling(mix)]
-    : [...howOften(mix), `With the bucket the scale shows ${kg(mix.scaleKg)}.`, ...handling(mix)];
+    ? [
+        `Laid in ${zones} zones, each with a mix of its own.`,
+        `The empty bucket adds ${kg(tareOf(mix), tape)} on the scale.`,
+        ...handling(mix, tape),
+      ]
+    : [...howOften(mix, tape), `With the bucket the scale shows ${kg(mix.scaleKg, tape)}.`, ...handling(mix, tape)];
 }
 
 /** What to know beside the mix of one zone, a line each. */
-export const explainZoneMix = (mix: Mix, { powderKg }: ZoneMix): string[] => [
-  `With the bucket the scale shows ${kg(tareOf(mix) + onScale(powderKg))}.`,
-  ...handling(mix),
+export const explainZoneMix = (mix: Mix, { powderKg }: ZoneMix, tape: Tape): string[] => [
+  `With the bucket the scale shows ${kg(tareOf(mix) + onScale(powderKg), tape)}.`,
+  ...handling(mix, tape),
 ];
 
 const tareOf = ({ scaleKg, powderKg }: Mix): number => scaleKg - powderKg;
 
 /** From the stirring to the end of its time in the bucket. */
-const handling = (mix: Mix): string[] => [
+const handling = (mix: Mix, tape: Tape): string[] => [
   ...(mix.slakeMinutes > 0 ? [`Let it rest ${Math.round(mix.slakeMinutes)} min, then stir again.`] : []),
-  ...(mix.count === 1 ? [] : [describeAhead(mix)]),
+  ...(mix.count === 1 ? [] : [describeAhead(mix, tape)]),
   `Use it within ${Math.round(mix.potLifeMinutes / 5) * 5} min; never thin it again.`,
 ];
 
 /** How often it is stirred, and what keeps it from being more at a time. */
-function howOften({ count, powderKg, lastKg, lastWaterL, areaM2, limit }: Mix): string[] {
+function howOften({ count, powderKg, lastKg, lastWaterL, areaM2, limit }: Mix, tape: Tape): string[] {
   if (count === 1) return [LIMITS.need];
   const isLess = lastKg < powderKg - 0.05;
-  const each = `each does ${(Math.round(areaM2 * 10) / 10).toFixed(1)} m².`;
-  return [`${count} mixes${isLess ? `, the last of ${kg(lastKg)} to ${litres(lastWaterL)}` : ''}; ${each}`, LIMITS[limit]];
+  const each = `each does ${formatArea(areaM2 * 1e6, tape, 1)}.`;
+  return [
+    `${count} mixes${isLess ? `, the last of ${powderToWater(inKg(lastKg), lastKg, lastWaterL, tape)}` : ''}; ${each}`,
+    LIMITS[limit],
+  ];
 }
 
 /** What is stirred for the zones of a surface, those alike together. */
-export function describeZoneMixes(zones: readonly ZoneMix[]): string[] {
+export function describeZoneMixes(zones: readonly ZoneMix[], tape: Tape): string[] {
   const runs: { from: number; to: number; share: string }[] = [];
   for (const zone of zones) {
-    const share = describeShare(zone);
+    const share = describeShare(zone, tape);
     const last = runs.at(-1);
     if (last?.share === share) last.to = zone.number;
     else runs.push({ from: zone.number, to: zone.number, share });

@@ -1,8 +1,9 @@
 import type { LayingZone, LayingZones } from '../../setout/zones/layingZones.ts';
 import type { ThingNames } from './reasons.ts';
 import { edgeInWords } from './names.ts';
+import { formatArea } from '../../units/formatArea.ts';
+import type { Tape } from '../../units/tape.ts';
 
-const m2 = (mm2: number): string => `${(mm2 / 1e6).toFixed(2)} m²`;
 const pieces = (count: number, what: string): string => (count === 0 ? `none ${what}` : `${count} ${what}`);
 
 /** How a surface is laid, zone after zone. */
@@ -21,5 +22,5 @@ export function describeZones({ zones, way, exits, exitIsGuessed }: LayingZones,
 }
 
 /** What a zone takes. */
-export const describeZone = ({ areaMm2, wholePieces, cuts, offLedger }: LayingZone): string =>
-  `${m2(areaMm2)}, ${pieces(wholePieces, 'whole')}, ${pieces(cuts.length, 'cut')}${offLedger ? ', off the ledger' : ''}`;
+export const describeZone = ({ areaMm2, wholePieces, cuts, offLedger }: LayingZone, tape: Tape): string =>
+  `${formatArea(areaMm2, tape)}, ${pieces(wholePieces, 'whole')}, ${pieces(cuts.length, 'cut')}${offLedger ? ', off the ledger' : ''}`;

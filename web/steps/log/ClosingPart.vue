@@ -37,7 +37,7 @@ const spare = computed(() => {
     const product = props.job.products.find(({ id }) => id === line.productId);
     const pieces = Math.floor(line.item === 'tiles' ? leftOfTiles(line, log.entries) : line.left);
     return line.item === 'tiles' && product && pieces >= 1 && !kept.has(product.id)
-      ? [{ line, product, pieces, words: `${materialName(props.job, line)}: ${describeAmount(pieces, line.unit)}` }]
+      ? [{ line, product, pieces, words: `${materialName(props.job, line)}: ${describeAmount(pieces, line.unit, props.job.tape)}` }]
       : [];
   });
 });

@@ -13,11 +13,13 @@ import LengthField from '../../fields/LengthField.vue';
 import NumberField from '../../fields/NumberField.vue';
 import { useBoardStore } from '../../stores/boardStore.ts';
 import { edgeTitle } from '../edgeTitle.ts';
+import { useTape } from '../../fields/useTape.ts';
 import { useEditSurface } from '../useEditSurface.ts';
 
 /** The zones in which a surface is laid, in their order; moved by hand, the proof is made again. */
 const props = defineProps<{ surface: Surface; plan: SurfacePlan }>();
 const board = useBoardStore();
+const tape = useTape();
 const edit = useEditSurface(() => props.surface.id);
 /** As they are wanted now, also while the plan is still catching up with the hand. */
 const zones = computed(() => {
@@ -97,7 +99,7 @@ function setExit(id: string): void {
         @focusout="board.chosenZone = null"
       >
         <b class="figure">{{ zone.number }}</b>
-        <span class="grow">{{ describeZone(zone) }}<span v-if="!zone.isReached" class="why">Nobody gets there any more.</span></span>
+        <span class="grow">{{ describeZone(zone, tape) }}<span v-if="!zone.isReached" class="why">Nobody gets there any more.</span></span>
         <Button text rounded severity="secondary" :disabled="k === 0" :aria-label="`Lay zone ${zone.number} earlier`" @click="move(k, -1)"
           ><PhArrowUp
         /></Button>

@@ -87,11 +87,11 @@ const adhesive = computed(
 );
 const mix = computed(() => {
   const share = adhesive.value && zone.value ? mixFor(adhesive.value, props.surface.id, zone.value.areaMm2 / 1e6) : null;
-  return share ? describeShare(share) : null;
+  return share ? describeShare(share, tape.value) : null;
 });
 /** When the mix of the next zone is begun; nothing in the last one. */
 const ahead = computed(() =>
-  adhesive.value && zone.value && zone.value.number < props.plan.zones.zones.length ? describeAhead(adhesive.value) : '',
+  adhesive.value && zone.value && zone.value.number < props.plan.zones.zones.length ? describeAhead(adhesive.value, tape.value) : '',
 );
 const showsMap = ref(false);
 const finding = ref(false);
@@ -111,7 +111,7 @@ useSwipe(section, {
   <section ref="section" class="next">
     <p v-if="doing === 'laid' && zone" class="zone">
       <b>Zone {{ zone.number }} of {{ plan.zones.zones.length }}</b
-      >, {{ describeZone(zone) }}<span v-if="mix">. Mix {{ mix }} of water.</span> {{ ahead }}
+      >, {{ describeZone(zone, tape) }}<span v-if="mix">. Mix {{ mix }} of water.</span> {{ ahead }}
     </p>
     <template v-if="next && asMarked">
       <div class="top">

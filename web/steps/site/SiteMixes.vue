@@ -5,10 +5,12 @@ import { describeShare, describeStirred, explainMix, explainZoneMix, mixName } f
 import type { Plan } from '@azulejo/core/plan';
 import type { Mix } from '@azulejo/core/takeoff/mixes/planMixes';
 import { onScale, zoneMixes } from '@azulejo/core/takeoff/mixes/zoneMixes';
+import { useTape } from '../../fields/useTape.ts';
 import { useTicking } from '../cuts/useTicking.ts';
 
 /** What to stir next: of adhesive what the zone takes that is being laid, of the rest as much as is used in time. */
 const props = defineProps<{ surface: Surface; plan: Plan }>();
+const tape = useTape();
 const emit = defineEmits<{ mixed: [mix: Mix, powderKg: number] }>();
 const planned = computed(() => props.plan.surfaces.find(({ surfaceId }) => surfaceId === props.surface.id) ?? null);
 const { stateOf } = useTicking(toRef(props, 'surface'), planned);
@@ -30,8 +32,8 @@ const mixes = computed(() =>
   <article v-for="{ mix, stirred, now } in mixes" :key="`${mix.item} ${mix.variant}`" class="mix">
     <h2>{{ mixName(mix) }}</h2>
     <p v-if="now">{{ surface.name }}, zone {{ now.number }}</p>
-    <p class="figure amount">{{ now ? `${describeShare(now)} of water` : describeStirred(mix, stirred) }}</p>
-    <p v-for="line in now ? explainZoneMix(mix, now) : explainMix(mix, stirred)" :key="line">{{ line }}</p>
+    <p class="figure amount">{{ now ? `${describeShare(now, tape)} of water` : describeStirred(mix, stirred, tape) }}</p>
+    <p v-for="line in now ? explainZoneMix(mix, now, tape) : explainMix(mix, stirred, tape)" :key="line">{{ line }}</p>
     <button type="button" class="press" @click="emit('mixed', mix, now ? onScale(now.powderKg) : mix.powderKg)">Mixed now</button>
   </article>
 </template>

@@ -24,9 +24,9 @@ const how = computed(() => (props.open ? explainMaterial(props.job, props.line) 
           <PhCaretDown v-if="open" :size="16" /><PhCaretRight v-else :size="16" />{{ name }}
         </button>
       </th>
-      <td class="num figure" :data-testid="`need-${lineKey}`">{{ describeQuantity(line) }}</td>
+      <td class="num figure" :data-testid="`need-${lineKey}`">{{ describeQuantity(line, job.tape) }}</td>
       <td class="packs">{{ describePacks(line) }}</td>
-      <td class="chance" :class="{ risky }"><PhWarning v-if="risky" :size="15" weight="bold" />{{ describeChance(line) }}</td>
+      <td class="chance" :class="{ risky }"><PhWarning v-if="risky" :size="15" weight="bold" />{{ describeChance(line, job.tape) }}</td>
       <td class="num figure">{{ formatMoney(line.cost, job.currency) }}</td>
     </tr>
     <tr v-if="open" class="how">

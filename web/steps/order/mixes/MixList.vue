@@ -49,8 +49,8 @@ const set = (label: string, part: Mixing) =>
   <div class="mixes">
     <article v-for="{ mix, stirred } in mixes" :key="`${mix.item} ${mix.variant}`" class="stack">
       <h2>{{ mixName(mix) }}</h2>
-      <p class="figure big">{{ describeStirred(mix, stirred) }}</p>
-      <p v-for="line in explainMix(mix, stirred)" :key="line">{{ line }}</p>
+      <p class="figure big">{{ describeStirred(mix, stirred, job.tape) }}</p>
+      <p v-for="line in explainMix(mix, stirred, job.tape)" :key="line">{{ line }}</p>
       <details v-if="stirred.length > 0">
         <summary>Zone by zone</summary>
         <dl class="zones">
@@ -58,7 +58,7 @@ const set = (label: string, part: Mixing) =>
             <dt>{{ nameOf(surfaceId) }}</dt>
             <dd v-for="zone in zones" :key="zone.zoneId">
               <span>Zone {{ zone.number }}</span
-              ><span class="figure">{{ describeShare(zone) }}</span>
+              ><span class="figure">{{ describeShare(zone, job.tape) }}</span>
             </dd>
           </template>
         </dl>
