@@ -45,6 +45,7 @@ describe('variants', () => {
     expect(value(jobOfVariant(chosen, chosen.variants?.[1] ?? toShelf(job))).surfaces[0]).toEqual({ ...wall.surfaces[0], jointMm: 5 });
     const back = value(chooseVariant(chosen, 'low'));
     expect(back.surfaces).toEqual(wall.surfaces);
+    expect('standing' in back).toBe(false);
     expect(back.variants?.map(({ name }) => name)).toEqual(['Up to the shelf', 'Wider joint']);
     expect(readJob(JSON.parse(writeJobFile(chosen))).ok).toBe(true);
   });

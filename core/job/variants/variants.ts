@@ -56,7 +56,8 @@ export function chooseVariant(job: Job, id: string): Result<Job> {
     // What can't be any more stays as it was written; it is told beside it.
     return [own.ok ? { ...variant, edits: against(own.value) } : variant];
   });
-  return accepted({ ...next.value, variants, standing: chosen.name });
+  // What was planned first needs no name.
+  return accepted({ ...next.value, variants, ...(chosen.name === FIRST_NAME ? {} : { standing: chosen.name }) });
 }
 
 /** Heights that a rectangular wall could be tiled to: under what hangs on it, and as high as other walls of its room; mm. */
