@@ -2,6 +2,7 @@
 import Button from 'primevue/button';
 import Dialog from 'primevue/dialog';
 import { computed } from 'vue';
+import { goneFrom } from '@azulejo/core/job/edit/bringBack';
 import { partOf } from '@azulejo/core/job/edit/edit';
 import { tapeOf } from '@azulejo/core/job/job';
 import { describeEdit } from '@azulejo/core/messages/en/edits';
@@ -21,6 +22,11 @@ const rows = computed(() => {
     return describeEdit(edit, job, theirs, surface ? tapeOf(theirs, surface) : theirs.tape);
   });
 });
+/** What they deleted while it was changed here. */
+const gone = computed(() => {
+  const { conflict, job } = jobs;
+  return conflict && job ? goneFrom(conflict.theirs.job, job, conflict.parts).map(({ name }) => name) : [];
+});
 const others = computed(() => {
   const { conflict } = jobs;
   return [
@@ -39,7 +45,8 @@ const others = computed(() => {
           (last: {{ jobs.conflict.theirs.last.label }})</template
         >. Nothing was overwritten.
       </p>
-      <table>
+      <p v-if="gone.length > 0">{{ gone.join(', ') }} {{ gone.length === 1 ? 'was' : 'were' }} deleted there.</p>
+      <table v-else>
         <thead>
           <tr>
             <th scope="col">What</th>
@@ -58,8 +65,12 @@ const others = computed(() => {
       <p v-if="others.length > 0">Saved either way: {{ others.join(', ') }}.</p>
     </div>
     <template #footer>
-      <Button label="Take theirs, drop mine" severity="secondary" @click="jobs.settle('theirs')" />
-      <Button label="Put mine on top of theirs" @click="jobs.settle('mine')" />
+      <Button
+        :label="gone.length > 0 ? 'Leave it deleted' : 'Take theirs, drop mine'"
+        severity="secondary"
+        @click="jobs.settle('theirs')"
+      />
+      <Button :label="gone.length > 0 ? 'Bring it back with mine' : 'Put mine on top of theirs'" @click="jobs.settle('mine')" />
     </template>
   </Dialog>
 </template>

@@ -223,7 +223,7 @@ describe('somebody else on the same job', () => {
     expect([joint(jobs.job), joint(server.of().job), server.of().job.name, jobs.saveState]).toEqual([mm, mm, 'Mine', 'saved']);
   });
 
-  test('mine on top of a surface they deleted is put aside, not put on another; undone, theirs is back', async () => {
+  test('a surface they deleted comes back with mine, in its place; or stays deleted, and what was changed there goes; undone, theirs is back', async () => {
     const jobs = await opened();
     server.change('job', 'Delete', [{ op: 'drop', path: ['surfaces', { id: 's' }] }]);
     jobs.change('Joint', setJoint(5));
@@ -231,7 +231,14 @@ describe('somebody else on the same job', () => {
     expect(jobs.saveState).toBe('conflict');
     jobs.settle('mine');
     await settled();
-    expect([jobs.saveState, joint(server.of().job, 'two'), server.of().job.surfaces.length]).toEqual(['parked', 2, 1]);
+    expect([jobs.saveState, joint(server.of().job), server.of().job.surfaces.map(({ id }) => id)]).toEqual(['saved', 5, ['s', 'two']]);
+
+    server.change('job', 'Delete', [{ op: 'drop', path: ['surfaces', { id: 's' }] }]);
+    jobs.change('Joint', setJoint(6));
+    await settled();
+    jobs.settle('theirs');
+    await settled();
+    expect([jobs.saveState, jobs.parked, server.of().job.surfaces.map(({ id }) => id)]).toEqual(['saved', [], ['two']]);
 
     server.change('job', 'Theirs', theirJoint(8, 'two'));
     jobs.change('Joint', setJoint(6, 'two'));

@@ -136,7 +136,7 @@ export class JobSaver {
   }
 
   settle(choice: 'mine' | 'theirs'): void {
-    this.become(settleConflict(this.state, choice));
+    this.become(settleConflict(this.state, choice, newChangeId()));
     void this.send();
   }
 

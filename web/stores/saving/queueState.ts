@@ -1,5 +1,6 @@
 import { acceptChange } from '@azulejo/core/job/acceptChange';
 import { applyEdits, PlaceGone } from '@azulejo/core/job/edit/applyEdits';
+import { bringBack, goneFrom } from '@azulejo/core/job/edit/bringBack';
 import { differences } from '@azulejo/core/job/edit/differences';
 import { partOf } from '@azulejo/core/job/edit/edit';
 import { editJob } from '@azulejo/core/job/edit/editJob';
@@ -101,12 +102,22 @@ function stillToDo(job: Job, changes: readonly SentChange[]): SentChange[] {
   });
 }
 
-/** Settles a conflict: mine on top of theirs, or theirs as they stand, without what changed the same parts. */
-export function settleConflict(state: QueueState, choice: 'mine' | 'theirs'): QueueState {
+/**
+ * Settles a conflict: mine on top of theirs, or theirs as they stand, without what changed the same parts. A surface that
+ * they deleted comes back with mine, by a change that has this id.
+ */
+export function settleConflict(state: QueueState, choice: 'mine' | 'theirs', id: string): QueueState {
   if (!state.conflict) return state;
   const { theirs, mine, parts } = state.conflict;
-  const kept = choice === 'mine' ? mine : mine.filter(({ edits }) => !edits.some((edit) => parts.includes(partOf(edit))));
-  return putOnTop({ ...state, base: theirs, job: theirs.job, waiting: [], wasSent: false, conflict: null }, kept);
+  const without = (some: readonly string[]): SentChange[] => mine.filter(({ edits }) => !edits.some((edit) => some.includes(partOf(edit))));
+  const settled = { ...state, base: theirs, job: theirs.job, waiting: [], wasSent: false, conflict: null };
+  if (choice === 'theirs') return putOnTop(settled, without(parts));
+  const gone = goneFrom(theirs.job, state.job, parts);
+  if (gone.length === 0) return putOnTop(settled, mine);
+  const ids = gone.map((one) => one.id);
+  const edits = differences(theirs.job, bringBack(theirs.job, state.job, ids));
+  const back: SentChange = { id, label: `Brought back: ${gone.map(({ name }) => name).join(', ')}`, edits };
+  return putOnTop(settled, [back, ...without(ids.map((one) => `surfaces/${one}`))]);
 }
 
 /** Puts the first change aside, with the reason, and goes on with the rest. */
