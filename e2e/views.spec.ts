@@ -54,7 +54,7 @@ for (const { name, colorScheme, viewport } of LOOKS) {
         await expect(page.getByRole('main')).toBeVisible();
         for (const part of [null, ...parts]) {
           if (part) await page.getByRole('button', { name: part, exact: true }).click();
-          await expect(page.getByRole('status').filter({ hasText: AT_WORK })).toHaveCount(0, { timeout: 30_000 });
+          await expect(page.getByRole('status').filter({ hasText: AT_WORK })).toHaveCount(0, { timeout: 60_000 });
           await expectWithinReach(page);
         }
         expect(complaints).toEqual([]);
@@ -69,4 +69,35 @@ test('the keys are listed under the question mark', async ({ page }) => {
   await expect(page.getByText('Starts to compare')).toBeVisible();
   await page.keyboard.press('?');
   await expect(page.getByRole('dialog', { name: 'Keys' })).toContainText('Full pieces off the chosen edge');
+});
+
+test('zoomed in twice the drawing stays large; what hovers over a button is refused by nobody', async ({ browser }) => {
+  const page = await browser.newPage({ viewport: { width: 640, height: 400 }, deviceScaleFactor: 2 });
+  const complaints: string[] = [];
+  page.on('console', (message) => {
+    if (message.type() === 'error') complaints.push(message.text());
+  });
+  await page.goto(`${server.address}${SURFACE}/setout`);
+  const board = page.getByTestId('board');
+  await expect.poll(async () => (await board.boundingBox())?.height ?? 0).toBeGreaterThan(200);
+  await expectWithinReach(page);
+  await page.getByRole('button', { name: 'Undo' }).hover();
+  await page.getByRole('heading', { name: 'Starts to compare' }).scrollIntoViewIfNeeded();
+  expect(complaints).toEqual([]);
+  await page.close();
+});
+
+test('where the system sets the colours, the step and the part one is on have an edge, and the days their bars', async ({ browser }) => {
+  const page = await browser.newPage({ forcedColors: 'active' });
+  const outlines = (role: 'link' | 'button', names: readonly string[]) =>
+    Promise.all(names.map((name) => page.getByRole(role, { name, exact: true }).evaluate((one) => getComputedStyle(one).outlineStyle)));
+  await page.goto(`${server.address}${SURFACE}/setout`);
+  await expect(page.getByText('Starts to compare')).toBeVisible();
+  expect(await outlines('link', ['Set out', 'Cuts'])).toEqual(['solid', 'none']);
+  expect(await outlines('button', ['Starts', 'Lines'])).toEqual(['solid', 'none']);
+  await page.goto(`${server.address}/jobs/tidewater-bakehouse/days`);
+  const bar = page.getByRole('button', { name: /^Laying, Shop floor/ }).first();
+  await expect(bar).toBeVisible({ timeout: 60_000 });
+  expect(await bar.evaluate((one) => getComputedStyle(one).forcedColorAdjust)).toBe('none');
+  await page.close();
 });

@@ -8,7 +8,6 @@ import './theme/base.css';
 import { createPinia } from 'pinia';
 import PrimeVue from 'primevue/config';
 import ToastService from 'primevue/toastservice';
-import Tooltip from 'primevue/tooltip';
 import { createApp } from 'vue';
 import App from './App.vue';
 import { keepForOffline } from './shell/keepForOffline.ts';
@@ -25,6 +24,5 @@ createApp(App)
   .use(router)
   .use(PrimeVue, { csp: { nonce }, theme: { preset, options: { darkModeSelector: '.dark' } }, pt: parts })
   .use(ToastService)
-  .directive('tooltip', Tooltip)
   .mount('#app');
 keepForOffline();

@@ -184,7 +184,7 @@ defineExpose({ fit, zoomBy });
     <div class="tools no-print">
       <Button
         v-if="movable"
-        v-tooltip.left="handMoves === 'tiles' ? 'Dragging moves the tiles' : 'Dragging moves the view'"
+        :title="handMoves === 'tiles' ? 'Dragging moves the tiles' : 'Dragging moves the view'"
         severity="secondary"
         :aria-label="
           handMoves === 'tiles' ? 'Dragging moves the tiles; switch to the view' : 'Dragging moves the view; switch to the tiles'
@@ -193,15 +193,13 @@ defineExpose({ fit, zoomBy });
       >
         <PhArrowsOutCardinal v-if="handMoves === 'tiles'" :size="20" /><PhHandGrabbing v-else :size="20" />
       </Button>
-      <Button v-tooltip.left="'Closer (+)'" severity="secondary" class="zoom" aria-label="Closer" @click="zoomBy(ZOOM_STEP)"
+      <Button title="Closer (+)" severity="secondary" class="zoom" aria-label="Closer" @click="zoomBy(ZOOM_STEP)"
         ><PhPlus :size="20"
       /></Button>
-      <Button v-tooltip.left="'Further away (-)'" severity="secondary" class="zoom" aria-label="Further away" @click="zoomBy(1 / ZOOM_STEP)"
+      <Button title="Further away (-)" severity="secondary" class="zoom" aria-label="Further away" @click="zoomBy(1 / ZOOM_STEP)"
         ><PhMinus :size="20"
       /></Button>
-      <Button v-tooltip.left="'Whole surface (0)'" severity="secondary" aria-label="Whole surface" @click="fit"
-        ><PhCornersOut :size="20"
-      /></Button>
+      <Button title="Whole surface (0)" severity="secondary" aria-label="Whole surface" @click="fit"><PhCornersOut :size="20" /></Button>
     </div>
     <slot />
   </div>
@@ -234,7 +232,7 @@ defineExpose({ fit, zoomBy });
   display: grid;
   gap: 6px;
 }
-@media (max-width: 560px) {
+@media (max-width: 560px), (max-height: 560px) {
   .tools {
     grid-auto-flow: column;
     bottom: 6px;

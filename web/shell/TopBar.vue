@@ -21,7 +21,7 @@ const { isDark, toggle } = useTheme();
     <SaveMark :of-job="Boolean(jobs.job && jobId)" />
     <template v-if="jobs.job && jobId">
       <Button
-        v-tooltip.bottom="jobs.undoLabel ? `Undo: ${jobs.undoLabel} (Ctrl Z)` : 'Nothing of yours to undo'"
+        :title="jobs.undoLabel ? `Undo: ${jobs.undoLabel} (Ctrl Z)` : 'Nothing of yours to undo'"
         text
         severity="secondary"
         :disabled="!jobs.undoLabel"
@@ -30,7 +30,7 @@ const { isDark, toggle } = useTheme();
         ><PhArrowUUpLeft :size="21"
       /></Button>
       <Button
-        v-tooltip.bottom="jobs.redoLabel ? `Redo: ${jobs.redoLabel} (Ctrl Shift Z)` : 'Nothing of yours to redo'"
+        :title="jobs.redoLabel ? `Redo: ${jobs.redoLabel} (Ctrl Shift Z)` : 'Nothing of yours to redo'"
         text
         severity="secondary"
         :disabled="!jobs.redoLabel"
@@ -39,10 +39,10 @@ const { isDark, toggle } = useTheme();
         ><PhArrowUUpRight :size="21"
       /></Button>
     </template>
-    <Button v-tooltip.bottom="'Keys (?)'" text severity="secondary" aria-label="Keys" class="keys" @click="emit('help')"
+    <Button title="Keys (?)" text severity="secondary" aria-label="Keys" class="keys" @click="emit('help')"
       ><PhKeyboard :size="21"
     /></Button>
-    <Button v-tooltip.bottom="isDark ? 'Light' : 'Dark'" text severity="secondary" :aria-label="isDark ? 'Light' : 'Dark'" @click="toggle()"
+    <Button :title="isDark ? 'Light' : 'Dark'" text severity="secondary" :aria-label="isDark ? 'Light' : 'Dark'" @click="toggle()"
       ><PhSun v-if="isDark" :size="21" /><PhMoon v-else :size="21"
     /></Button>
   </header>

@@ -161,4 +161,20 @@ const move = (by: Point): void => moves.moveBy(by);
     padding: 0.9rem 1rem 2rem;
   }
 }
+/* So low, as when the page is zoomed in, drawing and panel go by one after the other. */
+@media (max-width: 860px) and (max-height: 560px) {
+  .surface {
+    overflow-y: auto;
+  }
+  .work {
+    display: block;
+    flex: none;
+  }
+  .work > :deep(.board) {
+    height: min(17rem, 62vh);
+  }
+  .panel {
+    overflow-y: visible;
+  }
+}
 </style>

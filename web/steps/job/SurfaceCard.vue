@@ -35,20 +35,10 @@ const size = computed(() => {
         <h2 class="grow">
           <RouterLink :to="to">{{ surface.name }}</RouterLink>
         </h2>
-        <Button
-          v-tooltip.left="'Repeat it in another place'"
-          text
-          severity="secondary"
-          :aria-label="`Repeat ${surface.name}`"
-          @click="emit('repeat')"
+        <Button title="Repeat it in another place" text severity="secondary" :aria-label="`Repeat ${surface.name}`" @click="emit('repeat')"
           ><PhCopy :size="18"
         /></Button>
-        <Button
-          v-tooltip.left="'Delete; undo brings it back'"
-          text
-          severity="secondary"
-          :aria-label="`Delete ${surface.name}`"
-          @click="emit('remove')"
+        <Button title="Delete; undo brings it back" text severity="secondary" :aria-label="`Delete ${surface.name}`" @click="emit('remove')"
           ><PhTrash :size="18"
         /></Button>
       </div>

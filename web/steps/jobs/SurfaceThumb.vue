@@ -9,7 +9,7 @@ defineProps<{ jobId: string; surface: JobEntry['latest'][number]; sketch: Surfac
 
 <template>
   <RouterLink
-    v-tooltip.bottom="surface.laid ? `${surface.name}, laid` : surface.name"
+    :title="surface.laid ? `${surface.name}, laid` : surface.name"
     :to="{ name: 'surface', params: { jobId, surfaceId: surface.id, step: 'setout' } }"
     :aria-label="`${surface.name}: open the setout`"
     class="thumb"

@@ -205,6 +205,13 @@ const moveBy = (task: PlannedTask, by: number): void => {
   outline: 3px solid var(--ink);
   outline-offset: 1px;
 }
+@media (forced-colors: active) {
+  .bar,
+  .lane,
+  .shade {
+    forced-color-adjust: none;
+  }
+}
 @media (max-width: 640px) {
   .grid {
     --name: 8.5rem;
