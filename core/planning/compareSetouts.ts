@@ -193,7 +193,7 @@ export function planCompared(rules: PlanRules, surface: Surface, { candidate, ch
     reasons,
     options: { x: [], y: [] },
     missedPins: [],
-    exclusive: null,
+    hindered: [],
   });
   for (;;) {
     const step = steps.next();

@@ -1,6 +1,6 @@
 import { productName, tapeOf } from '@azulejo/core/job/job';
 import { edgeName } from '@azulejo/core/messages/en/names';
-import { describeMiss, describePin } from '@azulejo/core/messages/en/pins';
+import { describeHindrance, describeMiss, describePin } from '@azulejo/core/messages/en/pins';
 import { describeLedger, describeLines } from '@azulejo/core/messages/en/lines';
 import { describeSetout } from '@azulejo/core/messages/en/reasons';
 import { thingNamesOf } from '@azulejo/core/messages/thingNames';
@@ -71,7 +71,11 @@ function writeSetoutPage(pdf: PDFKit.PDFDocument, source: SurfaceSource): void {
   for (const reason of describeSetout(planned.advice.reasons, thingNamesOf(planned.traced), tape)) paragraph(reason);
   const missed = planned.pins.flatMap((pin, k) => {
     const miss = describeMiss(planned.advice.missedPins[k] ?? 0, tape);
-    return miss === '' ? [] : [`${describePin(pin, thingNamesOf(planned.traced), tape)}. ${miss}`];
+    if (miss === '') return [];
+    const names = thingNamesOf(planned.traced);
+    const hindrance = planned.advice.hindered.find((one) => one.pin === k);
+    const why = hindrance ? ` ${describeHindrance(hindrance, planned.pins, names, tape)}` : '';
+    return [`${describePin(pin, names, tape)}. ${miss}${why}`];
   });
   if (missed.length > 0) paragraph('Asked for and not kept', 'bold', 10, '#b8402b');
   for (const line of missed) paragraph(line);

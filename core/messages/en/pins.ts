@@ -1,3 +1,4 @@
+import type { HinderedPin } from '../../setout/weigh/adviseSetout.ts';
 import type { Pin, PointedPin } from '../../setout/weigh/pins.ts';
 import { formatLength, formatLengthWithUnit } from '../../units/formatLength.ts';
 import type { Tape } from '../../units/tape.ts';
@@ -21,6 +22,13 @@ export function describePin(pin: Pin, { edges }: ThingNames, tape: Tape): string
     return `No piece under ${formatLengthWithUnit(pin.mm, tape)} along the ${edgeInWords(edges[pin.edge] ?? pin.edge)}`;
   const [x, y] = pin.at.map((mm) => formatLength(mm, tape));
   return `${PIN_NAMES[pin.kind]}: ${x} from the left, ${y} from the bottom`;
+}
+
+/** Why a pin can't be kept, and the way out. */
+export function describeHindrance({ by }: HinderedPin, pins: readonly Pin[], names: ThingNames, tape: Tape): string {
+  if (by === 'itself') return 'No start keeps it.';
+  if (by === 'others') return 'No start keeps it with all the others: take one out.';
+  return `Not both it and "${describePin(pins[by], names, tape)}": take one out.`;
 }
 
 /** More than this is no miss by some millimetres: it can't be, mm. */

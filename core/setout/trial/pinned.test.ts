@@ -66,13 +66,25 @@ test('no piece along a pinned edge is narrower where that can be', () => {
   expect(left?.smallestCutMm ?? Infinity).toBeGreaterThanOrEqual(259.9);
 });
 
-test('of pins that can not all be kept, two that exclude each other are named', () => {
+test('of pins that can not all be kept, each that is missed is told with the one that excludes it, or that no start keeps it', () => {
   const kept: Pin = { kind: 'jointAlong', at: [700, 400] };
   const one: Pin = { kind: 'jointUp', at: [700, 400] };
   const other: Pin = { kind: 'jointUp', at: [850, 400] };
   const { advice } = planned([2314, 1500], [297.5, 297.5], [kept, one, other]);
   expect(advice.missedPins.some((mm) => mm > 0)).toBe(true);
-  expect(advice.exclusive).toEqual([1, 2]);
+  expect(advice.hindered).toHaveLength(1);
+  const [{ pin, by }] = advice.hindered;
+  expect([pin, by].sort()).toEqual([1, 2]);
+
+  // Four joints across in one step of 300.5: one can be kept, and each of the others says which that is.
+  const four = [0, 60, 120, 200].map((off): Pin => ({ kind: 'jointUp', at: [700 + off, 400] }));
+  const crowded = planned([2314, 1500], [297.5, 297.5], four).advice;
+  const [keptPin] = [0, 1, 2, 3].filter((k) => crowded.missedPins[k] === 0);
+  expect(crowded.hindered).toEqual([0, 1, 2, 3].filter((k) => k !== keptPin).map((k) => ({ pin: k, by: keptPin })));
+
+  // Nothing is laid in the gap along a wall.
+  const never = planned([2314, 1500], [297.5, 297.5], [{ kind: 'fullPiece', at: [1, 1] }]).advice;
+  expect(never.hindered).toEqual([{ pin: 0, by: 'itself' }]);
 });
 
 test('in the middle of a rug that is let in, no piece of the field is full', () => {

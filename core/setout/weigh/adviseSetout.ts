@@ -21,10 +21,16 @@ export interface SetoutAdvice {
   readonly reasons: Reasons;
   /** By how much each pin is missed, mm; 0 where it is kept. */
   readonly missedPins: readonly number[];
-  /** Two pins that can't both be kept, by their place; null where none exclude each other. */
-  readonly exclusive: readonly [number, number] | null;
+  /** Pins that even the best start misses, and what keeps each from being kept. */
+  readonly hindered: readonly HinderedPin[];
   /** Every rule in each direction, with what it gives while the other direction stays. */
   readonly options: Readonly<Record<Axis, readonly SetoutOption[]>>;
+}
+
+/** A pin that can't be kept, by its place: by itself, beside another one, or beside all the others together. */
+export interface HinderedPin {
+  readonly pin: number;
+  readonly by: number | 'itself' | 'others';
 }
 
 /** One rule to compare. */
@@ -50,20 +56,29 @@ export function adviseSetout(placer: Placer, chosen: Candidate, laid: Candidate,
     isBest,
     options: { x: alongX.map((candidate) => optionOf(candidate, 'x')), y: alongY.map((candidate) => optionOf(candidate, 'y')) },
     missedPins: laid.figures.missedPins.map((mm) => (mm > KEPT_MM ? mm : 0)),
-    exclusive: exclusivePins(placer, best),
+    hindered: hinderedPins(placer, best),
     reasons: explainSetout({ ...laid, costs: chosen.costs, score: chosen.score }, rivals, placer.weights, isBest),
   };
 }
 
-/** Finds two pins of which the best start can't keep both: each pair is tried by itself. */
-function exclusivePins({ open, weights, pins }: Placer, best: Candidate): readonly [number, number] | null {
-  if (best.figures.missedPins.every((mm) => mm <= KEPT_MM)) return null;
-  for (let a = 0; a < pins.length; a++)
-    for (let b = a + 1; b < pins.length; b++) {
-      const pair = chooseSetout(new Placer(open, weights, [pins[a], pins[b]]), BEST_SETOUT).best;
-      if (pair.figures.missedPins.some((mm) => mm > KEPT_MM)) return [a, b];
-    }
-  return null;
+/** What keeps pins from being kept: each that is missed is tried by itself, then beside each that is kept. */
+function hinderedPins({ open, weights, pins }: Placer, best: Candidate): HinderedPin[] {
+  const isKept = best.figures.missedPins.map((mm) => mm <= KEPT_MM);
+  const canKeep = (...some: readonly number[]): boolean => {
+    const own = new Placer(
+      open,
+      weights,
+      some.map((k) => pins[k]),
+    );
+    return chooseSetout(own, BEST_SETOUT).best.figures.missedPins.every((mm) => mm <= KEPT_MM);
+  };
+  const places = [...pins.keys()];
+  return places
+    .filter((pin) => !isKept[pin])
+    .map((pin) => ({
+      pin,
+      by: canKeep(pin) ? (places.find((other) => isKept[other] && !canKeep(pin, other)) ?? 'others') : 'itself',
+    }));
 }
 
 /** A place that was written down, to a ten-thousandth of a millimetre, scores so near to what it was. */

@@ -3,7 +3,7 @@ import Button from 'primevue/button';
 import { computed, ref } from 'vue';
 import { PhX } from '@phosphor-icons/vue';
 import type { Surface } from '@azulejo/core/job/job';
-import { describeMiss, describePin, pinName } from '@azulejo/core/messages/en/pins';
+import { describeHindrance, describeMiss, describePin, pinName } from '@azulejo/core/messages/en/pins';
 import { thingNamesOf } from '@azulejo/core/messages/thingNames';
 import type { SurfacePlan } from '@azulejo/core/planning/planned';
 import { KEPT_MM, POINTED_PINS } from '@azulejo/core/setout/weigh/pins';
@@ -23,12 +23,13 @@ const names = computed(() => thingNamesOf(props.plan.traced));
 const kinds = computed(() => POINTED_PINS.filter((kind) => kind !== 'wholeMotif' || props.plan.layout.repeat.sheet?.figured));
 const pins = computed(() => props.surface.setout.pins ?? []);
 const rows = computed(() => {
-  const { missedPins, best } = props.plan.advice;
+  const { missedPins, best, hindered } = props.plan.advice;
   return pins.value.map((pin, k) => {
     const missedMm = missedPins[k] ?? 0;
     return {
       words: describePin(pin, names.value, tape.value),
       missedMm,
+      why: hindered.filter((one) => one.pin === k).map((one) => describeHindrance(one, pins.value, names.value, tape.value))[0] ?? '',
       // The start in force is what misses it, where the one that would be chosen does not.
       byStart: missedMm > 0 && (best.figures.missedPins[k] ?? Infinity) <= KEPT_MM,
     };
@@ -40,7 +41,6 @@ const isHeld = computed(() => {
   const { x, y } = props.surface.setout;
   return (x.rule !== 'best' || y.rule !== 'best') && missedByStart.value > 0;
 });
-const exclusive = computed(() => props.plan.advice.exclusive);
 const remove = (k: number): void =>
   props.moves.setPins(
     pins.value.filter((_, other) => other !== k),
@@ -91,12 +91,10 @@ const leastMm = computed(() => {
   <section v-if="rows.length > 0" class="stack">
     <h2>Pinned</h2>
     <ul class="pins">
-      <li v-for="({ words, missedMm }, k) in rows" :key="words">
+      <li v-for="({ words, missedMm, why }, k) in rows" :key="words">
         <span class="grow">
           {{ words }}
-          <span v-if="missedMm > 0" class="why">
-            {{ describeMiss(missedMm, tape) }}
-          </span>
+          <span v-if="missedMm > 0" class="why"> {{ describeMiss(missedMm, tape) }} {{ why }} </span>
         </span>
         <Button text rounded severity="secondary" :aria-label="`Take out: ${words}`" @click="remove(k)"><PhX /></Button>
       </li>
@@ -108,9 +106,6 @@ const leastMm = computed(() => {
       </p>
       <Button size="small" outlined @click="moves.best()">Let the start move</Button>
     </div>
-    <p v-if="exclusive" class="why" role="alert">
-      These two can't both be kept: "{{ rows[exclusive[0]]?.words }}" and "{{ rows[exclusive[1]]?.words }}". Take one out.
-    </p>
   </section>
 </template>
 
