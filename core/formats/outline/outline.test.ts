@@ -108,6 +108,43 @@ describe('drawings that other programs wrote', () => {
     expect(Math.abs(areaMm2 / shoelace - 1)).toBeLessThan(0.001);
   });
 
+  test('SVG: what is hidden is no outline; what is used again is, where it is put; shares and units are lengths', () => {
+    const svg = (inner: string): string =>
+      `<svg xmlns="http://www.w3.org/2000/svg" width="2000mm" height="1000mm" viewBox="0 0 2000 1000">${inner}</svg>`;
+    const hidden =
+      '<rect width="900" height="900" style="fill:none; display:none"/><g visibility="hidden"><rect width="800" height="9"/></g>';
+    const { file, areaMm2 } = wallsOf(svg(`${hidden}<rect x="10%" y="5%" width="50%" height="60%"/>`));
+    expect(file.paths).toHaveLength(1);
+    expect(file.passedOver).toEqual(['what is hidden']);
+    expect(areaMm2).toBeCloseTo(1000 * 600, 3);
+
+    const bench = '<defs><g id="b" transform="translate(5 0)"><rect id="r" width="300" height="20"/></g></defs>';
+    const used = read(svg(`${bench}<use href="#b" x="100" y="50"/><use xlink:href="#r" transform="scale(2)"/><use href="#none"/>`));
+    expect(used.paths.map(({ corners }) => Math.min(...corners.map(({ at }) => at[0])))).toEqual([105, 0]);
+    expect(used.paths.map(({ corners }) => Math.max(...corners.map(({ at }) => at[0])))).toEqual([405, 600]);
+    expect(used.passedOver).toEqual(['use of what is not there']);
+
+    // Within itself, and in inches without a view box.
+    const round = read(svg('<g id="a"><rect width="7" height="7"/><use href="#a"/></g>'));
+    expect(round.paths.length).toBeLessThan(10);
+    expect(round.passedOver).toEqual(['uses nested too deep']);
+    const inch = read('<svg xmlns="http://www.w3.org/2000/svg" width="10in" height="5in"><rect width="2in" height="50%"/></svg>');
+    expect(Math.max(...inch.paths[0].corners.map(({ at }) => at[0]))).toBeCloseTo(192, 6);
+    expect(Math.min(...inch.paths[0].corners.map(({ at }) => at[1]))).toBeCloseTo(-240, 6);
+  });
+
+  test('DXF: hatching, heights, paper space and hidden layers are told', () => {
+    const line = (from: readonly number[], to: readonly number[], more = ''): string =>
+      `0\nLINE\n8\nwalls\n${more}10\n${from[0]}\n20\n${from[1]}\n30\n${from[2]}\n11\n${to[0]}\n21\n${to[1]}\n31\n${to[2]}\n`;
+    const off = '0\nSECTION\n2\nTABLES\n0\nTABLE\n2\nLAYER\n70\n1\n0\nLAYER\n2\noff\n70\n0\n62\n-7\n0\nENDTAB\n0\nENDSEC\n';
+    const file = read(
+      `${off}0\nSECTION\n2\nENTITIES\n${line([0, 0, 0], [900, 0, 40])}${line([0, 0, 0], [5, 5, 0], '67\n1\n')}` +
+        `${line([0, 0, 0], [7, 7, 0]).replace('walls', 'off')}0\nHATCH\n8\nwalls\n10\n0\n20\n0\n0\nENDSEC\n0\nEOF\n`,
+    );
+    expect(file.paths).toHaveLength(1);
+    expect([...file.passedOver].sort()).toEqual(['hatch', 'heights, drawn flat', 'what is hidden', 'what lies in paper space']);
+  });
+
   test('a full circle, an ellipse and a transformed rectangle', () => {
     const circle = makerjs.exporter.toDXF({ paths: { c: new makerjs.paths.Circle([50, 50], 450) } }, { units: 'mm' });
     expect(wallsOf(circle).areaMm2 / (Math.PI * 450 ** 2)).toBeCloseTo(1, 4);

@@ -25,8 +25,8 @@ export function readDxf(text: string): Result<OutlineFile> {
   }
   if (!drawing) return refused(issue('dxf/unreadable', [], { reason: 'no sections' }));
   const unit = UNITS[Number(drawing.header?.['$INSUNITS'] ?? 0)] ?? null;
-  const passedOver = new Set<string>();
-  const reading: Reading = { drawing, passedOver, budget: startBudget() };
+  const passedOver = new Set(unreadTypes(text));
+  const reading: Reading = { drawing, passedOver, hidden: hiddenLayers(drawing), budget: startBudget() };
   const paths = drawing.entities.flatMap((entity) => pathsOf(entity, reading, 0));
   if (paths.length === 0) return refused(issue('outline/nothing', [], { passedOver: [...passedOver].join(', ') || 'none' }));
   return accepted({ format: 'dxf', unit, mmPerUnit: unit ? DRAWING_UNITS[unit] : null, paths, passedOver: [...passedOver] });
@@ -62,20 +62,66 @@ type Entity = IEntity & Readonly<Record<string, unknown>>;
 
 const MOST_NESTED = 6;
 
+/** What the package reads or needs; every other kind of entity it leaves out without a word. */
+const READ_TYPES: ReadonlySet<string> = new Set(
+  '3DFACE ARC ATTDEF ATTRIB CIRCLE DIMENSION ELLIPSE INSERT LINE LWPOLYLINE MTEXT POINT POLYLINE SOLID SPLINE TEXT VERTEX SEQEND'.split(
+    ' ',
+  ),
+);
+
+/** Kinds of entities in a drawing that are not read at all, as hatching. */
+function unreadTypes(text: string): string[] {
+  const lines = text.split(/\r\n|\r|\n/).map((line) => line.trim());
+  const found = new Set<string>();
+  let inEntities = false;
+  for (let k = 0; k + 1 < lines.length; k += 2) {
+    if (lines[k] === '2' && lines[k - 1] === 'SECTION') inEntities = lines[k + 1] === 'ENTITIES';
+    if (lines[k] === '0' && lines[k + 1] === 'ENDSEC') inEntities = false;
+    if (inEntities && lines[k] === '0' && !READ_TYPES.has(lines[k + 1])) found.add(lines[k + 1].toLowerCase().slice(0, 30));
+  }
+  return [...found];
+}
+
+/** Layers that are switched off or frozen. */
+function hiddenLayers({ tables }: IDxf): ReadonlySet<string> {
+  const layers = Object.values((tables as { layer?: { layers?: Record<string, DrawnLayer> } } | undefined)?.layer?.layers ?? {});
+  return new Set(layers.filter(({ visible, frozen }) => visible === false || frozen === true).map(({ name }) => name));
+}
+
+interface DrawnLayer {
+  readonly name: string;
+  readonly visible?: boolean;
+  readonly frozen?: boolean;
+}
+
 /** What is read from, what was passed over, and how much may still be read. */
 interface Reading {
   readonly drawing: IDxf;
+  readonly hidden: ReadonlySet<string>;
   readonly passedOver: Set<string>;
   readonly budget: DrawnBudget;
 }
 
 function pathsOf(raw: IEntity, reading: Reading, depth: number): DrawnPath[] {
+  const unseen = unseenFor(raw as Entity, reading);
+  if (unseen) {
+    reading.passedOver.add(unseen);
+    return [];
+  }
+  const heights = ((raw as Entity)['vertices'] as readonly { readonly z?: number }[] | undefined)?.map(({ z = 0 }) => z) ?? [];
+  if (Math.max(0, ...heights.map((z) => Math.abs(z - heights[0]))) > 1e-6) reading.passedOver.add('heights, drawn flat');
   const paths = drawnBy(raw, reading, depth);
   if (raw.type !== 'INSERT') reading.budget.spend(1 + paths.reduce((sum, { corners }) => sum + corners.length, 0));
   const isWhole = paths.every(({ corners }) => corners.every(({ at, bulge }) => [...at, bulge].every(Number.isFinite)));
   if (isWhole) return paths;
   reading.passedOver.add(`${raw.type.toLowerCase()} without its figures`);
   return [];
+}
+
+/** Why an entity is not seen in the drawing; nothing where it is. */
+function unseenFor(entity: Entity, { hidden }: Reading): string | null {
+  if (entity['inPaperSpace'] === true) return 'what lies in paper space';
+  return entity['visible'] === false || hidden.has(entity.layer || '0') ? 'what is hidden' : null;
 }
 
 function drawnBy(raw: IEntity, reading: Reading, depth: number): DrawnPath[] {

@@ -18,9 +18,18 @@ export function readSvg(text: string): Result<OutlineFile> {
   const tree = readTree(text);
   const root = tree.find((node) => 'svg' in node);
   if (!root) return refused(issue('svg/no-svg'));
-  const walk: Walk = { paths: [], issues: [], passedOver: new Set(), counts: new Map(), budget: startBudget() };
+  const walk: Walk = {
+    paths: [],
+    issues: [],
+    passedOver: new Set(),
+    counts: new Map(),
+    budget: startBudget(),
+    size: sizeOf(root[':@'] ?? {}),
+    byId: new Map(),
+  };
+  nameNodes(tree, walk.byId);
   if (/<!ENTITY/i.test(text)) walk.passedOver.add('entities');
-  collect(root['svg'] as readonly Node[], '', '', walk);
+  collect(root['svg'] as readonly Node[], { transform: '', group: '', depth: 0 }, walk);
   if (walk.issues.length > 0) return refused(...walk.issues);
   if (walk.paths.length === 0) return refused(issue('outline/nothing', [], { passedOver: [...walk.passedOver].join(', ') || 'none' }));
   return accepted({ format: 'svg', ...unitOf(root[':@'] ?? {}), paths: walk.paths, passedOver: [...walk.passedOver] });
@@ -42,7 +51,59 @@ interface Walk {
   readonly passedOver: Set<string>;
   readonly counts: Map<string, number>;
   readonly budget: DrawnBudget;
+  /** Of the whole drawing, its own units: what a share in per cent is of. */
+  readonly size: readonly [width: number, height: number];
+  /** What may be used again. */
+  readonly byId: Map<string, Node>;
 }
+
+/** Where in the drawing something stands: how it is moved, in which group, and how often it was used within what is used. */
+interface Place {
+  readonly transform: string;
+  readonly group: string;
+  readonly depth: number;
+}
+
+function nameNodes(nodes: readonly Node[], byId: Map<string, Node>): void {
+  for (const node of nodes) {
+    const id = node[':@']?.['id'];
+    if (id !== undefined && !byId.has(id)) byId.set(id, node);
+    for (const [key, value] of Object.entries(node)) if (key !== ':@' && Array.isArray(value)) nameNodes(value as readonly Node[], byId);
+  }
+}
+
+const nameOf = (node: Node): string => Object.keys(node).find((key) => key !== ':@') ?? '';
+
+function sizeOf(attributes: Attributes): readonly [number, number] {
+  const box = (attributes['viewBox'] ?? '').split(/[\s,]+/).map(Number);
+  if (box.length === 4 && box.every(Number.isFinite)) return [box[2], box[3]];
+  return [lengthOf(attributes['width'], NaN), lengthOf(attributes['height'], NaN)];
+}
+
+/** Units of a length within a drawing, in its own units (SVG: 96 to an inch). */
+const SVG_UNITS: Readonly<Record<string, number>> = {
+  px: 1,
+  pt: 96 / 72,
+  pc: 16,
+  mm: DRAWING_UNITS.mm / DRAWING_UNITS.px,
+  cm: DRAWING_UNITS.cm / DRAWING_UNITS.px,
+  in: DRAWING_UNITS.in / DRAWING_UNITS.px,
+};
+
+/** A length as it is written, with its unit or in per cent of the whole; 0 where none is, NaN where it can't be read. */
+function lengthOf(text: string | undefined, whole: number): number {
+  if (text === undefined) return 0;
+  const [, figure, unit = 'px'] = /^\s*([-+]?(?:\d+\.?\d*|\.\d+)(?:e[-+]?\d+)?)\s*([a-z]+|%)?\s*$/i.exec(text) ?? [];
+  if (figure === undefined) return NaN;
+  return Number(figure) * (unit === '%' ? whole / 100 : (SVG_UNITS[unit.toLowerCase()] ?? NaN));
+}
+
+/** Whether an element is kept from being seen. */
+const isHidden = ({ display = '', visibility = '', style = '' }: Attributes): boolean =>
+  display === 'none' ||
+  visibility === 'hidden' ||
+  visibility === 'collapse' ||
+  /(display\s*:\s*none|visibility\s*:\s*(hidden|collapse))/.test(style);
 
 /** A width in real units over a view box tells what one unit is; anything else has to be asked. */
 function unitOf(attributes: Attributes): Pick<OutlineFile, 'unit' | 'mmPerUnit'> {
@@ -68,21 +129,48 @@ const UNDRAWN: ReadonlySet<string> = new Set([
   'mask',
 ]);
 
-function collect(nodes: readonly Node[], transform: string, group: string, walk: Walk): void {
+const MOST_NESTED = 6;
+
+function collect(nodes: readonly Node[], place: Place, walk: Walk): void {
   for (const node of nodes) {
-    const name = Object.keys(node).find((key) => key !== ':@') ?? '';
+    const name = nameOf(node);
     const attributes = node[':@'] ?? {};
-    const inside = [transform, attributes['transform'] ?? ''].join(' ').trim();
-    if (GROUPS.has(name)) collect(node[name] as readonly Node[], inside, attributes['id'] ?? group, walk);
-    else if (!UNDRAWN.has(name)) readElement(name, attributes, inside, group, walk);
+    if (UNDRAWN.has(name)) continue;
+    if (isHidden(attributes)) {
+      walk.passedOver.add('what is hidden');
+      continue;
+    }
+    collectOne(node, { ...place, transform: [place.transform, attributes['transform'] ?? ''].join(' ').trim() }, walk);
   }
 }
 
-function readElement(name: string, attributes: Attributes, transform: string, group: string, walk: Walk): void {
+function collectOne(node: Node, place: Place, walk: Walk): void {
+  const name = nameOf(node);
+  const attributes = node[':@'] ?? {};
+  if (GROUPS.has(name) || name === 'symbol')
+    collect(node[name] as readonly Node[], { ...place, group: attributes['id'] ?? place.group }, walk);
+  else if (name === 'use') useAgain(attributes, place, walk);
+  else readElement(name, attributes, place, walk);
+}
+
+/** Draws once more what has a name elsewhere. */
+function useAgain(attributes: Attributes, place: Place, walk: Walk): void {
+  walk.budget.spend(1);
+  const target = walk.byId.get((attributes['href'] ?? attributes['xlink:href'] ?? '').replace(/^#/, ''));
+  if (!target || place.depth >= MOST_NESTED) {
+    walk.passedOver.add(target ? 'uses nested too deep' : 'use of what is not there');
+    return;
+  }
+  const [x, y] = [lengthOf(attributes['x'], walk.size[0]), lengthOf(attributes['y'], walk.size[1])];
+  const moved = `${place.transform} translate(${x} ${y}) ${target[':@']?.['transform'] ?? ''}`.trim();
+  collectOne(target, { transform: moved, group: attributes['id'] ?? place.group, depth: place.depth + 1 }, walk);
+}
+
+function readElement(name: string, attributes: Attributes, { transform, group }: Place, walk: Walk): void {
   const count = (walk.counts.get(name) ?? 0) + 1;
   walk.counts.set(name, count);
   const element = attributes['id'] ? `${name} "${attributes['id']}"` : `${name} ${count}`;
-  const data = pathData(name, attributes);
+  const data = pathData(name, attributes, walk.size);
   if (data === null) {
     walk.passedOver.add(name);
     return;
@@ -118,8 +206,9 @@ function bulgeOf(chord: number, radius: number, large: boolean, clockwise: boole
 }
 
 /** The path of any drawn element; null for one that draws no outline. */
-function pathData(name: string, a: Attributes): string | null {
-  const number = (key: string): number => Number(a[key] ?? 0);
+function pathData(name: string, a: Attributes, [wide, high]: Walk['size']): string | null {
+  const number = (key: string): number =>
+    lengthOf(a[key], key === 'r' ? Math.sqrt((wide ** 2 + high ** 2) / 2) : /^(x|cx|rx|width|x1|x2)$/.test(key) ? wide : high);
   switch (name) {
     case 'path':
       return a['d'] ?? '';
