@@ -145,6 +145,30 @@ describe('drawings that other programs wrote', () => {
     expect([...file.passedOver].sort()).toEqual(['hatch', 'heights, drawn flat', 'what is hidden', 'what lies in paper space']);
   });
 
+  test('walls drawn past their corners are cut back to where they cross; what closes by itself is left alone', () => {
+    const lines = (...all: readonly (readonly number[])[]): string =>
+      `<svg xmlns="http://www.w3.org/2000/svg" width="4000mm" height="4000mm" viewBox="0 0 4000 4000">${all
+        .map(([x1, y1, x2, y2]) => `<line x1="${x1}" y1="${y1}" x2="${x2}" y2="${y2}"/>`)
+        .join('')}</svg>`;
+    const past = lines([-50, 100, 2050, 100], [2000, 40, 2000, 1300], [2100, 1200, -30, 1200], [0, 1260, 0, 20]);
+    const { joined, areaMm2 } = wallsOf(past);
+    expect(joined.trimmed).toBe(4);
+    expect(areaMm2).toBeCloseTo(2000 * 1100, 3);
+    // An L, its six walls each past both corners.
+    const ell = wallsOf(
+      lines(
+        [-9, 0, 2009, 0],
+        [2000, -9, 2000, 809],
+        [2009, 800, 991, 800],
+        [1000, 791, 1000, 1509],
+        [1009, 1500, -9, 1500],
+        [0, 1509, 0, -9],
+      ),
+    );
+    expect(ell.areaMm2).toBeCloseTo(2000 * 800 + 1000 * 700, 3);
+    expect(wallsOf(lines([0, 0, 900, 0], [900, 0, 900, 700], [900, 700, 0, 700], [0, 700, 0, 0])).joined.trimmed).toBe(0);
+  });
+
   test('a full circle, an ellipse and a transformed rectangle', () => {
     const circle = makerjs.exporter.toDXF({ paths: { c: new makerjs.paths.Circle([50, 50], 450) } }, { units: 'mm' });
     expect(wallsOf(circle).areaMm2 / (Math.PI * 450 ** 2)).toBeCloseTo(1, 4);

@@ -95,6 +95,8 @@ export const ISSUE_WORDS = {
     `The drawing holds more than ${most} points, or is nested too deep. Save the outline alone, without hatching and furniture.`,
   'outline/too-large': ({ mm, mostMm }, length) =>
     `The outline is ${length(mm)} across. Expected at most ${length(mostMm)}, as for a length that is typed: say another unit, or draw it to size.`,
+  'outline/crosses-itself': ({ first, second }) =>
+    `The outline crosses itself: ${edgeName(first)} meets ${edgeName(second)}. Part the line there in the drawing, or choose another outline.`,
   'outline/too-many-walls': ({ walls, most }) =>
     `The outline has ${walls} corners. Expected at most ${most}: straighten it in the drawing, or measure it wall by wall.`,
   'outline/nothing': ({ passedOver }) => `The drawing holds no lines to make an outline of. Passed over: ${passedOver}.`,

@@ -63,7 +63,10 @@ const outcome = computed<{ shape: Shape | null; why: string | null }>(() => {
   if (walls > MOST_WALLS)
     return { shape: null, why: describeIssue({ code: 'outline/too-many-walls', figures: { walls, most: MOST_WALLS } }) };
   const [issue] = checkMeasured(startMeasured(shape));
-  return issue ? { shape: null, why: describeIssue(issue, tape.value) } : { shape, why: null };
+  if (!issue) return { shape, why: null };
+  // Lengths and turns are the drawing's.
+  const code = issue.code === 'shape/crosses-itself' ? 'outline/crosses-itself' : issue.code;
+  return { shape: null, why: describeIssue({ ...issue, code }, tape.value) };
 });
 /** How many other outlines lie within the chosen one: holes and islands, which are measured on the surface. */
 const within = computed(() => {
@@ -139,6 +142,9 @@ const setTolerance = (mm: number): [] => {
           ? `The widest gap closed is ${formatLengthWithUnit(joined.widestGap * mmPerUnit, tape)}.`
           : 'No gap had to be closed.'
       }}
+      <template v-if="joined.trimmed > 0">
+        {{ joined.trimmed }} lines are drawn past their corners and were cut back to where they cross.
+      </template>
     </p>
     <p v-if="within > 0" class="small" role="status">
       {{ within === 1 ? 'Another outline lies' : `${within} other outlines lie` }} within this one and {{ within === 1 ? 'is' : 'are' }} not
