@@ -151,7 +151,7 @@ describe('a job is kept with its history', () => {
 });
 
 test.each([
-  ['{"format":', 'file/not-json'],
+  ['{"format":', 'file/cut-short'],
   ['{"format":"azulejo-job","version":9}', 'file/newer-version'],
   ['[1]', 'file/not-a-job'],
 ])('a file that is no job is refused by its content: %s', async (text, code) => {

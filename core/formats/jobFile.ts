@@ -7,7 +7,7 @@ import { bringForward } from './migrations.ts';
 import { issuesFromZod } from './zodIssues.ts';
 
 /**
- * Reads a job file. Issues: `file/not-json`, `file/not-a-job`, `file/newer-version`, one for every
+ * Reads a job file. Issues: `file/not-json`, `file/cut-short`, `file/not-a-job`, `file/newer-version`, one for every
  * field that is not as expected, or what can't be true of the whole.
  */
 export function readJobFile(text: string): Result<Job> {
@@ -29,7 +29,14 @@ function readJson(text: string): Result<unknown> {
   try {
     return accepted(JSON.parse(text));
   } catch (error) {
-    return refused(issue('file/not-json', [], { reason: error instanceof Error ? error.message : 'unreadable' }));
+    const [, place] = /position (\d+)/.exec(error instanceof Error ? error.message : '') ?? [];
+    const lineAt = (end: number): number => text.slice(0, end).split('\n').length;
+    const end = text.trimEnd().length;
+    // What can't be read at its very end goes on no further.
+    const isCut = place === undefined ? /^\s*[[{]/.test(text) : Number(place) >= end;
+    return refused(
+      isCut ? issue('file/cut-short', [], { line: lineAt(end) }) : issue('file/not-json', [], { line: lineAt(Number(place ?? 0)) }),
+    );
   }
 }
 

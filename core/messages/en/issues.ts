@@ -8,6 +8,13 @@ type Words = (figures: Figures, length: (mm: number | string) => string) => stri
 
 const LENGTH_HINT = 'Write it as on the tape: 2405, 240.5 cm, 2.405 m, 94 5/8 or 7\' 10 5/8".';
 
+/** A limit with what it counts: "80 characters". */
+function countOf(count: unknown, of: unknown): string {
+  if (of !== 'character' && of !== 'entry') return String(count);
+  if (count === 1) return `one ${of}`;
+  return `${String(count)} ${of === 'entry' ? 'entries' : 'characters'}`;
+}
+
 /** The words for every reason something can be refused. */
 export const ISSUE_WORDS = {
   'length/empty': () => `A length is missing. ${LENGTH_HINT}`,
@@ -24,11 +31,12 @@ export const ISSUE_WORDS = {
   'field/type': ({ expected }) => `Expected ${expected}.`,
   'field/missing': ({ expected }) => `This is missing. Expected ${expected}.`,
   'field/one-of': ({ values }) => `Expected one of: ${values}.`,
-  'field/too-small': ({ minimum, orEqual }) => `Expected ${orEqual === 'yes' ? 'at least' : 'more than'} ${minimum}.`,
-  'field/too-large': ({ maximum }) => `Expected at most ${maximum}.`,
+  'field/too-small': ({ minimum, orEqual, of }) => `Expected ${orEqual === 'yes' ? 'at least' : 'more than'} ${countOf(minimum, of)}.`,
+  'field/too-large': ({ maximum, of }) => `Expected at most ${countOf(maximum, of)}.`,
   'field/form': ({ expected }) => `Expected ${expected}.`,
   'field/unknown': ({ keys }) => `Not known here: ${keys}.`,
-  'file/not-json': ({ reason }) => `The file is not a job file: it is not JSON (${reason}).`,
+  'file/not-json': ({ line }) => `The file is not a job file: line ${line} can't be read as JSON. Nothing was changed.`,
+  'file/cut-short': ({ line }) => `The file is cut short: it ends in the middle, on line ${line}. Save or copy it again.`,
   'file/not-a-job': () => 'The file is JSON but not a job file: "format" should be "azulejo-job".',
   'file/newer-version': ({ version, reads }) =>
     `The file was written by a newer Azulejo (version ${version}; this one reads up to ${reads}). Nothing was changed.`,
