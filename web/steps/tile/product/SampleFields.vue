@@ -4,7 +4,7 @@ import { computed, ref } from 'vue';
 import { PhX } from '@phosphor-icons/vue';
 import type { Product } from '@azulejo/core/tile/product';
 import { jointForSample, sampleFigures } from '@azulejo/core/tile/sampleSizes';
-import { formatLength, formatLengthWithUnit } from '@azulejo/core/units/formatLength';
+import { formatExactLength, formatLength } from '@azulejo/core/units/formatLength';
 import LengthField from '../../../fields/LengthField.vue';
 import { useTape } from '../../../fields/useTape.ts';
 
@@ -75,8 +75,8 @@ function setMean(side: 'widthMm' | 'heightMm', mm: number): [] {
     </ul>
     <p class="small soft">
       <template v-if="figures && figures.count > 1">
-        {{ figures.count }} pieces, range {{ formatLengthWithUnit(Math.max(figures.range.widthMm, figures.range.heightMm), tape) }}: a joint
-        of at least {{ formatLengthWithUnit(jointForSample(figures), tape) }} takes that up.
+        {{ figures.count }} pieces, range {{ formatExactLength(Math.max(figures.range.widthMm, figures.range.heightMm), tape) }}: a joint
+        of at least {{ formatExactLength(jointForSample(figures), tape) }} takes that up.
       </template>
       <template v-else
         >Measure five pieces from different boxes, or type their mean; the plan then uses it instead of the size on the box.</template
