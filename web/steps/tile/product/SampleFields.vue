@@ -75,8 +75,8 @@ function setMean(side: 'widthMm' | 'heightMm', mm: number): [] {
     </ul>
     <p class="small soft">
       <template v-if="figures && figures.count > 1">
-        {{ figures.count }} pieces, range {{ formatExactLength(Math.max(figures.range.widthMm, figures.range.heightMm), tape) }}: a joint
-        of at least {{ formatExactLength(jointForSample(figures), tape) }} takes that up.
+        {{ figures.count }} pieces, range {{ formatExactLength(Math.max(figures.range.widthMm, figures.range.heightMm), tape) }}: a joint of
+        at least {{ formatExactLength(jointForSample(figures), tape) }} takes that up.
       </template>
       <template v-else
         >Measure five pieces from different boxes, or type their mean; the plan then uses it instead of the size on the box.</template
