@@ -2,6 +2,7 @@ import { describe, expect, test } from '@jest/globals';
 import { arabesque, ashlarCountertop, curvedCountertop, niche, stairRisers } from './setJobs.ts';
 import { rebuildPiece } from '../cuts/rebuildPiece.ts';
 import { polygonArea, polygonsArea } from '../geometry/ring.ts';
+import { candidatesOf } from '../planning/compareSetouts.ts';
 import { tell } from './story.ts';
 
 describe('five risers that all measure differently, in sheets (J06)', () => {
@@ -151,6 +152,19 @@ describe('a countertop of random stones sawn from one tile (J15)', () => {
     expect([...used].sort()).toEqual(top.cuts.map(({ label }) => label).sort());
     const m2 = top.cuts.reduce((sum, { areaMm2 }) => sum + areaMm2, 0) / 1e6;
     expect(top.offCuts.openedForCuts).toBeGreaterThanOrEqual(Math.ceil(m2 / 0.09));
+  });
+  test('what a start says of its cuts is what its plan counts', () => {
+    const [surface] = story.job.surfaces;
+    const starts = [...candidatesOf(story.job, surface)];
+    expect(starts.length).toBeGreaterThan(2);
+    for (const { candidate, laid } of starts) {
+      const stones = laid.fields.reduce(
+        (sum, { layout }) => sum + layout.wholeCount + layout.cutTiles.reduce((pieces, { polygons }) => pieces + polygons.length, 0),
+        0,
+      );
+      expect(candidate.figures.cutPieces).toBe(stones);
+    }
+    expect(top.totals.cut).toBe(starts[0].candidate.figures.cutPieces);
   });
   test('the nosing runs along the front, cut from the same tile', () => {
     expect(story.hours('strips')).toBeCloseTo(1.804 / 3, 6);

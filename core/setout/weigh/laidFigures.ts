@@ -1,5 +1,5 @@
 import type { EdgeSummary } from '../edges/edgeCuts.ts';
-import type { Layout } from '../place/layout.ts';
+import { forEachWhole, type Layout } from '../place/layout.ts';
 import { emptyTally, type EdgeTally, type SetoutFigures } from './figures.ts';
 import { tallyCut } from './tallyCut.ts';
 import { wholeMotifs } from './wholeMotifs.ts';
@@ -17,9 +17,20 @@ export function laidFigures(
   return {
     ...tried,
     edges: tried.edges.map(({ owner, openMm2 }) => tallyOf({ ...emptyTally(owner), openMm2 }, met.get(owner.id))),
-    cutPieces: layouts.reduce((sum, { cutTiles }) => sum + cutTiles.reduce((pieces, { polygons }) => pieces + polygons.length, 0), 0),
+    cutPieces: layouts.reduce((sum, layout) => sum + cutIn(layout), 0),
     motifs: layouts.reduce((sum, layout) => sum + wholeMotifs(layout), 0),
   };
+}
+
+/** Pieces that somebody cuts: those at the edges, and stones that are sawn from a larger tile wherever they lie. */
+function cutIn(layout: Layout): number {
+  let pieces = layout.cutTiles.reduce((sum, { polygons }) => sum + polygons.length, 0);
+  const isSawn = layout.repeat.pieces.map(({ cutFrom }) => cutFrom !== undefined);
+  if (isSawn.includes(true))
+    forEachWhole(layout, ({ piece }) => {
+      if (isSawn[piece]) pieces++;
+    });
+  return pieces;
 }
 
 function tallyOf(tally: EdgeTally, edge: EdgeSummary | undefined): EdgeTally {
