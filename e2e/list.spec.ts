@@ -45,3 +45,20 @@ test('two lengths on an empty list are a setout; nothing is started with one', a
   // A joint of 3 in the middle: 2857.5 / 2 - 5 - 1.5 - 4 x 300.5 = 220.25 mm at each end.
   await expect(page.getByTestId('end-left')).toHaveText('8 11/16"');
 });
+
+test('Back closes what lies over the page, and the page stays; gone on, it goes back', async ({ page }) => {
+  await page.goto(`${server.address}/`);
+  await page.getByRole('button', { name: 'New job' }).first().click();
+  await page.getByLabel('Name', { exact: true }).fill('Pier wall');
+  await page.getByRole('button', { name: 'Start', exact: true }).click();
+  await expect(page.getByRole('heading', { name: 'Pier wall' })).toBeVisible();
+  await page.getByRole('link', { name: 'Azulejo' }).click();
+  await page.getByRole('button', { name: 'New job' }).first().click();
+  const dialog = page.getByRole('dialog');
+  await expect(dialog).toBeVisible();
+  await page.goBack();
+  await expect(dialog).toHaveCount(0);
+  await expect(page.getByRole('link', { name: 'Pier wall' })).toBeVisible();
+  await page.goBack();
+  await expect(page.getByRole('heading', { name: 'Pier wall' })).toBeVisible();
+});

@@ -1,6 +1,17 @@
 import { createRouter, createWebHistory } from 'vue-router';
 import JobListView from './steps/jobs/JobListView.vue';
 
+/** Whether a press on Back or Forward is being followed, and no link. Listened for ahead of the router. */
+let isTravelling = false;
+window.addEventListener(
+  'popstate',
+  () => {
+    isTravelling = true;
+    setTimeout(() => (isTravelling = false), 50);
+  },
+  true,
+);
+
 export const router = createRouter({
   history: createWebHistory(),
   routes: [
@@ -19,4 +30,12 @@ export const router = createRouter({
     },
     { path: '/:rest(.*)*', redirect: '/' },
   ],
+});
+
+// Back closes what lies over the page, and the page stays.
+router.beforeEach(() => {
+  if (!isTravelling || !document.querySelector('.p-dialog')) return true;
+  isTravelling = false;
+  document.dispatchEvent(new KeyboardEvent('keydown', { code: 'Escape', key: 'Escape' }));
+  return false;
 });

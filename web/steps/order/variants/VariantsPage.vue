@@ -53,7 +53,14 @@ const facesFor = (surfaceId: string) => {
 };
 function choose(id: string): void {
   const chosen = chooseVariant(props.job, id);
-  attempt(chosen.ok ? jobs.change('Choose a variant', (draft) => void Object.assign(draft, chosen.value)) : chosen.issues);
+  if (!chosen.ok) return attempt(chosen.issues);
+  attempt(
+    jobs.change('Choose a variant', (draft) => {
+      // What the other way has not goes too.
+      for (const key of Object.keys(draft)) if (!(key in chosen.value)) Reflect.deleteProperty(draft, key);
+      Object.assign(draft, chosen.value);
+    }),
+  );
 }
 const remove = (id: string) =>
   jobs.change('A variant less', (draft) => {
