@@ -40,6 +40,10 @@ const row = (page: Page, name: string) => page.getByRole('row').filter({ hasText
 const ends = async (page: Page, wanted: Readonly<Record<string, string>>): Promise<void> => {
   for (const [side, text] of Object.entries(wanted)) await expect(page.getByTestId(`end-${side}`)).toHaveText(text);
 };
+/** How many there are of each size, as the list of cuts tells it. */
+const cutsOf = async (page: Page, wanted: Readonly<Record<string, string>>): Promise<void> => {
+  for (const [size, count] of Object.entries(wanted)) await expect(page.getByRole('button', { name: size }).first()).toContainText(count);
+};
 /** The works as the days tell them one after the other, without their hours. */
 const works = async (page: Page): Promise<string[]> =>
   (await page.getByText(/^\d+:\d\d to \d+:\d\d /).allTextContents()).map((text) =>
@@ -67,11 +71,10 @@ test('a shower wall on a ledger: from the centre line to the bottom row, a day l
 
   await open(page, 'shower/surfaces/wall/cuts', () => page.getByText(/different cuts for/));
   await expect(page.getByText(/^4 different cuts for 18 pieces/)).toBeVisible();
-  for (const [size, count] of [
-    ['300 x 279 mm', '4 off'],
-    ['137.5 x 300 mm', '12 off'],
-  ])
-    await expect(page.getByRole('button', { name: size }).first()).toContainText(count);
+  await cutsOf(page, {
+    '300 x 279 mm': '4 off',
+    '137.5 x 300 mm': '12 off',
+  });
 
   await open(page, 'shower/order', () => page.getByTestId('order-total'));
   await expect(row(page, 'square').first()).toContainText('4 boxes of 10 pieces');
@@ -135,14 +138,13 @@ test('a kitchen floor: cabinets left out, two lines from the walls, back to the 
   await expect(page.getByTestId('end-top')).toHaveText('60 mm');
 
   await open(page, 'kitchen/surfaces/floor/cuts', () => page.getByText(/different cuts for/));
-  for (const [size, count] of [
-    ['572 x 300 mm', '5 off'],
-    ['371 x 300 mm', '5 off'],
-    ['198 x 300 mm', '4 off'],
-    ['600 x 71 mm', '4 off'],
-    ['600 x 60 mm', '1 off'],
-  ])
-    await expect(page.getByRole('button', { name: size }).first()).toContainText(count);
+  await cutsOf(page, {
+    '572 x 300 mm': '5 off',
+    '371 x 300 mm': '5 off',
+    '198 x 300 mm': '4 off',
+    '600 x 71 mm': '4 off',
+    '600 x 60 mm': '1 off',
+  });
 
   await open(page, 'kitchen/order', () => page.getByTestId('order-total'));
   await expect(row(page, 'plank').first()).toContainText('12 boxes of 6 pieces');

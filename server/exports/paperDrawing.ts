@@ -4,7 +4,7 @@ import { boxOf, type Box, type Ring } from '@azulejo/core/geometry/ring';
 import { tapeOf } from '@azulejo/core/job/job';
 import { forEachWayUp, narrowestTile } from '@azulejo/core/setout/fields/wayUp';
 import { forEachWhole, tileRing } from '@azulejo/core/setout/place/layout';
-import { cellsInUse, sheetRings } from '@azulejo/core/setout/place/sheetRings';
+import { cellsInUse, sheetInSight, sheetRings } from '@azulejo/core/setout/place/sheetRings';
 import { hasWayUp } from '@azulejo/core/tile/product';
 import { edgeDimensions } from '@azulejo/core/setout/edges/edgeDimensions';
 import { formatLength } from '@azulejo/core/units/formatLength';
@@ -158,9 +158,7 @@ function writeLabels(space: LabelSpace, { job, surface, planned }: SurfaceSource
     if (!fixture.tiledUnder) space.keepClear({ left, right, top, bottom });
   }
   for (const { field, i, j, label } of planned.sheets.flatMap(({ parts }) => parts)) {
-    const [sheet, region] = [boxOf(sheetRings(planned.fields[field].layout, i, j).flat()), boxOf(planned.traced.region.flat(2))];
-    const [minX, maxX] = [Math.max(sheet.minX, region.minX), Math.min(sheet.maxX, region.maxX)];
-    const [minY, maxY] = [Math.max(sheet.minY, region.minY), Math.min(sheet.maxY, region.maxY)];
+    const { minX, maxX, minY, maxY } = sheetInSight(planned.fields[field].layout, i, j, planned.traced.region);
     const [x, y] = at([(minX + maxX) / 2, (minY + maxY) / 2]);
     const isRoomy = (maxX - minX) * k > space.widthOf(label, 8) && (maxY - minY) * k > 9;
     if (isRoomy)

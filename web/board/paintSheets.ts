@@ -1,5 +1,5 @@
 import type { Drawing } from '@azulejo/core/planning/planned';
-import { cellsInUse, sheetRings } from '@azulejo/core/setout/place/sheetRings';
+import { cellsInUse, sheetInSight, sheetRings } from '@azulejo/core/setout/place/sheetRings';
 import { boxOf } from '@azulejo/core/geometry/ring';
 import type { SheetPart } from '@azulejo/core/cuts/sheets/planSheets';
 import { toScreen } from './view.ts';
@@ -40,9 +40,7 @@ export function paintSheetPart(brush: Brush, { traced, fields }: Drawing, { fiel
   const rings = sheetRings(layout, i, j);
   if (rings.length === 0) return;
   const { context, palette, view } = brush;
-  const [sheet, region] = [boxOf(rings.flat()), boxOf(traced.region.flat(2))];
-  const [minX, maxX] = [Math.max(sheet.minX, region.minX), Math.min(sheet.maxX, region.maxX)];
-  const [minY, maxY] = [Math.max(sheet.minY, region.minY), Math.min(sheet.maxY, region.maxY)];
+  const { minX, maxX, minY, maxY } = sheetInSight(layout, i, j, traced.region);
   const room = overSize(brush, label);
   if ((maxX - minX) * view.scale > room.width && (maxY - minY) * view.scale > room.height)
     writeOver(brush, label, ...toScreen(view, [(minX + maxX) / 2, (minY + maxY) / 2]));

@@ -15,7 +15,8 @@ const UNITS: Readonly<Record<number, DrawingUnit>> = { 1: 'in', 2: 'ft', 4: 'mm'
  * `dxf/unreadable`, `outline/nothing`.
  */
 export function readDxf(text: string): Result<OutlineFile> {
-  const broken = brokenLine(text);
+  const lines = text.split(/\r\n|\r|\n/);
+  const broken = brokenLine(lines);
   if (broken) return refused(broken);
   let drawing: IDxf | null;
   try {
@@ -25,7 +26,7 @@ export function readDxf(text: string): Result<OutlineFile> {
   }
   if (!drawing) return refused(issue('dxf/unreadable', [], { reason: 'no sections' }));
   const unit = UNITS[Number(drawing.header?.['$INSUNITS'] ?? 0)] ?? null;
-  const passedOver = new Set(unreadTypes(text));
+  const passedOver = new Set(unreadTypes(lines));
   const reading: Reading = { drawing, passedOver, hidden: hiddenLayers(drawing), budget: startBudget() };
   const paths = drawing.entities.flatMap((entity) => pathsOf(entity, reading, 0));
   if (paths.length === 0) return refused(issue('outline/nothing', [], { passedOver: [...passedOver].join(', ') || 'none' }));
@@ -33,8 +34,7 @@ export function readDxf(text: string): Result<OutlineFile> {
 }
 
 /** A DXF file is pairs of lines: a whole number that says what the next line is. */
-function brokenLine(text: string): ReturnType<typeof issue> | null {
-  const lines = text.split(/\r\n|\r|\n/);
+function brokenLine(lines: string[]): ReturnType<typeof issue> | null {
   while (lines.length > 0 && lines[lines.length - 1].trim() === '') lines.pop();
   for (let k = 0; k < lines.length; k += 2) {
     if (!/^\s*-?\d+\s*$/.test(lines[k])) return issue('dxf/not-a-code', [], { line: k + 1, found: lines[k].trim().slice(0, 40) });
@@ -70,8 +70,8 @@ const READ_TYPES: ReadonlySet<string> = new Set(
 );
 
 /** Kinds of entities in a drawing that are not read at all, as hatching. */
-function unreadTypes(text: string): string[] {
-  const lines = text.split(/\r\n|\r|\n/).map((line) => line.trim());
+function unreadTypes(raw: readonly string[]): string[] {
+  const lines = raw.map((line) => line.trim());
   const found = new Set<string>();
   let inEntities = false;
   for (let k = 0; k + 1 < lines.length; k += 2) {

@@ -162,6 +162,10 @@ function useAgain(attributes: Attributes, place: Place, walk: Walk): void {
     return;
   }
   const [x, y] = [lengthOf(attributes['x'], walk.size[0]), lengthOf(attributes['y'], walk.size[1])];
+  if (!Number.isFinite(x) || !Number.isFinite(y)) {
+    walk.issues.push(issue('svg/bad-path', [], { element: 'use', reason: 'a number is missing' }));
+    return;
+  }
   const moved = `${place.transform} translate(${x} ${y}) ${target[':@']?.['transform'] ?? ''}`.trim();
   collectOne(target, { transform: moved, group: attributes['id'] ?? place.group, depth: place.depth + 1 }, walk);
 }

@@ -1,4 +1,4 @@
-import type { Ring } from '../../geometry/ring.ts';
+import { boxOf, type Box, type Polygon, type Ring } from '../../geometry/ring.ts';
 import { cellShift } from '../../pattern/repeat.ts';
 import { placementMotion, type Layout } from './layout.ts';
 
@@ -7,6 +7,17 @@ export function sheetRings({ repeat, placement }: Pick<Layout, 'repeat' | 'place
   const { turn } = placementMotion(placement);
   const [dx, dy] = cellShift(repeat, i, j);
   return (repeat.sheetEdges ?? []).map((ring) => ring.map(([x, y]) => turn([x + dx, y + dy])));
+}
+
+/** Where the sheet that lies at a cell is seen within a region, as a box, mm: its number stands in the middle. */
+export function sheetInSight(layout: Pick<Layout, 'repeat' | 'placement'>, i: number, j: number, region: readonly Polygon[]): Box {
+  const [sheet, within] = [boxOf(sheetRings(layout, i, j).flat()), boxOf(region.flat(2))];
+  return {
+    minX: Math.max(sheet.minX, within.minX),
+    maxX: Math.min(sheet.maxX, within.maxX),
+    minY: Math.max(sheet.minY, within.minY),
+    maxY: Math.min(sheet.maxY, within.maxY),
+  };
 }
 
 const known = new WeakMap<Layout, readonly (readonly [number, number])[]>();
