@@ -3,6 +3,7 @@ import fc from 'fast-check';
 import { plan } from '../plan.ts';
 import type { Job, Surface } from '../job/job.ts';
 import { startSurface } from '../job/startJob.ts';
+import { startSet } from '../job/startSet.ts';
 import { jobOfOne } from '../trials/testJob.ts';
 import type { Plan } from '../plan.ts';
 
@@ -135,4 +136,33 @@ test('what is cut off at a corner begins the course beyond it, in step with its 
     { numRuns: 10 },
   );
   expect(met).toBeGreaterThan(60);
+});
+
+test('risers of a flight without treads have their joints in line, by their middles', () => {
+  fc.assert(
+    fc.property(
+      fc.array(fc.integer({ min: 880, max: 920 }), { minLength: 2, maxLength: 5 }),
+      fc.constantFrom<readonly [number, number]>([150, 150], [298, 98]),
+      fc.constantFrom<'risers' | 'treads'>('risers', 'treads'),
+      (widths, tile, tiled) => {
+        const one = jobOfOne({ size: [1000, 1000], tile, jointMm: 3 });
+        const steps = widths.map((mm) => ({ riserWidthMm: mm, riserHeightMm: 170, treadWidthMm: mm, treadDepthMm: 270 }));
+        const set = startSet({ ...one, surfaces: [] }, 'stair', 'Stair', { kind: 'stairFlight', tiled, steps });
+        const surfaces = set.surfaces.map((face): Surface => ({
+          ...face,
+          productId: 't',
+          jointMm: 3,
+          pattern: { kind: 'stack', lay: 'lying' },
+        }));
+        const planned = plan({ ...one, rooms: [set.room], surfaces, links: [...set.links] });
+        const step = tile[0] + 3;
+        const fromMiddle = surfaces.map(({ id }, k) => joints(planned, id, 'x', step) - widths[k] / 2);
+        for (const mm of fromMiddle) expect(apart(mm, fromMiddle[0], step)).toBeLessThan(0.05);
+        // They don't touch: nothing is sealed or taped between them, and no tape need agree.
+        expect(planned.findings.filter(({ code }) => code === 'advice/meeting-differs')).toEqual([]);
+        expect(planned.materials.filter(({ item }) => item === 'cornerTape')).toEqual([]);
+      },
+    ),
+    { numRuns: 10 },
+  );
 });

@@ -116,7 +116,7 @@ function walk(groups: Groups, surfaces: readonly Surface[], first: Surface, axis
       ] as const) {
         const other = surfaces.find(({ id }) => id === theirs.surface);
         if (mine.surface !== here.surface.id || !other || other.apart) continue;
-        const over = carriedOver(groups, here, mine.edge, other, theirs.edge, stepMm) ?? roundTheCorner(groups, link, here, other);
+        const over = carriedOver(groups, link, here, mine.edge, other, theirs.edge, stepMm) ?? roundTheCorner(groups, link, here, other);
         if (!over) continue;
         const known = members.find((member) => member.surface.id === other.id && member.axis === over.axis);
         if (known) offMm = Math.max(offMm, phaseGap(known, over, stepMm));
@@ -168,15 +168,27 @@ function phaseGap(a: Member, b: Member, stepMm: number): number {
 }
 
 /** The direction of a surface into which joints of another run on over an edge they share; null where they can't. */
-function carriedOver(groups: Groups, here: Member, ownEdge: string, other: Surface, otherEdge: string, stepMm: number): Member | null {
+function carriedOver(
+  groups: Groups,
+  { meets }: Link,
+  here: Member,
+  ownEdge: string,
+  other: Surface,
+  otherEdge: string,
+  stepMm: number,
+): Member | null {
   const [a, b] = [straightEdge(here.surface, ownEdge), straightEdge(other, otherEdge)];
   if (!a || !b || a.axis !== here.axis) return null;
   if (!isAsDrawn(other) || !isAsDrawn(here.surface)) return null;
   const open = openIn(groups, other);
   if (Math.abs(jointStep(open.placer, b.axis) - stepMm) > ALIKE_MM) return null;
-  // Edges run against each other; two upright ones are met at their feet, others at the corner they share.
+  // Edges run against each other; two upright ones are met at their feet, those in line at their middles, others at the corner they share.
   const sameWay = a.axis === 'y' && b.axis === 'y' && here.surface.kind === 'wall' && other.kind === 'wall';
-  const [fromA, fromB] = sameWay ? [footOf(a), footOf(b)] : [along(a.ends[0], a.axis), along(b.ends[1], b.axis)];
+  const [fromA, fromB] = sameWay
+    ? [footOf(a), footOf(b)]
+    : meets === 'inLine'
+      ? [middleOf(a), middleOf(b)]
+      : [along(a.ends[0], a.axis), along(b.ends[1], b.axis)];
   const turn: 1 | -1 = sameWay || a.way === -b.way ? 1 : -1;
   // A piece lies there as far from the shared corner as it does here; mirrored, its high side does.
   const [pieceA, pieceB] = [repeatOf(here.open), repeatOf(open)].map((repeat, k) => firstPieceSpan(repeat, k === 0 ? a.axis : b.axis));
@@ -187,6 +199,9 @@ function carriedOver(groups: Groups, here: Member, ownEdge: string, other: Surfa
 const repeatOf = ({ placer }: OpenSurface): Repeat => placer.open.laid.repeat;
 
 const along = (p: Point, axis: Axis): number => (axis === 'x' ? p[0] : p[1]);
+
+const middleOf = ({ ends, axis }: { readonly ends: readonly [Point, Point]; readonly axis: Axis }): number =>
+  (along(ends[0], axis) + along(ends[1], axis)) / 2;
 
 const footOf = ({ ends, axis }: { readonly ends: readonly [Point, Point]; readonly axis: Axis }): number =>
   Math.min(along(ends[0], axis), along(ends[1], axis));

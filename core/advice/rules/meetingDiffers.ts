@@ -6,9 +6,9 @@ const SAME_EDGE_MM = 4;
 
 /** An edge that two surfaces share was measured differently on each; told on the one that comes first. */
 export const meetingDiffers: AdviceRule = ({ job, surface, surfaceIndex }) =>
-  job.links.flatMap(({ a, b }) => {
+  job.links.flatMap(({ a, b, meets }) => {
     const other = job.surfaces.find(({ id }) => id === b.surface);
-    if (a.surface !== surface.id || !other) return [];
+    if (a.surface !== surface.id || !other || meets === 'inLine') return [];
     const [mine, theirs] = [edgeLength(surface.measured.shape, a.edge), edgeLength(other.measured.shape, b.edge)];
     if (mine === null || theirs === null || Math.abs(mine - theirs) <= SAME_EDGE_MM) return [];
     return [

@@ -43,6 +43,10 @@ function joinsOf(number: number, count: number): SetJoin[] {
   return number < count ? [nosing, behind] : [nosing];
 }
 
+/** Risers alone, or treads alone, are seen over each other: what is tiled between two of them is nothing. */
+const inLine = (part: 'riser' | 'tread', count: number): SetJoin[] =>
+  Array.from({ length: count - 1 }, (_, k) => ({ a: [`${part}-${k + 1}`, 'top'], b: [`${part}-${k + 2}`, 'bottom'], meets: 'inLine' }));
+
 /** A flight of stairs, each riser and each tread with its own sizes; of both, or of one of them alone. */
 export const stairFlight = {
   id: 'stairFlight',
@@ -57,6 +61,9 @@ export const stairFlight = {
       ...(tiled === 'treads' ? [] : [riser(step, k + 1, tiled === 'both' ? 'continues' : 'exposed')]),
       ...(tiled === 'risers' ? [] : [tread(step, k + 1)]),
     ]),
-    joins: tiled === 'both' ? steps.flatMap((_, k) => joinsOf(k + 1, steps.length)) : [],
+    joins:
+      tiled === 'both'
+        ? steps.flatMap((_, k) => joinsOf(k + 1, steps.length))
+        : inLine(tiled === 'risers' ? 'riser' : 'tread', steps.length),
   }),
 } as const satisfies SetKind<z.infer<typeof schema>>;

@@ -20,7 +20,12 @@ const props = defineProps<{ job: Job; surface: Surface }>();
 const tape = useTape();
 const jobs = useJobStore();
 const { trouble, attempt } = useAttempt(() => tape.value);
-const MEETING_NAMES: Readonly<Record<Link['meets'], string>> = { inside: 'Inside corner', outside: 'Outside corner', flat: 'In one plane' };
+const MEETING_NAMES: Readonly<Record<Link['meets'], string>> = {
+  inside: 'Inside corner',
+  outside: 'Outside corner',
+  flat: 'In one plane',
+  inLine: 'In line, a step between',
+};
 const meetings = MEETINGS.map((value) => ({ value, label: MEETING_NAMES[value] }));
 
 const nameOf = (id: string): string => props.job.surfaces.find((other) => other.id === id)?.name ?? id;
@@ -93,7 +98,8 @@ function setMeeting(id: string, value: Link['meets']): void {
     <p v-else class="soft small">Nothing yet. Tell which surface goes on from which edge, and courses can be carried round the corner.</p>
     <div v-for="{ link, mine, theirs } in here" :key="link.id" class="link">
       <p>
-        <b>{{ edgeLabel(mine.surface, mine.edge) }}</b> <span class="figure">{{ lengthOf(mine) }}</span> meets
+        <b>{{ edgeLabel(mine.surface, mine.edge) }}</b> <span class="figure">{{ lengthOf(mine) }}</span>
+        {{ link.meets === 'inLine' ? 'is in line with' : 'meets' }}
         <RouterLink :to="{ name: 'surface', params: { jobId: job.id, surfaceId: theirs.surface, step: 'measure' } }">{{
           nameOf(theirs.surface)
         }}</RouterLink>, {{ edgeLabel(theirs.surface, theirs.edge) }} <span class="figure">{{ lengthOf(theirs) }}</span>
