@@ -24,7 +24,7 @@ export function wholeJob(seed: number): Job | null {
   const job: Job = {
     ...one,
     rooms: next() < 0.5 ? [...one.rooms, set.room] : one.rooms,
-    surfaces: surfaces.map((surface) => (surface.roomId === 'set' && next() < 0 ? { ...surface, roomId: null } : surface)),
+    surfaces: surfaces.map((surface) => (surface.roomId === 'set' && next() < 0.1 ? { ...surface, roomId: null } : surface)),
     links: [...set.links],
     labour: { helpers: pick([0, 0, 1, 2]), hoursPerDay: pick([6, 8, 9.5]) },
     materials: {

@@ -82,6 +82,12 @@ describe('arabesque round an inside corner (J12)', () => {
       for (const { endsMm } of atEnd) expect(Math.max(...endsMm)).toBeLessThan(0.53 * 140);
     }
   });
+  test('two walls that meet are one place: set out, laid and grouted together, no sooner than both can be', () => {
+    for (const task of ['setOut', 'lay', 'grout', 'sealant'] as const) {
+      const tasks = story.plan.programme.tasks.filter((one) => one.task === task);
+      expect(tasks.map(({ placeName }) => placeName)).toEqual(['left wall, right wall']);
+    }
+  });
   test('two profiles of 560, the corner none', () => expect(story.needs('edgeProfile')).toBeCloseTo(1.12, 6));
   test('the sealant runs along both worktops, the corner once, and what the tops have', () => {
     const metres = story.plan.money.work.filter(({ task }) => task === 'sealant').reduce((sum, { amount }) => sum + amount, 0);

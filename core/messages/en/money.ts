@@ -89,7 +89,7 @@ export interface QuoteRow {
 }
 
 /** The lines of a quote before discount and tax: the work of a room in one. */
-export function quoteRows(job: Pick<Job, 'rooms' | 'surfaces'>, { lines }: Pick<Quote, 'lines'>): QuoteRow[] {
+export function quoteRows(job: Pick<Job, 'rooms' | 'surfaces' | 'links'>, { lines }: Pick<Quote, 'lines'>): QuoteRow[] {
   const work = placesOf(job).flatMap(({ name, surfaces }): QuoteRow[] => {
     const cents = lines
       .filter(({ kind, surfaceId }) => kind === 'labour' && surfaces.some(({ id }) => id === surfaceId))
