@@ -1,7 +1,7 @@
-import { adviseSurface } from './advice/registry.ts';
 import type { Finding } from './advice/finding.ts';
+import { findingsOn } from './advice/findingsOn.ts';
 import { issuesOfSurface } from './job/checkJob.ts';
-import { productOf, type Job, type Surface } from './job/job.ts';
+import type { Job, Surface } from './job/job.ts';
 import type { Tool } from './cuts/cutTool.ts';
 import { mixPaces, workHours } from './labour/workHours.ts';
 import { planMoney, type Money } from './money/planMoney.ts';
@@ -71,7 +71,10 @@ export function completePlan(job: Job, laidOut: readonly (SurfaceLayout | Unplan
     mixes: planMixes(quantities, job, { m2PerHour: mixPaces(work) }),
     money,
     programme,
-    findings: [...findingsOf(job, surfaces), ...missedFindings(programme)],
+    findings: [
+      ...job.surfaces.flatMap((surface) => findingsOn(job, surface, surfaces.find(({ surfaceId }) => surfaceId === surface.id) ?? null)),
+      ...missedFindings(programme),
+    ],
   };
 }
 
@@ -126,19 +129,4 @@ function runThrough<T>(steps: Generator<unknown, T>): T {
     const step = steps.next();
     if (step.done) return step.value;
   }
-}
-
-/** What is untrue of a job as it is stored comes first; then what the rules of advice find. */
-function findingsOf(job: Job, surfaces: readonly SurfacePlan[]): Finding[] {
-  return job.surfaces.flatMap((surface, surfaceIndex) => {
-    const untrue = issuesOfSurface(job, surface).map(({ code, path, figures }): Finding => ({
-      code,
-      severity: 'warning',
-      path: ['surfaces', surfaceIndex, ...path],
-      figures,
-    }));
-    const planned = surfaces.find(({ surfaceId }) => surfaceId === surface.id);
-    if (!planned) return untrue;
-    return [...untrue, ...adviseSurface({ job, surface, surfaceIndex, product: productOf(job, surface), plan: planned })];
-  });
 }

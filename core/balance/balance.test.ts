@@ -3,6 +3,7 @@ import { readFileSync } from 'node:fs';
 import { readJobFile } from '../formats/jobFile.ts';
 import type { Job } from '../job/job.ts';
 import { plan, type Plan } from '../plan.ts';
+import { findingsCountAlike } from './findingsCountAlike.ts';
 import { LAWS } from './laws.ts';
 import { wholeJob } from './wholeJob.ts';
 
@@ -103,6 +104,16 @@ describe('a law is broken by what it is there for', () => {
     ],
     nothingForNoHand: [surface(({ cuts }) => ({ cuts: first(cuts, (piece) => ({ ...piece, inTile: [piece.tile] })) }))],
   };
+  test('what is untrue of a job as it was stored is told alike on its page, on the surface and in the list', () => {
+    const [one, ...others] = job.surfaces;
+    const stored = { ...job, surfaces: [{ ...one, roomId: 'gone' }, ...others] };
+    const planned = plan(stored);
+    expect(planned.findings.map(({ code }) => code)).toContain('surface/no-such-room');
+    expect(findingsCountAlike(stored, planned)).toEqual([]);
+    expect(
+      findingsCountAlike(stored, { ...planned, findings: planned.findings.filter(({ code }) => code !== 'surface/no-such-room') }),
+    ).not.toEqual([]);
+  });
   test.each(Object.keys(LAWS) as (keyof typeof LAWS)[])('%s', (name) => {
     expect(LAWS[name](job, whole)).toEqual([]);
     for (const mutation of broke[name]) expect(LAWS[name](job, mutation)).not.toEqual([]);

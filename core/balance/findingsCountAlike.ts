@@ -1,7 +1,7 @@
-import { adviseSurface, openFindings } from '../advice/registry.ts';
+import { findingsOn } from '../advice/findingsOn.ts';
+import { openFindings } from '../advice/registry.ts';
 import type { Finding } from '../advice/finding.ts';
 import { glanceOf } from '../formats/glance.ts';
-import { productOf } from '../job/job.ts';
 import { briefOf } from '../planning/briefOf.ts';
 import { planSurface } from '../plan.ts';
 import { unlike, type Law } from './law.ts';
@@ -15,7 +15,7 @@ export const findingsCountAlike: Law = (job, plan) => {
     if (!plan.surfaces.some(({ surfaceId }) => surfaceId === surface.id)) return [];
     const ofJob = plan.findings.filter(({ path }) => path[0] === 'surfaces' && path[1] === surfaceIndex);
     const alone = planSurface(briefOf(job, surface).rules, surface);
-    const ofPage = adviseSurface({ job, surface, surfaceIndex, product: productOf(job, surface), plan: alone });
+    const ofPage = findingsOn(job, surface, alone);
     const told = glance.attention.find(({ surfaceId }) => surfaceId === surface.id)?.warnings ?? 0;
     const warnings = surface.laid ? 0 : openFindings(ofPage).filter(({ severity }) => severity === 'warning').length;
     return [

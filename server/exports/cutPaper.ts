@@ -2,6 +2,7 @@ import { productName, tapeOf } from '@azulejo/core/job/job';
 import { edgeName } from '@azulejo/core/messages/en/names';
 import { describeHindrance, describeMiss, describePin } from '@azulejo/core/messages/en/pins';
 import { describeLedger, describeLines } from '@azulejo/core/messages/en/lines';
+import { openedUnit } from '@azulejo/core/messages/en/offCuts';
 import { describeSetout } from '@azulejo/core/messages/en/reasons';
 import { thingNamesOf } from '@azulejo/core/messages/thingNames';
 import { formatLength, formatLengthWithUnit } from '@azulejo/core/units/formatLength';
@@ -94,7 +95,11 @@ function writeSetoutPage(pdf: PDFKit.PDFDocument, source: SurfaceSource): void {
   }
   const { totals } = planned;
   paragraph('Pieces', 'bold', 10);
-  paragraph(`${totals.whole} whole, ${totals.cut} cut, ${totals.opened} ${openedUnit(planned)} opened, ${totals.boxes} boxes`);
+  // Boxes of surfaces that share a tile don't add up to those of the order.
+  const alone = job.surfaces.length > 1 ? '; for this surface alone' : '';
+  paragraph(
+    `${totals.whole} whole, ${totals.cut} cut, ${totals.opened} ${openedUnit(planned.figures, totals.opened)} opened${alone}, ${totals.boxes} ${totals.boxes === 1 ? 'box' : 'boxes'}`,
+  );
   if (planned.figures.tiles.length > 1) {
     for (const { productId, opened } of planned.figures.tiles) paragraph(`${productName(job, productId)}: ${opened}`);
   }
@@ -105,7 +110,3 @@ function writeSetoutPage(pdf: PDFKit.PDFDocument, source: SurfaceSource): void {
     FAINT,
   );
 }
-
-/** What is opened: sheets where mosaics alone are laid. */
-const openedUnit = ({ figures }: SurfaceSource['planned']): string =>
-  figures.tiles.every(({ piecesPerTile }) => piecesPerTile > 1) ? 'sheets' : 'tiles';

@@ -3,8 +3,8 @@ import Button from 'primevue/button';
 import { computed, ref } from 'vue';
 import { PhCheck, PhInfo, PhWarning, PhWrench } from '@phosphor-icons/vue';
 import type { Finding } from '@azulejo/core/advice/finding';
-import { adviseSurface } from '@azulejo/core/advice/registry';
-import { productOf, tapeOf, type Job, type Surface } from '@azulejo/core/job/job';
+import { findingsOn } from '@azulejo/core/advice/findingsOn';
+import { tapeOf, type Job, type Surface } from '@azulejo/core/job/job';
 import { setIn } from '@azulejo/core/job/setIn';
 import { describeFinding, describeMend } from '@azulejo/core/messages/en/advice';
 import type { SurfacePlan } from '@azulejo/core/planning/planned';
@@ -24,16 +24,8 @@ const { trouble, attempt } = useAttempt(() => tapeOf(props.job, props.surface));
 const noting = ref<string | null>(null);
 
 const all = computed(() => {
-  if (!props.plan || props.plan.surfaceId !== props.surface.id) return [];
-  const surfaceIndex = props.job.surfaces.findIndex(({ id }) => id === props.surface.id);
   const tape = tapeOf(props.job, props.surface);
-  return adviseSurface({
-    job: props.job,
-    surface: props.surface,
-    surfaceIndex,
-    product: productOf(props.job, props.surface),
-    plan: props.plan,
-  })
+  return findingsOn(props.job, props.surface, props.plan?.surfaceId === props.surface.id ? props.plan : null)
     .map((finding) => ({
       finding,
       key: finding.code + finding.path.join(),

@@ -2,6 +2,7 @@
 import { computed } from 'vue';
 import { useRouter } from 'vue-router';
 import type { Job, Surface } from '@azulejo/core/job/job';
+import { openedUnit } from '@azulejo/core/messages/en/offCuts';
 import { formatArea } from '@azulejo/core/units/formatArea';
 import { tapeOf } from '@azulejo/core/job/job';
 import type { SurfacePlan } from '@azulejo/core/planning/planned';
@@ -10,7 +11,7 @@ import ChoiceField from '../fields/ChoiceField.vue';
 const props = defineProps<{ job: Job; surface: Surface; step: string; plan: SurfacePlan | null }>();
 const router = useRouter();
 /** Sheets where mosaics alone are laid. */
-const unit = computed(() => (props.plan?.figures.tiles.every(({ piecesPerTile }) => piecesPerTile > 1) ? 'sheets' : 'tiles'));
+const unit = computed(() => (props.plan ? openedUnit(props.plan.figures, 2) : 'tiles'));
 /** Other surfaces may take from its tiles: what it opens beside them stands under its cuts. */
 const opened = computed(() => (unit.value === 'tiles' && props.job.surfaces.length > 1 ? 'tiles if alone' : `${unit.value} opened`));
 /** The figure and its unit. */

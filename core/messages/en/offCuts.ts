@@ -6,6 +6,7 @@ import type { Pass } from '../../cuts/offCuts/passesOf.ts';
 import type { Job } from '../../job/job.ts';
 import { formatLength, formatLengthWithUnit } from '../../units/formatLength.ts';
 import type { Tape } from '../../units/tape.ts';
+import type { SurfaceFigures } from '../../takeoff/figures.ts';
 
 const surfaceName = ({ surfaces }: Pick<Job, 'surfaces'>, id: string | null): string =>
   surfaces.find((surface) => surface.id === id)?.name ?? String(id);
@@ -74,3 +75,9 @@ const found = (opened: number, openedAtFirst: number): string =>
   opened < openedAtFirst
     ? `Found: ${opened} tiles over all surfaces instead of ${openedAtFirst}.`
     : `${opened} tiles are opened over all surfaces.`;
+
+/** What is opened to lay a surface: sheets where mosaics alone are laid, else tiles; "1 tile". */
+export function openedUnit({ tiles }: Pick<SurfaceFigures, 'tiles'>, count: number): string {
+  const one = tiles.length > 0 && tiles.every(({ piecesPerTile }) => piecesPerTile > 1) ? 'sheet' : 'tile';
+  return count === 1 ? one : `${one}s`;
+}

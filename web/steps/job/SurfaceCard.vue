@@ -7,6 +7,7 @@ import { boxOf } from '@azulejo/core/geometry/ring';
 import { outlineOf } from '@azulejo/core/surface/shapes/registry';
 import { productOf, tapeOf, type Job, type Surface } from '@azulejo/core/job/job';
 import { describeFinding } from '@azulejo/core/messages/en/advice';
+import { openedUnit } from '@azulejo/core/messages/en/offCuts';
 import { describePattern } from '@azulejo/core/messages/en/patterns';
 import type { SurfacePlan } from '@azulejo/core/planning/planned';
 import { formatLength, formatLengthWithUnit } from '@azulejo/core/units/formatLength';
@@ -19,6 +20,7 @@ const emit = defineEmits<{ remove: []; repeat: []; laid: [laid: boolean] }>();
 const product = computed(() => productOf(props.job, props.surface));
 const tape = computed(() => tapeOf(props.job, props.surface));
 const to = computed(() => ({ name: 'surface', params: { jobId: props.job.id, surfaceId: props.surface.id, step: 'setout' } }));
+const warnings = computed(() => props.findings.filter(({ severity }) => severity === 'warning').length);
 const size = computed(() => {
   const { minX, minY, maxX, maxY } = boxOf(outlineOf(props.surface.measured.shape).ring);
   return `${formatLength(maxX - minX, tape.value)} x ${formatLengthWithUnit(maxY - minY, tape.value)}`;
@@ -49,7 +51,10 @@ const size = computed(() => {
       </button>
       <p v-if="plan" class="count">
         <b class="figure">{{ plan.totals.whole }}</b> whole <b class="figure">{{ plan.totals.cut }}</b> cut
-        <b class="figure">{{ plan.totals.boxes }}</b> {{ plan.totals.boxes === 1 ? 'box' : 'boxes' }}
+        <b class="figure">{{ plan.totals.opened }}</b> {{ openedUnit(plan.figures, plan.totals.opened) }}
+      </p>
+      <p v-if="small && !surface.laid && warnings > 0" class="finding">
+        <PhWarning :size="18" weight="bold" /><RouterLink :to="to">{{ warnings }} to see to</RouterLink>
       </p>
       <p v-for="finding in small || surface.laid ? [] : findings.slice(0, 1)" :key="finding.code" class="finding">
         <PhWarning :size="18" weight="bold" />{{ describeFinding(finding, tape) }}
