@@ -152,7 +152,8 @@ test('an outline comes out of a drawing; a broken one says where', async ({ page
   const pairs = (...all: (string | number)[]): string => all.join('\n');
   const line = (x1: number, y1: number, x2: number, y2: number): string => pairs(0, 'LINE', 8, 'walls', 10, x1, 20, y1, 11, x2, 21, y2);
   const sides = [line(0, 0, 320, 0), line(320, 0, 318, 210), line(318, 210.1, 2, 205), line(2, 205, 0, 0)];
-  const dxf = pairs(0, 'SECTION', 2, 'ENTITIES', ...sides, 0, 'ENDSEC', 0, 'EOF');
+  const post = [line(100, 50, 130, 50), line(130, 50, 130, 70), line(130, 70, 100, 70), line(100, 70, 100, 50)];
+  const dxf = pairs(0, 'SECTION', 2, 'ENTITIES', ...sides, ...post, 0, 'ENDSEC', 0, 'EOF');
   const file = join(server.folder, 'plan.dxf');
   writeFileSync(file, dxf.replace('LINE', 'LINE\nwall'));
   await page.getByLabel('DXF or SVG file').setInputFiles(file);
@@ -162,10 +163,14 @@ test('an outline comes out of a drawing; a broken one says where', async ({ page
   await expect(page.getByText('The file does not say its unit.')).toBeVisible();
   await choose(page, 'One unit is one', 'cm');
   await expect(page.getByTestId('import-report')).toContainText('The widest gap closed is 1 mm');
+  await expect(page.getByText('Another outline lies within this one. Take it as a cut-out')).toBeVisible();
   await fill(page, 'Name', 'Drawn yard');
   await page.getByRole('button', { name: 'Set it out' }).click();
   await expect(page.getByText('Starts to compare')).toBeVisible();
-  const { shape } = surfaceNamed(await storedJob(page), 'Drawn yard').measured;
+  const { shape, fixtures } = surfaceNamed(await storedJob(page), 'Drawn yard').measured;
+  expect(fixtures.map(({ kind, outline }) => ({ kind, outline }))).toEqual([
+    { kind: 'cutOut', outline: { kind: 'rectangle', widthMm: 300, heightMm: 200 } },
+  ]);
   expect(shape.kind === 'walls' && shape.walls.map(({ lengthMm }) => Math.round(lengthMm))).toEqual([3200, 2100, 3160, 2050]);
 });
 

@@ -68,7 +68,7 @@ export function placeFixture(
   { outline, from }: Pick<Fixture, 'outline' | 'from'>,
   lines: readonly [MeasuringLine, MeasuringLine],
 ): FixturePlace | null {
-  const turnDeg = turnAlong(lines[0]);
+  const turnDeg = fixtureTurn(lines[0]);
   const inwards = lines.map((line) => quarterTurn(unit(subtract(line.to, line.from))));
   const sine = cross(inwards[0], inwards[1]);
   if (Math.abs(sine) < PARALLEL_SINE) return null;
@@ -88,7 +88,7 @@ export function measuresAt(
   lines: readonly [MeasuringLine, MeasuringLine],
   centre: Point,
 ): [number, number] {
-  const { turn } = motion(turnAlong(lines[0]), [0, 0]);
+  const { turn } = motion(fixtureTurn(lines[0]), [0, 0]);
   const corners = outline.kind === 'round' ? [[0, 0] as const] : localRing(outline).map(turn);
   const measure = (line: MeasuringLine): number => {
     const inward = quarterTurn(unit(subtract(line.to, line.from)));
@@ -98,7 +98,7 @@ export function measuresAt(
 }
 
 /** The turn that sets a fixture square to an edge, as near to upright as it can be, degrees. */
-function turnAlong({ from, to }: MeasuringLine): number {
+export function fixtureTurn({ from, to }: MeasuringLine): number {
   const deg = (Math.atan2(to[1] - from[1], to[0] - from[0]) * 180) / Math.PI;
   const turn = deg - 90 * Math.round(deg / 90);
   return Math.abs(turn) < 1e-9 ? 0 : turn;

@@ -12,7 +12,11 @@ export const linkSchema = z.strictObject({
   id: z.string().min(1).max(40),
   a: endSchema,
   b: endSchema,
-  meets: z.enum(MEETINGS).describe('inside: two walls of a room; outside: counter to nosing; flat: one plane; inLine: riser over riser, joints in line by the middles of the edges'),
+  meets: z
+    .enum(MEETINGS)
+    .describe(
+      'inside: two walls of a room; outside: counter to nosing; flat: one plane; inLine: riser over riser, joints in line by the middles of the edges',
+    ),
   runsOn: z.boolean().optional().describe('What is cut off a piece at an upright corner begins the course beyond it; no where left out'),
 });
 

@@ -14,6 +14,9 @@ export const SURFACE_KINDS = ['floor', 'wall', 'countertop'] as const;
 /** What a surface is. */
 export type SurfaceKind = (typeof SURFACE_KINDS)[number];
 
+/** How many things may stand on a surface or come through it. */
+export const MOST_FIXTURES = 200;
+
 /** The measured part of a surface, before any tile is chosen. */
 export const measuredSchema = z.strictObject({
   shape: shapeSchema,
@@ -25,7 +28,7 @@ export const measuredSchema = z.strictObject({
     .default({})
     .describe('How much one edge is looked at, by name, where it is not as its role says: 0 never, 1 as any wall, 3 first'),
   doorways: z.array(doorwaySchema).max(20).default([]),
-  fixtures: z.array(fixtureSchema).max(200).default([]),
+  fixtures: z.array(fixtureSchema).max(MOST_FIXTURES).default([]),
   base: baseLineSchema.nullable().default(null).describe('What a wall stands on, read at points'),
   levels: levelsSchema.nullable().default(null).describe('Readings down to the substrate from a level line'),
   buildUp: buildUpSchema.nullable().default(null).describe('What lies between the substrate and the finish'),

@@ -24,15 +24,19 @@ const LEAST_ARC_POINTS = 6;
  * An outline as walls, counter-clockwise from its lowest left corner. Points on a line become one
  * wall; runs of points on a circle, which other programs draw out, become arcs again.
  */
-export function outlineShape(outline: DrawnPath, mmPerUnit: number): WallsShape {
+export const outlineShape = (outline: DrawnPath, mmPerUnit: number): WallsShape => placedOutline(outline, mmPerUnit).shape;
+
+/** An outline as walls, and where in the drawing its first corner lies, mm. */
+export function placedOutline(outline: DrawnPath, mmPerUnit: number): { readonly shape: WallsShape; readonly first: Point } {
   const scaled: DrawnPath = {
     ...outline,
     corners: outline.corners.map(({ at: [x, y], bulge }) => ({ at: [x * mmPerUnit, y * mmPerUnit], bulge })),
   };
   const turned = ringArea(pathPoints(scaled)) < 0 ? reversed(scaled) : scaled;
   const corners = fromLowestLeft(joinArcs(withoutIdle(turned.corners)));
-  const [dx, dy] = corners[0].at;
-  return wallsThrough(
+  const first = corners[0].at;
+  const [dx, dy] = first;
+  const shape = wallsThrough(
     corners.map(({ at: [x, y] }): Point => [x - dx, y - dy]),
     corners.map(({ at, bulge }, k) => ({
       id: `w${k + 1}`,
@@ -40,6 +44,7 @@ export function outlineShape(outline: DrawnPath, mmPerUnit: number): WallsShape 
       curve: curveOf(bulge, distance(at, corners[(k + 1) % corners.length].at)),
     })),
   );
+  return { shape, first };
 }
 
 function curveOf(bulge: number, chordMm: number): Curve | null {

@@ -51,7 +51,10 @@ const size = computed(() => {
       </button>
       <p v-if="plan" class="count">
         <b class="figure">{{ plan.totals.whole }}</b> whole <b class="figure">{{ plan.totals.cut }}</b> cut
-        <b class="figure">{{ plan.totals.opened }}</b> {{ openedUnit(plan.figures, plan.totals.opened) }}
+        <template v-if="plan.totals.opened > 0">
+          <b class="figure">{{ plan.totals.opened }}</b> {{ openedUnit(plan.figures, plan.totals.opened) }}
+        </template>
+        <template v-else>from tiles opened elsewhere</template>
       </p>
       <p v-if="small && !surface.laid && warnings > 0" class="finding">
         <PhWarning :size="18" weight="bold" /><RouterLink :to="to">{{ warnings }} to see to</RouterLink>

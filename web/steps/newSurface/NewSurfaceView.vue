@@ -4,8 +4,10 @@ import { computed, ref, shallowRef, toRef } from 'vue';
 import { useRouter } from 'vue-router';
 import type { Surface } from '@azulejo/core/job/job';
 import { describeIssue } from '@azulejo/core/messages/en/issues';
-import { startSurfaceOf } from '@azulejo/core/job/startJob';
+import { startMeasured, startSurfaceOf } from '@azulejo/core/job/startJob';
 import { startSet } from '@azulejo/core/job/startSet';
+import type { Fixture } from '@azulejo/core/surface/fixture';
+import { traceSurface } from '@azulejo/core/surface/traceSurface';
 import { unfold } from '@azulejo/core/surface/unfold';
 import { outlineOf, type Shape } from '@azulejo/core/surface/shapes/registry';
 import { facesOfSet, SETS, type SetForm } from '@azulejo/core/surface/sets/registry';
@@ -50,6 +52,8 @@ const way = ref<(typeof WAYS)[number]['value']>('one');
 const kind = ref<Surface['kind']>('floor');
 const name = ref('');
 const shape = shallowRef<Shape | null>(null);
+/** What a drawing holds within the outline. */
+const cutOuts = shallowRef<readonly Fixture[]>([]);
 const walked = shallowRef<Walked | null>(null);
 const toBe = shallowRef<SurfaceToBe | null>(null);
 const set = shallowRef<SetForm>(SETS.stairFlight.defaults);
@@ -69,7 +73,11 @@ const rings = computed<readonly PicturedRing[]>(() => {
   if (way.value === 'set') return setRings(set.value);
   if (shape.value) {
     const { ring, edgeIds } = outlineOf(shape.value);
-    return [{ ring, edgeIds, closed: true, name: '' }];
+    const { fixtures } = traceSurface({ ...startMeasured(shape.value), fixtures: [...cutOuts.value] });
+    return [
+      { ring, edgeIds, closed: true, name: '' },
+      ...fixtures.map((placed) => ({ ring: placed.ring, edgeIds: [], closed: true, name: placed.fixture.name })),
+    ];
   }
   return walked.value && way.value === 'one' ? [{ ring: walked.value.points, edgeIds: walked.value.edgeIds, closed: false, name: '' }] : [];
 });
@@ -90,7 +98,7 @@ function setRings(form: SetForm): PicturedRing[] {
 
 function choose(next: (typeof WAYS)[number]['value']): void {
   way.value = next;
-  shape.value = null;
+  [shape.value, cutOuts.value] = [null, []];
   trouble.value = null;
 }
 
@@ -110,7 +118,8 @@ function addOne(): string | null {
   const { job } = jobs;
   if (!job) return null;
   if (!shape.value) return WHAT_IS_MISSING[way.value];
-  const surface = startSurfaceOf(job, newId('surface'), name.value.trim() || suggested.value, kind.value, shape.value);
+  const plain = startSurfaceOf(job, newId('surface'), name.value.trim() || suggested.value, kind.value, shape.value);
+  const surface = { ...plain, measured: { ...plain.measured, fixtures: [...cutOuts.value] } };
   const [first] = jobs.change(`Add ${surface.name}`, (draft) => {
     draft.surfaces.push(surface);
   });
@@ -157,7 +166,7 @@ function addSet(): string | null {
         <OneSurfaceForm v-if="way === 'one'" @shape="shape = $event" @walk="walked = $event" @to-be="toBe = $event" />
         <SetFields v-else-if="way === 'set'" v-model="set" />
         <p v-else-if="way === 'draw'" class="soft">Draw the corners on the squared paper; their real lengths are typed over in Measure.</p>
-        <OutlineImport v-else @shape="shape = $event" />
+        <OutlineImport v-else @shape="(drawn, holes) => ((shape = drawn), (cutOuts = holes))" />
         <TextField label="Name" :value="name" :longest="60" :placeholder="suggested" :commit="(text) => ((name = text), null)" />
         <TroubleNote :why="trouble" />
         <div class="row ends">

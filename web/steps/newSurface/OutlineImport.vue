@@ -1,13 +1,16 @@
 <script setup lang="ts">
 import { computed, ref, shallowRef, watch } from 'vue';
 import { DRAWING_UNITS, pathPoints, type DrawingUnit, type OutlineFile } from '@azulejo/core/formats/outline/drawnPath';
+import { cutOutsWithin } from '@azulejo/core/formats/outline/cutOutsWithin';
 import { outlineShape } from '@azulejo/core/formats/outline/outlineShape';
 import { layersOf, outlinesOf } from '@azulejo/core/formats/outline/readOutline';
-import { boxOf, isInside } from '@azulejo/core/geometry/ring';
+import { boxOf } from '@azulejo/core/geometry/ring';
 import { describeIssue } from '@azulejo/core/messages/en/issues';
+import { FIXTURE_NAMES } from '@azulejo/core/messages/en/shapes';
 import type { Result } from '@azulejo/core/result';
 import { startMeasured } from '@azulejo/core/job/startJob';
 import { checkMeasured } from '@azulejo/core/surface/checkMeasured';
+import type { Fixture } from '@azulejo/core/surface/fixture';
 import { MOST_WALLS } from '@azulejo/core/surface/shapes/walls';
 import type { Shape } from '@azulejo/core/surface/shapes/registry';
 import { LONGEST_MM } from '@azulejo/core/units/lengthSchema';
@@ -17,12 +20,13 @@ import FieldGrid from '../../fields/FieldGrid.vue';
 import LengthField from '../../fields/LengthField.vue';
 import { useTape } from '../../fields/useTape.ts';
 import ReadingNote from '../../fields/ReadingNote.vue';
+import YesNoField from '../../fields/YesNoField.vue';
 import TroubleNote from '../../fields/TroubleNote.vue';
 import { useReading } from '../../workers/useReading.ts';
 
 /** An outline out of a DXF or SVG drawing. */
 const tape = useTape();
-const emit = defineEmits<{ shape: [shape: Shape | null] }>();
+const emit = defineEmits<{ shape: [shape: Shape | null, cutOuts: readonly Fixture[]] }>();
 const file = shallowRef<OutlineFile | null>(null);
 const unit = ref<DrawingUnit | ''>('');
 const layer = ref('');
@@ -68,15 +72,25 @@ const outcome = computed<{ shape: Shape | null; why: string | null }>(() => {
   const code = issue.code === 'shape/crosses-itself' ? 'outline/crosses-itself' : issue.code;
   return { shape: null, why: describeIssue({ ...issue, code }, tape.value) };
 });
-/** How many other outlines lie within the chosen one: holes and islands, which are measured on the surface. */
+/** What lies within the chosen outline: holes and islands, which the surface may have as cut-outs. */
 const within = computed(() => {
   const all = joined.value?.outlines ?? [];
   const chosen = all[which.value];
-  if (!chosen) return 0;
-  const ring = pathPoints(chosen);
-  return all.filter((path) => path !== chosen && pathPoints(path).every((p) => isInside(p, [[ring]]))).length;
+  const nothing = { cutOuts: [], deeper: 0, left: 0 };
+  if (!chosen || mmPerUnit.value === null || !outcome.value.shape) return nothing;
+  return cutOutsWithin(chosen, all, mmPerUnit.value, (number) => `${FIXTURE_NAMES.cutOut} ${number}`);
 });
-watch(outcome, ({ shape }) => emit('shape', shape));
+const takesCutOuts = ref(true);
+/** What becomes of those that are no cut-outs. */
+const notTaken = computed(() => {
+  const { deeper, left } = within.value;
+  const parts = [
+    ...(deeper > 0 ? [`${deeper} more ${deeper === 1 ? 'lies' : 'lie'} within those and ${deeper === 1 ? 'is' : 'are'} left out.`] : []),
+    ...(left > 0 ? [`${left} can't be taken: measure ${left === 1 ? 'it' : 'them'} on the surface.`] : []),
+  ];
+  return parts.join(' ');
+});
+watch([outcome, within, takesCutOuts], () => emit('shape', outcome.value.shape, takesCutOuts.value ? within.value.cutOuts : []));
 watch([layer, file], () => (which.value = 0));
 
 async function take(event: Event): Promise<void> {
@@ -113,7 +127,7 @@ const setTolerance = (mm: number): [] => {
   <label class="file">
     <span>DXF or SVG file</span>
     <b v-if="fileName">{{ fileName }}</b>
-    <input type="file" accept=".dxf,.svg,image/svg+xml" @change="take" />
+    <input type="file" accept=".dxf,.svg,image/svg+xml" :class="{ taken: fileName }" @change="take" />
   </label>
   <ReadingNote :shown="reading.isLong.value" @stop="reading.stop" />
   <p v-for="trouble in troubles" :key="trouble" class="why" role="alert">{{ trouble }}</p>
@@ -146,10 +160,18 @@ const setTolerance = (mm: number): [] => {
         {{ joined.trimmed }} lines are drawn past their corners and were cut back to where they cross.
       </template>
     </p>
-    <p v-if="within > 0" class="small" role="status">
-      {{ within === 1 ? 'Another outline lies' : `${within} other outlines lie` }} within this one and {{ within === 1 ? 'is' : 'are' }} not
-      taken: measure {{ within === 1 ? 'it as a cut-out' : 'them as cut-outs' }} on the surface, or choose the outline that is meant.
-    </p>
+    <template v-if="within.cutOuts.length > 0">
+      <YesNoField
+        :label="
+          within.cutOuts.length === 1
+            ? 'Another outline lies within this one. Take it as a cut-out'
+            : `${within.cutOuts.length} other outlines lie within this one. Take them as cut-outs`
+        "
+        :value="takesCutOuts"
+        @choose="takesCutOuts = $event"
+      />
+    </template>
+    <p v-if="notTaken" class="small" role="status">{{ notTaken }}</p>
     <TroubleNote :why="outcome.why" />
   </template>
 </template>
@@ -167,5 +189,12 @@ const setTolerance = (mm: number): [] => {
   padding: 0.8rem;
   border: 2px dashed var(--line-strong);
   border-radius: 4px;
+}
+/* The field is emptied once a file was read, and its name stands above: "no file chosen" would be untrue. */
+.file input.taken {
+  color: transparent;
+}
+.file input::file-selector-button {
+  color: var(--ink);
 }
 </style>
