@@ -9,6 +9,7 @@ import { deepBoxes } from './rules/deepBoxes.ts';
 import { fillThickness } from './rules/fillThickness.ts';
 import { fragileEar } from './rules/fragileEar.ts';
 import { glassBed } from './rules/glassBed.ts';
+import { glassStrips } from './rules/glassStrips.ts';
 import { glassRoom } from './rules/glassRoom.ts';
 import { hardCorner } from './rules/hardCorner.ts';
 import { innerJoint } from './rules/innerJoint.ts';
@@ -18,6 +19,7 @@ import { measureAgain } from './rules/measureAgain.ts';
 import { meetingDiffers } from './rules/meetingDiffers.ts';
 import { mixedLots } from './rules/mixedLots.ts';
 import { mixedSubstrates } from './rules/mixedSubstrates.ts';
+import { motifOffMiddle } from './rules/motifOffMiddle.ts';
 import { narrowJoint } from './rules/narrowJoint.ts';
 import { noBit } from './rules/noBit.ts';
 import { nominalSize } from './rules/nominalSize.ts';
@@ -63,6 +65,8 @@ export const ADVICE_RULES = {
   noBit,
   unevenPieces,
   cutMotif,
+  motifOffMiddle,
+  glassStrips,
   bothHands,
   mixedLots,
   sealFirst,

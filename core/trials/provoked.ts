@@ -51,6 +51,25 @@ export function inSheets(size: readonly [number, number], jointMm: number): Job 
   return withTile(tile, { ...good, size, jointMm, surface });
 }
 
+/** One whole sheet of a motif, 14 mm beside the middle of a wall of 240. */
+function offMiddle(): Job {
+  const job = inSheets([240, 240], 2);
+  const [surface] = job.surfaces;
+  return { ...job, surfaces: [{ ...surface, setout: { x: { rule: 'free', offsetMm: 3 }, y: { rule: 'free', offsetMm: 8 } } }] };
+}
+
+/** Tiles of glass, 300 wide: 919 less three of 303 leaves a strip of 10 at the right end. */
+const inGlass = (): Job =>
+  withTile(
+    { material: 'glass' },
+    {
+      ...good,
+      size: [929, 1205],
+      tile: [300, 100],
+      surface: { kind: 'wall', setout: { x: { rule: 'fullFromStart' }, y: { rule: 'fullFromStart' } } },
+    },
+  );
+
 /** Stones of two modules by two and of one by one: 100 x 100 and 49 x 49 in modules of 51 with a joint of 2. */
 const SQUARES: [number, number, number, number][] = [
   [0, 0, 2, 2],
@@ -213,5 +232,7 @@ export const PROVOKED = {
   },
   sealFirst: { code: 'advice/seal-first', path: 'surfaces.0.productId', job: withTile({ porous: true }) },
   cutMotif: { code: 'advice/cut-motif', path: 'surfaces.0.setout', job: inSheets([190, 300], 2) },
+  motifOffMiddle: { code: 'advice/motif-off-middle', path: 'surfaces.0.setout', job: offMiddle() },
+  glassStrips: { code: 'advice/glass-strips', path: 'surfaces.0.setout', job: inGlass() },
   noPerimeterJoint: { code: 'advice/no-perimeter-joint', path: 'surfaces.0.measured.gapsMm.wall', job: jobOfOne({ ...good, gapMm: 0 }) },
 } as const satisfies Partial<Record<keyof typeof ADVICE_RULES, Provoked>>;

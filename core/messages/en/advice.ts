@@ -72,6 +72,10 @@ export const ADVICE_WORDS = {
     `Measured pieces of "${name}" differ by ${length(rangeMm)}. A joint of ${length(jointMm)} can't take that up and lines will wander; take ${length(neededMm)} or more, or sort the boxes by calibre.`,
   'advice/cut-motif': ({ name, parts }) =>
     `No sheet of "${name}" shows its motif whole: ${parts} ${parts === 1 ? 'is' : 'are'} cut. Move the setout so that a whole sheet lies where people look.`,
+  'advice/motif-off-middle': ({ name, offMm, side }, length) =>
+    `The motif of "${name}" stands ${length(offMm)} ${side} of the middle of the wall. Move the setout, or lay it dry and look.`,
+  'advice/glass-strips': ({ count, narrowestMm, leastMm, isBest }, length) =>
+    `${count === 1 ? 'A strip' : `${count} strips`} of glass down to ${length(narrowestMm)}: under ${length(leastMm)} glass splinters at the wheel. ${isBest ? NO_BETTER : 'Move the setout.'}`,
   'advice/mixed-lots': ({ name, opened, largest }) =>
     `No lot of "${name}" holds the ${opened} it takes; the largest has ${largest}. Lots differ in shade and size: ask for one lot, or change lots where a doorway hides it.`,
   'advice/seal-first': ({ names, count }) =>
