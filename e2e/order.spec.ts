@@ -123,7 +123,7 @@ test('a work is moved by a key, what hangs on it moves along, and it is let go a
   await page.goto(server.address + JOB + '/days');
   const laying = page.getByRole('button', { name: /^Laying, Shop floor/ }).first();
   await expect(laying).toBeVisible({ timeout: 60_000 });
-  const grouting = page.getByRole('button', { name: /^Grouting, Shop floor/ }).first();
+  const grouting = page.getByRole('button', { name: /^Grouting and washing, Shop floor/ }).first();
   const before = await grouting.getAttribute('aria-label');
   await laying.focus();
   for (let k = 0; k < 4; k++) {
@@ -139,7 +139,7 @@ test('a work is moved by a key, what hangs on it moves along, and it is let go a
 
 test('the days go to a calendar and come back: a work that was put later stays there, a strange file is refused', async ({ page }) => {
   await page.goto(server.address + JOB + '/days');
-  const grouting = page.getByRole('button', { name: /^Grouting, Shop floor/ }).first();
+  const grouting = page.getByRole('button', { name: /^Grouting and washing, Shop floor/ }).first();
   await expect(grouting).toBeVisible({ timeout: 60_000 });
   const before = await grouting.getAttribute('aria-label');
   const download = page.waitForEvent('download');
@@ -154,6 +154,6 @@ test('the days go to a calendar and come back: a work that was put later stays t
   await bring('elsewhere.ics', 'no calendar at all');
   await expect(page.getByText(/no calendar that can be read/)).toBeVisible();
   await bring('days.ics', moved);
-  await expect(page.getByText(/^Later than before: Grouting, Shop floor/)).toBeVisible();
+  await expect(page.getByText(/^Later than before: Grouting and washing, Shop floor/)).toBeVisible();
   await expect(grouting).not.toHaveAttribute('aria-label', before ?? '', { timeout: 20_000 });
 });

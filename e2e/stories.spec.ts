@@ -85,7 +85,7 @@ test('a shower wall on a ledger: from the centre line to the bottom row, a day l
   await expect(page.getByText('Laid in 4 zones, each with a mix of its own.')).toBeVisible();
 
   await open(page, 'shower/days', () => page.getByText('Day by day'));
-  const inOrder = ['Cutting', 'Edge trims', 'Fixing the ledger', 'Laying', 'Taking the ledger off', 'Bottom row', 'Grouting', 'Sealant'];
+  const inOrder = ['Cutting', 'Edge trims', 'Fixing the ledger', 'Laying', 'Taking the ledger off', 'Bottom row', 'Grouting and washing', 'Sealant'];
   expect((await works(page)).slice(-inOrder.length)).toEqual(inOrder);
 
   // On site every cut in turn, the bottom row cut with the rest and laid last.
@@ -153,7 +153,7 @@ test('a kitchen floor: cabinets left out, two lines from the walls, back to the 
   const total = (await page.getByTestId('order-total').textContent()) ?? '';
 
   await open(page, 'kitchen/days', () => page.getByText('Day by day'));
-  expect(await works(page)).toEqual(['Priming', 'Setting out', 'Cutting', 'Laying', 'Laying', 'Grouting', 'Sealant']);
+  expect(await works(page)).toEqual(['Priming', 'Setting out', 'Cutting', 'Laying', 'Laying', 'Grouting and washing', 'Sealant']);
 
   // Papers say what the screen says.
   const paper = await paperText(page, 'kitchen/exports/paper?surface=floor');
@@ -186,5 +186,5 @@ test('five risers that all measure differently: each by itself, one place to wor
   await expect(row(page, 'Edge profile')).toContainText('3 bars of 2.5 m');
   await expect(page.getByText('Ledger board')).toHaveCount(0);
   await open(page, 'stair/days', () => page.getByText('Day by day'));
-  expect(await works(page)).toEqual(['Priming', 'Setting out', 'Cutting', 'Edge trims', 'Laying', 'Grouting', 'Sealant']);
+  expect(await works(page)).toEqual(['Priming', 'Setting out', 'Cutting', 'Edge trims', 'Laying', 'Grouting and washing', 'Sealant']);
 });

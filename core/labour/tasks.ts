@@ -113,6 +113,7 @@ export const TASKS = {
     coats: (_, { tileSealer }) => tileSealer,
     amount: (s, coats) => when(s.works.does.sealTile, coats * m2(s)),
   },
+  // With first and second wash: one part is washed while the next is filled, so that they are one work and its clocks are the site's.
   grout: { unit: 'm2', pace: 6, amount: m2, leastHours: 0.1, slower: (s) => Math.max(1, Math.min(3, s.jointAreaMm2 / s.areaMm2 / 0.04)) },
   haze: { unit: 'm2', pace: 18, amount: (s) => when(s.works.does.haze, m2(s)) },
   sealant: { unit: 'm', pace: 14, amount: ({ sealed }) => sealed.reduce((sum, { lengthMm }) => sum + lengthMm, 0) / 1000 },

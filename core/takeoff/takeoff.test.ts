@@ -267,3 +267,25 @@ test('the corner of two walls has one joint and one tape, as long as the higher 
   const dry = [wall('low', 1200, 6, { membrane: false }), wall('high', 2400, 0)];
   expect(cornerTape.takeOff(of(dry, 'low', 'high'))[0].quantity).toBeCloseTo(2.4 * 1.05, 9);
 });
+
+test('profiles are as deep as tile and bed, to the half millimetre up, a line for each depth and in the finish chosen', () => {
+  const trims = [{ edgeId: 'a', trim: 'profile' as const, runsMm: [1200], stretches: [[0, 1200] as const], mitres: 0 }];
+  // Tiles of 9 in a notch of 8: 9 + 4. Slabs of 600, 10.2 thick, in a notch of 12: 10.2 + 6, and up to the half.
+  const wall = { ...figures, surfaceId: 'wall', thicknessMm: 9, longestSideMm: 300, trims };
+  const slabs = { ...figures, surfaceId: 'slabs', thicknessMm: 10.2, longestSideMm: 600, trims };
+  const lines = (chosen: object, materials: object = {}) =>
+    edgeProfile.takeOff({ ...need(wall), surfaces: [wall, slabs], materials: materials as never }, chosen).map(({ variant, how }) => [
+      variant,
+      how.runs.map(({ surfaceId }) => surfaceId),
+    ]);
+  expect(lines({})).toEqual([
+    ['aluminium 13', ['wall']],
+    ['aluminium 16.5', ['slabs']],
+  ]);
+  // The notch that is chosen for the adhesive is the one in force.
+  const notched = { [wall.works.adhesive === 'powder' ? 'adhesive' : 'readyAdhesive']: { choices: { notchMm: 6 } } };
+  expect(lines({ choices: { finish: 'brass' } }, notched)).toEqual([
+    ['brass 12', ['wall']],
+    ['brass 13.5', ['slabs']],
+  ]);
+});

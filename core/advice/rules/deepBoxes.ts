@@ -1,4 +1,4 @@
-import { notchFor } from '../../takeoff/materials/bedding.ts';
+import { tileAndBedMm } from '../../takeoff/materials/bedding.ts';
 import type { AdviceRule } from '../finding.ts';
 
 const BOXES: ReadonlySet<string> = new Set(['socket', 'doubleSocket', 'switch']);
@@ -7,10 +7,9 @@ const BOXES: ReadonlySet<string> = new Set(['socket', 'doubleSocket', 'switch'])
 const SCREWS_REACH_MM = 9;
 
 /** Boxes sit as much deeper as tile and bed are thick: longer screws, from some depth on an extension ring. */
-export const deepBoxes: AdviceRule = ({ surface, surfaceIndex, plan: { figures } }) => {
+export const deepBoxes: AdviceRule = ({ job, surface, surfaceIndex, plan: { figures } }) => {
   const boxes = surface.measured.fixtures.filter(({ kind, tiledUnder }) => BOXES.has(kind) && !tiledUnder);
-  const notchMm = notchFor(figures.longestSideMm);
-  const deepMm = Math.round(figures.thicknessMm + notchMm / 2);
+  const deepMm = Math.round(tileAndBedMm(figures, job.materials));
   return boxes.length > 0 && deepMm > SCREWS_REACH_MM
     ? [
         {

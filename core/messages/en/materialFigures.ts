@@ -61,5 +61,6 @@ export const describeFigure = (figure: string, { value, from }: Spoken): string 
 export const CHOICES: Readonly<Record<string, { readonly label: string; readonly values: Readonly<Record<string, string>> }>> = {
   notchMm: { label: 'Trowel notch, mm', values: { byTile: 'By tile' } },
   backs: { label: 'Backs of the tiles', values: { byTile: 'As needed', none: 'Left dry', skim: 'Skimmed', notched: 'Notched too' } },
+  finish: { label: 'Finish', values: { aluminium: 'Aluminium', steel: 'Stainless steel', brass: 'Brass', plastic: 'Plastic' } },
   widthMm: { label: 'Clips keep a joint of, mm', values: { asJoint: 'As chosen' } },
 };

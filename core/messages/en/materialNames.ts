@@ -57,10 +57,14 @@ export const packName = (item: MaterialId, count = 1): string => NAMES[item][cou
 
 const CROSSINGS: Readonly<Record<string, string>> = { cross: 'crosses', tee: 'for T-joints', wye: 'for three corners' };
 
+/** What a profile is made of, by its code. */
+const FINISH_NAMES: Readonly<Record<string, string>> = { steel: 'stainless steel' };
+
 /** What tells a line from others of its material: "sanded, grey", "crosses, 3 mm". */
 export function variantName(item: MaterialId, variant: string): string {
   const parts = variant.split(' ').map((part) => (part.startsWith('#') ? colourName(part) : (CROSSINGS[part] ?? part)));
   const last = parts.at(-1) ?? '';
+  if (item === 'edgeProfile') return `${FINISH_NAMES[parts[0]] ?? parts[0]}, ${last} mm deep`;
   const words = item === 'spacers' || item === 'levellingClips' ? [...parts.slice(0, -1), `${last} mm`] : parts;
   return words.join(', ');
 }

@@ -24,7 +24,7 @@ export const TASK_NAMES: Readonly<Record<TaskId, string>> = {
   strips: 'Strips of tile',
   skirting: 'Skirting',
   sealTile: 'Sealing tiles',
-  grout: 'Grouting',
+  grout: 'Grouting and washing',
   sealant: 'Sealant',
   sealGrout: 'Sealing joints',
   haze: 'Taking the haze off',

@@ -1,6 +1,6 @@
 import { NOTCHES, type Notch } from '../consumption.ts';
 import type { SurfaceFigures } from '../figures.ts';
-import type { Spoken, Taken } from '../materialKind.ts';
+import type { Need, Spoken, Taken } from '../materialKind.ts';
 import { byVariant } from '../byRate.ts';
 
 /** How the backs of pieces are buttered: not at all, a flat skim, notched like the bed. */
@@ -40,6 +40,18 @@ export function notchFor(longestSideMm: number): Notch {
   if (longestSideMm <= 300) return 8;
   return longestSideMm <= 450 ? 10 : 12;
 }
+
+/** The notch in force on a surface: what is chosen for its adhesive, else by the size of its pieces. */
+function notchOf({ longestSideMm, works }: Pick<SurfaceFigures, 'longestSideMm' | 'works'>, materials: Need['materials'] = {}): number {
+  const chosen = materials[works.adhesive === 'powder' ? 'adhesive' : 'readyAdhesive']?.choices?.['notchMm'];
+  return typeof chosen === 'number' ? chosen : notchFor(longestSideMm);
+}
+
+/** How far the face of the tiles stands off the ground: tile, and a bed that is beaten down to half its notch, mm (trade practice). */
+export const tileAndBedMm = (
+  figures: Pick<SurfaceFigures, 'longestSideMm' | 'works' | 'thicknessMm'>,
+  materials?: Need['materials'],
+): number => figures.thicknessMm + notchOf(figures, materials) / 2;
 
 /** Pieces with a side from here on get a skim everywhere, from the second on in the wet and outdoors, mm. */
 const SKIMMED_SIDE_MM = 590;

@@ -1,9 +1,12 @@
-import { cutFromBars, type BarsHow } from '../cutFromBars.ts';
+import { cutFromBars, type BarRun, type BarsHow } from '../cutFromBars.ts';
 import { material, type Need, type PackOffer, type Taken } from '../materialKind.ts';
 import type { Trim } from '../works/trims.ts';
 
+/** What cutting bars goes by: what the saw takes, mm. */
+export const BAR_FIGURES = { kerfMm: { typical: 3, min: 0, max: 10 } } as const;
+
 /** Edges that end in a trim which comes in bars: a run each, mitred where the trim goes round a corner. */
-const edgeRuns = ({ surfaces }: Need, trim: Trim) =>
+export const edgeRuns = (surfaces: Need['surfaces'], trim: Trim): BarRun[] =>
   surfaces.flatMap(({ surfaceId, trims }) =>
     trims
       .filter((run) => run.trim === trim)
@@ -15,7 +18,7 @@ export const edgeBars = (trim: Trim, packs: readonly PackOffer[]) =>
   material({
     packs,
     spread: 0,
-    figures: { kerfMm: { typical: 3, min: 0, max: 10 } },
+    figures: BAR_FIGURES,
     choices: {},
-    takeOff: (need, { figures }, offers): Taken<BarsHow>[] => cutFromBars(edgeRuns(need, trim), offers, figures.kerfMm.value),
+    takeOff: (need, { figures }, offers): Taken<BarsHow>[] => cutFromBars(edgeRuns(need.surfaces, trim), offers, figures.kerfMm.value),
   });

@@ -1,4 +1,27 @@
-import { edgeBars } from './edgeBars.ts';
+import { cutFromBars, type BarsHow } from '../cutFromBars.ts';
+import { material, type Taken } from '../materialKind.ts';
+import { tileAndBedMm } from './bedding.ts';
+import { BAR_FIGURES, edgeRuns } from './edgeBars.ts';
 
-/** Edge profiles, m, in bars. */
-export const edgeProfile = edgeBars('profile', [{ size: 2.5, price: 13.9 }]);
+/** What profiles are made of. */
+export const FINISHES = ['aluminium', 'steel', 'brass', 'plastic'] as const;
+
+/** Edge profiles, m, in bars: each as deep as the tile and the bed that it frames, in the finish chosen. */
+export const edgeProfile = material({
+  packs: [{ size: 2.5, price: 13.9 }],
+  spread: 0,
+  figures: BAR_FIGURES,
+  choices: { finish: FINISHES },
+  takeOff: ({ surfaces, materials }, { figures, choices }, offers): Taken<BarsHow>[] => {
+    // Profiles are sold by the half millimetre at most; one that is too low leaves the tile proud.
+    const depthOf = (surface: (typeof surfaces)[number]): number => Math.ceil(2 * tileAndBedMm(surface, materials) - 1e-6) / 2;
+    const depths = [...new Set(surfaces.map(depthOf))].sort((a, b) => a - b);
+    return depths.flatMap((mm) => {
+      const runs = edgeRuns(
+        surfaces.filter((one) => depthOf(one) === mm),
+        'profile',
+      );
+      return cutFromBars(runs, offers, figures.kerfMm.value).map((taken) => ({ ...taken, variant: `${choices.finish} ${mm}` }));
+    });
+  },
+});
