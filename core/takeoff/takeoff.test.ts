@@ -274,10 +274,9 @@ test('profiles are as deep as tile and bed, to the half millimetre up, a line fo
   const wall = { ...figures, surfaceId: 'wall', thicknessMm: 9, longestSideMm: 300, trims };
   const slabs = { ...figures, surfaceId: 'slabs', thicknessMm: 10.2, longestSideMm: 600, trims };
   const lines = (chosen: object, materials: object = {}) =>
-    edgeProfile.takeOff({ ...need(wall), surfaces: [wall, slabs], materials: materials as never }, chosen).map(({ variant, how }) => [
-      variant,
-      how.runs.map(({ surfaceId }) => surfaceId),
-    ]);
+    edgeProfile
+      .takeOff({ ...need(wall), surfaces: [wall, slabs], materials: materials as never }, chosen)
+      .map(({ variant, how }) => [variant, how.runs.map(({ surfaceId }) => surfaceId)]);
   expect(lines({})).toEqual([
     ['aluminium 13', ['wall']],
     ['aluminium 16.5', ['slabs']],

@@ -46,12 +46,24 @@ export function layRun(id: string, kind: Field['kind'], side: BorderSide, produc
   const length = distance(side.from, side.to);
   const { turn, unturn } = motion(turnDeg, side.from);
   const place = (start: number): Layout => placeRepeat(side.region, laid.repeat, { origin: turn([start, 0]), turnDeg }, WHOLE_SLACK_MM);
-  const centred = [(length - alongMm) / 2, (length + jointMm) / 2].map(place);
-  const layout = smallest(centred[1]) > smallest(centred[0]) ? centred[1] : centred[0];
+  const [onPiece, onJoint] = [(length - alongMm) / 2, (length + jointMm) / 2].map((start) => {
+    const laidSo = place(start);
+    return { layout: laidSo, ends: endsOf(laidSo, start % (alongMm + jointMm), alongMm, jointMm) };
+  });
+  const { layout } = onJoint.ends > onPiece.ends ? onJoint : onPiece;
   const flat = side.region.map((polygon) => mapPolygon(polygon, unturn)).flat(2);
   return { id, kind, laid, layout, box: flat.length > 0 ? boxOf(flat) : { minX: 0, minY: 0, maxX: 1, maxY: 1 } };
 }
 
-/** The area of the smallest piece of a layout, mm²; nothing cut counts as endless. */
-const smallest = ({ cutTiles }: Layout): number =>
-  cutTiles.length === 0 ? Infinity : Math.min(...cutTiles.flatMap(({ polygons }) => polygons.map(([outer]) => Math.abs(ringArea(outer)))));
+/** A joint at an end of a run may be so much wider than the others before it is seen, mm and as a share of them. */
+const WIDER_MM = 1;
+const WIDER_SHARE = 0.25;
+
+/**
+ * How well a run ends, the more the better: by the area of its smallest piece, mm²; best where nothing is cut. Worst where
+ * the last joint takes what no piece fits into: `restMm` from the last whole piece to the end.
+ */
+function endsOf({ cutTiles }: Layout, restMm: number, alongMm: number, jointMm: number): number {
+  if (cutTiles.length > 0) return Math.min(...cutTiles.flatMap(({ polygons }) => polygons.map(([outer]) => Math.abs(ringArea(outer)))));
+  return restMm > Math.max(WIDER_MM, WIDER_SHARE * jointMm) && restMm < alongMm ? -restMm : Infinity;
+}
