@@ -1,6 +1,6 @@
 import type { Point } from '../../geometry/point.ts';
 import { motion, subtract } from '../../geometry/point.ts';
-import type { MeasuredWalls } from './observations.ts';
+import { TAPE_SIGMA_MM, type MeasuredWalls } from './observations.ts';
 import { reconcileWalls, type ReconciledReading } from './reconcileWalls.ts';
 
 /** What all readings together say. */
@@ -10,24 +10,43 @@ export interface Judgement {
   /** The readings it speaks of, the worst first: one for `one-off`, two or more for `unclear`. */
   readonly suspects: readonly ReconciledReading[];
   readonly largestResidualMm: number;
+  /** Where readings agree: the one that is checked least, where a slip of more than is harmless could go unseen; null where none could. */
+  readonly hides: { readonly reading: ReconciledReading; readonly slipMm: number } | null;
 }
 
 /** A score that chance brings about once in a thousand readings (Baarda's test, alpha 0.001). */
 const BEYOND_CHANCE = 3.3;
+
+/** A slip of so many sigma over the root of its checked share is found four times of five (Baarda's test, beta 0.2). */
+const FOUND = 4.13;
+
+/** A slip of this much does no harm unseen, mm: the perimeter joint takes it. */
+const HARMLESS_MM = 20;
 
 /** Scores this near the worst can't be told from it. */
 const AS_BAD = 0.97;
 
 /** Says whether the readings agree, and which to take again. */
 export function judgeReadings(shape: MeasuredWalls): Judgement {
-  if (shape.checks.length === 0) return { verdict: 'unchecked', suspects: [], largestResidualMm: 0 };
+  if (shape.checks.length === 0) return { verdict: 'unchecked', suspects: [], largestResidualMm: 0, hides: null };
   const { readings } = reconcileWalls(shape);
   const largestResidualMm = Math.max(...readings.map(({ residualMm }) => Math.abs(residualMm)));
   const worst = Math.max(...readings.map(({ score }) => Math.abs(score)));
-  if (readings.every(({ checkedShare }) => checkedShare < 0.02)) return { verdict: 'unchecked', suspects: [], largestResidualMm };
-  if (worst < BEYOND_CHANCE) return { verdict: 'agree', suspects: [], largestResidualMm };
+  if (readings.every(({ checkedShare }) => checkedShare < 0.02))
+    return { verdict: 'unchecked', suspects: [], largestResidualMm, hides: null };
+  if (worst < BEYOND_CHANCE) return { verdict: 'agree', suspects: [], largestResidualMm, hides: leastChecked(readings) };
   const suspects = readings.filter(({ score }) => Math.abs(score) >= AS_BAD * worst).sort((a, b) => Math.abs(b.score) - Math.abs(a.score));
-  return { verdict: suspects.length === 1 ? 'one-off' : 'unclear', suspects, largestResidualMm };
+  return { verdict: suspects.length === 1 ? 'one-off' : 'unclear', suspects, largestResidualMm, hides: null };
+}
+
+/** The reading in which the largest slip could go unseen, where that does harm. */
+function leastChecked(readings: readonly ReconciledReading[]): Judgement['hides'] {
+  const hidden = ({ sigma, checkedShare }: ReconciledReading): number => (FOUND * sigma) / Math.sqrt(Math.max(1e-6, checkedShare));
+  // What was read twice alike did not slip.
+  const once = readings.filter(({ sigma }) => sigma >= TAPE_SIGMA_MM);
+  if (once.length === 0) return null;
+  const reading = once.reduce((a, b) => (hidden(b) > hidden(a) ? b : a));
+  return hidden(reading) > HARMLESS_MM ? { reading, slipMm: hidden(reading) } : null;
 }
 
 /** A corner as it came out. */

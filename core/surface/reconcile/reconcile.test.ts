@@ -6,7 +6,7 @@ import { ringArea } from '../../geometry/ring.ts';
 import { cornerFigures, judgeReadings, parallelFigures } from './judgeReadings.ts';
 import { nextDiagonal } from './nextDiagonal.ts';
 import { cornersOf, reconcileWalls } from './reconcileWalls.ts';
-import { measureRoom, nameOutlier, skewRoom } from './trialRooms.ts';
+import { judgeSlip, measureRoom, nameOutlier, skewRoom } from './trialRooms.ts';
 
 /** Ten irregular rooms, of four to eight corners. */
 const ROOMS = Array.from({ length: 10 }, (_, k) => skewRoom(11 + k, 4 + (k % 5)));
@@ -53,6 +53,21 @@ test('a slip of 30 mm is named in at least 95 of 100 rooms with enough checks', 
   const named = Array.from({ length: 100 }, (_, seed) => nameOutlier(seed, 30)).filter(Boolean).length;
   expect(named).toBeGreaterThanOrEqual(95);
 });
+
+test.each(['few', 'all'] as const)(
+  'readings with a slip of 30 mm in them agree only where it is said that it would not show (%s diagonals)',
+  (diagonals) => {
+    let agreed = 0;
+    for (let seed = 0; seed < 200; seed++) {
+      const { judgement } = judgeSlip(seed, 30, diagonals);
+      if (judgement.verdict !== 'agree') continue;
+      agreed++;
+      expect(judgement.hides?.slipMm ?? 0).toBeGreaterThan(20);
+    }
+    // Just enough diagonals to fix a room check nothing.
+    expect(agreed > 0).toBe(diagonals === 'few');
+  },
+);
 
 test('with one diagonal to spare nobody can say which reading slipped, and the product does not pretend to', () => {
   const room: Point[] = [

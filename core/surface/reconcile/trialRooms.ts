@@ -1,6 +1,6 @@
 import { distance, type Point } from '../../geometry/point.ts';
 import { readingNoise, seededNumbers } from '../../geometry/seededNumbers.ts';
-import { judgeReadings } from './judgeReadings.ts';
+import { judgeReadings, type Judgement } from './judgeReadings.ts';
 import type { MeasuredCheck, MeasuredWalls } from './observations.ts';
 
 /** A made-up room of some corners, none of them square, counter-clockwise. For trials of the reconciliation. */
@@ -32,16 +32,21 @@ export function measureRoom(room: readonly Point[], noise: () => number, diagona
   return { headingDeg: 0, walls, checks, spread: false };
 }
 
-/** Whether one reading that is off by `slipMm` in a noisy room of five to eight corners is the one that is named. */
-export function nameOutlier(seed: number, slipMm: number): boolean {
+/** What is said of a noisy room of five to eight corners in which one reading is off by `slipMm`, and which one that is. */
+export function judgeSlip(seed: number, slipMm: number, diagonals: 'few' | 'all'): { readonly judgement: Judgement; readonly id: string } {
   const next = seededNumbers(seed + 7000);
   const room = skewRoom(seed, 5 + Math.floor(4 * next()));
-  const measured = measureRoom(room, readingNoise(seededNumbers(seed + 500), 1.5), 'all');
+  const measured = measureRoom(room, readingNoise(seededNumbers(seed + 500), 1.5), diagonals);
   const at = Math.floor(next() * (measured.walls.length + measured.checks.length));
   const off = next() < 0.5 ? -slipMm : slipMm;
   const walls = measured.walls.map((wall, k) => (k === at ? { ...wall, lengthMm: wall.lengthMm + off } : wall));
   const checks = measured.checks.map((check, k) => (k + walls.length === at ? { ...check, mm: check.mm + off } : check));
   const id = at < walls.length ? walls[at].id : checks[at - walls.length].id;
-  const { verdict, suspects } = judgeReadings({ ...measured, walls, checks });
-  return verdict === 'one-off' && suspects[0].id === id;
+  return { judgement: judgeReadings({ ...measured, walls, checks }), id };
+}
+
+/** Whether the reading that is off by `slipMm` is the one that is named, where all diagonals were read. */
+export function nameOutlier(seed: number, slipMm: number): boolean {
+  const { judgement, id } = judgeSlip(seed, slipMm, 'all');
+  return judgement.verdict === 'one-off' && judgement.suspects[0].id === id;
 }
