@@ -56,6 +56,11 @@ test('Back closes what lies over the page, and the page stays; gone on, it goes 
   await page.getByRole('button', { name: 'New job' }).first().click();
   const dialog = page.getByRole('dialog');
   await expect(dialog).toBeVisible();
+  // What is half typed goes at the second press, and not unsaid.
+  await page.getByLabel('Name', { exact: true }).pressSequentially('Half a na');
+  await page.goBack();
+  await expect(dialog).toContainText('not kept yet');
+  await expect(page.getByLabel('Name', { exact: true })).toHaveValue('Half a na');
   await page.goBack();
   await expect(dialog).toHaveCount(0);
   await expect(page.getByRole('link', { name: 'Pier wall' })).toBeVisible();

@@ -153,6 +153,8 @@ for (const { name, path, look, act } of PICTURES.filter((one) => wanted.length =
   await page.goto(address + path);
   await page.waitForTimeout(3500);
   if (act) await act(page);
+  // What is drawn is the whole plan: nothing of it is still worked out.
+  await page.locator('.bar.late, .bar[role=status]').first().waitFor({ state: 'detached', timeout: 90_000 });
   await page.waitForTimeout(400);
   await page.screenshot({ path: `docs/screenshots/${name}.png`, animations: 'disabled' });
   await page.close();

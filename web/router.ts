@@ -1,4 +1,5 @@
 import { createRouter, createWebHistory } from 'vue-router';
+import { leaveField } from './steps/leaveField.ts';
 import JobListView from './steps/jobs/JobListView.vue';
 
 /** Whether a press on Back or Forward is being followed, and no link. Listened for ahead of the router. */
@@ -32,8 +33,9 @@ export const router = createRouter({
   ],
 });
 
-// Back closes what lies over the page, and the page stays.
+// Back closes what lies over the page, and the page stays; what is half typed is taken first, either way.
 router.beforeEach(() => {
+  leaveField();
   if (!isTravelling || !document.querySelector('.p-dialog')) return true;
   isTravelling = false;
   document.dispatchEvent(new KeyboardEvent('keydown', { code: 'Escape', key: 'Escape' }));

@@ -43,7 +43,7 @@ legend {
   position: relative;
   flex: 1;
   text-align: center;
-  padding: 0.4rem 0.4rem;
+  padding: 0.4rem 0.25rem;
   border-radius: 3px;
   cursor: pointer;
   font-weight: 600;

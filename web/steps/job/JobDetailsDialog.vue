@@ -12,6 +12,7 @@ import SwitchField from '../../fields/SwitchField.vue';
 import TapeField from '../../fields/TapeField.vue';
 import { useJobStore } from '../../stores/jobStore.ts';
 import TroubleNote from '../../fields/TroubleNote.vue';
+import { leaveField } from '../leaveField.ts';
 
 defineProps<{ job: Job }>();
 const emit = defineEmits<{ close: [] }>();
@@ -51,7 +52,7 @@ const setText =
 </script>
 
 <template>
-  <Dialog visible modal header="Job details" @update:visible="emit('close')">
+  <Dialog visible modal header="Job details" @update:visible="(leaveField(), emit('close'))">
     <div class="form">
       <TextField label="Name" :value="job.name" :longest="80" autofocus :commit="setText('name', 'Expected a name for the job.')" />
       <div class="two">

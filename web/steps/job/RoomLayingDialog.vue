@@ -22,6 +22,7 @@ import { useJobStore } from '../../stores/jobStore.ts';
 import PatternChoice from '../tile/pattern/PatternChoice.vue';
 import ProductPicker from '../tile/ProductPicker.vue';
 import { GROUTS } from '@azulejo/core/madeUp/grouts';
+import { useDraft } from '../useDraft.ts';
 import { useAttempt } from '../useAttempt.ts';
 import { KIND_LABELS } from './surfaceKinds.ts';
 import TroubleNote from '../../fields/TroubleNote.vue';
@@ -59,6 +60,11 @@ function setJoint(jointMm: number): [] {
   laying.value = { ...laying.value, jointMm };
   return [];
 }
+
+const { leave, warning } = useDraft(
+  () => JSON.stringify([chosen.value, laying.value, jointColour.value, gapsMm.value, roles.value]),
+  () => emit('close'),
+);
 
 /** Edges that several of the chosen surfaces have, by name. */
 const edges = computed(() => {
@@ -111,7 +117,7 @@ function lay(): void {
 </script>
 
 <template>
-  <Dialog visible modal :header="`Lay ${room.name}`" class="room-laying" @update:visible="emit('close')">
+  <Dialog visible modal :header="`Lay ${room.name}`" class="room-laying" @update:visible="leave">
     <div class="form">
       <div class="stack">
         <fieldset class="faces">
@@ -162,7 +168,7 @@ function lay(): void {
       </div>
     </div>
     <template #footer>
-      <TroubleNote :why="trouble" class="grow" />
+      <TroubleNote :why="trouble ?? warning" class="grow" />
       <Button label="Not now" severity="secondary" text @click="emit('close')" />
       <Button
         :label="chosen.length === 1 ? 'Lay one surface' : `Lay ${chosen.length} surfaces`"

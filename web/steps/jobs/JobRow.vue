@@ -128,8 +128,13 @@ const changed = computed(() => new Date(props.job.updatedAt).toLocaleString([], 
 }
 .next {
   display: grid;
+  grid-template-columns: minmax(0, auto);
   gap: 0.5rem;
   justify-items: start;
+}
+.go {
+  overflow-wrap: anywhere;
+  text-align: left;
 }
 .say {
   display: grid;

@@ -8,6 +8,7 @@ import { api, ServerError } from '../../api/client.ts';
 import TextField from '../../fields/TextField.vue';
 import TapeField from '../../fields/TapeField.vue';
 import TroubleNote from '../../fields/TroubleNote.vue';
+import { useDraft } from '../useDraft.ts';
 import { useHabits } from '../order/useHabits.ts';
 
 const { habits } = useHabits();
@@ -17,6 +18,10 @@ const name = ref('');
 const client = ref('');
 const system = ref<'metric' | 'imperial'>('metric');
 const trouble = ref<string | null>(null);
+const { leave, warning } = useDraft(
+  () => JSON.stringify([name.value, client.value, system.value]),
+  () => emit('close'),
+);
 /** Named here, so that a second press starts the same job. */
 const jobId = newUuid();
 
@@ -35,12 +40,12 @@ async function start(): Promise<void> {
 </script>
 
 <template>
-  <Dialog visible modal header="New job" @update:visible="emit('close')">
+  <Dialog visible modal header="New job" @update:visible="leave">
     <form class="form" @submit.prevent="start">
       <TextField label="Name" :value="name" :longest="80" autofocus :commit="(text) => ((name = text), null)" />
       <TextField label="Client" :value="client" :longest="120" :commit="(text) => ((client = text), null)" />
       <TapeField :value="system" @choose="system = $event" />
-      <TroubleNote :why="trouble" />
+      <TroubleNote :why="trouble ?? warning" />
       <button type="submit" class="unseen" tabindex="-1" aria-hidden="true">Start</button>
     </form>
     <template #footer>

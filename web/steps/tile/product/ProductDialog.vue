@@ -13,6 +13,7 @@ import LengthField from '../../../fields/LengthField.vue';
 import NumberField from '../../../fields/NumberField.vue';
 import YesNoField from '../../../fields/YesNoField.vue';
 import TextField from '../../../fields/TextField.vue';
+import { useDraft } from '../../useDraft.ts';
 import { newId } from '../../newId.ts';
 import { useEditSurface } from '../../useEditSurface.ts';
 import LotList from './LotList.vue';
@@ -43,6 +44,11 @@ const START: Product = productSchema.parse({
 });
 const copyOf = (product: Product): Product => JSON.parse(JSON.stringify(product)) as Product;
 const draft = reactive<Product>(props.product ? copyOf(props.product) : { ...copyOf(START), name: '' });
+
+const { leave, warning } = useDraft(
+  () => JSON.stringify(draft),
+  () => emit('close'),
+);
 
 /** Fields of this form write to the draft; the job changes when it is kept. */
 const into =
@@ -86,14 +92,7 @@ function keep(): void {
 </script>
 
 <template>
-  <Dialog
-    visible
-    modal
-    :header="product ? product.name : 'Own tile'"
-    class="product"
-    :close-on-escape="!mounting"
-    @update:visible="emit('close')"
-  >
+  <Dialog visible modal :header="product ? product.name : 'Own tile'" class="product" :close-on-escape="!mounting" @update:visible="leave">
     <form class="form" @submit.prevent>
       <TextField class="wide" autofocus label="Name" :value="draft.name" :longest="80" :commit="(text) => ((draft.name = text), null)" />
       <ChoiceField
@@ -146,7 +145,7 @@ function keep(): void {
       <LotList class="wide" :lots="draft.lots" @change="draft.lots = $event" />
     </form>
     <template #footer>
-      <TroubleNote :why="trouble" class="refused" />
+      <TroubleNote :why="trouble ?? warning" class="refused" />
       <Button label="Leave as it was" severity="secondary" text @click="emit('close')" />
       <Button :label="product ? 'Keep changes' : 'Add and lay it here'" @click="keep" />
     </template>

@@ -18,6 +18,7 @@ import LengthField from '../../../../fields/LengthField.vue';
 import NumberField from '../../../../fields/NumberField.vue';
 import PartTabs from '../../../../fields/PartTabs.vue';
 import SwitchField from '../../../../fields/SwitchField.vue';
+import { useDraft } from '../../../useDraft.ts';
 import MountForm from './MountForm.vue';
 import SheetBoard from './SheetBoard.vue';
 import { useTape } from '../../../../fields/useTape.ts';
@@ -33,6 +34,10 @@ const colour = ref(0);
 const chosen = ref<number | null>(null);
 const seed = ref(1);
 const trouble = ref<string | null>(null);
+const { leave, warning } = useDraft(
+  () => JSON.stringify(sheet.value),
+  () => emit('close'),
+);
 
 type Part = 'mount' | 'colours' | 'chips' | 'repeat';
 const PARTS: readonly { readonly name: Part; readonly label: string }[] = [
@@ -136,7 +141,7 @@ function keep(): void {
 </script>
 
 <template>
-  <Dialog visible modal header="The sheet" class="sheet-dialog" @update:visible="emit('close')">
+  <Dialog visible modal header="The sheet" class="sheet-dialog" @update:visible="leave">
     <div class="editor">
       <div class="stack">
         <SheetBoard
@@ -234,7 +239,7 @@ function keep(): void {
             @choose="(mount) => change({ ...sheet, mount })"
           />
         </template>
-        <TroubleNote :why="trouble" />
+        <TroubleNote :why="trouble ?? warning" />
       </div>
     </div>
     <template #footer>
