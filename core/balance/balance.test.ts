@@ -44,6 +44,13 @@ test(`the books of random jobs balance, seeds ${FIRST} to ${LAST}`, () => {
   expect(planned).toBeGreaterThan((LAST - FIRST) / 2);
 }, 3_600_000);
 
+type PlannedField = Plan['surfaces'][number]['fields'][number];
+const shiftedBy = (field: PlannedField, mm: number): PlannedField => {
+  const { placement } = field.layout;
+  const origin = [placement.origin[0] + mm, placement.origin[1] + mm] as const;
+  return { ...field, layout: { ...field.layout, placement: { ...placement, origin } } };
+};
+
 describe('a law is broken by what it is there for', () => {
   const job = demo('ferry-kiosk');
   const whole = plan(job);
@@ -101,6 +108,26 @@ describe('a law is broken by what it is there for', () => {
           { ...whole.findings[0], path: ['surfaces', 0, 'works'], code: 'advice/not-primed', severity: 'warning', figures: {} },
         ],
       },
+    ],
+    moneyAddsUp: [
+      { ...whole, materials: first(whole.materials, (line) => ({ ...line, cost: line.cost + 1 })) },
+      { ...whole, money: { ...whole.money, hours: whole.money.hours + 0.25 } },
+      {
+        ...whole,
+        money: { ...whole.money, atEachRate: first(whole.money.atEachRate, (one) => ({ ...one, totalCents: one.totalCents + 1 })) },
+      },
+      surface(({ totals }) => ({ totals: { ...totals, whole: totals.whole - 1 } })),
+    ],
+    rodAndLedgerFit: [
+      surface(({ ledger }) => ({ ledger: { atMm: 107, heightsMm: [107, 107], bottom: ledger?.bottom ?? [] } })),
+      // A field that is moved on by seven beside the first: one rod can't serve both.
+      surface(({ fields }) => ({ fields: [...fields, shiftedBy(fields[0], 7)] })),
+    ],
+    piecesLieInTheirZones: [
+      surface(({ zones }) => ({
+        zones: { ...zones, zones: zones.zones.map((zone, k, all) => ({ ...zone, cuts: all[(k + 1) % all.length].cuts })) },
+      })),
+      surface(({ zones }) => ({ zones: { ...zones, zones: zones.zones.slice(1) } })),
     ],
     nothingForNoHand: [surface(({ cuts }) => ({ cuts: first(cuts, (piece) => ({ ...piece, inTile: [piece.tile] })) }))],
   };

@@ -3,7 +3,10 @@ import { daysHoldTheWork, daysInOrder } from './daysHoldTheWork.ts';
 import { findingsCountAlike } from './findingsCountAlike.ts';
 import type { Law } from './law.ts';
 import { linesStrikeBack } from './linesStrikeBack.ts';
+import { moneyAddsUp } from './moneyAddsUp.ts';
 import { nothingForNoHand } from './nothingForNoHand.ts';
+import { piecesLieInTheirZones } from './piecesLieInTheirZones.ts';
+import { rodAndLedgerFit } from './rodAndLedgerFit.ts';
 import { tilesAddUp } from './tilesAddUp.ts';
 import { zonesAddUp } from './zonesAddUp.ts';
 
@@ -20,4 +23,7 @@ export const LAWS = {
   nothingForNoHand,
   linesStrikeBack,
   findingsCountAlike,
+  moneyAddsUp,
+  rodAndLedgerFit,
+  piecesLieInTheirZones,
 } as const satisfies Record<string, Law>;

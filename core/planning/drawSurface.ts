@@ -44,7 +44,7 @@ export function drawingOf(surface: Surface, { traced, placer }: OpenSurface, par
       mayTurn: placer.open.mayTurn,
     },
     weighed: candidate,
-    ledger: surface.kind === 'wall' ? ledgerOf(layout, traced, edges) : null,
+    ledger: surface.kind === 'wall' ? ledgerOf(layout, traced, edges, [...fields, ...placer.open.fixed]) : null,
     struck: strikeLines(fields, traced, partMm),
   };
 }

@@ -4,7 +4,7 @@ import type { StruckLines } from '../../setout/lines/strikeLines.ts';
 import type { StruckLine } from '../../setout/lines/struckLine.ts';
 import type { WorkStart } from '../../setout/lines/workStart.ts';
 import type { Repeat } from '../../pattern/repeat.ts';
-import { runsUpright } from '../../setout/lines/gaugeRod.ts';
+import { rodFrame } from '../../setout/lines/gaugeRod.ts';
 import type { Axis } from '../../setout/weigh/axisPlacement.ts';
 import { formatLength, formatLengthWithUnit } from '../../units/formatLength.ts';
 import type { Tape } from '../../units/tape.ts';
@@ -28,8 +28,11 @@ export function describeLines({ lines, square, start }: StruckLines, names: Thin
 
 /** How a gauge rod is held, by the direction of its marks. */
 export function rodName(axis: Axis, repeat: Repeat): string {
-  const held = axis === 'x' ? 'Held level' : 'Held upright';
-  return `${held}, ${(axis === 'y') === runsUpright(repeat) ? 'along' : 'across'} the courses${repeat.sheet ? ', by sheets' : ''}`;
+  const { offDeg, runsUp } = rodFrame(repeat);
+  const isAlong = (axis === 'y') === runsUp;
+  const bySheets = repeat.sheet ? ', by sheets' : '';
+  if (offDeg !== 0) return `Held ${isAlong ? 'along' : 'square to'} the courses${bySheets}`;
+  return `${axis === 'x' ? 'Held level' : 'Held upright'}, ${isAlong ? 'along' : 'across'} the courses${bySheets}`;
 }
 
 /** Where the ledger goes, and what stays of the bottom pieces; each a sentence. */

@@ -79,3 +79,23 @@ test('where pieces of several sizes reach past each other, the rod has the repea
     for (const [k, { fromMm }] of rod.entries()) if (k > 0) expect(fromMm).toBeGreaterThanOrEqual(rod[k - 1].toMm - 0.2);
   }
 });
+
+test('the rod of a pattern that is turned lies as it does: square to courses at 45 degrees, level where they run up', () => {
+  const courses = (turnDeg: number, axis: 'x' | 'y'): number[] =>
+    rodOf(
+      {
+        size: [2400, 2400],
+        tile: [300, 100],
+        jointMm: 3,
+        surface: { turnDeg, pattern: { kind: 'runningBond', lay: 'lying', offset: 0.5, step: 'alternating' } },
+      },
+      axis,
+    ).map(({ fromMm }) => Math.round(fromMm));
+  // Courses of 100 and 3, held up; turned a quarter they run up themselves, and the rod is held level.
+  expect(courses(0, 'y').slice(0, 4)).toEqual([0, 103, 206, 309]);
+  expect(courses(90, 'x').slice(0, 4)).toEqual([0, 103, 206, 309]);
+  expect(courses(90, 'y').slice(0, 3)).toEqual([0, 303, 606]);
+  // At half a right angle: across one way, along the other, whichever is called level there.
+  const [a, b] = [courses(45, 'x'), courses(45, 'y')].map((marks) => marks.slice(0, 3).join(' '));
+  expect([a, b].sort()).toEqual(['0 103 206', '0 303 606']);
+});

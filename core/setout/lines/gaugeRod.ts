@@ -19,22 +19,35 @@ export interface RodMark {
   readonly toMm: number;
 }
 
-/** Whether courses of a pattern run up the drawing as it is laid: then a rod held upright lies along them. */
-export function runsUpright({ upright, turnedDeg = 0 }: Repeat): boolean {
-  const quarters = turnedDeg / 90;
-  return Math.abs(quarters - Math.round(quarters)) < 1e-6 && Math.round(quarters) % 2 !== 0 ? !upright : upright;
+/** How far a pattern was turned beyond the nearest quarter, degrees. */
+const beyondQuarter = (turnedDeg: number): number => {
+  const offDeg = turnedDeg - 90 * Math.round(turnedDeg / 90);
+  return Math.abs(offDeg) < 1e-6 ? 0 : offDeg;
+};
+
+/** Whether courses ran up the drawing before the pattern was turned: a repeat that is turned by quarters has turned them along. */
+export function ranUpright({ upright, turnedDeg = 0 }: Repeat): boolean {
+  const isOdd = Math.round(turnedDeg / 90) % 2 !== 0;
+  return beyondQuarter(turnedDeg) === 0 && isOdd ? !upright : upright;
+}
+
+/** How a rod lies by a pattern: turned out of level and upright so far, degrees, and whether courses run along it there when it is held up. */
+export function rodFrame(repeat: Repeat): { readonly offDeg: number; readonly runsUp: boolean } {
+  const { turnedDeg = 0 } = repeat;
+  const isOdd = Math.round(turnedDeg / 90) % 2 !== 0;
+  return { offDeg: beyondQuarter(turnedDeg), runsUp: isOdd ? !ranUpright(repeat) : ranUpright(repeat) };
 }
 
 /**
- * The marks of a gauge rod held level (x) or upright (y) in the frame of the setout: every course that lies within the
+ * The marks of a gauge rod held level (x) or upright (y) in the frame of the setout, or as the pattern is turned there: every course that lies within the
  * field, whether any of its pieces is whole or not, on through bands and what lies beyond them, from where the first one
  * begins. Mosaics are marked by their sheets. Along courses that are shifted no rod serves all, so that of the first
  * whole piece's course is given; where pieces of several sizes reach past each other, the first piece of each repeat is.
  */
 export function gaugeRod(fields: readonly Pick<Field, 'kind' | 'layout'>[], axis: Axis): RodMark[] {
   const own = fields.filter(({ kind }) => ON_THE_ROD.has(kind));
-  const { placement } = fields[0].layout;
-  const { unturn } = motion(placement.turnDeg, placement.origin);
+  const { placement, repeat } = fields[0].layout;
+  const { unturn } = motion(placement.turnDeg + rodFrame(repeat).offDeg, placement.origin);
   const reach = reachOf(own, axis, unturn);
   const spans = own.flatMap(({ layout }) => spansOf(layout, axis, unturn));
   let marks = within(spans, reach);
@@ -78,7 +91,7 @@ function reachOf(fields: readonly Pick<Field, 'layout'>[], axis: Axis, unturn: (
 function spansOf(layout: Layout, axis: Axis, unturn: (p: Point) => Point): PieceSpan[] {
   const { repeat } = layout;
   const main = areMain(repeat);
-  const isAlong = (axis === 'y') === runsUpright(repeat);
+  const isAlong = (axis === 'y') === rodFrame(repeat).runsUp;
   let row: number | null = null;
   const found: PieceSpan[] = [];
   const take = (address: Address): void => {

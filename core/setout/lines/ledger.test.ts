@@ -3,6 +3,7 @@ import { describeLedger } from '../../messages/en/lines.ts';
 import { drawSurface } from '../../planning/drawSurface.ts';
 import type { Surface } from '../../job/job.ts';
 import { jobOfOne } from '../../trials/testJob.ts';
+import { wallsThrough } from '../../surface/shapes/asWalls.ts';
 import { METRIC_TAPE } from '../../units/tape.ts';
 import { gaugeRod } from './gaugeRod.ts';
 
@@ -34,4 +35,32 @@ test('a gauge rod has every whole course and joint', () => {
     expect(fromMm).toBeCloseTo(k * 204, 6);
     expect(toMm - fromMm).toBeCloseTo(200, 6);
   });
+});
+
+test('a border along the base is the bottom course: the ledger lies under what stands on it', () => {
+  const border = { productId: 't', run: 'along', corners: 'butted', fromEdgeMm: 0 } as const;
+  const job = jobOfOne({ size: [1213, 2000], tile: [300, 200], jointMm: 4, surface: { border } });
+  const { ledger } = drawSurface(job, job.surfaces[0]);
+  // The gap of 5, the border's 200 and a joint of 4.
+  expect(ledger?.atMm).toBeCloseTo(209, 6);
+});
+
+test('a base that falls by more than a course takes no level ledger', () => {
+  const falling = (mm: number) => {
+    const job = jobOfOne({ size: [1213, 2000], tile: [300, 200], jointMm: 4 });
+    const corners: [number, number][] = [
+      [0, 0],
+      [1213, -mm],
+      [1213, 2000],
+      [0, 2000],
+    ];
+    const shape = wallsThrough(
+      corners,
+      corners.map((_, k) => ({ id: `w${k}`, name: '', curve: null })),
+    );
+    const [surface] = job.surfaces;
+    return drawSurface(job, { ...surface, measured: { ...surface.measured, shape } }).ledger;
+  };
+  expect(falling(40)?.heightsMm).toHaveLength(2);
+  expect(falling(260)).toBeNull();
 });

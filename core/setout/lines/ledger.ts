@@ -1,6 +1,7 @@
 import { distance } from '../../geometry/point.ts';
 import type { EdgeSummary } from '../edges/edgeCuts.ts';
-import type { Layout } from '../place/layout.ts';
+import { forEachWhole, tileRing, type Layout } from '../place/layout.ts';
+import type { Field } from '../fields/field.ts';
 import { cellShift, unitOf, type Repeat } from '../../pattern/repeat.ts';
 import type { Traced } from '../../surface/traceSurface.ts';
 
@@ -39,7 +40,12 @@ const BATTEN_MM = 18;
  * The ledger that a wall's second course stands on, where the bottom course is cut to the base; null where full
  * courses stand on the base, courses do not run level, or there is no room for one under the second course or too little wall above.
  */
-export function ledgerOf(layout: Layout, { edges: outline, sides, limits, body }: Traced, edges: readonly EdgeSummary[]): Ledger | null {
+export function ledgerOf(
+  layout: Layout,
+  { edges: outline, sides, limits, body }: Traced,
+  edges: readonly EdgeSummary[],
+  fields: readonly Pick<Field, 'kind' | 'layout'>[],
+): Ledger | null {
   const course = courseLow(layout.repeat);
   const base = edges.find(({ id }) => id === sides.bottom);
   if (!course || !base || base.cuts.length === 0) return null;
@@ -47,9 +53,13 @@ export function ledgerOf(layout: Layout, { edges: outline, sides, limits, body }
   // The first course that begins above the whole base.
   const own = outline.filter(({ id }) => id === base.id);
   const lowest = Math.max(...own.flatMap(({ from, to, gapMm }) => [from[1] + gapMm, to[1] + gapMm]));
-  const atMm = start + Math.ceil((lowest - start) / course.stepMm - 1e-6) * course.stepMm;
+  const framed = aboveBorder(fields, lowest);
+  if (framed === 'between') return null;
+  const atMm = framed ?? start + Math.ceil((lowest - start) / course.stepMm - 1e-6) * course.stepMm;
   if (atMm > limits.maxY) return null;
   const [left, right] = [own[0].from[1], own[own.length - 1].to[1]];
+  // Along a stair, or a floor that falls as much, a level board holds nothing at one of its ends.
+  if (Math.abs(left - right) > course.stepMm) return null;
   if (body.maxY - body.minY < LEDGER_FROM_MM || atMm - Math.max(left, right) < BATTEN_MM) return null;
   const bottom = base.cuts
     .map(({ endsMm, alongMm, edge: { from, to } }): BottomPiece => {
@@ -58,4 +68,16 @@ export function ledgerOf(layout: Layout, { edges: outline, sides, limits, body }
     })
     .sort((a, b) => a.fromMm - b.fromMm);
   return { atMm, heightsMm: [atMm - left, atMm - right], bottom };
+}
+
+/** Where the field above a border begins, mm: the border is the bottom course. Null where none is laid; 'between' where tiles of the field lie below it too. */
+function aboveBorder(fields: readonly Pick<Field, 'kind' | 'layout'>[], baseMm: number): number | 'between' | null {
+  if (!fields.some(({ kind }) => kind === 'border')) return null;
+  let lowMm = Infinity;
+  for (const { kind, layout } of fields) {
+    if (kind !== 'main' && kind !== 'beyondBand') continue;
+    forEachWhole(layout, (address) => (lowMm = Math.min(lowMm, ...tileRing(layout, address).map(([, y]) => y))));
+    for (const { polygons } of layout.cutTiles) for (const [ring] of polygons) lowMm = Math.min(lowMm, ...ring.map(([, y]) => y));
+  }
+  return lowMm === Infinity || lowMm < baseMm + BATTEN_MM ? 'between' : lowMm;
 }

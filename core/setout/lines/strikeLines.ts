@@ -4,7 +4,7 @@ import { cellShift, unitOf, type Repeat } from '../../pattern/repeat.ts';
 import { largestTriangle, type SquareTriangle } from '../../surface/squareTriangle.ts';
 import type { Traced } from '../../surface/traceSurface.ts';
 import type { Field } from '../fields/field.ts';
-import { runsUpright } from './gaugeRod.ts';
+import { ranUpright } from './gaugeRod.ts';
 import { crossingOf, startOf, type WorkStart } from './workStart.ts';
 import { meetings, tapesTo } from './lineTapes.ts';
 import type { StruckLine } from './struckLine.ts';
@@ -37,7 +37,7 @@ const FEWEST_COURSES = 3;
 export function strikeLines(fields: readonly Field[], surface: Traced, partMm: number): StruckLines {
   const [{ layout }] = fields;
   const { repeat } = layout;
-  const courseDeg = (repeat.turnedDeg ?? 0) + (runsUpright(repeat) ? 90 : 0);
+  const courseDeg = (repeat.turnedDeg ?? 0) + (ranUpright(repeat) ? 90 : 0);
   const middle = directionOf(fields, courseDeg + 90, surface);
   const across = directionOf(fields, courseDeg, surface);
   const shift = courseShift(repeat, across.ownNormal);
