@@ -55,7 +55,7 @@ export interface ZonedSurface {
   readonly traced: Traced;
   readonly layout: Layout;
   readonly fields: readonly Field[];
-  readonly cuts: readonly { readonly label: string; readonly polygon: Polygon }[];
+  readonly cuts: readonly { readonly label: string; readonly polygon: Polygon; readonly labelAt: Point }[];
   /** What the second course stands on: what lies below is laid last, when it is off. */
   readonly ledger?: Pick<Ledger, 'atMm'> | null;
   readonly zones?: ZoneChoice | undefined;
@@ -270,7 +270,7 @@ interface ZoneCount {
   laidMm2: number;
 }
 
-/** The pieces of each zone, by where their middle lies. */
+/** The pieces of each zone, by where their middle lies; of what is cut by where it is well inside: the middle of an L is beside it. */
 function countPieces({ fields, cuts }: ZonedSurface, numberAt: (p: Point) => number, zones: number): ZoneCount[] {
   const counts = Array.from({ length: zones }, (): ZoneCount => ({ whole: 0, cuts: [], laidMm2: 0 }));
   for (const { layout } of fields) {
@@ -286,8 +286,8 @@ function countPieces({ fields, cuts }: ZonedSurface, numberAt: (p: Point) => num
       own.laidMm2 += sizes[piece];
     });
   }
-  for (const { label, polygon } of cuts) {
-    const own = counts[numberAt(middleOf(polygon)) - 1];
+  for (const { label, polygon, labelAt } of cuts) {
+    const own = counts[numberAt(labelAt) - 1];
     own.cuts.push(label);
     own.laidMm2 += polygonArea(polygon);
   }
