@@ -1,8 +1,8 @@
 import { sharedArea } from '../geometry/clip.ts';
-import { polygonArea, polygonsArea } from '../geometry/ring.ts';
+import { isInside, polygonArea, polygonsArea } from '../geometry/ring.ts';
 import { differs, sumOf, type Law } from './law.ts';
 
-/** Pieces are laid where their zone lies, not beside it: so much of a piece at least, as a share; one that lies over the line is laid from one side of it. */
+/** Pieces are laid where their zone lies, not beside it: so much of a piece at least, as a share; one that lies over several is listed where its label stands. */
 const LEAST_SHARE = 0.25;
 
 /** The zones of a surface, drawn, part it without gap or overlap, and each cut lies in the zone that lists it. */
@@ -13,7 +13,9 @@ export const piecesLieInTheirZones: Law = (job, { surfaces }) =>
     const strayed = zones.flatMap(({ number, polygons, cuts: own }) =>
       cuts
         .filter(({ label }) => own.includes(label))
-        .filter(({ polygon }) => sharedArea([polygon], polygons) < LEAST_SHARE * polygonArea(polygon))
+        .filter(
+          ({ polygon, labelAt }) => sharedArea([polygon], polygons) < LEAST_SHARE * polygonArea(polygon) && !isInside(labelAt, polygons),
+        )
         .map(({ label }) => `${name}: ${label} lies outside zone ${number}, which lists it`),
     );
     return [

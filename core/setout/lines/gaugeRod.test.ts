@@ -1,6 +1,7 @@
 import { expect, test } from '@jest/globals';
 import { drawSurface } from '../../planning/drawSurface.ts';
 import type { Fixture } from '../../surface/fixture.ts';
+import { PATTERNS } from '../../pattern/registry.ts';
 import { makeSheet } from '../../pattern/makeSheet.ts';
 import { jobOfOne } from '../../trials/testJob.ts';
 import { gaugeRod } from './gaugeRod.ts';
@@ -73,11 +74,19 @@ test('a mosaic is marked by its sheets, not by its chips', () => {
   ]);
 });
 
-test('where pieces of several sizes reach past each other, the rod has the repeat and no joint as wide as a piece', () => {
-  for (const pattern of [{ kind: 'windmill' }, { kind: 'pinwheel' }, { kind: 'herringbone', lay: 'lying', strips: 1 }] as const) {
-    const rod = rodOf({ size: [2400, 2400], tile: [300, 150], jointMm: 3, surface: { pattern: pattern as never } });
-    for (const [k, { fromMm }] of rod.entries()) if (k > 0) expect(fromMm).toBeGreaterThanOrEqual(rod[k - 1].toMm - 0.2);
-  }
+test('where pieces of several sizes reach past each other, every place where some begin is marked, and no joint is wider than the joint', () => {
+  const patterns = ['windmill', 'pinwheel', 'modularSet', 'corridor', 'basketWeave', 'herringbone'] as const;
+  let marked = 0;
+  for (const kind of patterns)
+    for (const axis of ['x', 'y'] as const) {
+      const rod = rodOf({ size: [2400, 2400], tile: [300, 150], jointMm: 3, surface: { pattern: PATTERNS[kind].defaults } }, axis);
+      for (const [k, { fromMm, toMm }] of rod.entries()) {
+        expect(toMm - fromMm).toBeGreaterThan(10);
+        if (k > 0) expect(fromMm - rod[k - 1].toMm).toBeCloseTo(3, 1);
+      }
+      marked += rod.length;
+    }
+  expect(marked).toBeGreaterThan(60);
 });
 
 test('the rod of a pattern that is turned lies as it does: square to courses at 45 degrees, level where they run up', () => {

@@ -9,6 +9,9 @@ import { spanOf, type Axis, type Span } from '../weigh/axisPlacement.ts';
 /** Marks nearer than this are one, mm. */
 const SAME_MM = 0.2;
 
+/** Where pieces begin more often than this a rod is no help, mm. */
+const LEAST_APART_MM = 40;
+
 /** What belongs to the courses of a field. */
 const ON_THE_ROD: ReadonlySet<FieldKind> = new Set(['main', 'band', 'beyondBand']);
 
@@ -42,28 +45,54 @@ export function rodFrame(repeat: Repeat): { readonly offDeg: number; readonly ru
  * The marks of a gauge rod held level (x) or upright (y) in the frame of the setout, or as the pattern is turned there: every course that lies within the
  * field, whether any of its pieces is whole or not, on through bands and what lies beyond them, from where the first one
  * begins. Mosaics are marked by their sheets. Along courses that are shifted no rod serves all, so that of the first
- * whole piece's course is given; where pieces of several sizes reach past each other, the first piece of each repeat is.
+ * whole piece's course is given; where pieces reach past each other, every place where some begin is marked.
  */
-export function gaugeRod(fields: readonly Pick<Field, 'kind' | 'layout'>[], axis: Axis): RodMark[] {
+export function gaugeRod(fields: readonly Pick<Field, 'kind' | 'layout' | 'laid'>[], axis: Axis): RodMark[] {
   const own = fields.filter(({ kind }) => ON_THE_ROD.has(kind));
   const { placement, repeat } = fields[0].layout;
   const { unturn } = motion(placement.turnDeg + rodFrame(repeat).offDeg, placement.origin);
   const reach = reachOf(own, axis, unturn);
-  const spans = own.flatMap(({ layout }) => spansOf(layout, axis, unturn));
-  let marks = within(spans, reach);
-  if (marks.some(({ low }, k) => k > 0 && low < marks[k - 1].high - SAME_MM))
-    marks = within(
-      spans.filter(({ piece }) => piece === 0),
+  const spansOf = (every: boolean): PieceSpan[] =>
+    within(
+      own.flatMap(({ layout }) => pieceSpans(layout, axis, unturn, every)),
       reach,
     );
-  const apart = marks.filter(({ low }, k) => k === 0 || low >= marks[k - 1].high - SAME_MM);
-  const start = apart[0]?.low ?? 0;
-  return apart.map(({ low, high }) => ({ fromMm: low - start, toMm: high - start }));
+  const { jointMm } = fields[0].laid;
+  const courses = spansOf(false);
+  const steps = courses.slice(1).map(({ low }, k) => low - courses[k].high);
+  const runsTogether = steps.some((mm) => mm < jointMm - SAME_MM);
+  const hasGaps = steps.some((mm) => mm > jointMm + SAME_MM);
+  const all = runsTogether || hasGaps ? begins(spansOf(true), jointMm) : [];
+  const marks = runsTogether || all.length > courses.length ? all : courses;
+  const start = marks[0]?.low ?? 0;
+  return marks.map(({ low, high }) => ({ fromMm: low - start, toMm: high - start }));
 }
 
 /** Where one piece would begin and end if nothing cut it, mm. */
 interface PieceSpan extends Span {
   readonly piece: number;
+}
+
+/**
+ * Marks where pieces reach past each other: from where some begin to the joint before the next that do. Where that is more
+ * often than a rod can be read, from one repeat to the next.
+ */
+function begins(spans: readonly PieceSpan[], jointMm: number): Span[] {
+  const apartBy = (own: readonly PieceSpan[], mm: number): PieceSpan[] => {
+    const kept: PieceSpan[] = [];
+    for (const span of own) if (kept.length === 0 || span.low - kept[kept.length - 1].low > mm) kept.push(span);
+    return kept;
+  };
+  const all = apartBy(spans, SAME_MM);
+  const readableMm = LEAST_APART_MM + jointMm;
+  const isReadable = all.every(({ low }, k) => k === 0 || low - all[k - 1].low >= readableMm);
+  const own = isReadable
+    ? all
+    : apartBy(
+        spans.filter(({ piece }) => piece === 0),
+        readableMm,
+      );
+  return own.map(({ low, high }, k) => ({ low, high: own[k + 1] ? own[k + 1].low - jointMm : high }));
 }
 
 /** Every course once, those left out that the edge of the field cuts, the lowest first. */
@@ -87,8 +116,8 @@ function reachOf(fields: readonly Pick<Field, 'layout'>[], axis: Axis, unturn: (
   return { low, high };
 }
 
-/** The spans of the pieces of a layout; along the courses those of one course alone; of a mosaic those of its sheets. */
-function spansOf(layout: Layout, axis: Axis, unturn: (p: Point) => Point): PieceSpan[] {
+/** The spans of the pieces of a layout: every one, or those of its courses, along them of one course alone; of a mosaic its sheets. */
+function pieceSpans(layout: Layout, axis: Axis, unturn: (p: Point) => Point, every: boolean): PieceSpan[] {
   const { repeat } = layout;
   const main = areMain(repeat);
   const isAlong = (axis === 'y') === rodFrame(repeat).runsUp;
@@ -96,9 +125,9 @@ function spansOf(layout: Layout, axis: Axis, unturn: (p: Point) => Point): Piece
   const found: PieceSpan[] = [];
   const take = (address: Address): void => {
     const { piece } = address;
-    if (repeat.pieces[piece].part !== null || !main[piece]) return;
+    if (!every && (repeat.pieces[piece].part !== null || !main[piece])) return;
     const box = boxOf(ringOf(layout, address).map(unturn));
-    if (isAlong && !repeat.sheet) {
+    if (!every && isAlong && !repeat.sheet) {
       const across = spanOf(box, axis === 'x' ? 'y' : 'x').low;
       row ??= across;
       if (Math.abs(across - row) > SAME_MM) return;
