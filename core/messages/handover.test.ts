@@ -9,6 +9,8 @@ import { siteRecordsSchema } from '../site/siteRecords.ts';
 import { entriesInForce } from '../site/entry.ts';
 import { measurementsOf } from '../surface/measurements.ts';
 import { describeHandover } from './en/handover.ts';
+import { describeZoneMixes } from './en/mixes.ts';
+import { METRIC_TAPE } from '../units/tape.ts';
 
 const fileOf = (name: string): string => readFileSync(new URL(`../../demo/${name}.json`, import.meta.url), 'utf8');
 const jobOf = (name: string): Job => {
@@ -48,6 +50,24 @@ test('the note that stays with the client says what was laid, its lots, what is 
   const stone = { ...job, products: job.products.map((one) => ({ ...one, material: 'natural stone' as const, porous: true })) };
   const care = describeHandover(stone, plan(stone), []).find(({ heading }) => heading === 'Care');
   expect(care?.lines.join(' ')).toMatch(/Nothing acid on Quay grey 300.*Quay grey 300 drink/);
+});
+
+test('care is told of what is laid, and what is laid is told as its own tape reads', () => {
+  const job = jobOf('tidewater-bakehouse');
+  const note = describeHandover(job, plan(job), []);
+  const linesOf = (heading: string): string => note.find((part) => part.heading === heading)?.lines.join(' ') ?? '';
+  // Brick and the risers' stone are laid; the counter, whose joints are sealed, and the floors are not.
+  expect(linesOf('Care')).toMatch(/Nothing acid on Kelp strip mosaic:/);
+  expect(linesOf('Care')).not.toMatch(/Sluice stone|grout .*was sealed/);
+  expect(linesOf('Not laid yet')).toMatch(/Splashback: [^.]*, joints 1\/16" in white, 22\.84 ft²/);
+});
+
+test('small mixes are weighed in grams: a tenth of a kilogram is a third of them', () => {
+  const side = { number: 1, areaM2: 0.03, powderKg: 0.0432, waterL: 0.0115 };
+  expect(describeZoneMixes([side as never], METRIC_TAPE)).toEqual(['zone 1: 50 g to 10 ml of water']);
+  expect(describeZoneMixes([{ ...side, powderKg: 0.996, waterL: 0.27 } as never], METRIC_TAPE)).toEqual([
+    'zone 1: 1.0 kg to 270 ml of water',
+  ]);
 });
 
 test('a job that is repeated elsewhere asks for every length again and takes nothing of the old place along', () => {

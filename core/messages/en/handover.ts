@@ -1,6 +1,6 @@
 import { isoDay } from '../../programme/calendar.ts';
 import type { Job } from '../../job/job.ts';
-import { productName, productOf } from '../../job/job.ts';
+import { productName, tapeOf } from '../../job/job.ts';
 import type { Plan } from '../../plan.ts';
 import { entriesOf, type Entry } from '../../site/entry.ts';
 import { leftOfTiles } from '../../site/leftOfTiles.ts';
@@ -35,9 +35,9 @@ const tiledLines = (job: Job, plan: Plan, isLaid: boolean): string[] =>
   job.surfaces.flatMap((surface) => {
     const planned = plan.surfaces.find(({ surfaceId }) => surfaceId === surface.id);
     if (!planned || surface.laid !== isLaid) return [];
-    const joint = `joints ${formatLengthWithUnit(surface.jointMm, surface.tape ?? job.tape)} in ${colourName(surface.jointColour)}`;
+    const joint = `joints ${formatLengthWithUnit(surface.jointMm, tapeOf(job, surface))} in ${colourName(surface.jointColour)}`;
     return [
-      `${surface.name}: ${productName(job, surface.productId)}, ${describePattern(surface.pattern).toLowerCase()}, ${joint}, ${formatArea(planned.extent.areaMm2, job.tape)}.`,
+      `${surface.name}: ${productName(job, surface.productId)}, ${describePattern(surface.pattern).toLowerCase()}, ${joint}, ${formatArea(planned.extent.areaMm2, tapeOf(job, surface))}.`,
     ];
   });
 
@@ -104,11 +104,17 @@ function useLines(job: Job, { programme }: Plan): string[] {
   ];
 }
 
+/** Care is for what is laid; for all of it in a note that is made before. */
 function careLines(job: Job, plan: Plan): string[] {
-  const laid = [...new Set(job.surfaces.map((surface) => productOf(job, surface)))];
-  const stones = laid.filter(({ material }) => material === 'natural stone').map(({ name }) => name);
-  const porous = laid.filter((product) => product.porous).map(({ name }) => name);
-  const isSealed = plan.materials.some(({ item }) => item === 'groutSealer');
+  const isBegun = job.surfaces.some(({ laid }) => laid);
+  const own = plan.surfaces.filter(({ surfaceId }) => !isBegun || job.surfaces.some(({ id, laid }) => id === surfaceId && laid));
+  const ids = new Set(own.flatMap(({ figures }) => figures.tiles.map(({ productId }) => productId)));
+  const tiles = job.products.filter(({ id }) => ids.has(id));
+  const stones = tiles.filter(({ material }) => material === 'natural stone').map(({ name }) => name);
+  const porous = tiles.filter((product) => product.porous).map(({ name }) => name);
+  const sealed = own.filter(({ figures }) => figures.works.does.sealGrout);
+  const names = job.surfaces.filter(({ id }) => sealed.some(({ surfaceId }) => surfaceId === id)).map(({ name }) => name);
+  const grout = sealed.length === own.length ? 'The grout' : `The grout of ${names.join(', ')}`;
   return [
     'A neutral cleaner and clean water, as little of both as will do.',
     ...(stones.length > 0 ? [`Nothing acid on ${stones.join(', ')}: no vinegar, no descaler; it etches at once.`] : []),
@@ -117,7 +123,7 @@ function careLines(job: Job, plan: Plan): string[] {
           `${porous.join(', ')} drink: where a drop of water no longer beads, seal again. The sealer's sheet says how often, as a rule every one to three years.`,
         ]
       : []),
-    ...(isSealed ? ['The grout was sealed: seal it again when water darkens it.'] : []),
+    ...(sealed.length > 0 ? [`${grout} was sealed: seal it again when water darkens it.`] : []),
     'The soft joints in corners and at walls wear: look at them once a year and have them redone where they part.',
   ];
 }

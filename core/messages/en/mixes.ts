@@ -8,7 +8,8 @@ import { itemName, variantName } from './materialNames.ts';
 /** What is mixed. */
 export const mixName = ({ item, variant }: Mix): string => [itemName(item), ...(variant ? [variantName(item, variant)] : [])].join(', ');
 
-const inKg = (amount: number): string => `${Math.round(amount * 100) / 100} kg`;
+/** As a scale shows it: to the tenth, under a kilogram in grams. */
+const inKg = (amount: number): string => (amount < 0.995 ? `${10 * Math.round(amount * 100)} g` : `${amount.toFixed(1)} kg`);
 const kg = (amount: number, { system }: Tape): string =>
   system === 'metric' ? inKg(amount) : `${imperialAmount(amount, 'kg')} (${inKg(amount)})`;
 /** Water as a jug or, under half a litre, a measuring cup shows it. */
@@ -27,7 +28,7 @@ export const describeMix = ({ powderKg, waterL }: Mix, tape: Tape): string =>
 
 /** Powder and water for a zone, to what a scale shows. */
 export const describeShare = ({ powderKg, waterL }: { readonly powderKg: number; readonly waterL: number }, tape: Tape): string =>
-  powderToWater(`${onScale(powderKg).toFixed(1)} kg`, onScale(powderKg), waterL, tape);
+  powderToWater(inKg(onScale(powderKg)), onScale(powderKg), waterL, tape);
 
 const LIMITS: Readonly<Record<Mix['limit'], string>> = {
   potLife: 'No larger, or it sets in the bucket before it is used.',
@@ -46,7 +47,8 @@ export function describeStirred(mix: Mix, stirred: readonly SurfaceMixes[], tape
   const shares = stirred.flatMap(({ zones }) => zones.map(({ powderKg }) => onScale(powderKg)));
   if (shares.length < 2) return describeMix(mix, tape);
   const [least, most] = [Math.min(...shares), Math.max(...shares)];
-  const metric = least === most ? `${most.toFixed(1)} kg` : `${least.toFixed(1)} to ${most.toFixed(1)} kg`;
+  const from = most < 0.995 || least >= 0.995 ? inKg(least).replace(/ k?g$/, '') : inKg(least);
+  const metric = least === most ? inKg(most) : `${from} to ${inKg(most)}`;
   if (tape.system === 'metric') return `${metric} a zone`;
   const [low, high] = [least, most].map((amount) => imperialAmount(amount, 'kg'));
   return `${low === high ? high : `${low} to ${high}`} a zone (${metric})`;

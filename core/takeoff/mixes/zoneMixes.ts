@@ -35,5 +35,5 @@ export function zoneMixes(mix: Mix, surfaces: readonly ZonedSurface[]): SurfaceM
   });
 }
 
-/** A weight as it is set on a scale: up to the next tenth, kg. */
-export const onScale = (kg: number): number => Math.ceil(kg * 10 - 1e-6) / 10;
+/** A weight as it is set on a scale, kg: up to the next tenth, under a kilogram to the next ten grams. */
+export const onScale = (kg: number): number => (kg < 0.995 ? Math.ceil(kg * 100 - 1e-6) / 100 : Math.ceil(kg * 10 - 1e-6) / 10);
