@@ -85,7 +85,16 @@ test('a shower wall on a ledger: from the centre line to the bottom row, a day l
   await expect(page.getByText('Laid in 4 zones, each with a mix of its own.')).toBeVisible();
 
   await open(page, 'shower/days', () => page.getByText('Day by day'));
-  const inOrder = ['Cutting', 'Edge trims', 'Fixing the ledger', 'Laying', 'Taking the ledger off', 'Bottom row', 'Grouting and washing', 'Sealant'];
+  const inOrder = [
+    'Cutting',
+    'Edge trims',
+    'Fixing the ledger',
+    'Laying',
+    'Taking the ledger off',
+    'Bottom row',
+    'Grouting and washing',
+    'Sealant',
+  ];
   expect((await works(page)).slice(-inOrder.length)).toEqual(inOrder);
 
   // On site every cut in turn, the bottom row cut with the rest and laid last.

@@ -8,7 +8,7 @@ import { thingNamesOf } from '@azulejo/core/messages/thingNames';
 import { formatLength, formatLengthWithUnit } from '@azulejo/core/units/formatLength';
 import type { SurfaceSource } from './exportKind.ts';
 import { writeCutPages, writeSheetPages } from './cutPages.ts';
-import { FAINT, INK, MARGIN, startPaper, write, writeHeader } from './paper.ts';
+import { INK, MARGIN, startPaper, write, writeAtFoot, writeHeader } from './paper.ts';
 import type { PdfFont } from './pdfFonts.ts';
 import { writeRodPages } from './rodPages.ts';
 import { drawSetout } from './paperDrawing.ts';
@@ -45,6 +45,9 @@ export function writeBackPaper(source: SurfaceSource): Promise<Buffer> {
   return finish();
 }
 
+/** What the letters beside the labels say, under the drawing. */
+const LEGEND = 'Cut pieces are tinted and labelled: r rip, t taper, L notch, U slot, o hole, c half-hole, ~ curve, + several.';
+
 function writeSetoutPage(pdf: PDFKit.PDFDocument, source: SurfaceSource): void {
   const { job, surface, planned } = source;
   const tape = tapeOf(job, surface);
@@ -57,6 +60,7 @@ function writeSetoutPage(pdf: PDFKit.PDFDocument, source: SurfaceSource): void {
     height: pdf.page.height - top - MARGIN - 36,
   };
   const scale = drawSetout(pdf, source, frame);
+  writeAtFoot(pdf, LEGEND);
   let [x, width, y] = [pdf.page.width - MARGIN - side, side, top];
   const paragraph = (text: string, font: PdfFont = 'text', size = 9, colour = INK): void => {
     const height = pdf.font(font).fontSize(size).heightOfString(text, { width });
@@ -101,12 +105,6 @@ function writeSetoutPage(pdf: PDFKit.PDFDocument, source: SurfaceSource): void {
     `${totals.whole} whole, ${totals.cut} cut, ${totals.opened} ${openedUnit(planned.figures, totals.opened)} opened${alone}, ${totals.boxes} ${totals.boxes === 1 ? 'box' : 'boxes'}`,
   );
   if (planned.figures.tiles.length > 1) {
-    for (const { productId, opened } of planned.figures.tiles) paragraph(`${productName(job, productId)}: ${opened}`);
+    paragraph(`${planned.figures.tiles.map(({ productId, opened }) => `${productName(job, productId)}: ${opened}`).join('; ')}.`);
   }
-  paragraph(
-    'Cut pieces are tinted and labelled: r rip, t taper, L notch, U slot, o hole, c half-hole, ~ curve, + several.',
-    'text',
-    7.5,
-    FAINT,
-  );
 }

@@ -80,6 +80,21 @@ export function writeHeader(pdf: PDFKit.PDFDocument, { job, surface }: SurfaceSo
   return write(pdf, line.filter((part) => part !== '').join('   |   '), 'text', 9, FAINT, MARGIN, y, width) + 8;
 }
 
+/** So far from the end of the page its number and what stands beside it are written, points. */
+const FOOT = 24;
+
+/** Writes one line below the margin of a page, at its left. */
+export function writeAtFoot(pdf: PDFKit.PDFDocument, text: string): void {
+  const { bottom } = pdf.page.margins;
+  pdf.page.margins.bottom = 0;
+  pdf
+    .font('text')
+    .fontSize(7.5)
+    .fillColor(FAINT)
+    .text(text, MARGIN, pdf.page.height - FOOT, { lineBreak: false });
+  pdf.page.margins.bottom = bottom;
+}
+
 function numberPages(pdf: PDFKit.PDFDocument): void {
   const { count } = pdf.bufferedPageRange();
   for (let k = 0; k < count; k++) {
@@ -89,6 +104,6 @@ function numberPages(pdf: PDFKit.PDFDocument): void {
       .font('text')
       .fontSize(8)
       .fillColor(FAINT)
-      .text(`${k + 1} of ${count}`, pdf.page.width - MARGIN - 60, pdf.page.height - 24, { width: 60, align: 'right', lineBreak: false });
+      .text(`${k + 1} of ${count}`, pdf.page.width - MARGIN - 60, pdf.page.height - FOOT, { width: 60, align: 'right', lineBreak: false });
   }
 }

@@ -54,14 +54,16 @@ const isUpright = (side: Side): boolean => side === 'left' || side === 'right';
 const placeOnSide = (side: Side, mm: number, show: (mm: number) => string): string =>
   isUpright(side) ? `${show(mm)} up the ${side} side` : `${show(mm)} along the ${side} side`;
 
-/** The places a free line runs through, in its order: on a side by one figure, within the tile by two. */
+/** The places a free line runs through, in its order: on a side by one figure, within the tile by two; each once as the tape reads. */
 function placesOf({ points, from, to }: Extract<Mark, { type: 'path' }>, show: (mm: number) => string): string[] {
-  return points.map(([x, y], k) => {
-    const word = k === 0 ? 'from' : k === points.length - 1 ? 'to' : 'by';
-    const side = k === 0 ? from : k === points.length - 1 ? to : null;
-    if (side) return `${word} ${placeOnSide(side, isUpright(side) ? y : x, show)}`;
-    return `${word} ${show(x)} from the left and ${show(y)} from the bottom`;
+  const last = points.length - 1;
+  const places = points.map(([x, y], k) => {
+    const side = k === 0 ? from : k === last ? to : null;
+    return side ? placeOnSide(side, isUpright(side) ? y : x, show) : `${show(x)} from the left and ${show(y)} from the bottom`;
   });
+  const word = (k: number): string => (k === 0 ? 'from' : k === last ? 'to' : 'by');
+  const isTold = (place: string, k: number): boolean => k === 0 || k === last || (place !== places[k - 1] && place !== places[last]);
+  return places.flatMap((place, k) => (isTold(place, k) ? [`${word(k)} ${place}`] : []));
 }
 
 /** A line through more places than this is read as a list of figures. */

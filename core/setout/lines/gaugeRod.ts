@@ -52,9 +52,11 @@ export function gaugeRod(fields: readonly Pick<Field, 'kind' | 'layout' | 'laid'
   const { placement, repeat } = fields[0].layout;
   const { unturn } = motion(placement.turnDeg + rodFrame(repeat).offDeg, placement.origin);
   const reach = reachOf(own, axis, unturn);
-  const spansOf = (every: boolean): PieceSpan[] =>
+  // Along the courses one of them is given: those beyond a band lie otherwise.
+  const isAlong = (axis === 'y') === rodFrame(repeat).runsUp;
+  const spansOf = (every: boolean): Span[] =>
     within(
-      own.flatMap(({ layout }) => pieceSpans(layout, axis, unturn, every)),
+      (isAlong && !every && !repeat.sheet ? own.slice(0, 1) : own).flatMap(({ layout }) => pieceSpans(layout, axis, unturn, every)),
       reach,
     );
   const { jointMm } = fields[0].laid;
@@ -68,35 +70,15 @@ export function gaugeRod(fields: readonly Pick<Field, 'kind' | 'layout' | 'laid'
   return marks.map(({ low, high }) => ({ fromMm: low - start, toMm: high - start }));
 }
 
-/** Where one piece would begin and end if nothing cut it, mm. */
-interface PieceSpan extends Span {
-  readonly piece: number;
-}
-
-/**
- * Marks where pieces reach past each other: from where some begin to the joint before the next that do. Where that is more
- * often than a rod can be read, from one repeat to the next.
- */
-function begins(spans: readonly PieceSpan[], jointMm: number): Span[] {
-  const apartBy = (own: readonly PieceSpan[], mm: number): PieceSpan[] => {
-    const kept: PieceSpan[] = [];
-    for (const span of own) if (kept.length === 0 || span.low - kept[kept.length - 1].low > mm) kept.push(span);
-    return kept;
-  };
-  const all = apartBy(spans, SAME_MM);
-  const readableMm = LEAST_APART_MM + jointMm;
-  const isReadable = all.every(({ low }, k) => k === 0 || low - all[k - 1].low >= readableMm);
-  const own = isReadable
-    ? all
-    : apartBy(
-        spans.filter(({ piece }) => piece === 0),
-        readableMm,
-      );
-  return own.map(({ low, high }, k) => ({ low, high: own[k + 1] ? own[k + 1].low - jointMm : high }));
+/** Marks where pieces reach past each other: from where some begin to the joint before the next that do. None where that is too often for a rod to help. */
+function begins(spans: readonly Span[], jointMm: number): Span[] {
+  const own = spans.filter(({ low }, k) => k === 0 || low - spans[k - 1].low > SAME_MM);
+  const isReadable = own.every(({ low }, k) => k === 0 || low - own[k - 1].low >= LEAST_APART_MM + jointMm);
+  return isReadable ? own.map(({ low, high }, k) => ({ low, high: own[k + 1] ? own[k + 1].low - jointMm : high })) : [];
 }
 
 /** Every course once, those left out that the edge of the field cuts, the lowest first. */
-function within(spans: readonly PieceSpan[], reach: Span): PieceSpan[] {
+function within(spans: readonly Span[], reach: Span): Span[] {
   const inside = spans
     .filter(({ low, high }) => low > reach.low - LEAST_CUT_MM && high < reach.high + LEAST_CUT_MM)
     .sort((a, b) => a.low - b.low || a.high - b.high);
@@ -117,12 +99,12 @@ function reachOf(fields: readonly Pick<Field, 'layout'>[], axis: Axis, unturn: (
 }
 
 /** The spans of the pieces of a layout: every one, or those of its courses, along them of one course alone; of a mosaic its sheets. */
-function pieceSpans(layout: Layout, axis: Axis, unturn: (p: Point) => Point, every: boolean): PieceSpan[] {
+function pieceSpans(layout: Layout, axis: Axis, unturn: (p: Point) => Point, every: boolean): Span[] {
   const { repeat } = layout;
   const main = areMain(repeat);
   const isAlong = (axis === 'y') === rodFrame(repeat).runsUp;
   let row: number | null = null;
-  const found: PieceSpan[] = [];
+  const found: Span[] = [];
   const take = (address: Address): void => {
     const { piece } = address;
     if (!every && (repeat.pieces[piece].part !== null || !main[piece])) return;
@@ -132,7 +114,7 @@ function pieceSpans(layout: Layout, axis: Axis, unturn: (p: Point) => Point, eve
       row ??= across;
       if (Math.abs(across - row) > SAME_MM) return;
     }
-    found.push({ ...spanOf(box, axis), piece: repeat.sheet ? 0 : piece });
+    found.push(spanOf(box, axis));
   };
   forEachWhole(layout, take);
   layout.cutTiles.forEach(take);

@@ -41,7 +41,7 @@ const product = computed(() => productOf(props.job, props.surface));
     <p class="small soft">Where each course ends, from where the first one within the field begins. The paper prints it full size.</p>
     <div v-for="rod in rods" :key="rod.name">
       <h3>{{ rod.name }}</h3>
-      <p class="figure rod">{{ rod.ends || 'no course lies within the field' }}</p>
+      <p class="figure rod">{{ rod.ends || 'none: no course lies within the field, or pieces begin too close to each other' }}</p>
     </div>
   </section>
   <DriftChart :product="product" :layout="plan.layout" />
