@@ -108,3 +108,30 @@ test('the rod of a pattern that is turned lies as it does: square to courses at 
   const [a, b] = [courses(45, 'x'), courses(45, 'y')].map((marks) => marks.slice(0, 3).join(' '));
   expect([a, b].sort()).toEqual(['0 103 206', '0 303 606']);
 });
+
+test('a course that a window parts is on the rod from end to end: others in step with it go on there', () => {
+  const pattern = { kind: 'runningBond', lay: 'lying', offset: 0.5, step: 'alternating' } as const;
+  const rod = rodOf(
+    {
+      size: [2400, 2400],
+      tile: [300, 100],
+      jointMm: 3,
+      gapMm: 0,
+      surface: { pattern, setout: { x: { rule: 'fullFromStart' }, y: { rule: 'fullFromStart' } } },
+      measured: {
+        fixtures: [
+          {
+            ...window,
+            from: [
+              { edge: 'left', mm: 700 },
+              { edge: 'bottom', mm: 0 },
+            ],
+          },
+        ],
+      },
+    },
+    'x',
+  );
+  expect(rod.length).toBeGreaterThan(5);
+  for (const [k, { fromMm }] of rod.entries()) if (k > 0) expect(fromMm - rod[k - 1].toMm).toBeCloseTo(3, 6);
+});

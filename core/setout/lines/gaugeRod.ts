@@ -56,7 +56,7 @@ export function gaugeRod(fields: readonly Pick<Field, 'kind' | 'layout' | 'laid'
   const isAlong = (axis === 'y') === rodFrame(repeat).runsUp;
   const spansOf = (every: boolean): Span[] =>
     within(
-      (isAlong && !every && !repeat.sheet ? own.slice(0, 1) : own).flatMap(({ layout }) => pieceSpans(layout, axis, unturn, every)),
+      (isAlong && !every && !repeat.sheet ? own.slice(0, 1) : own).flatMap((field) => pieceSpans(field, axis, unturn, every)),
       reach,
     );
   const { jointMm } = fields[0].laid;
@@ -99,26 +99,34 @@ function reachOf(fields: readonly Pick<Field, 'layout'>[], axis: Axis, unturn: (
 }
 
 /** The spans of the pieces of a layout: every one, or those of its courses, along them of one course alone; of a mosaic its sheets. */
-function pieceSpans(layout: Layout, axis: Axis, unturn: (p: Point) => Point, every: boolean): Span[] {
+function pieceSpans({ layout, laid }: Pick<Field, 'layout' | 'laid'>, axis: Axis, unturn: (p: Point) => Point, every: boolean): Span[] {
   const { repeat } = layout;
   const main = areMain(repeat);
   const isAlong = (axis === 'y') === rodFrame(repeat).runsUp;
-  let row: number | null = null;
+  let first: { readonly across: number; readonly span: Span } | null = null;
   const found: Span[] = [];
   const take = (address: Address): void => {
     const { piece } = address;
     if (!every && (repeat.pieces[piece].part !== null || !main[piece])) return;
     const box = boxOf(ringOf(layout, address).map(unturn));
+    const span = spanOf(box, axis);
     if (!every && isAlong && !repeat.sheet) {
       const across = spanOf(box, axis === 'x' ? 'y' : 'x').low;
-      row ??= across;
-      if (Math.abs(across - row) > SAME_MM) return;
+      first ??= { across, span };
+      if (Math.abs(across - first.across) > SAME_MM && !isInStep(first.span, span, laid.jointMm)) return;
     }
-    found.push(spanOf(box, axis));
+    found.push(span);
   };
   forEachWhole(layout, take);
   layout.cutTiles.forEach(take);
   return found;
+}
+
+/** Whether a piece of another course lies where one of this course would: a window may leave none there. */
+function isInStep(first: Span, { low, high }: Span, jointMm: number): boolean {
+  const sizeMm = first.high - first.low;
+  const steps = (low - first.low) / (sizeMm + jointMm);
+  return Math.abs(high - low - sizeMm) < SAME_MM && Math.abs(steps - Math.round(steps)) * (sizeMm + jointMm) < SAME_MM;
 }
 
 /** The outline of a piece if nothing cut it; of a chip that of its sheet. */
