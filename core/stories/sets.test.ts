@@ -56,6 +56,9 @@ describe('a niche lined with glass mosaic (J11)', () => {
   test('profiles round the front, mitred at the corners', () => {
     // 2 x 610 + 2 x 310.
     expect(story.needs('edgeProfile')).toBeCloseTo(1.84, 6);
+    // Each of the four lies on a face of its own, and goes on on the next.
+    const line = story.plan.materials.find(({ item }) => item === 'edgeProfile');
+    expect(line && 'runs' in line.how ? line.how.runs.map(({ mitres }) => mitres) : []).toEqual([2, 2, 2, 2]);
   });
   test('wet: sealed twice, taped in the corners, white mortar, and plaster is no ground for it', () => {
     expect(story.needs('membrane')).toBeGreaterThan(0);

@@ -169,6 +169,7 @@ test('profiles are cut from bars: 1.2 + 1.2 from one, 2.4 from another, the rest
     runsMm: [mm],
     stretches: [[0, mm] as const],
     mitres: 1,
+    corners: [],
   });
   const trimmed = { ...figures, trims: [run('a', 1200), run('b', 1200), run('c', 4900)] };
   const [{ quantity, bars, how }] = edgeProfile.takeOff(need(trimmed));
@@ -269,7 +270,7 @@ test('the corner of two walls has one joint and one tape, as long as the higher 
 });
 
 test('profiles are as deep as tile and bed, to the half millimetre up, a line for each depth and in the finish chosen', () => {
-  const trims = [{ edgeId: 'a', trim: 'profile' as const, runsMm: [1200], stretches: [[0, 1200] as const], mitres: 0 }];
+  const trims = [{ edgeId: 'a', trim: 'profile' as const, runsMm: [1200], stretches: [[0, 1200] as const], mitres: 0, corners: [] }];
   // Tiles of 9 in a notch of 8: 9 + 4. Slabs of 600, 10.2 thick, in a notch of 12: 10.2 + 6, and up to the half.
   const wall = { ...figures, surfaceId: 'wall', thicknessMm: 9, longestSideMm: 300, trims };
   const slabs = { ...figures, surfaceId: 'slabs', thicknessMm: 10.2, longestSideMm: 600, trims };

@@ -12,7 +12,7 @@ export const edgeProfile = material({
   spread: 0,
   figures: BAR_FIGURES,
   choices: { finish: FINISHES },
-  takeOff: ({ surfaces, materials }, { figures, choices }, offers): Taken<BarsHow>[] => {
+  takeOff: ({ surfaces, materials, links }, { figures, choices }, offers): Taken<BarsHow>[] => {
     // Profiles are sold by the half millimetre at most; one that is too low leaves the tile proud.
     const depthOf = (surface: (typeof surfaces)[number]): number => Math.ceil(2 * tileAndBedMm(surface, materials) - 1e-6) / 2;
     const depths = [...new Set(surfaces.map(depthOf))].sort((a, b) => a - b);
@@ -20,6 +20,7 @@ export const edgeProfile = material({
       const runs = edgeRuns(
         surfaces.filter((one) => depthOf(one) === mm),
         'profile',
+        links,
       );
       return cutFromBars(runs, offers, figures.kerfMm.value).map((taken) => ({ ...taken, variant: `${choices.finish} ${mm}` }));
     });

@@ -26,6 +26,8 @@ export interface TrimRun {
   readonly stretches: readonly (readonly [number, number])[];
   /** Ends at which it is mitred: corners where the same trim runs on. */
   readonly mitres: number;
+  /** The edges it meets at a corner without going on along them: beyond them it may go on on another surface. */
+  readonly corners: readonly string[];
 }
 
 /** Corners that turn by less are none: a curve runs on. */
@@ -40,8 +42,9 @@ export function trimRuns(traced: Traced, trims: Readonly<Record<string, Trim>> =
     const trim = trimOf(own[0]);
     if (trim === 'none') return [];
     const stretches = freeRuns(traced, edgeId).filter(([from, to]) => to - from > 1);
-    const mitres = cornersOf(traced.edges, edgeId).filter((neighbour) => trimOf(neighbour) === trim).length;
-    return [{ edgeId, trim, stretches, runsMm: stretches.map(([from, to]) => to - from), mitres }];
+    const met = cornersOf(traced.edges, edgeId);
+    const corners = met.filter((neighbour) => trimOf(neighbour) !== trim).map(({ id }) => id);
+    return [{ edgeId, trim, stretches, runsMm: stretches.map(([from, to]) => to - from), mitres: met.length - corners.length, corners }];
   });
 }
 
