@@ -19,9 +19,10 @@ test('a flight is of risers and treads, or of one of them; joins are between sur
   };
   expect([count('both'), count('risers'), count('treads')]).toEqual([
     [6, 5],
-    [3, 0],
-    [3, 0],
+    [3, 2],
+    [3, 2],
   ]);
+  expect(started({ ...flight, tiled: 'risers' }).links.map(({ meets }) => meets)).toEqual(['inLine', 'inLine']);
   // The top of a riser without a tread is where its tiles end, not where they go on.
   expect(started({ ...flight, tiled: 'risers' }).surfaces.map(({ measured }) => measured.roles['top'])).toEqual(Array(3).fill('exposed'));
 });
