@@ -181,6 +181,8 @@ test('a sheet of chips: mounted, painted, a motif that lies on itself refused, a
   await sheet.getByLabel('To the next above').press('Enter');
   await expect(sheet.getByText(/The sheet above stays/)).toBeVisible();
   await page.keyboard.press('Escape');
+  await expect(sheet.getByText(/not kept yet/)).toBeVisible();
+  await page.keyboard.press('Escape');
   await dialog.getByRole('button', { name: 'Change chips and repeat' }).click();
   await sheet.getByRole('button', { name: 'Keep the sheet' }).click();
   await dialog.getByRole('button', { name: 'Add and lay it here' }).click();
