@@ -1,5 +1,5 @@
 import { dot, motion, subtract, unit, type Point } from '../../geometry/point.ts';
-import { boxOf, isInside, ringArea } from '../../geometry/ring.ts';
+import { boxOf, isInside, ringArea, type Ring } from '../../geometry/ring.ts';
 import { fixtureTurn, lineOfEdge, measuresAt, placeFixture, type Fixture, type MeasuringLine } from '../../surface/fixture.ts';
 import { FIXTURE_CATALOGUE } from '../../surface/fixtureCatalogue.ts';
 import { outlineOf } from '../../surface/shapes/registry.ts';
@@ -28,13 +28,13 @@ export interface Within {
 
 /** What lies within an outline of a drawing, as cut-outs of the surface that it becomes: rectangles, circles, else any shape. */
 export function cutOutsWithin(chosen: DrawnPath, all: readonly DrawnPath[], mmPerUnit: number, name: (number: number) => string): Within {
-  const holds = (outer: DrawnPath, inner: DrawnPath): boolean => {
-    const ring = pathPoints(outer);
-    return pathPoints(inner).every((p) => isInside(p, [[ring]]));
-  };
-  const inside = all.filter((path) => path !== chosen && holds(chosen, path));
+  const rim = pathPoints(chosen);
+  const inside = all.flatMap((path) => {
+    const ring = path === chosen ? [] : pathPoints(path);
+    return ring.length > 0 && liesIn(ring, rim) ? [{ path, ring, area: Math.abs(ringArea(ring)) }] : [];
+  });
   if (inside.length > MOST_FIXTURES) return { cutOuts: [], deeper: 0, left: inside.length };
-  const holes = inside.filter((path) => !inside.some((other) => other !== path && isLarger(other, path) && holds(other, path)));
+  const holes = inside.filter((hole) => !inside.some((other) => other.area > hole.area && liesIn(hole.ring, other.ring)));
   const { shape, first } = placedOutline(chosen, mmPerUnit);
   const { ring, edgeIds } = outlineOf(shape);
   const lines = [...new Set(edgeIds)]
@@ -45,7 +45,7 @@ export function cutOutsWithin(chosen: DrawnPath, all: readonly DrawnPath[], mmPe
     })
     .sort((a, b) => length(b.line) - length(a.line));
   const onSurface = ([x, y]: Point): Point => [x * mmPerUnit - first[0], y * mmPerUnit - first[1]];
-  const placed = holes.map((hole, k) => {
+  const placed = holes.map(({ path: hole }, k) => {
     const moved = { ...hole, corners: hole.corners.map(({ at, bulge }) => ({ at: onSurface(at), bulge })) };
     return placedCutOut(moved, lines, `cut-out-${k + 1}`, name(k + 1));
   });
@@ -53,7 +53,7 @@ export function cutOutsWithin(chosen: DrawnPath, all: readonly DrawnPath[], mmPe
   return { cutOuts, deeper: inside.length - holes.length, left: holes.length - cutOuts.length };
 }
 
-const isLarger = (a: DrawnPath, b: DrawnPath): boolean => Math.abs(ringArea(pathPoints(a))) > Math.abs(ringArea(pathPoints(b)));
+const liesIn = (inner: Ring, outer: Ring): boolean => inner.every((p) => isInside(p, [[outer]]));
 
 const length = ({ from, to }: MeasuringLine): number => Math.hypot(...subtract(to, from));
 

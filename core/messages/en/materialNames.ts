@@ -1,6 +1,7 @@
 import { GROUTS } from '../../madeUp/grouts.ts';
 import type { MaterialUnit } from '../../takeoff/materialKind.ts';
 import type { MaterialId } from '../../takeoff/registry.ts';
+import { CHOICES } from './materialFigures.ts';
 
 /** What each material is called, and what one pack of it, and several. */
 const NAMES: Readonly<Record<MaterialId, readonly [name: string, pack: string, packs: string]>> = {
@@ -57,14 +58,11 @@ export const packName = (item: MaterialId, count = 1): string => NAMES[item][cou
 
 const CROSSINGS: Readonly<Record<string, string>> = { cross: 'crosses', tee: 'for T-joints', wye: 'for three corners' };
 
-/** What a profile is made of, by its code. */
-const FINISH_NAMES: Readonly<Record<string, string>> = { steel: 'stainless steel' };
-
 /** What tells a line from others of its material: "sanded, grey", "crosses, 3 mm". */
 export function variantName(item: MaterialId, variant: string): string {
   const parts = variant.split(' ').map((part) => (part.startsWith('#') ? colourName(part) : (CROSSINGS[part] ?? part)));
   const last = parts.at(-1) ?? '';
-  if (item === 'edgeProfile') return `${FINISH_NAMES[parts[0]] ?? parts[0]}, ${last} mm deep`;
+  if (item === 'edgeProfile') return `${CHOICES['finish'].values[parts[0]].toLowerCase()}, ${last} mm deep`;
   const words = item === 'spacers' || item === 'levellingClips' ? [...parts.slice(0, -1), `${last} mm`] : parts;
   return words.join(', ');
 }

@@ -41,17 +41,18 @@ export function notchFor(longestSideMm: number): Notch {
   return longestSideMm <= 450 ? 10 : 12;
 }
 
-/** The notch in force on a surface: what is chosen for its adhesive, else by the size of its pieces. */
-function notchOf({ longestSideMm, works }: Pick<SurfaceFigures, 'longestSideMm' | 'works'>, materials: Need['materials'] = {}): number {
-  const chosen = materials[works.adhesive === 'powder' ? 'adhesive' : 'readyAdhesive']?.choices?.['notchMm'];
-  return typeof chosen === 'number' ? chosen : notchFor(longestSideMm);
-}
+/** The notch in force: the one that is chosen, else by the size of the pieces. */
+const notchOf = (longestSideMm: number, chosen: 'byTile' | Notch = 'byTile'): Notch =>
+  chosen === 'byTile' ? notchFor(longestSideMm) : chosen;
 
 /** How far the face of the tiles stands off the ground: tile, and a bed that is beaten down to half its notch, mm (trade practice). */
-export const tileAndBedMm = (
-  figures: Pick<SurfaceFigures, 'longestSideMm' | 'works' | 'thicknessMm'>,
-  materials?: Need['materials'],
-): number => figures.thicknessMm + notchOf(figures, materials) / 2;
+export function tileAndBedMm(
+  { thicknessMm, longestSideMm, works }: Pick<SurfaceFigures, 'longestSideMm' | 'works' | 'thicknessMm'>,
+  materials: Need['materials'] = {},
+): number {
+  const { choices } = materials[works.adhesive === 'powder' ? 'adhesive' : 'readyAdhesive'] ?? {};
+  return thicknessMm + notchOf(longestSideMm, choices?.['notchMm'] as 'byTile' | Notch | undefined) / 2;
+}
 
 /** Pieces with a side from here on get a skim everywhere, from the second on in the wet and outdoors, mm. */
 const SKIMMED_SIDE_MM = 590;
@@ -75,7 +76,7 @@ interface BedSaid {
 export function bedAdhesive(all: readonly SurfaceFigures[], make: 'powder' | 'ready', said: BedSaid): Taken<AdhesiveHow>[] {
   const { choices, kgPerLitre, backKgPerM2, kgPerM2: stated } = said;
   const rowOf = (s: SurfaceFigures): BedRow => {
-    const notchMm = choices.notchMm === 'byTile' ? notchFor(s.longestSideMm) : choices.notchMm;
+    const notchMm = notchOf(s.longestSideMm, choices.notchMm);
     const backs = choices.backs === 'byTile' ? backsFor(s) : choices.backs;
     const bed = notchKgPerM2(notchMm, kgPerLitre.value);
     const kgPerM2 = stated?.value ?? bed + { none: 0, skim: backKgPerM2.value, notched: bed }[backs];
