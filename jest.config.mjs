@@ -12,11 +12,16 @@ const project = (name) => ({
   extensionsToTreatAsEsm: ['.ts'],
   modulePathIgnorePatterns: ['<rootDir>/dist/'],
   // The clipping library is compiled too, for the sake of its speed.
-  transform: { '\\.ts$|/clipper2-ts/': [file('jest.transform.mjs'), SWC] },
+  transform: { '\\.ts$|/clipper2-ts/': [file('testing/transform.mjs'), SWC] },
   transformIgnorePatterns: ['/node_modules/(?!clipper2-ts/)'],
-  setupFiles: [file('jest.setup.mjs')],
+  setupFiles: [file('testing/setup.mjs')],
   testMatch: ['<rootDir>/**/*.test.ts'],
 });
 
 // Every core works: the process that hands tests out has little to do itself. No test is timed: only one that hangs is ended.
-export default { maxWorkers: '100%', testTimeout: 180_000, projects: ['core', 'cli', 'server', 'web'].map(project) };
+export default {
+  maxWorkers: '100%',
+  testTimeout: 180_000,
+  globalSetup: file('testing/plansFolder.mjs'),
+  projects: ['core', 'cli', 'server', 'web'].map(project),
+};

@@ -3,15 +3,15 @@ import { execFileSync } from 'node:child_process';
 import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { fileURLToPath } from 'node:url';
 import { writeJobFile } from '@azulejo/core/formats/jobFile';
 import { PATTERNS } from '@azulejo/core/pattern/registry';
 import { jobOfOne } from '@azulejo/core/trials/testJob';
 import { RunningServer } from '@azulejo/server/running';
 import { fill } from './measuring.ts';
 import { tiling } from './tiling.ts';
+import { demoPart } from './demoPart.ts';
 
-const DEMO = fileURLToPath(new URL('../demo/tidewater-bakehouse.json', import.meta.url));
+const DEMO = demoPart('tidewater-bakehouse', /^shower-wall/, /^washroom-side$/);
 const server = new RunningServer();
 /** A countertop of small stones of many sizes: their many cuts leave a longer look something to find. */
 const stones = {

@@ -1,9 +1,9 @@
 import { expect, test } from '@playwright/test';
-import { fileURLToPath } from 'node:url';
 import { RunningServer } from '@azulejo/server/running';
 import { choose, fill, measuring, part, saved, surfaceNamed, toMeasure } from './measuring.ts';
+import { demoPart } from './demoPart.ts';
 
-const DEMO = fileURLToPath(new URL('../demo/tidewater-bakehouse.json', import.meta.url));
+const DEMO = demoPart('tidewater-bakehouse', /^splashback$/);
 const server = new RunningServer();
 test.beforeAll(() => server.start('--add-job', DEMO));
 test.afterAll(() => server.remove());

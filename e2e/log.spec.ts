@@ -1,8 +1,8 @@
 import { expect, test } from '@playwright/test';
-import { fileURLToPath } from 'node:url';
 import { RunningServer } from '@azulejo/server/running';
+import { demoPart } from './demoPart.ts';
 
-const DEMO = fileURLToPath(new URL('../demo/tidewater-bakehouse.json', import.meta.url));
+const DEMO = demoPart('tidewater-bakehouse', /^splashback$/);
 const LOG = '/jobs/tidewater-bakehouse/log';
 const server = new RunningServer();
 test.beforeAll(() => server.start('--add-job', DEMO));

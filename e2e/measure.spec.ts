@@ -204,11 +204,13 @@ test('corners drawn on squared paper become walls to type over', async ({ page }
     });
 });
 
-test('every surface of the demo opens with its setout', async ({ page }) => {
+test('a surface of each room of the demo, and one of no room, opens with its setout', async ({ page }) => {
   test.slow();
   const { surfaces } = JSON.parse(readFileSync(DEMO, 'utf8')) as Job;
-  expect(surfaces.length).toBeGreaterThanOrEqual(20);
-  for (const { id } of surfaces) {
+  // All of them are planned without a browser.
+  const shown = surfaces.filter(({ roomId }, k) => surfaces.findIndex((other) => other.roomId === roomId) === k);
+  expect(shown.length).toBeGreaterThanOrEqual(5);
+  for (const { id } of shown) {
     await page.goto(`${server.address}${JOB}/surfaces/${id}/setout`);
     await expect(page.getByText('Starts to compare')).toBeVisible();
     await expect(page.getByText('could not be computed')).toBeHidden();

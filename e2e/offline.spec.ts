@@ -1,8 +1,8 @@
 import { expect, test, type Browser, type Page } from '@playwright/test';
-import { fileURLToPath } from 'node:url';
 import { RunningServer } from '@azulejo/server/running';
+import { demoPart } from './demoPart.ts';
 
-const DEMO = fileURLToPath(new URL('../demo/tidewater-bakehouse.json', import.meta.url));
+const DEMO = demoPart('tidewater-bakehouse', /^shop-floor$/);
 const JOB = '/jobs/tidewater-bakehouse';
 const server = new RunningServer();
 let address = '';

@@ -1,9 +1,9 @@
 import { expect, test, type Page } from '@playwright/test';
 import { readFileSync } from 'node:fs';
-import { fileURLToPath } from 'node:url';
 import { RunningServer } from '@azulejo/server/running';
+import { demoPart } from './demoPart.ts';
 
-const DEMO = fileURLToPath(new URL('../demo/tidewater-bakehouse.json', import.meta.url));
+const DEMO = demoPart('tidewater-bakehouse', /^shop-floor$/, /^splashback$/, /^shower-wall-1$/, /^washroom/);
 const JOB = '/jobs/tidewater-bakehouse';
 const server = new RunningServer();
 test.beforeAll(() => server.start('--add-job', DEMO));

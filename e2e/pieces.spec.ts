@@ -1,11 +1,11 @@
 import { expect, test } from '@playwright/test';
-import { fileURLToPath } from 'node:url';
 import { RunningServer } from '@azulejo/server/running';
 import { fill } from './measuring.ts';
 import { choose, JOB, part, SAMPLES, tiling } from './tiling.ts';
+import { demoPart } from './demoPart.ts';
 
-const DEMO = fileURLToPath(new URL('../demo/tidewater-bakehouse.json', import.meta.url));
-const BOARDS = fileURLToPath(new URL('../demo/sample-boards.json', import.meta.url));
+const DEMO = demoPart('tidewater-bakehouse', /^steps/);
+const BOARDS = demoPart('sample-boards', /^checkers$/, /^sheet$/);
 const server = new RunningServer();
 test.beforeAll(() => server.start('--add-job', DEMO, '--add-job', BOARDS));
 test.afterAll(() => server.remove());

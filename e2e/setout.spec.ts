@@ -1,9 +1,9 @@
 import { expect, test, type Page } from '@playwright/test';
-import { fileURLToPath } from 'node:url';
 import { RunningServer } from '@azulejo/server/running';
+import { demoPart } from './demoPart.ts';
 
 const server = new RunningServer();
-const DEMO = fileURLToPath(new URL('../demo/tidewater-bakehouse.json', import.meta.url));
+const DEMO = demoPart('tidewater-bakehouse', /^shower-wall/, /^steps-tread-1$/, /^washroom/);
 test.beforeAll(() => server.start('--add-job', DEMO));
 test.afterAll(() => server.remove());
 

@@ -1,13 +1,13 @@
 import { expect, test, type Page } from '@playwright/test';
-import { fileURLToPath } from 'node:url';
 import { readFileSync } from 'node:fs';
 import { RunningServer } from '@azulejo/server/running';
 import { expectWithinReach } from './reach.ts';
 import { fill, saved } from './measuring.ts';
 import { choose, part, SAMPLES, tiling } from './tiling.ts';
+import { demoPart } from './demoPart.ts';
 
-const DEMO = fileURLToPath(new URL('../demo/tidewater-bakehouse.json', import.meta.url));
-const BOARDS = fileURLToPath(new URL('../demo/sample-boards.json', import.meta.url));
+const DEMO = demoPart('tidewater-bakehouse', /^counter$/, /^oven-wall$/, /^steps-tread/, /^niche/);
+const BOARDS = demoPart('sample-boards', /^checkers$/, /^sheet$/);
 const server = new RunningServer();
 test.beforeAll(() => server.start('--add-job', DEMO, '--add-job', BOARDS));
 test.afterAll(() => server.remove());

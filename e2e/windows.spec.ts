@@ -1,8 +1,8 @@
 import { expect, test, type Browser, type Page } from '@playwright/test';
-import { fileURLToPath } from 'node:url';
 import { RunningServer } from '@azulejo/server/running';
+import { demoPart } from './demoPart.ts';
 
-const DEMO = fileURLToPath(new URL('../demo/tidewater-bakehouse.json', import.meta.url));
+const DEMO = demoPart('tidewater-bakehouse', /^shower-wall-[23]$/);
 const server = new RunningServer();
 test.beforeAll(() => server.start('--add-job', DEMO));
 test.afterAll(() => server.remove());

@@ -21,7 +21,7 @@ const GROUPS = [
     ['lint', bin('eslint'), ['.']],
     ['types', bin('tsc'), ['-p', 'tsconfig.check.json']],
     ['browser', ...node('scripts/chromium.mjs')],
-    ['layers', bin('depcruise'), ['core', 'server', 'cli', 'web', 'e2e', '--config', '.dependency-cruiser.cjs']],
+    ['layers', bin('depcruise'), ['core', 'server', 'cli', 'web', 'e2e', 'testing', '--config', '.dependency-cruiser.cjs']],
     ['unused code', bin('knip'), []],
   ],
   // Unit tests of the server start it as it ships.

@@ -1,31 +1,19 @@
 import { describe, expect, test } from '@jest/globals';
-import { readFileSync } from 'node:fs';
-import { readJobFile } from '../formats/jobFile.ts';
+import { DEMO_JOBS, demoJob, demoPlan } from '../../testing/demoJob.ts';
 import type { Job } from '../job/job.ts';
 import { plan, type Plan } from '../plan.ts';
+import { trials } from '../../testing/trials.ts';
 import { findingsCountAlike } from './findingsCountAlike.ts';
 import { LAWS } from './laws.ts';
 import { wholeJob } from './wholeJob.ts';
 
-const demo = (name: string): Job => {
-  const read = readJobFile(readFileSync(new URL(`../../demo/${name}.json`, import.meta.url), 'utf8'));
-  if (!read.ok) throw new Error(JSON.stringify(read.issues));
-  return read.value;
-};
 const broken = (job: Job, planned: Plan): string[] =>
   Object.entries(LAWS).flatMap(([name, law]) => law(job, planned).map((what) => `${name}: ${what}`));
 
-test.each(['tidewater-bakehouse', 'ferry-kiosk'])(
-  'the books of %s balance',
-  (name) => {
-    const job = demo(name);
-    expect(broken(job, plan(job))).toEqual([]);
-  },
-  120_000,
-);
+test.each(DEMO_JOBS)('the books of %s balance', (name) => expect(broken(demoJob(name), demoPlan(name))).toEqual([]));
 
 /** Seeds that nothing was tuned to may be given by hand: BALANCE_SEEDS=5000-5300. */
-const [FIRST, LAST] = (process.env['BALANCE_SEEDS'] ?? '1-24').split('-').map(Number);
+const [FIRST, LAST] = (process.env['BALANCE_SEEDS'] ?? `1-${trials(24)}`).split('-').map(Number);
 
 test(`the books of random jobs balance, seeds ${FIRST} to ${LAST}`, () => {
   const faults: string[] = [];
@@ -52,8 +40,8 @@ const shiftedBy = (field: PlannedField, mm: number): PlannedField => {
 };
 
 describe('a law is broken by what it is there for', () => {
-  const job = demo('ferry-kiosk');
-  const whole = plan(job);
+  const job = demoJob('ferry-kiosk');
+  const whole = demoPlan('ferry-kiosk');
   const first = <T>(items: readonly T[], change: (item: T) => T): T[] => items.map((item, k) => (k === 0 ? change(item) : item));
   const surface = (change: (planned: Plan['surfaces'][number]) => Partial<Plan['surfaces'][number]>): Plan => ({
     ...whole,

@@ -8,12 +8,13 @@ import { roomToSearch } from '../trials/roomToSearch.ts';
 import { seenFromBack } from './backView.ts';
 import { markPiece } from './markPiece.ts';
 import { givesBack } from './rebuildPiece.ts';
+import { trials } from '../../testing/trials.ts';
 
 test('marks set on the back of a tile cut the same piece, whatever its outline', () => {
   const types = new Set<string>();
   const jobs = [
-    ...Array.from({ length: 14 }, (_, k) => randomJob(k + 1)),
-    ...Array.from({ length: 12 }, (_, k) => roomToSearch(k + 1, 25)),
+    ...Array.from({ length: trials(14) }, (_, k) => randomJob(k + 1)),
+    ...Array.from({ length: trials(12) }, (_, k) => roomToSearch(k + 1, 25)),
   ];
   for (const job of jobs) {
     if (checkJob(job).length > 0) continue;

@@ -16,6 +16,7 @@ import { nearCuts } from './nearCuts.ts';
 import { rebuildPiece } from './rebuildPiece.ts';
 import { seenFromBack } from './backView.ts';
 import { polygonArea, polygonsArea } from '../geometry/ring.ts';
+import { trials } from '../../testing/trials.ts';
 
 type Wanted = Parameters<typeof jobOfOne>[0];
 const planned = (wanted: Wanted): SurfacePlan => {
@@ -62,7 +63,7 @@ describe('a gentle curve is one cut', () => {
           expect(Math.abs(polygonsArea(made) - polygonArea(inTile))).toBeLessThan(0.5 * tile[0]);
         }
       }),
-      { numRuns: 25 },
+      { numRuns: trials(25) },
     );
   });
 });
@@ -210,9 +211,9 @@ test('a mark names a bit where the tool is one, and nowhere else; sheets say wha
         if (piece.tool === 'grinder') ground++;
       }
     }),
-    { numRuns: 40 },
+    { numRuns: trials(40) },
   );
-  expect(Math.min(bits, ground)).toBeGreaterThan(3);
+  expect(Math.min(bits, ground)).toBeGreaterThan(trials(3));
   const part = { id: 'S1-1', chips: 6, through: 6, loose: true, sheet: 1, restOf: null, turnDeg: 0, added: [] } as never;
   expect(describeSheetPart(part)).toBe('6 loose chips, all cut through; from new sheet 1');
 });

@@ -1,11 +1,8 @@
 import { expect, test } from '@jest/globals';
-import { readFileSync } from 'node:fs';
-import { readJobFile } from '../formats/jobFile.ts';
+import { demoJob } from '../../testing/demoJob.ts';
 import { planSurface } from '../plan.ts';
 
-const read = readJobFile(readFileSync(new URL('../../demo/tidewater-bakehouse.json', import.meta.url), 'utf8'));
-if (!read.ok) throw new Error(JSON.stringify(read.issues));
-const job = read.value;
+const job = demoJob('tidewater-bakehouse');
 
 /** Width and height of pieces of a demo surface, by their label, mm. */
 function sizesOf(id: string): (label: string) => [number, number] {

@@ -7,6 +7,7 @@ import { PATTERNS } from '../pattern/registry.ts';
 import { standing } from '../trials/standing.ts';
 import { jobOfOne } from '../trials/testJob.ts';
 import { keepLabels } from './keptLabels.ts';
+import { trials } from '../../testing/trials.ts';
 
 /** An L whose low leg reaches left by so much of the corner. */
 const room = (leftMm: number, pattern: Job['surfaces'][number]['pattern'], counted?: Job['surfaces'][number]['counted']): Job => {
@@ -62,7 +63,7 @@ describe('labels that are kept', () => {
           expect(new Set(after.cuts.map(({ label }) => label)).size).toBe(after.cuts.length);
         },
       ),
-      { numRuns: 24 },
+      { numRuns: trials(24) },
     );
   });
 

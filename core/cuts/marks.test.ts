@@ -1,7 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
-import { readFileSync } from 'node:fs';
-import { readJobFile } from '../formats/jobFile.ts';
+import { demoPlan } from '../../testing/demoJob.ts';
 import { difference } from '../geometry/clip.ts';
 import { boxOf, polygonArea, polygonsArea, rectangleRing, ringLength } from '../geometry/ring.ts';
 import { describeMark } from '../messages/en/marks.ts';
@@ -9,8 +8,7 @@ import { readMark } from '../trials/readMark.ts';
 import { METRIC_TAPE, type Tape } from '../units/tape.ts';
 import type { CutPiece } from './cutPiece.ts';
 import { checkJob } from '../job/checkJob.ts';
-import type { Job } from '../job/job.ts';
-import { plan, planSurface } from '../plan.ts';
+import { plan, planSurface, type Plan } from '../plan.ts';
 import type { SurfacePlan } from '../planning/planned.ts';
 import type { Fixture } from '../surface/fixture.ts';
 import { madeUpTiles } from '../madeUp/tiles.ts';
@@ -20,6 +18,7 @@ import { coreBitFor, type Mark } from './cutKind.ts';
 import { narrowestSnapMm, toolFor } from './cutTool.ts';
 import { fitCircle } from './fitCircle.ts';
 import { givesBack, rebuildPiece } from './rebuildPiece.ts';
+import { trials } from '../../testing/trials.ts';
 
 const [W, H] = [310, 190];
 
@@ -88,7 +87,7 @@ describe('the marks give the piece back', () => {
           }
         },
       ),
-      { numRuns: 80 },
+      { numRuns: trials(80) },
     );
   });
 
@@ -116,7 +115,7 @@ describe('the marks give the piece back', () => {
           expect(pieces.some(({ marks }) => marks.some(({ type }) => type === 'circle'))).toBe(true);
         },
       ),
-      { numRuns: 60 },
+      { numRuns: trials(60) },
     );
   });
 
@@ -128,8 +127,8 @@ describe('the marks give the piece back', () => {
 });
 
 /** How many pieces the marks of a job don't give back, of how many. */
-function notGivenBack(job: Job): [number, number] {
-  const cuts = plan(job).surfaces.flatMap((surface) => surface.cuts.filter(({ of }) => of !== 'chip'));
+function notGivenBack({ surfaces }: Plan): [number, number] {
+  const cuts = surfaces.flatMap((surface) => surface.cuts.filter(({ of }) => of !== 'chip'));
   return [cuts.filter(({ marks, tile, inTile }) => !givesBack(marks, tile, inTile)).length, cuts.length];
 }
 
@@ -138,16 +137,15 @@ test.each([
   ['tidewater-bakehouse', 2],
   ['sample-boards', 0],
   ['ferry-kiosk', 0],
-])('the marks of %s give every piece back, but for %i', (name, most) => {
-  const read = readJobFile(readFileSync(new URL(`../../demo/${name}.json`, import.meta.url), 'utf8'));
-  expect(read.ok && notGivenBack(read.value)[0]).toBeLessThanOrEqual(most);
+] as const)('the marks of %s give every piece back, but for %i', (name, most) => {
+  expect(notGivenBack(demoPlan(name))[0]).toBeLessThanOrEqual(most);
 });
 
 test('on any job the marks give nearly every piece back; what is left are bits of tiles that come apart, and curves upon curves', () => {
-  const jobs = Array.from({ length: 20 }, (_, k) => randomJob(k + 1)).filter((job) => checkJob(job).length === 0);
-  const counts = jobs.map(notGivenBack);
+  const jobs = Array.from({ length: trials(20) }, (_, k) => randomJob(k + 1)).filter((job) => checkJob(job).length === 0);
+  const counts = jobs.map((job) => notGivenBack(plan(job)));
   const [bad, all] = [0, 1].map((k) => counts.reduce((sum, count) => sum + count[k], 0));
-  expect(all).toBeGreaterThan(1000);
+  expect(all).toBeGreaterThan(trials(800));
   expect(bad / all).toBeLessThan(0.01);
 });
 
@@ -167,12 +165,10 @@ function besideByWords({ marks, tile, inTile }: CutPiece, tape: Tape): number {
 }
 
 test('the words on the card alone give the piece back, for every pattern; rounded as the tape is, within a step of it', () => {
-  const jobs = Array.from({ length: 12 }, (_, k) => randomJob(k + 41)).filter((job) => checkJob(job).length === 0);
-  const demo = readJobFile(readFileSync(new URL('../../demo/sample-boards.json', import.meta.url), 'utf8'));
-  if (!demo.ok) throw new Error('the sample boards can be read');
+  const jobs = Array.from({ length: trials(12) }, (_, k) => randomJob(k + 41)).filter((job) => checkJob(job).length === 0);
   const fine = { ...METRIC_TAPE, metricStepMm: 0.1 } as const;
   const off = { fine: 0, half: 0, all: 0 };
-  for (const surface of [...jobs, demo.value].flatMap((job) => plan(job).surfaces)) {
+  for (const surface of [...jobs.map(plan), demoPlan('sample-boards')].flatMap(({ surfaces }) => surfaces)) {
     for (const { first } of surface.groups) {
       if (first.of === 'chip' || !givesBack(first.marks, first.tile, first.inTile)) continue;
       off.all++;
@@ -180,20 +176,18 @@ test('the words on the card alone give the piece back, for every pattern; rounde
       if (besideByWords(first, METRIC_TAPE) > 0.5) off.half++;
     }
   }
-  expect(off.all).toBeGreaterThan(400);
+  expect(off.all).toBeGreaterThan(trials(400));
   // What is left are bits of a tile that comes apart at a pipe, which have no side of their own to be marked from.
   expect(off.half / off.all).toBeLessThan(0.005);
   expect(off.fine / off.all).toBeLessThan(0.002);
 });
 
 test('the words name what a tile has at a side: an edge, a point or a round rim, and its flats by the way they look', () => {
-  const demo = readJobFile(readFileSync(new URL('../../demo/sample-boards.json', import.meta.url), 'utf8'));
-  if (!demo.ok) throw new Error('the sample boards can be read');
+  const { surfaces } = demoPlan('sample-boards');
   const said = (id: string): string => {
-    const surface = demo.value.surfaces.find((one) => one.id === id);
+    const surface = surfaces.find(({ surfaceId }) => surfaceId === id);
     if (!surface) throw new Error(id);
-    const { groups } = planSurface(demo.value, surface);
-    return groups.flatMap(({ first: { marks } }) => marks.map((mark) => describeMark(mark, METRIC_TAPE))).join('; ');
+    return surface.groups.flatMap(({ first: { marks } }) => marks.map((mark) => describeMark(mark, METRIC_TAPE))).join('; ');
   };
   // Points up: its left and right are edges, its bottom and top are points.
   expect(said('hexagon')).toMatch(/from the bottom point/);
@@ -202,11 +196,7 @@ test('the words name what a tile has at a side: an edge, a point or a round rim,
   expect(said('pennyRound')).toMatch(/from the left rim/);
   expect(said('pennyRound')).not.toMatch(/edge|point/);
   expect(said('chevron')).toMatch(/up the lower right flat/);
-  expect(
-    Object.values(demo.value.surfaces)
-      .map(({ id }) => said(id))
-      .join(),
-  ).not.toMatch(/corner \d/);
+  expect(surfaces.map(({ surfaceId }) => said(surfaceId)).join()).not.toMatch(/corner \d/);
 });
 
 test('a wrong mark gives the piece back no more', () => {

@@ -1,10 +1,9 @@
 import { describe, expect, test } from '@jest/globals';
-import { readFileSync } from 'node:fs';
+import { demoJob, demoPlan, demoText } from '../../testing/demoJob.ts';
 import fc from 'fast-check';
 import Papa from 'papaparse';
 import { polygonsArea, ringArea, ringLength, type Ring } from '../geometry/ring.ts';
 import { sharedArea } from '../geometry/clip.ts';
-import type { Job } from '../job/job.ts';
 import { plan } from '../plan.ts';
 import { describeIssue } from '../messages/en/issues.ts';
 import { madeUpTiles } from '../madeUp/tiles.ts';
@@ -16,13 +15,8 @@ import { cutsCsv, orderCsv } from './csv.ts';
 import { readJobFile, writeJobFile } from './jobFile.ts';
 import { planJson } from './planJson.ts';
 
-const demoText = readFileSync(new URL('../../demo/tidewater-bakehouse.json', import.meta.url), 'utf8');
-const readDemo = (): Job => {
-  const read = readJobFile(demoText);
-  if (!read.ok) throw new Error(JSON.stringify(read.issues));
-  return read.value;
-};
-const demo = readDemo();
+const fileOfDemo = demoText('tidewater-bakehouse');
+const demo = demoJob('tidewater-bakehouse');
 
 interface PieceJson {
   label: string;
@@ -45,7 +39,7 @@ interface SurfaceJson {
 }
 
 describe('the plan as JSON, held against its own drawing', () => {
-  const json = planJson(demo, plan(demo)) as {
+  const json = planJson(demo, demoPlan('tidewater-bakehouse')) as {
     surfaces: SurfaceJson[];
     advice: { message: string; path: unknown[] }[];
     materials: { packs: { count: number }[]; cost: number }[];
@@ -80,11 +74,11 @@ describe('the plan as JSON, held against its own drawing', () => {
 describe('the job file', () => {
   test('reads back to the same job', () => {
     expect(readJobFile(writeJobFile(demo))).toEqual({ ok: true, value: demo });
-    expect(writeJobFile(demo)).toBe(demoText);
+    expect(writeJobFile(demo)).toBe(fileOfDemo);
   });
   test('a file cut short, or with any value spoilt, is refused or read, never thrown over', () => {
     fc.assert(
-      fc.property(fc.integer({ min: 0, max: demoText.length - 2 }), (at) => expect(readJobFile(demoText.slice(0, at)).ok).toBe(false)),
+      fc.property(fc.integer({ min: 0, max: fileOfDemo.length - 2 }), (at) => expect(readJobFile(fileOfDemo.slice(0, at)).ok).toBe(false)),
       { numRuns: 60 },
     );
     fc.assert(
@@ -96,7 +90,7 @@ describe('the job file', () => {
     );
   });
   test('a misspelt key is noticed', () => {
-    const read = readJobFile(demoText.replace('"client"', '"cliant"'));
+    const read = readJobFile(fileOfDemo.replace('"client"', '"cliant"'));
     expect(!read.ok && read.issues[0]).toMatchObject({ code: 'field/unknown', figures: { keys: 'cliant' } });
   });
 });
@@ -104,7 +98,7 @@ describe('the job file', () => {
 describe('CSV', () => {
   const parse = (text: string) => Papa.parse<Record<string, string>>(text.trim(), { header: true });
   test('has a line for every cut piece, with the figures of the plan', () => {
-    const { surfaces } = plan(demo);
+    const { surfaces } = demoPlan('tidewater-bakehouse');
     surfaces.forEach((planned, k) => {
       const { data, errors } = parse(cutsCsv(demo, demo.surfaces[k], planned));
       expect(errors).toEqual([]);

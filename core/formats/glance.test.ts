@@ -1,16 +1,7 @@
 import { expect, test } from '@jest/globals';
-import { readFileSync } from 'node:fs';
 import { ringArea, type Ring } from '../geometry/ring.ts';
-import type { Job } from '../job/job.ts';
-import { plan } from '../plan.ts';
+import { demoJob, demoPlan } from '../../testing/demoJob.ts';
 import { glanceOf, type SketchFill } from './glance.ts';
-import { readJobFile } from './jobFile.ts';
-
-const demo = (name: string): Job => {
-  const read = readJobFile(readFileSync(new URL(`../../demo/${name}.json`, import.meta.url), 'utf8'));
-  if (!read.ok) throw new Error(JSON.stringify(read.issues));
-  return read.value;
-};
 
 /** The area a path covers, read from the path alone: outer rings less their holes. */
 function areaOf({ path }: SketchFill): number {
@@ -28,8 +19,8 @@ function areaOf({ path }: SketchFill): number {
 }
 
 test('a sketch is of the surface: as large, and as much of it tiled', () => {
-  const job = demo('sample-boards');
-  const planned = plan(job);
+  const job = demoJob('sample-boards');
+  const planned = demoPlan('sample-boards');
   const ids = job.surfaces.map(({ id }) => id);
   const { sketches } = glanceOf(job, planned, ids);
   expect(sketches.map(({ surfaceId }) => surfaceId)).toEqual(ids);
@@ -47,8 +38,8 @@ test('a sketch is of the surface: as large, and as much of it tiled', () => {
 });
 
 test('what is laid asks for no attention, what is not tells its first warning; unknown surfaces are passed over', () => {
-  const job = demo('tidewater-bakehouse');
-  const planned = plan(job);
+  const job = demoJob('tidewater-bakehouse');
+  const planned = demoPlan('tidewater-bakehouse');
   const { attention, sketches } = glanceOf(job, planned, ['oven-wall', 'no-such']);
   expect(sketches.map(({ surfaceId, laid }) => [surfaceId, laid])).toEqual([['oven-wall', true]]);
   const warned = job.surfaces.filter(

@@ -1,9 +1,8 @@
 import { expect, test } from '@jest/globals';
 import { readFileSync } from 'node:fs';
 import { checkJob } from '../job/checkJob.ts';
-import type { Job } from '../job/job.ts';
 import { repeatJob } from '../job/repeatJob.ts';
-import { readJobFile } from '../formats/jobFile.ts';
+import { demoJob, demoPlan } from '../../testing/demoJob.ts';
 import { plan } from '../plan.ts';
 import { siteRecordsSchema } from '../site/siteRecords.ts';
 import { entriesInForce } from '../site/entry.ts';
@@ -12,19 +11,15 @@ import { describeHandover } from './en/handover.ts';
 import { describeZoneMixes } from './en/mixes.ts';
 import { METRIC_TAPE } from '../units/tape.ts';
 
-const fileOf = (name: string): string => readFileSync(new URL(`../../demo/${name}.json`, import.meta.url), 'utf8');
-const jobOf = (name: string): Job => {
-  const read = readJobFile(fileOf(name));
-  if (!read.ok) throw new Error(JSON.stringify(read.issues));
-  return read.value;
-};
+const recordsOf = (name: string) =>
+  siteRecordsSchema.parse(JSON.parse(readFileSync(new URL(`../../demo/${name}.site.json`, import.meta.url), 'utf8')));
 
-test.each(['ferry-kiosk', 'tidewater-bakehouse'])(
+test.each(['ferry-kiosk', 'tidewater-bakehouse'] as const)(
   'what was ticked and written down in %s is about pieces and surfaces that it has',
   (name) => {
-    const job = jobOf(name);
-    const planned = plan(job);
-    const { ticks, entries } = siteRecordsSchema.parse(JSON.parse(fileOf(`${name}.site`)));
+    const job = demoJob(name);
+    const planned = demoPlan(name);
+    const { ticks, entries } = recordsOf(name);
     const labels = new Set(planned.surfaces.flatMap(({ surfaceId, cuts }) => cuts.map(({ label }) => `${surfaceId} ${label}`)));
     expect(ticks.filter(({ surfaceId, label }) => !labels.has(`${surfaceId} ${label}`))).toEqual([]);
     expect(entries.filter(({ surfaceId }) => surfaceId !== null && !job.surfaces.some(({ id }) => id === surfaceId))).toEqual([]);
@@ -34,10 +29,10 @@ test.each(['ferry-kiosk', 'tidewater-bakehouse'])(
 );
 
 test('the note that stays with the client says what was laid, its lots, what is spare and what is still to be done', () => {
-  const job = jobOf('ferry-kiosk');
-  const { entries } = siteRecordsSchema.parse(JSON.parse(fileOf('ferry-kiosk.site')));
+  const job = demoJob('ferry-kiosk');
+  const { entries } = recordsOf('ferry-kiosk');
   const linesOf = (heading: string, log = entriesInForce(entries)): readonly string[] =>
-    describeHandover(job, plan(job), log).find((part) => part.heading === heading)?.lines ?? [];
+    describeHandover(job, demoPlan('ferry-kiosk'), log).find((part) => part.heading === heading)?.lines ?? [];
   expect(linesOf('What was laid')).toHaveLength(job.surfaces.length);
   expect(linesOf('Lots')).toEqual(['Quay grey 300: lot 7Q-114.']);
   expect(linesOf('Spare tiles')).toEqual(['3 of Quay grey 300, 297.5 x 297.5 mm.']);
@@ -53,8 +48,8 @@ test('the note that stays with the client says what was laid, its lots, what is 
 });
 
 test('care is told of what is laid, and what is laid is told as its own tape reads', () => {
-  const job = jobOf('tidewater-bakehouse');
-  const note = describeHandover(job, plan(job), []);
+  const job = demoJob('tidewater-bakehouse');
+  const note = describeHandover(job, demoPlan('tidewater-bakehouse'), []);
   const linesOf = (heading: string): string => note.find((part) => part.heading === heading)?.lines.join(' ') ?? '';
   // Brick and the risers' stone are laid; the counter, whose joints are sealed, and the floors are not.
   expect(linesOf('Care')).toMatch(/Nothing acid on Kelp strip mosaic:/);
@@ -71,7 +66,7 @@ test('small mixes are weighed in grams: a tenth of a kilogram is a third of them
 });
 
 test('a job that is repeated elsewhere asks for every length again and takes nothing of the old place along', () => {
-  const job = jobOf('tidewater-bakehouse');
+  const job = demoJob('tidewater-bakehouse');
   const again = repeatJob(job, 'again', 'Harbour Bakehouse');
   expect(checkJob(again)).toEqual([]);
   expect([again.id, again.name, again.client, again.variants, again.blanks]).toEqual([

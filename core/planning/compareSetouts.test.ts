@@ -1,6 +1,5 @@
 import { expect, test } from '@jest/globals';
-import { readFileSync } from 'node:fs';
-import { readJobFile } from '../formats/jobFile.ts';
+import { demoJob } from '../../testing/demoJob.ts';
 import type { Job, Surface } from '../job/job.ts';
 import { describeBehind } from '../messages/en/reasons.ts';
 import { thingNamesOf } from '../messages/thingNames.ts';
@@ -9,9 +8,7 @@ import { roomToSearch } from '../trials/roomToSearch.ts';
 import { METRIC_TAPE } from '../units/tape.ts';
 import { candidatesOf } from './compareSetouts.ts';
 
-const read = readJobFile(readFileSync(new URL('../../demo/tidewater-bakehouse.json', import.meta.url), 'utf8'));
-if (!read.ok) throw new Error(JSON.stringify(read.issues));
-const demo: Job = read.value;
+const demo = demoJob('tidewater-bakehouse');
 const surfaceOf = (job: Job, id: string): Surface => {
   const found = job.surfaces.find((surface) => surface.id === id);
   if (!found) throw new Error(`no surface ${id}`);

@@ -6,6 +6,7 @@ import { startSurface } from '../job/startJob.ts';
 import { startSet } from '../job/startSet.ts';
 import { jobOfOne } from '../trials/testJob.ts';
 import type { Plan } from '../plan.ts';
+import { trials } from '../../testing/trials.ts';
 
 /** Where a piece begins in a direction, modulo the step from one joint to the next, mm: stack patterns begin at their origin. */
 function joints({ surfaces }: Plan, id: string, axis: 'x' | 'y', stepMm: number): number {
@@ -50,7 +51,7 @@ test('courses of walls that meet run on at one level round the corners', () => {
         expect(apart(b, c, step)).toBeLessThan(0.05);
       },
     ),
-    { numRuns: 12 },
+    { numRuns: trials(12) },
   );
 });
 
@@ -133,9 +134,9 @@ test('what is cut off at a corner begins the course beyond it, in step with its 
         }
       },
     ),
-    { numRuns: 10 },
+    { numRuns: trials(10) },
   );
-  expect(met).toBeGreaterThan(60);
+  expect(met).toBeGreaterThan(trials(60));
 });
 
 test('risers of a flight without treads have their joints in line, by their middles', () => {
@@ -163,6 +164,6 @@ test('risers of a flight without treads have their joints in line, by their midd
         expect(planned.materials.filter(({ item }) => item === 'cornerTape')).toEqual([]);
       },
     ),
-    { numRuns: 10 },
+    { numRuns: trials(10) },
   );
 });

@@ -1,32 +1,19 @@
 import { expect, test } from '@jest/globals';
-import { readFileSync } from 'node:fs';
 import { openFindings } from '../advice/registry.ts';
-import { readJobFile, writeJobFile } from '../formats/jobFile.ts';
-import type { Job } from '../job/job.ts';
+import { DEMO_JOBS, demoJob, demoPlan, demoText } from '../../testing/demoJob.ts';
+import { writeJobFile } from '../formats/jobFile.ts';
 import { moduleOf } from '../pattern/laying.ts';
 import { innerJointOf, PATTERNS } from '../pattern/registry.ts';
-import { plan } from '../plan.ts';
 
-const textOf = (name: string): string => readFileSync(new URL(`../../demo/${name}.json`, import.meta.url), 'utf8');
-const jobOf = (name: string): Job => {
-  const read = readJobFile(textOf(name));
-  if (!read.ok) throw new Error(JSON.stringify(read.issues));
-  return read.value;
-};
-
-test.each(['tidewater-bakehouse', 'sample-boards', 'ferry-kiosk'])(
-  '%s is in the form that is written, and all of it is planned',
-  (name) => {
-    const job = jobOf(name);
-    expect(writeJobFile(job)).toBe(textOf(name));
-    const { unplanned, surfaces } = plan(job);
-    expect(unplanned).toEqual([]);
-    expect(surfaces.every(({ totals }) => totals.whole + totals.cut > 0)).toBe(true);
-  },
-);
+test.each(DEMO_JOBS)('%s is in the form that is written, and all of it is planned', (name) => {
+  expect(writeJobFile(demoJob(name))).toBe(demoText(name));
+  const { unplanned, surfaces } = demoPlan(name);
+  expect(unplanned).toEqual([]);
+  expect(surfaces.every(({ totals }) => totals.whole + totals.cut > 0)).toBe(true);
+});
 
 test('every kind of pattern lies on a board, boards are of one size, and no joint in them strays from the one asked for', () => {
-  const { surfaces, products } = jobOf('sample-boards');
+  const { surfaces, products } = demoJob('sample-boards');
   expect(new Set(surfaces.map(({ pattern }) => pattern.kind))).toEqual(new Set(Object.keys(PATTERNS)));
   expect(new Set(surfaces.map(({ measured }) => JSON.stringify(measured.shape))).size).toBe(1);
   for (const surface of surfaces) {
@@ -36,7 +23,7 @@ test('every kind of pattern lies on a board, boards are of one size, and no join
 });
 
 test('the finished job is laid throughout and nothing of it needs attention', () => {
-  const job = jobOf('ferry-kiosk');
+  const job = demoJob('ferry-kiosk');
   expect(job.surfaces.every(({ laid }) => laid)).toBe(true);
-  expect(openFindings(plan(job).findings)).toEqual([]);
+  expect(openFindings(demoPlan('ferry-kiosk').findings)).toEqual([]);
 });

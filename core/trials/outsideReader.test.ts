@@ -8,6 +8,7 @@ import { plan } from '../plan.ts';
 import { readFromOutside, type ReadSurface } from './outsideReader.ts';
 import { randomJob } from './randomJob.ts';
 import { jobOfOne } from './testJob.ts';
+import { trials } from '../../testing/trials.ts';
 
 const FAULTS = new URL('./faults/', import.meta.url);
 
@@ -42,7 +43,7 @@ test('whatever the room, the pattern and what is set in: planned true, or refuse
       if (!read.ok) expect(read.issues.every(({ code }) => code.includes('/'))).toBe(true);
       else for (const surface of surfacesOf(read.value)) expect(readFromOutside(surface)).toEqual([]);
     }),
-    { numRuns: 12 },
+    { numRuns: trials(12) },
   );
 });
 

@@ -1,18 +1,15 @@
 import { expect, test } from '@jest/globals';
-import { readFileSync } from 'node:fs';
-import { readJobFile } from '@azulejo/core/formats/jobFile';
 import type { Job } from '@azulejo/core/job/job';
 import { planSurface } from '@azulejo/core/plan';
 import { onSandAndCement } from '@azulejo/core/stories/floorJobs';
+import { demoJob } from '../../testing/demoJob.ts';
 import { fontRuns } from './pdfFonts.ts';
 import { inflateSync } from 'node:zlib';
 import { writeCutPaper } from './cutPaper.ts';
 import { writeStickers } from './stickers.ts';
 import { writeTemplates } from './templates.ts';
 
-const read = readJobFile(readFileSync(new URL('../../demo/tidewater-bakehouse.json', import.meta.url), 'utf8'));
-if (!read.ok) throw new Error(JSON.stringify(read.issues));
-const job = read.value;
+const job = demoJob('tidewater-bakehouse');
 
 test('letters beyond western Europe change the font of themselves alone', () => {
   expect(fontRuns('Łazienka głów', 'bold')).toEqual([

@@ -1,9 +1,9 @@
 import { expect, test } from '@jest/globals';
-import { readFileSync } from 'node:fs';
 import Papa from 'papaparse';
 import { readJobFile } from '@azulejo/core/formats/jobFile';
 import type { Job } from '@azulejo/core/job/job';
 import { plan } from '@azulejo/core/plan';
+import { demoJob } from '../../testing/demoJob.ts';
 import { writeExport } from '../work/writeExport.ts';
 import type { ExportKind } from './exportKind.ts';
 import { EXPORTS } from './registry.ts';
@@ -11,11 +11,6 @@ import { EXPORTS } from './registry.ts';
 /** Letters that no western font has, marks that join others, and what tables and paths trip over. */
 const NAME = 'Łaźnia „Größe“, 浴室 ن / ../x; =1+1 "q"';
 
-const jobOf = (name: string): Job => {
-  const read = readJobFile(readFileSync(new URL(`../../demo/${name}.json`, import.meta.url), 'utf8'));
-  if (!read.ok) throw new Error(JSON.stringify(read.issues));
-  return read.value;
-};
 const renamed = (job: Job): Job => ({
   ...job,
   name: NAME,
@@ -32,8 +27,8 @@ interface PlanJson {
 const kinds = Object.entries(EXPORTS) as [keyof typeof EXPORTS, ExportKind][];
 const text = (content: string | Uint8Array): string => Buffer.from(content as Uint8Array).toString('utf8');
 
-test.each(['sample-boards', 'ferry-kiosk'])('every export of every surface of %s is whole, in any letters', async (name) => {
-  const job = renamed(jobOf(name));
+test.each(['sample-boards', 'ferry-kiosk'] as const)('every export of every surface of %s is whole, in any letters', async (name) => {
+  const job = renamed(demoJob(name));
   const planned = plan(job);
   for (const [exportId, kind] of kinds)
     for (const surface of job.surfaces) {
@@ -54,8 +49,8 @@ test.each(['sample-boards', 'ferry-kiosk'])('every export of every surface of %s
   expect(text(content)).toBe(EXPORTS.cuts.write({ job, surface: job.surfaces[0], planned: planned.surfaces[0] }));
 });
 
-test.each(['tidewater-bakehouse', 'ferry-kiosk'])('the order, the plan and the job file of %s say the same', async (name) => {
-  const job = renamed(jobOf(name));
+test.each(['tidewater-bakehouse', 'ferry-kiosk'] as const)('the order, the plan and the job file of %s say the same', async (name) => {
+  const job = renamed(demoJob(name));
   const load = async (exportId: string): Promise<string> => text((await writeExport({ exportId, job, surfaceId: null })).content);
   const json = JSON.parse(await load('plan')) as PlanJson;
   const order = Papa.parse<string[]>((await load('order')).trim());

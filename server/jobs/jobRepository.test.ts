@@ -1,19 +1,14 @@
 import { afterAll, beforeAll, beforeEach, describe, expect, test } from '@jest/globals';
-import { readFileSync } from 'node:fs';
-import { readJobFile } from '@azulejo/core/formats/jobFile';
 import { editJob } from '@azulejo/core/job/edit/editJob';
 import type { Edit } from '@azulejo/core/job/edit/edit';
 import type { Job } from '@azulejo/core/job/job';
+import { demoJob } from '../../testing/demoJob.ts';
 import type { Database } from '../db/database.ts';
 import { migrate } from '../db/migrate.ts';
 import { openPglite } from '../db/openPglite.ts';
 import { JobRepository } from './jobRepository.ts';
 
-const demo = ((): Job => {
-  const read = readJobFile(readFileSync(new URL('../../demo/tidewater-bakehouse.json', import.meta.url), 'utf8'));
-  if (!read.ok) throw new Error(JSON.stringify(read.issues));
-  return read.value;
-})();
+const demo = demoJob('tidewater-bakehouse');
 let database: Database;
 let jobs: JobRepository;
 let sent = 0;

@@ -6,6 +6,7 @@ import { roomToSearch } from '../../trials/roomToSearch.ts';
 import { leastTiles } from './bounds.ts';
 import { packTiles } from './packTiles.ts';
 import { wantedFrom, type WantedPiece } from './wanted.ts';
+import { trials } from '../../../testing/trials.ts';
 
 const RULE = { kerfMm: 2.5, directional: false } as const;
 
@@ -35,7 +36,7 @@ function piece(label: string, outline: Ring, isRectangle: boolean): WantedPiece 
 test('no proof asks for more tiles than some plan opens: rooms, turned floors, corners notched out', () => {
   const wrong: string[] = [];
   let shaped = 0;
-  for (let seed = 1; seed <= 40; seed++) {
+  for (let seed = 1; seed <= trials(40); seed++) {
     const room =
       seed % 3 === 0
         ? roomToSearch(seed, 25)
@@ -64,7 +65,7 @@ test('no proof asks for more tiles than some plan opens: rooms, turned floors, c
     if (least > round.value.tiles.length) wrong.push(`${seed}: ${least} proven, ${round.value.tiles.length} opened`);
   }
   expect(wrong).toEqual([]);
-  expect(shaped).toBeGreaterThan(400);
+  expect(shaped).toBeGreaterThan(trials(400));
 });
 
 test('a corner that is notched out of a piece is no corner that it takes', () => {

@@ -6,6 +6,7 @@ import { boxOf, rectangleRing, type Box, type Polygon } from '../../geometry/rin
 import { plan } from '../../plan.ts';
 import { jobOfOne } from '../../trials/testJob.ts';
 import { passesOf, type Pass } from './passesOf.ts';
+import { trials } from '../../../testing/trials.ts';
 
 /** Saws a tile by what passes say and nothing else: every part that a pass runs through falls in two, the blade taken off. */
 function saw(tile: Box, passes: readonly Pass[], kerfMm: number): Box[] {
@@ -138,9 +139,9 @@ test('on any room every piece of every opened tile comes out of the saw in its o
         }
       },
     ),
-    { numRuns: 25 },
+    { numRuns: trials(25) },
   );
-  expect(tiles).toBeGreaterThan(100);
+  expect(tiles).toBeGreaterThan(trials(100));
 });
 
 /** The strip that a blade takes beside what it keeps, a hair narrower. */
@@ -184,8 +185,8 @@ test('on turned floors no pass runs through a piece, and any two pieces of a til
         }
       },
     ),
-    { numRuns: 25 },
+    { numRuns: trials(25) },
   );
-  expect(told.tiles).toBeGreaterThan(300);
-  expect(told.slanted).toBeGreaterThan(100);
+  expect(told.tiles).toBeGreaterThan(trials(300));
+  expect(told.slanted).toBeGreaterThan(trials(100));
 });

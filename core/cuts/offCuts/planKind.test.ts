@@ -1,14 +1,12 @@
 import { expect, test } from '@jest/globals';
-import { readFileSync } from 'node:fs';
-import { readJobFile } from '../../formats/jobFile.ts';
+import { demoJob } from '../../../testing/demoJob.ts';
 import { plan } from '../../plan.ts';
 import { cutRuleOf } from '../../planning/shareOut.ts';
 import { planOffCuts, type CutsOfSurface } from './planOffCuts.ts';
 
-const demo = readJobFile(readFileSync(new URL('../../../demo/tidewater-bakehouse.json', import.meta.url), 'utf8'));
-if (!demo.ok) throw new Error(JSON.stringify(demo.issues));
+const demo = demoJob('tidewater-bakehouse');
 // Walls, a floor and steps that share their tiles.
-const job = { ...demo.value, surfaces: demo.value.surfaces.filter(({ id }) => /^(washroom|steps)/.test(id)) };
+const job = { ...demo, surfaces: demo.surfaces.filter(({ id }) => /^(washroom|steps)/.test(id)) };
 const rule = { ...cutRuleOf(job), blanks: [] };
 const laid: CutsOfSurface[] = plan(job).surfaces.map(({ surfaceId, cuts, sheets }) => ({ surfaceId, cuts, sheets }));
 

@@ -1,6 +1,5 @@
 import { expect, test } from '@jest/globals';
-import { readFileSync } from 'node:fs';
-import { readJobFile } from '../../formats/jobFile.ts';
+import { DEMO_JOBS, demoJob, demoPlan } from '../../../testing/demoJob.ts';
 import { sharedArea } from '../../geometry/clip.ts';
 import { distanceToStretch } from '../../geometry/distanceToStretch.ts';
 import { motion } from '../../geometry/point.ts';
@@ -19,6 +18,7 @@ import { fillBlanks } from './fillBlanks.ts';
 import { Clearance, placeOf } from './outlinePlaces.ts';
 import type { WantedPiece } from './wanted.ts';
 import type { CutSource } from '../cutSource.ts';
+import { trials } from '../../../testing/trials.ts';
 
 /** A piece as its source says it is cut from the tile: turned about its own box, its near corner put where it is cut. */
 function cutFrom({ inTile }: CutPiece, { at, turnDeg }: CutSource): Polygon {
@@ -97,31 +97,21 @@ const nearest = (a: Polygon, b: Polygon): number =>
 
 const isFirst = (uses: readonly { readonly source: CutSource }[], source: CutSource): boolean => uses[0].source === source;
 
-const demo = (name: string): Job => {
-  const read = readJobFile(readFileSync(new URL(`../../../demo/${name}.json`, import.meta.url), 'utf8'));
-  if (!read.ok) throw new Error(JSON.stringify(read.issues));
-  return read.value;
-};
-
-test.each(['tidewater-bakehouse', 'sample-boards', 'ferry-kiosk'])(
-  'every cut of %s finds its place in the tile it is said to come from',
-  (name) => {
-    const job = demo(name);
-    expect(faultsOf(plan(job).surfaces, job)).toEqual([]);
-  },
+test.each(DEMO_JOBS)('every cut of %s finds its place in the tile it is said to come from', (name) =>
+  expect(faultsOf(demoPlan(name).surfaces, demoJob(name))).toEqual([]),
 );
 
 test('and on any job, whatever the outline of its tiles', () => {
-  for (let seed = 1; seed <= 16; seed++) {
+  for (let seed = 1; seed <= trials(16); seed++) {
     const job = randomJob(seed);
     if (checkJob(job).length > 0) continue;
     expect([seed, ...faultsOf(plan(job).surfaces, job)]).toEqual([seed]);
   }
 });
 
-test('over 40 rooms no more than a hundredth of the tiles opened for cuts could be spared, by proof', () => {
+test('no more than a hundredth of the tiles opened for cuts could be spared, by proof', () => {
   let [opened, needed] = [0, 0];
-  for (let seed = 1; seed <= 40; seed++) {
+  for (let seed = 1; seed <= trials(40); seed++) {
     const room = roomToSearch(seed, 25);
     const job: Job = { ...room, consumption: { ...room.consumption, offCutsKept: true, kerfMm: 2.5 } };
     const { surfaces } = plan(job);
@@ -178,7 +168,7 @@ test('a plan that is broken is caught: moved, turned, on another piece, on anoth
 
 test('what is there already is cut before a tile is opened: within the blank, at the factory edges it has, each once', () => {
   let spared = 0;
-  for (let seed = 1; seed <= 20; seed++) {
+  for (let seed = 1; seed <= trials(20); seed++) {
     const room = roomToSearch(seed, 25);
     const plain: Job = { ...room, consumption: { ...room.consumption, offCutsKept: true, kerfMm: 2.5 } };
     const [product] = plain.products;
@@ -202,7 +192,7 @@ test('what is there already is cut before a tile is opened: within the blank, at
     // Whole tiles that are there are not bought again.
     expect(plan(job).materials[0].inHand).toBe(2);
   }
-  expect(spared).toBeGreaterThan(5);
+  expect(spared).toBeGreaterThan(trials(5));
 });
 
 test('one blank gives as many pieces as come out of it by cuts right through, the kerf between them', () => {

@@ -14,6 +14,7 @@ import { sheetFaults } from '../../tile/sheet/sheetFaults.ts';
 import { sheetCells } from './sheetCells.ts';
 import type { SheetPlan } from './planSheets.ts';
 import { pieceList } from '../../formats/planJson.ts';
+import { trials } from '../../../testing/trials.ts';
 
 const SQUARES = { widthMm: 20, heightMm: 20, jointMm: 2 };
 
@@ -141,7 +142,7 @@ describe('sheets for a surface', () => {
         expect(pieceList(planned)).toHaveLength(planned.totals.pieces);
         for (const { tool, of } of planned.cuts) expect([tool, of]).toEqual(['nippers', 'chip']);
       }),
-      { numRuns: 12 },
+      { numRuns: trials(12) },
     );
   });
 });
@@ -197,7 +198,7 @@ test('replayed chip by chip: no chip is given twice, parts keep their form, and 
         if (first) expect(() => replay(made, { ...sheets, parts: [first, { ...first, restOf: null }, ...more] })).toThrow('twice');
       },
     ),
-    { numRuns: 25 },
+    { numRuns: trials(25) },
   );
 });
 

@@ -1,7 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
-import { readFileSync } from 'node:fs';
-import { readJobFile } from '../../formats/jobFile.ts';
+import { demoJob } from '../../../testing/demoJob.ts';
 import type { Job } from '../job.ts';
 import { acceptChange } from '../acceptChange.ts';
 import { applyEdits, PlaceGone } from './applyEdits.ts';
@@ -10,11 +9,7 @@ import { partOf, type Edit } from './edit.ts';
 import { keepSame } from './keepSame.ts';
 import { editJob } from './editJob.ts';
 
-const demo = ((): Job => {
-  const read = readJobFile(readFileSync(new URL('../../../demo/tidewater-bakehouse.json', import.meta.url), 'utf8'));
-  if (!read.ok) throw new Error(JSON.stringify(read.issues));
-  return read.value;
-})();
+const demo = demoJob('tidewater-bakehouse');
 
 /** Documents of lists with ids, plain lists and fields, as a job has them. */
 const { document } = fc.letrec<{ document: Record<string, unknown>; value: unknown }>((tie) => ({

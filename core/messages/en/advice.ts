@@ -124,7 +124,7 @@ export const ADVICE_WORDS = {
   'advice/tight-pipe': ({ name, clearanceMm, roomMm }, length) =>
     `"${name}" has only ${length(clearanceMm)} round it. A pipe that warms or knocks cracks a tight tile: leave at least ${length(roomMm)} and fill it flexibly.`,
   'advice/fragile-ear': ({ label, legMm, count }, length) =>
-    `${label} keeps a leg of ${length(legMm)} beside its notch${Number(count) > 1 ? `, and so do ${Number(count) - 1} more` : ''}: narrow legs break on the way to the wall. Move the setout so that a joint falls near the corner, or cut it as two pieces.`,
+    `${label} keeps a leg of ${length(legMm)} beside its notch${Number(count) > 1 ? `, and so ${count === 2 ? 'does one' : `do ${Number(count) - 1}`} more` : ''}: narrow legs break on the way to the wall. Move the setout so that a joint falls near the corner, or cut it as two pieces.`,
   'advice/not-primed': ({ substrate }) =>
     `${substrateWords(substrate).replace(/^./, (first) => first.toUpperCase())} without primer: the bed loses its water or its hold and comes off. Prime it, and keep to the time the data sheet gives before tiles go on.`,
   'advice/wet-open': () =>

@@ -6,6 +6,7 @@ import type { Field } from './field.ts';
 import { jobOfOne } from '../../trials/testJob.ts';
 import { randomJob } from '../../trials/randomJob.ts';
 import { countCrossings, sharedJointLengths } from './crossings.ts';
+import { trials } from '../../../testing/trials.ts';
 
 const fieldsOf = (job: ReturnType<typeof jobOfOne>): readonly Field[] => plan(job).surfaces[0].fields;
 
@@ -39,7 +40,7 @@ describe('crossings', () => {
   });
 
   test('in rooms of squares as many crosses as places where corners of four pieces are a joint apart', () => {
-    for (let seed = 1; seed <= 12; seed++) {
+    for (let seed = 1; seed <= trials(12); seed++) {
       const job = randomJob(seed);
       const surface = { ...job.surfaces[0], pattern: { kind: 'stack', lay: 'lying' } as const, bands: [], insets: [], border: null };
       const tile = job.products.find(({ shape }) => shape.kind === 'rectangle');

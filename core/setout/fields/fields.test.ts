@@ -12,6 +12,7 @@ import { jobOfOne } from '../../trials/testJob.ts';
 import type { EdgeRole } from '../../surface/edge.ts';
 import type { Inset } from './inset.ts';
 import { forEachWhole, tileRing } from '../place/layout.ts';
+import { trials } from '../../../testing/trials.ts';
 
 const jobOf = (surface: Partial<Surface>, size: [number, number] = [3000, 2400]): Job => {
   const job = jobOfOne({ size, tile: [300, 300], jointMm: 3, surface });
@@ -98,7 +99,7 @@ describe('a border', () => {
           expect(polygonsArea(frame)).toBeGreaterThan(0.9 * 49.5 * (2 * (2990 + 2390) - 800 - 4 * 49.5));
         },
       ),
-      { numRuns: 25 },
+      { numRuns: trials(25) },
     );
   });
   test('a surface too small for it is refused by name', () => {
@@ -133,7 +134,7 @@ describe('a band', () => {
         expect(beyond.layout.placement.origin[k] - main.layout.placement.origin[k]).toBeCloseTo(52.5, 6);
         expect(plan.totals.pieces).toBeGreaterThan(plain.totals.pieces);
       }),
-      { numRuns: 12 },
+      { numRuns: trials(12) },
     );
   });
 });

@@ -4,6 +4,7 @@ import { boxOf, rectangleRing } from '../../geometry/ring.ts';
 import { jobOfOne } from '../../trials/testJob.ts';
 import { forEachWhole, tileRing } from '../place/layout.ts';
 import { layRun } from './layBorder.ts';
+import { trials } from '../../../testing/trials.ts';
 
 test('a run ends a joint from where it has to: what no piece fits into never widens the last joint by more than a share of it', () => {
   fc.assert(
@@ -26,6 +27,6 @@ test('a run ends a joint from where it has to: what no piece fits into never wid
         for (const mm of ends) expect(mm).toBeLessThanOrEqual(Math.max(1, 0.25 * jointMm) + 0.06);
       },
     ),
-    { numRuns: 300 },
+    { numRuns: trials(300) },
   );
 });

@@ -12,6 +12,7 @@ import { SHAPES, type Shape } from '../../surface/shapes/registry.ts';
 import { jobOfOne } from '../../trials/testJob.ts';
 import { IMPERIAL_TAPE, METRIC_TAPE } from '../../units/tape.ts';
 import { forEachWhole, tileRing } from '../place/layout.ts';
+import { trials } from '../../../testing/trials.ts';
 
 type Wanted = Parameters<typeof jobOfOne>[0];
 const drawn = (over: Wanted): Drawing => {
@@ -83,7 +84,7 @@ test('pieces begin on every line, and each tape leads from what it names to its 
         }
       },
     ),
-    { numRuns: 60 },
+    { numRuns: trials(60) },
   );
 });
 
@@ -218,7 +219,7 @@ test('the first tile stands with its own corner on the crossing that is told, wh
         expect(stands).toBe(true);
       },
     ),
-    { numRuns: 30 },
+    { numRuns: trials(30) },
   );
 });
 

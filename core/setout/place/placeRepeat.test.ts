@@ -26,6 +26,7 @@ import { addressAt } from './addressAt.ts';
 import { forEachWhole, tileRing, type Address, type Layout } from './layout.ts';
 import { laidPolygons, nextPiece } from './nextPiece.ts';
 import { placeRepeat } from './placeRepeat.ts';
+import { trials } from '../../../testing/trials.ts';
 
 /** A skew room with a column and a pipe in it. */
 const skewRegion = (lean: number, pipe: number): Polygon[] =>
@@ -134,7 +135,7 @@ describe('laying a repeat over a skew region with holes', () => {
         expect(over).toBeGreaterThan(-5);
         expect(over).toBeLessThan(overBoundary(region));
       }),
-      { numRuns: 12 },
+      { numRuns: trials(12) },
     );
   });
 
@@ -154,7 +155,7 @@ describe('laying a repeat over a skew region with holes', () => {
           expect(outside).toBeLessThan(1 + LEAST_CUT_MM * ringLength(piece[0]));
         }
       }),
-      { numRuns: 15 },
+      { numRuns: trials(15) },
     );
   });
 
@@ -166,7 +167,7 @@ describe('laying a repeat over a skew region with holes', () => {
         expect(there.cutTiles.length).toBe(here.cutTiles.length);
         expect(laidArea(there)).toBeCloseTo(laidArea(here), -1);
       }),
-      { numRuns: 40 },
+      { numRuns: trials(40) },
     );
   });
 });

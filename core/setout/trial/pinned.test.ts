@@ -8,6 +8,7 @@ import { forEachWhole, tileRing } from '../place/layout.ts';
 import type { Surface } from '../../job/job.ts';
 import type { Pin } from '../weigh/pins.ts';
 import { BEST_SETOUT } from '../weigh/setoutChoice.ts';
+import { trials } from '../../../testing/trials.ts';
 
 type Way = 'level' | 'upright';
 
@@ -55,7 +56,7 @@ test('a joint is where it is pinned, a crossing too, and the piece at a pin is f
         if (kind === 'fullPiece') expect(full).toBe(true);
       },
     ),
-    { numRuns: 40 },
+    { numRuns: trials(40) },
   );
 });
 

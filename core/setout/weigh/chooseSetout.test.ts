@@ -14,6 +14,7 @@ import { endCuts } from '../edges/endCuts.ts';
 import { normaliseOffset } from './normaliseOffset.ts';
 import type { Candidate } from './candidate.ts';
 import { BEST_SETOUT, FIXED_RULES, type FixedRule } from './setoutChoice.ts';
+import { trials } from '../../../testing/trials.ts';
 
 type Wanted = Parameters<typeof jobOfOne>[0];
 const planned = (over: Wanted): SurfacePlan => {
@@ -56,7 +57,7 @@ test('end cuts of plain courses are those of arithmetic', () => {
         );
       },
     ),
-    { numRuns: 120 },
+    { numRuns: trials(120) },
   );
 });
 
@@ -81,7 +82,7 @@ describe('the proposal', () => {
             expect(best.score).toBeLessThanOrEqual(placer.weigh({ rule: x }, { rule: y }, AS_DRAWN).score + 1e-6);
           }
       }),
-      { numRuns: 30 },
+      { numRuns: trials(30) },
     );
   });
 
@@ -96,7 +97,7 @@ describe('the proposal', () => {
         });
         expect(mirrored).toBeCloseTo(here, 3);
       }),
-      { numRuns: 20 },
+      { numRuns: trials(20) },
     );
   });
 
@@ -108,7 +109,7 @@ describe('the proposal', () => {
         const best = chooseSetout(placer, BEST_SETOUT).best;
         expect(placer.weigh(best.x, best.y, AS_DRAWN).score).toBeCloseTo(best.score, 2);
       }),
-      { numRuns: 20 },
+      { numRuns: trials(20) },
     );
   });
 });
@@ -181,6 +182,6 @@ test('a setout moved by hand and brought back into its first cell is the same se
       expect([home.totals.whole, home.totals.cut]).toEqual([far.totals.whole, far.totals.cut]);
       expect(home.extent.tiledAreaMm2).toBeCloseTo(far.extent.tiledAreaMm2, 0);
     }),
-    { numRuns: 25 },
+    { numRuns: trials(25) },
   );
 });

@@ -7,6 +7,7 @@ import type { Drawing } from '../../planning/planned.ts';
 import { roomToSearch } from '../../trials/roomToSearch.ts';
 import { latticeOf } from '../place/markCells.ts';
 import { startsTurned } from './startsTurned.ts';
+import { trials } from '../../../testing/trials.ts';
 
 /** Where the middle of a field lies in the pattern, in steps of its lattice. */
 function middleInPattern({ layout, choice }: Drawing): Point {
@@ -30,6 +31,6 @@ test('tiles that are turned by hand turn about the middle of their field, and by
       const moved = subtract(middleInPattern(after), middleInPattern(before));
       for (const steps of moved) expect(Math.abs(steps - Math.round(steps))).toBeLessThan(1e-6);
     }),
-    { numRuns: 30 },
+    { numRuns: trials(30) },
   );
 });

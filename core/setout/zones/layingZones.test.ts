@@ -10,6 +10,7 @@ import { sharedRun } from './sharedRun.ts';
 import { waysFree } from './wayFree.ts';
 import { stepsOut } from './wayOut.ts';
 import type { ZoneChoice } from './zoneChoice.ts';
+import { trials } from '../../../testing/trials.ts';
 
 /** A floor with a door, and something in its way. */
 function floorWithDoor(seed: number, zones: ZoneChoice = {}): Job {
@@ -77,7 +78,7 @@ test('a floor is laid backwards to the door: every zone is reached over floor th
       expect(zones.zones.reduce((sum, { wholePieces }) => sum + wholePieces, 0)).toBe(plan.totals.whole);
       expect(zones.zones.map(({ number }) => number)).toEqual(zones.zones.map((_, k) => k + 1));
     }),
-    { numRuns: 40 },
+    { numRuns: trials(40) },
   );
 }, 120_000);
 

@@ -143,7 +143,7 @@ useSwipe(section, {
       <p class="figure size">{{ pieces.length === 0 ? 'Nothing is cut here.' : doing === 'cut' ? 'All cut.' : 'All cuts are laid.' }}</p>
       <button v-if="last" type="button" class="press" @click="back">Not {{ last }}</button>
     </template>
-    <p v-if="doing === 'cut'" class="care">{{ SAFETY.cutting }}</p>
+    <p v-if="doing === 'cut' && pieces.length > 0" class="care">{{ SAFETY.cutting }}</p>
   </section>
 </template>
 
