@@ -60,6 +60,14 @@ test('one piece has its template by itself, also one that a fence would set', as
   expect(pagesOf(await writeTemplates({ ...source, label: one?.label ?? '' }))).toHaveLength(1);
 });
 
+test('a brick of 198 has its template across one page, where upright it would take two', async () => {
+  const source = sourceOf('washroom-back');
+  const bitten = source.planned.cuts.find(({ marks }) => marks.some(({ type }) => type === 'bite'));
+  const pdf = await writeTemplates({ ...source, label: bitten?.label ?? '' });
+  expect(pagesOf(pdf)).toHaveLength(1);
+  expect(pdf.toString('latin1')).toMatch(/\/MediaBox \[0 0 841\.89 595\.28\]/);
+});
+
 test('a template is as large as the tile, and so is its bar of 100 mm', async () => {
   const source = sourceOf('counter');
   const [page] = pagesOf(await writeTemplates(source));

@@ -6,7 +6,7 @@ import { productName } from '@azulejo/core/job/job';
 import { kindName } from '@azulejo/core/messages/en/names';
 import type { SurfaceSource } from './exportKind.ts';
 import { drawArrow } from './paperDrawing.ts';
-import { FAINT, INK, POINTS_PER_MM, startPaper, write, type Paper } from './paper.ts';
+import { FAINT, INK, MARGIN, POINTS_PER_MM, startPaper, write, type Paper } from './paper.ts';
 
 /** What a printer leaves white, mm; the paper is cut or overlapped there. */
 const WHITE_MM = 12;
@@ -33,13 +33,12 @@ const groupsFor = ({ planned, label }: SurfaceSource): CutGroup[] =>
 /** Curved and awkward pieces in full size over A4 pages, each with a bar to check the scale and crosses to join pages by. */
 export function writeTemplates(source: SurfaceSource): Promise<Buffer> {
   const { job, surface } = source;
-  const paper = startPaper(`${job.name}: ${surface.name}, templates`, 'portrait');
+  const pages = groupsFor(source).flatMap(fewestPages);
+  const paper = startPaper(`${job.name}: ${surface.name}, templates`, pages[0]?.layout ?? 'portrait');
   const { pdf } = paper;
-  const groups = groupsFor(source);
-  const pages = groups.flatMap((group) => pagesOf(group, pdf.page));
   const kept = pages.slice(0, MOST_PAGES);
   kept.forEach((page, k) => {
-    if (k > 0) pdf.addPage();
+    if (k > 0) pdf.addPage({ size: 'A4', layout: page.layout, margin: MARGIN });
     drawPage(paper, source, page);
   });
   if (pages.length === 0)
@@ -51,8 +50,20 @@ export function writeTemplates(source: SurfaceSource): Promise<Buffer> {
   return paper.finish();
 }
 
+type Layout = 'portrait' | 'landscape';
+
+/** A sheet of A4 as it is held, mm. */
+const A4_MM: Readonly<Record<Layout, readonly [number, number]>> = { portrait: [210, 297], landscape: [297, 210] };
+
+/** Pages upright, or across where that takes fewer. */
+function fewestPages(group: CutGroup): Page[] {
+  const [upright, across] = [pagesOf(group, 'portrait'), pagesOf(group, 'landscape')];
+  return across.length < upright.length ? across : upright;
+}
+
 /** One page of a template: which stretch of the tile it shows, mm. */
 interface Page {
+  readonly layout: Layout;
   readonly group: CutGroup;
   readonly window: Box;
   readonly column: number;
@@ -61,14 +72,14 @@ interface Page {
   readonly rows: number;
 }
 
-function pagesOf(group: CutGroup, { width, height }: { readonly width: number; readonly height: number }): Page[] {
+function pagesOf(group: CutGroup, layout: Layout): Page[] {
   const { minX, minY, maxX, maxY } = boxOf(group.first.inTile[0]);
-  const [wide, high] = [width / POINTS_PER_MM - 2 * WHITE_MM, height / POINTS_PER_MM - 2 * WHITE_MM - HEAD_MM];
+  const [wide, high] = [A4_MM[layout][0] - 2 * WHITE_MM, A4_MM[layout][1] - 2 * WHITE_MM - HEAD_MM];
   const [columns, rows] = [pagesFor(maxX - minX, wide), pagesFor(maxY - minY, high)];
   return Array.from({ length: columns * rows }, (_, k) => {
     const [column, row] = [k % columns, Math.floor(k / columns)];
     const [left, top] = [minX + column * (wide - OVERLAP_MM), maxY - row * (high - OVERLAP_MM)];
-    return { group, column, row, columns, rows, window: { minX: left, maxX: left + wide, minY: top - high, maxY: top } };
+    return { group, layout, column, row, columns, rows, window: { minX: left, maxX: left + wide, minY: top - high, maxY: top } };
   });
 }
 
