@@ -111,6 +111,10 @@ describe('a law is broken by what it is there for', () => {
       // A field that is moved on by seven beside the first: one rod can't serve both.
       surface(({ fields }) => ({ fields: [...fields, shiftedBy(fields[0], 7)] })),
     ],
+    wordsReadRight: [
+      { ...whole, materials: first(whole.materials, (line) => ({ ...line, packs: [{ count: 1, size: NaN }] as never })) },
+      surface(({ zones }) => ({ zones: { ...zones, zones: first(zones.zones, (zone) => ({ ...zone, areaMm2: NaN })) } })),
+    ],
     piecesLieInTheirZones: [
       surface(({ zones }) => ({
         zones: { ...zones, zones: zones.zones.map((zone, k, all) => ({ ...zone, cuts: all[(k + 1) % all.length].cuts })) },

@@ -8,6 +8,7 @@ import { nothingForNoHand } from './nothingForNoHand.ts';
 import { piecesLieInTheirZones } from './piecesLieInTheirZones.ts';
 import { rodAndLedgerFit } from './rodAndLedgerFit.ts';
 import { tilesAddUp } from './tilesAddUp.ts';
+import { wordsReadRight } from './wordsReadRight.ts';
 import { zonesAddUp } from './zonesAddUp.ts';
 
 /**
@@ -26,4 +27,5 @@ export const LAWS = {
   moneyAddsUp,
   rodAndLedgerFit,
   piecesLieInTheirZones,
+  wordsReadRight,
 } as const satisfies Record<string, Law>;

@@ -17,15 +17,17 @@ const EXACT_MM = 0.05;
 
 /**
  * A figure that was chosen, with its unit, never another than the one in force: as the tape reads it where it can,
- * else to the tenth of a millimetre, or as "about" so much in inches.
+ * else to the tenth of a millimetre, or as "about" so much in inches; what is there is never shown as nothing.
  */
 export function formatExactLength(mm: number, tape: Tape): string {
   if (tape.system === 'metric') {
     const step = Math.round(mm / tape.metricStepMm) * tape.metricStepMm;
+    if (mm > 0 && mm < EXACT_MM) return 'less than 0.1 mm';
     return `${Math.abs(step - mm) < EXACT_MM ? formatMetric(mm, tape.metricStepMm) : trimmed(mm.toFixed(1))} mm`;
   }
   const plain = { ...tape, lightHeavy: false };
   const shown = Math.round((mm / MM_PER_INCH) * tape.fraction) / tape.fraction;
+  if (mm > 0 && shown === 0) return `less than 1/${tape.fraction}"`;
   return Math.abs(shown * MM_PER_INCH - mm) < EXACT_MM ? formatImperial(mm, plain) : `about ${formatImperial(mm, tape)}`;
 }
 

@@ -113,6 +113,8 @@ describe('a length is shown as it is read off the tape', () => {
     ]);
     expect([25.4 / 8, 1.6].map((mm) => formatExactLength(mm, IMPERIAL_TAPE))).toEqual(['1/8"', '1/16"']);
     expect(formatExactLength(5, IMPERIAL_TAPE)).toBe('about 3/16"');
+    expect([formatExactLength(0.5, IMPERIAL_TAPE), formatExactLength(0.02, METRIC_TAPE)]).toEqual(['less than 1/16"', 'less than 0.1 mm']);
+    expect([formatExactLength(0, IMPERIAL_TAPE), formatExactLength(0, METRIC_TAPE)]).toEqual(['0"', '0 mm']);
   });
   test('what stands in a field reads back as the same length', () => {
     fc.assert(

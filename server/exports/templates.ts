@@ -124,7 +124,7 @@ function drawPage({ pdf }: Paper, { job, surface }: SurfaceSource, { group, wind
   drawPiece(pdf, first, at);
   pdf.restore();
   pdf.lineWidth(0.3).strokeColor('#8494a1').rect(left, top, width, height).stroke();
-  drawCrosses(pdf, window, at);
+  if (columns * rows > 1) drawCrosses(pdf, window, at);
 }
 
 /** The tile, and the piece in it: what falls away is shaded. */

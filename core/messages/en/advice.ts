@@ -13,6 +13,9 @@ import { SUBSTRATE_NAMES } from './works.ts';
 
 type Words = (figures: Figures, length: (mm: number | string) => string) => string;
 
+/** A length that is estimated; one that the tape can't show says so itself. */
+const about = (length: string): string => (/^(about|less)\b/.test(length) ? length : `about ${length}`);
+
 /** Said where the start in force is the best of those that were tried. */
 const NO_BETTER = 'Of all starts this one was weighed best: another tile, another joint or a wider trim would help.';
 
@@ -21,7 +24,7 @@ export const ADVICE_WORDS = {
   'advice/reading-disagrees': ({ readings, offMm }, length) =>
     `Measure ${readings} again: it disagrees with the others by ${length(offMm)}.`,
   'advice/readings-unclear': ({ readings, offMm }, length) =>
-    `Something was misread by about ${length(offMm)}, and the readings can't say where: it may be ${readings}. Cuts made to them will be off by as much.`,
+    `Something was misread by ${about(length(offMm))}, and the readings can't say where: it may be ${readings}. Cuts made to them will be off by as much.`,
   'advice/meeting-differs': ({ edge, other, mineMm, theirsMm }, length) =>
     `The ${edgeInWords(edge)} is ${length(mineMm)} here, but "${other}" meets it with ${length(theirsMm)}. Courses will not run round; measure both again.`,
   'advice/caged-in': ({ zones, count }) =>
@@ -59,13 +62,13 @@ export const ADVICE_WORDS = {
   'advice/weave-joint': ({ innerMm, jointMm }, length) =>
     `The strips of a block leave joints of ${length(innerMm)} between them, the blocks ${length(jointMm)}. It shows; set the joint between, or take another count of strips.`,
   'advice/left-to-joint': ({ count, widestMm }, length) =>
-    `${count === 1 ? 'In one place a strip' : `In ${count} places strips`} of up to ${length(widestMm)} ${count === 1 ? 'is' : 'are'} left to the joint: nothing so narrow can be cut. Move the setout a little if the wider joint would show.`,
+    `${count === 1 ? 'In one place a strip is' : `In ${count} places strips are`} left to the joint, ${length(widestMm)} wide at most: nothing so narrow can be cut. Move the setout a little if the wider joint would show.`,
   'advice/under-kerf': ({ widthMm, heightMm, kerfMm }, length) =>
     `Stones of ${length(widthMm)} x ${length(heightMm)} are smaller than the tile by less than the ${length(kerfMm)} that the saw takes: nothing can be sawn off. Take another module, or grind them down.`,
   'advice/no-bit': ({ label, holeMm, largestBitMm }, length) =>
     `The hole in ${label} is ${length(holeMm)}, your largest bit ${length(largestBitMm)}. Grind it to the line, or have a larger bit at hand.`,
   'advice/part-joint': ({ innerMm, jointMm, pattern }, length) =>
-    `In ${patternName(pattern).toLowerCase()} the real sizes leave joints of ${length(innerMm)} round the other tiles, the rest are ${length(jointMm)}. It shows; take another tile for them, or another joint.`,
+    `In ${patternName(pattern).toLowerCase()} the real sizes leave joints of ${length(innerMm)} round the other tiles, the rest ${Number(jointMm) === 0 ? 'have none' : `are ${length(jointMm)}`}. It shows; take another tile for them, or another joint.`,
   'advice/sheet-seam': ({ innerMm, jointMm }, length) =>
     `The chips of the sheet stand ${length(innerMm)} apart, the sheets ${length(jointMm)}. Every seam between sheets will show; set the joint of the sheet.`,
   'advice/uneven-pieces': ({ name, rangeMm, jointMm, neededMm }, length) =>
@@ -93,7 +96,7 @@ export const ADVICE_WORDS = {
   'advice/glass-bed': ({ name }) =>
     `"${name}" wants a mortar made for glass, combed and then flattened so that no ridges show, and all of the back in it. Name it in the order, with its data sheet.`,
   'advice/glass-room': ({ gapMm, roomMm }, length) =>
-    `Glass moves more than the wall behind it: a gap of ${length(gapMm)} is little. Leave about ${length(roomMm)} at the edges, under a trim or sealant.`,
+    `Glass moves more than the wall behind it: a gap of ${length(gapMm)} is little. Leave ${about(length(roomMm))} at the edges, under a trim or sealant.`,
   'advice/thin-coverage': ({ longestSideMm, sharePercent }, length) =>
     `Backs left dry on pieces of ${length(longestSideMm)}: combing alone does not reach ${sharePercent} % of the back here, and hollow spots crack or hold water. Butter the backs, lift one piece early and look.`,
   'advice/heavy-load': ({ longestSideMm }, length) =>
@@ -112,7 +115,7 @@ export const ADVICE_WORDS = {
   'advice/hard-corner': ({ edge }) =>
     `The ${edgeInWords(edge)} meets another plane and is to be grouted. Planes move apart and grout cracks there: make it a joint of sealant.`,
   'advice/deep-boxes': ({ count, deepMm }, length) =>
-    `${count === 1 ? 'The box ends up' : `${count} boxes end up`} about ${length(deepMm)} deeper once tiled: have longer screws or extension rings ready, fitted with the power off.`,
+    `${count === 1 ? 'The box ends up' : `${count} boxes end up`} ${about(length(deepMm))} deeper once tiled: have longer screws or extension rings ready, fitted with the power off.`,
   'advice/mixed-substrates': ({ other, mine, theirs }) =>
     `It runs on into "${other}", from ${substrateWords(mine)} onto ${substrateWords(theirs)}. They move apart: carry a movement joint through the tiles above the line.`,
   'advice/fill-thin': ({ fill, depthMm, limitMm }, length) =>
@@ -122,7 +125,7 @@ export const ADVICE_WORDS = {
   'advice/soaked-sheets': ({ name, count, mount }) =>
     `${count} ${count === 1 ? 'piece' : 'pieces'} of "${name}" ${count === 1 ? 'is' : 'are'} sawn wet. ${mount === 'mesh' ? 'The glue of the mesh' : 'The paper on the face'} lets go when it soaks: cut dry side up, dab it dry, and don't let sheets lie in the water.`,
   'advice/tight-pipe': ({ name, clearanceMm, roomMm }, length) =>
-    `"${name}" has only ${length(clearanceMm)} round it. A pipe that warms or knocks cracks a tight tile: leave at least ${length(roomMm)} and fill it flexibly.`,
+    `"${name}" has ${Number(clearanceMm) === 0 ? 'no room' : `only ${length(clearanceMm)}`} round it. A pipe that warms or knocks cracks a tight tile: leave at least ${length(roomMm)} and fill it flexibly.`,
   'advice/fragile-ear': ({ label, legMm, count }, length) =>
     `${label} keeps a leg of ${length(legMm)} beside its notch${Number(count) > 1 ? `, and so ${count === 2 ? 'does one' : `do ${Number(count) - 1}`} more` : ''}: narrow legs break on the way to the wall. Move the setout so that a joint falls near the corner, or cut it as two pieces.`,
   'advice/not-primed': ({ substrate }) =>

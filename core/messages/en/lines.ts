@@ -100,6 +100,11 @@ const endNames = ({ deg }: StruckLine): readonly [string, string] => (deg > 45 &
 function measure(tape: LineTape, names: ThingNames, shown: Tape): string {
   if (tape.by === 'square') return `${formatLength(tape.mm, shown)} from the ${thing(tape, names)}`;
   const edge = nameOf(tape.edge, names);
+  const isAtEnd = /^0"?$/.test(formatLength(tape.mm, shown));
+  if (isAtEnd)
+    return tape.edge === tape.fromEdge
+      ? `a mark where a stretch of the ${edge} begins`
+      : `a mark in the corner of the ${edge} and the ${nameOf(tape.fromEdge, names)}`;
   return tape.edge === tape.fromEdge
     ? `a mark ${formatLength(tape.mm, shown)} along a stretch of the ${edge}`
     : `a mark ${formatLength(tape.mm, shown)} along the ${edge}, from its corner with the ${nameOf(tape.fromEdge, names)}`;

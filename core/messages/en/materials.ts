@@ -170,8 +170,11 @@ const explainGrout = (how: GroutHow, words: Words): string[] => [
 const explainSealant = (how: SealantHow, words: Words): string[] => [
   ...how.surfaces.map(({ surfaceId, lengthM, countedThereM, ml }) => {
     const tape = words.tapeOf(surfaceId);
-    const there = countedThereM > 0 ? `, ${formatRun(countedThereM * 1000, tape)} more counted with the surface they meet` : '';
-    return `${words.nameOf(surfaceId)}: ${formatRun(lengthM * 1000, tape)} of joint at walls and fixtures${there}: ${Math.round(ml)} ml.`;
+    const there = formatRun(countedThereM * 1000, tape);
+    // A joint of two surfaces is counted with one of them.
+    if (Math.round(ml) === 0) return `${words.nameOf(surfaceId)}: ${there} of joint, counted with the surface they meet.`;
+    const more = countedThereM > 0 ? `, ${there} more counted with the surface they meet` : '';
+    return `${words.nameOf(surfaceId)}: ${formatRun(lengthM * 1000, tape)} of joint at walls and fixtures${more}: ${Math.round(ml)} ml.`;
   }),
   ...figuresLine(how.figures),
 ];

@@ -5,7 +5,7 @@ import type { Reasons } from '../../setout/weigh/explainSetout.ts';
 import type { StartName } from '../../setout/weigh/startName.ts';
 import type { AxisChoice } from '../../setout/weigh/setoutChoice.ts';
 import type { Along, EndSize, Statement } from '../../setout/weigh/statement.ts';
-import { formatLengthWithUnit } from '../../units/formatLength.ts';
+import { formatExactLength, formatLengthWithUnit } from '../../units/formatLength.ts';
 import type { Tape } from '../../units/tape.ts';
 import { edgeInWords } from './names.ts';
 
@@ -111,7 +111,7 @@ const STRIP_MM = 100;
 
 /** One statement as a clause. */
 function sentence(statement: Statement, names: ThingNames, tape: Tape, than = 'the next best'): string {
-  const mm = (value: number): string => formatLengthWithUnit(value, tape);
+  const mm = (value: number): string => sizeInWords(value, tape);
   const where = (along: Along): string => nameOf(along, names);
   const fixture = (id: string): string => thingName(id, names);
   switch (statement.says) {
@@ -208,7 +208,7 @@ const goTo = (along: Along, names: ThingNames): string =>
 
 function sizes({ cutMm }: Pick<EndSize, 'cutMm'>, tape: Tape): string {
   if (!cutMm) return 'full';
-  const [low, high] = cutMm.map((value) => formatLengthWithUnit(value, tape));
+  const [low, high] = cutMm.map((value) => sizeInWords(value, tape));
   return low === high ? low : `${low} to ${high}`;
 }
 
@@ -222,10 +222,16 @@ export function describeEnds({ start, end }: EndCuts, axis: Axis, tape: Tape): s
 
 const FULL = 'full';
 
+/** A size as the tape reads it; what is there is never read as nothing. */
+function sizeInWords(mm: number, tape: Tape): string {
+  const read = formatLengthWithUnit(mm, tape);
+  return mm > 0 && /^0( mm|")$/.test(read) ? formatExactLength(mm, tape) : read;
+}
+
 /** The pieces along one edge in words. */
 export function describePieces({ cutsMm, full }: EndPieces, tape: Tape): string {
   if (cutsMm.length === 0) return FULL;
-  const shown = [...new Set(cutsMm.map((mm) => formatLengthWithUnit(mm, tape)))];
+  const shown = [...new Set(cutsMm.map((mm) => sizeInWords(mm, tape)))];
   const range = shown.length > 2 ? `${shown[0]} down to ${shown.at(-1) ?? ''}` : shown.join(' and ');
   return full ? `full${shown.length === 1 ? ' and' : ','} ${range}` : range;
 }

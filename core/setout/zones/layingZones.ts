@@ -96,6 +96,9 @@ export function layingZones(surface: ZonedSurface, areaM2: number): LayingZones 
   const turnOf = new Map(order.map((k, turn) => [k, turn]));
   const numberAt = (p: Point): number => (turnOf.get(partAt(frame.unturn(p))) ?? 0) + 1;
   const counts = countPieces(surface, numberAt, order.length);
+  // Courses that reach into each other may leave nothing by itself below a ledger.
+  if (below.size > 0 && order.every((k, turn) => !below.has(k) || counts[turn].laidMm2 === 0))
+    return layingZones({ ...surface, ledger: null }, areaM2);
   const laid = counts.reduce((sum, { laidMm2 }) => sum + laidMm2, 0);
   const all = polygonsArea(region);
   const areas = counts.map(({ laidMm2 }, turn) => (laid > 0 ? (all * laidMm2) / laid : parts[order[turn]].areaMm2));
