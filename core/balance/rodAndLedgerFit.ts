@@ -19,8 +19,8 @@ type Reach = readonly [low: number, high: number];
 export const rodAndLedgerFit: Law = (job, { surfaces }) =>
   surfaces.flatMap((planned) => {
     const surface = job.surfaces.find(({ id }) => id === planned.surfaceId);
-    if (!surface || !COURSED.has(surface.pattern.kind)) return [];
-    return [...rodFits(surface, planned), ...ledgerFits(surface, planned)];
+    if (!surface) return [];
+    return [...(COURSED.has(surface.pattern.kind) ? rodFits(surface, planned) : []), ...ledgerFits(surface, planned)];
   });
 
 const isCourse = ({ kind }: SurfacePlan['fields'][number]): boolean => kind === 'main' || kind === 'beyondBand';

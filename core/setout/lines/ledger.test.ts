@@ -6,6 +6,7 @@ import { jobOfOne } from '../../trials/testJob.ts';
 import { wallsThrough } from '../../surface/shapes/asWalls.ts';
 import { METRIC_TAPE } from '../../units/tape.ts';
 import { gaugeRod } from './gaugeRod.ts';
+import { demoPlan } from '../../../testing/demoJob.ts';
 
 const drawn = (size: readonly [number, number], y: Surface['setout']['y'], measured: Partial<Surface['measured']> = {}) => {
   const job = jobOfOne({ size, tile: [300, 200], jointMm: 4, measured, surface: { setout: { x: { rule: 'fullFromStart' }, y } } });
@@ -43,6 +44,15 @@ test('a border along the base is the bottom course: the ledger lies under what s
   const { ledger } = drawSurface(job, job.surfaces[0]);
   // The gap of 5, the border's 200 and a joint of 4.
   expect(ledger?.atMm).toBeCloseTo(209, 6);
+});
+
+test('under courses of two heights the ledger lies where no piece runs across; where all reach into each other there is none', () => {
+  const { surfaces } = demoPlan('sample-boards');
+  const ledgerOn = (id: string) => surfaces.find(({ surfaceId }) => surfaceId === id)?.ledger;
+  // Large tiles cut to 100 stand on the base, a joint of 2 above them.
+  expect(ledgerOn('corridor')?.atMm).toBeCloseTo(102, 6);
+  expect(ledgerOn('corridor')?.bottom.map(({ heightsMm: [left] }) => left)).toEqual(Array<number>(8).fill(100));
+  expect(['hexagon', 'arabesque', 'cubes', 'herringbone', 'scallop'].map(ledgerOn)).toEqual([null, null, null, null, null]);
 });
 
 test('a base that falls by more than a course takes no level ledger', () => {

@@ -1,4 +1,5 @@
 import { distance } from '../../geometry/point.ts';
+import { boxOf, type Ring } from '../../geometry/ring.ts';
 import type { EdgeSummary } from '../edges/edgeCuts.ts';
 import { forEachWhole, tileRing, type Layout } from '../place/layout.ts';
 import type { Field } from '../fields/field.ts';
@@ -55,8 +56,10 @@ export function ledgerOf(
   const lowest = Math.max(...own.flatMap(({ from, to, gapMm }) => [from[1] + gapMm, to[1] + gapMm]));
   const framed = aboveBorder(fields, lowest);
   if (framed === 'between') return null;
-  const atMm = framed ?? start + Math.ceil((lowest - start) / course.stepMm - 1e-6) * course.stepMm;
-  if (atMm > limits.maxY) return null;
+  const isSquare = layout.placement.turnDeg % 90 === 0;
+  const atMm =
+    framed ?? (isSquare ? lowestLevel(fields, lowest) : start + Math.ceil((lowest - start) / course.stepMm - 1e-6) * course.stepMm);
+  if (atMm === null || atMm > limits.maxY) return null;
   const [left, right] = [own[0].from[1], own[own.length - 1].to[1]];
   // Along a stair, or a floor that falls as much, a level board holds nothing at one of its ends.
   if (Math.abs(left - right) > course.stepMm) return null;
@@ -68,6 +71,37 @@ export function ledgerOf(
     })
     .sort((a, b) => a.fromMm - b.fromMm);
   return { atMm, heightsMm: [atMm - left, atMm - right], bottom };
+}
+
+/** Pieces that end nearer than this to a level do not run across it, mm. */
+const ACROSS_MM = 0.25;
+
+/** What stands on the base ends no further below the second course, mm: a joint. */
+const JOINT_MM = 25;
+
+/**
+ * The level above the pieces on the base that others stand on and none runs across, mm; null where courses reach into
+ * each other, or several lie below such a level.
+ */
+function lowestLevel(fields: readonly Pick<Field, 'kind' | 'layout'>[], baseMm: number): number | null {
+  const reaches: (readonly [low: number, high: number])[] = [];
+  const add = (ring: Ring): void => {
+    const { minY, maxY } = boxOf(ring);
+    reaches.push([minY, maxY]);
+  };
+  for (const { kind, layout } of fields) {
+    if (kind !== 'main' && kind !== 'beyondBand') continue;
+    forEachWhole(layout, (address) => add(tileRing(layout, address)));
+    for (const { polygons } of layout.cutTiles) for (const [ring] of polygons) add(ring);
+  }
+  let [below, onBase] = [-Infinity, -Infinity];
+  for (const [low, high] of reaches.sort(([a], [b]) => a - b)) {
+    const isOnBase = low < baseMm + ACROSS_MM;
+    if (!isOnBase && onBase > -Infinity && below < low + ACROSS_MM) return low - onBase < JOINT_MM ? low : null;
+    below = Math.max(below, high);
+    if (isOnBase) onBase = Math.max(onBase, high);
+  }
+  return null;
 }
 
 /** Where the field above a border begins, mm: the border is the bottom course. Null where none is laid; 'between' where tiles of the field lie below it too. */
