@@ -105,6 +105,8 @@ function writeSetoutPage(pdf: PDFKit.PDFDocument, source: SurfaceSource): void {
     `${totals.whole} whole, ${totals.cut} cut, ${totals.opened} ${openedUnit(planned.figures, totals.opened)} opened${alone}, ${totals.boxes} ${totals.boxes === 1 ? 'box' : 'boxes'}`,
   );
   if (planned.figures.tiles.length > 1) {
-    paragraph(`${planned.figures.tiles.map(({ productId, opened }) => `${productName(job, productId)}: ${opened}`).join('; ')}.`);
+    paragraph(
+      `${planned.figures.tiles.map(({ productId, hand, opened }) => `${productName(job, productId)}${hand ? `, ${hand} hand` : ''}: ${opened}`).join('; ')}.`,
+    );
   }
 }
