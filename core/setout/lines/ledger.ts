@@ -73,6 +73,21 @@ export function ledgerOf(
   return { atMm, heightsMm: [atMm - left, atMm - right], bottom };
 }
 
+/** How far down and up each piece of the field reaches, mm. */
+function reachesOf(fields: readonly Pick<Field, 'kind' | 'layout'>[]): (readonly [low: number, high: number])[] {
+  const reaches: (readonly [low: number, high: number])[] = [];
+  const add = (ring: Ring): void => {
+    const { minY, maxY } = boxOf(ring);
+    reaches.push([minY, maxY]);
+  };
+  for (const { kind, layout } of fields) {
+    if (kind !== 'main' && kind !== 'beyondBand') continue;
+    forEachWhole(layout, (address) => add(tileRing(layout, address)));
+    for (const { polygons } of layout.cutTiles) for (const [ring] of polygons) add(ring);
+  }
+  return reaches;
+}
+
 /** Pieces that end nearer than this to a level do not run across it, mm. */
 const ACROSS_MM = 0.25;
 
@@ -84,18 +99,8 @@ const JOINT_MM = 25;
  * each other, or several lie below such a level.
  */
 function lowestLevel(fields: readonly Pick<Field, 'kind' | 'layout'>[], baseMm: number): number | null {
-  const reaches: (readonly [low: number, high: number])[] = [];
-  const add = (ring: Ring): void => {
-    const { minY, maxY } = boxOf(ring);
-    reaches.push([minY, maxY]);
-  };
-  for (const { kind, layout } of fields) {
-    if (kind !== 'main' && kind !== 'beyondBand') continue;
-    forEachWhole(layout, (address) => add(tileRing(layout, address)));
-    for (const { polygons } of layout.cutTiles) for (const [ring] of polygons) add(ring);
-  }
   let [below, onBase] = [-Infinity, -Infinity];
-  for (const [low, high] of reaches.sort(([a], [b]) => a - b)) {
+  for (const [low, high] of reachesOf(fields).sort(([a], [b]) => a - b)) {
     const isOnBase = low < baseMm + ACROSS_MM;
     if (!isOnBase && onBase > -Infinity && below < low + ACROSS_MM) return low - onBase < JOINT_MM ? low : null;
     below = Math.max(below, high);
@@ -107,11 +112,6 @@ function lowestLevel(fields: readonly Pick<Field, 'kind' | 'layout'>[], baseMm: 
 /** Where the field above a border begins, mm: the border is the bottom course. Null where none is laid; 'between' where tiles of the field lie below it too. */
 function aboveBorder(fields: readonly Pick<Field, 'kind' | 'layout'>[], baseMm: number): number | 'between' | null {
   if (!fields.some(({ kind }) => kind === 'border')) return null;
-  let lowMm = Infinity;
-  for (const { kind, layout } of fields) {
-    if (kind !== 'main' && kind !== 'beyondBand') continue;
-    forEachWhole(layout, (address) => (lowMm = Math.min(lowMm, ...tileRing(layout, address).map(([, y]) => y))));
-    for (const { polygons } of layout.cutTiles) for (const [ring] of polygons) lowMm = Math.min(lowMm, ...ring.map(([, y]) => y));
-  }
+  const lowMm = reachesOf(fields).reduce((lowest, [low]) => Math.min(lowest, low), Infinity);
   return lowMm === Infinity || lowMm < baseMm + BATTEN_MM ? 'between' : lowMm;
 }
