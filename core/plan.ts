@@ -1,4 +1,5 @@
 import type { Finding } from './advice/finding.ts';
+import { adviseJob } from './advice/registry.ts';
 import { findingsOn } from './advice/findingsOn.ts';
 import { issuesOfSurface } from './job/checkJob.ts';
 import type { Job, Surface } from './job/job.ts';
@@ -73,22 +74,10 @@ export function completePlan(job: Job, laidOut: readonly (SurfaceLayout | Unplan
     programme,
     findings: [
       ...job.surfaces.flatMap((surface) => findingsOn(job, surface, surfaces.find(({ surfaceId }) => surfaceId === surface.id) ?? null)),
-      ...missedFindings(programme),
+      ...adviseJob({ job, surfaces, materials, programme }),
     ],
   };
 }
-
-/** Work that comes later than what lies under it allows. */
-const missedFindings = ({ missed, tasks }: Programme): Finding[] =>
-  missed.map(({ id, afterId, hours, withinHours }) => {
-    const [task, before] = [id, afterId].map((one) => tasks.find((other) => other.id === one));
-    return {
-      code: 'advice/missed-window',
-      severity: 'warning',
-      path: ['programme'],
-      figures: { task: task?.task ?? id, place: task?.placeName ?? '', before: before?.task ?? afterId, hours, withinHours },
-    };
-  });
 
 /** How often the cuts of all surfaces name each tool. */
 function toolsNamed(surfaces: readonly SurfacePlan[]): Partial<Record<Tool, number>> {

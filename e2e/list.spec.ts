@@ -14,7 +14,7 @@ test('an empty list brings three jobs; each row says how far it is, what needs a
   const bakehouse = row(page, 'Tidewater Bakehouse');
   await expect(bakehouse).toContainText('4 of 26 surfaces laid');
   // All of the bakehouse is planned for this.
-  await expect(bakehouse).toContainText('Shop floor: Finishes 3.5 mm proud of the store floor', { timeout: 100_000 });
+  await expect(bakehouse).toContainText('Shop floor: Finishes 3.5 mm above the store floor', { timeout: 100_000 });
   await expect(bakehouse.locator('svg .outline').first()).toBeAttached();
   await expect(row(page, 'Ferry kiosk')).toContainText('2 surfaces, all laid');
   await expect(row(page, 'Ferry kiosk').getByRole('link', { name: /Go on with/ })).toHaveCount(0);

@@ -81,10 +81,10 @@ test('stairs, a shower and a niche are measured together, and meet', async ({ pa
   await page.goto(`${server.address}${JOB}/surfaces/${surfaceNamed(job, 'Guest shower, wall 2').id}/measure`);
   await part(page, 'Around it');
   await expect(page.getByText(/meets Guest shower, wall 1/)).toBeVisible();
-  await expect(page.getByText(/edge is 2100 mm here, but "Guest shower, wall 3" meets it with 2104 mm/)).toBeHidden();
+  await expect(page.getByText(/edge is 2100 mm here, but 2104 mm on "Guest shower, wall 3"/)).toBeHidden();
   await part(page, 'Shape');
   await fill(page, 'Height, bottom to top', '2095');
-  await expect(page.getByText(/edge is 2095 mm here, but "Guest shower, wall 3" meets it with 2104 mm/)).toBeVisible();
+  await expect(page.getByText(/edge is 2095 mm here, but 2104 mm on "Guest shower, wall 3"/)).toBeVisible();
   await page.goto(`${server.address}${JOB}/surfaces/${surfaceNamed(job, 'Guest niche, back').id}/measure`);
   await part(page, 'Around it');
   await page.getByRole('link', { name: 'Open Guest niche, head' }).click();

@@ -106,7 +106,7 @@ test('all walls of a room to one height, and other packs, stand beside what is p
 
 test('a finding is mended by a press, another is known of and quiet', async ({ page }) => {
   await page.goto(`${server.address}${JOB}/surfaces/splashback/setout`);
-  const deep = page.getByRole('listitem').filter({ hasText: 'deeper once tiled' });
+  const deep = page.getByRole('listitem').filter({ hasText: 'mm deeper' });
   await expect(deep).toBeVisible({ timeout: 30_000 });
   await deep.getByRole('button', { name: 'I know' }).click();
   await deep.getByLabel(/A note to it/).fill('Long screws are in the van');

@@ -9,6 +9,9 @@ import type { EdgeSummary } from '../setout/edges/edgeCuts.ts';
 import type { Field } from '../setout/fields/field.ts';
 import type { LayingZones } from '../setout/zones/layingZones.ts';
 import type { LevelFigures } from '../surface/levels/levelFigures.ts';
+import type { Material } from '../money/priceMaterials.ts';
+import type { SurfacePlan } from '../planning/planned.ts';
+import type { Programme } from '../programme/programme.ts';
 import type { Traced } from '../surface/traceSurface.ts';
 
 /** A value, and where in the job it goes. */
@@ -49,6 +52,17 @@ export interface AdviceContext {
     readonly zones: LayingZones;
   };
 }
+
+/** What a rule over the whole job looks at. */
+export interface JobContext {
+  readonly job: Job;
+  readonly surfaces: readonly SurfacePlan[];
+  readonly materials: readonly Material[];
+  readonly programme: Programme;
+}
+
+/** A rule over the whole job finds nothing or some findings. */
+export type JobRule = (context: JobContext) => readonly Finding[];
 
 /** A rule finds nothing or some findings. */
 export type AdviceRule = (context: AdviceContext) => readonly Finding[];

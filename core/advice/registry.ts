@@ -1,5 +1,11 @@
-import type { AdviceContext, AdviceRule, Finding } from './finding.ts';
+import type { Surface } from '../job/job.ts';
+import { tilesNamedBy } from '../job/tilesNamedBy.ts';
+import type { AdviceContext, AdviceRule, Finding, JobContext, JobRule } from './finding.ts';
+import { missedWindow } from './rules/job/missedWindow.ts';
+import { mixedLots } from './rules/job/mixedLots.ts';
+import { bayAcross } from './rules/bayAcross.ts';
 import { bayTooLong } from './rules/bayTooLong.ts';
+import { bedThickness } from './rules/bedThickness.ts';
 import { bothHands } from './rules/bothHands.ts';
 import { cagedIn } from './rules/cagedIn.ts';
 import { clipWidth } from './rules/clipWidth.ts';
@@ -17,8 +23,9 @@ import { leftToJoint } from './rules/leftToJoint.ts';
 import { longOffset } from './rules/longOffset.ts';
 import { measureAgain } from './rules/measureAgain.ts';
 import { meetingDiffers } from './rules/meetingDiffers.ts';
-import { mixedLots } from './rules/mixedLots.ts';
+import { membraneMortar } from './rules/membraneMortar.ts';
 import { mixedSubstrates } from './rules/mixedSubstrates.ts';
+import { mixTooLarge } from './rules/mixTooLarge.ts';
 import { motifOffMiddle } from './rules/motifOffMiddle.ts';
 import { narrowJoint } from './rules/narrowJoint.ts';
 import { noBit } from './rules/noBit.ts';
@@ -31,11 +38,13 @@ import { readingDisagrees } from './rules/readingDisagrees.ts';
 import { readyMixed } from './rules/readyMixed.ts';
 import { sandedGlass } from './rules/sandedGlass.ts';
 import { sealFirst } from './rules/sealFirst.ts';
+import { shaved } from './rules/shaved.ts';
 import { sliver } from './rules/sliver.ts';
 import { soakedSheets } from './rules/soakedSheets.ts';
 import { softGround } from './rules/softGround.ts';
 import { splitRound } from './rules/splitRound.ts';
 import { standsOff } from './rules/standsOff.ts';
+import { thinBridge } from './rules/thinBridge.ts';
 import { thinBeside } from './rules/thinBeside.ts';
 import { thinCoverage } from './rules/thinCoverage.ts';
 import { tightPipe } from './rules/tightPipe.ts';
@@ -56,6 +65,7 @@ export const ADVICE_RULES = {
   sliver,
   thinBeside,
   leftToJoint,
+  shaved,
   splitRound,
   longOffset,
   narrowJoint,
@@ -68,7 +78,6 @@ export const ADVICE_RULES = {
   motifOffMiddle,
   glassStrips,
   bothHands,
-  mixedLots,
   sealFirst,
   clipWidth,
   sandedGlass,
@@ -77,8 +86,10 @@ export const ADVICE_RULES = {
   glassBed,
   glassRoom,
   thinCoverage,
+  bedThickness,
   readyMixed,
   bayTooLong,
+  bayAcross,
   hardCorner,
   deepBoxes,
   mixedSubstrates,
@@ -86,19 +97,42 @@ export const ADVICE_RULES = {
   soakedSheets,
   tightPipe,
   fragileEar,
+  thinBridge,
   notPrimed,
   wetOpen,
+  membraneMortar,
   softGround,
   cagedIn,
+  mixTooLarge,
 } as const satisfies Record<string, AdviceRule>;
 
+/** Rules that look at the whole job: what only its rooms, its order or its days can tell. */
+export const JOB_RULES = {
+  mixedLots,
+  missedWindow,
+} as const satisfies Record<string, JobRule>;
+
 /** All findings on one surface, in the order of the rules. */
-export function adviseSurface(context: AdviceContext): Finding[] {
-  const { known = {} } = context.surface;
-  return Object.values<AdviceRule>(ADVICE_RULES)
+export const adviseSurface = (context: AdviceContext): Finding[] =>
+  Object.values<AdviceRule>(ADVICE_RULES)
     .flatMap((rule) => rule(context))
-    .map((finding) => (Object.hasOwn(known, finding.code) ? { ...finding, known: known[finding.code] } : finding));
-}
+    .map((finding) => asKnown(context.surface, finding));
+
+/** All that is found over a whole job, in the order of the rules; known where it is on any surface that names the tile it is of. */
+export const adviseJob = (context: JobContext): Finding[] =>
+  Object.values<JobRule>(JOB_RULES)
+    .flatMap((rule) => rule(context))
+    .map((finding) => {
+      const [list, at] = finding.path;
+      const product = list === 'products' ? context.job.products.at(Number(at)) : undefined;
+      const knows =
+        product && context.job.surfaces.find((one) => tilesNamedBy(one).has(product.id) && one.known?.[finding.code] !== undefined);
+      return knows ? asKnown(knows, finding) : finding;
+    });
+
+/** A finding with what was noted by who knows of it. */
+const asKnown = ({ known = {} }: Surface, finding: Finding): Finding =>
+  Object.hasOwn(known, finding.code) ? { ...finding, known: known[finding.code] } : finding;
 
 /** Findings that nobody has said they know of. */
 export const openFindings = (findings: readonly Finding[]): Finding[] => findings.filter(({ known = null }) => known === null);

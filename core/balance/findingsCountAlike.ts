@@ -1,4 +1,5 @@
 import { findingsOn } from '../advice/findingsOn.ts';
+import { ofSurface } from '../advice/ofSurface.ts';
 import { openFindings } from '../advice/registry.ts';
 import type { Finding } from '../advice/finding.ts';
 import { glanceOf } from '../formats/glance.ts';
@@ -13,7 +14,7 @@ export const findingsCountAlike: Law = (job, plan) => {
   const glance = glanceOf(job, plan, []);
   return job.surfaces.flatMap((surface, surfaceIndex) => {
     if (!plan.surfaces.some(({ surfaceId }) => surfaceId === surface.id)) return [];
-    const ofJob = plan.findings.filter(({ path }) => path[0] === 'surfaces' && path[1] === surfaceIndex);
+    const ofJob = ofSurface(plan.findings, surfaceIndex);
     const alone = planSurface(briefOf(job, surface).rules, surface);
     const ofPage = findingsOn(job, surface, alone);
     const told = glance.attention.find(({ surfaceId }) => surfaceId === surface.id)?.warnings ?? 0;

@@ -43,12 +43,13 @@ test('what is laid asks for no attention, what is not tells its first warning; u
   const { attention, sketches } = glanceOf(job, planned, ['oven-wall', 'no-such']);
   expect(sketches.map(({ surfaceId, laid }) => [surfaceId, laid])).toEqual([['oven-wall', true]]);
   const warned = job.surfaces.filter(
-    (surface, k) => !surface.laid && planned.findings.some(({ path, severity }) => path[1] === k && severity === 'warning'),
+    (surface, k) =>
+      !surface.laid && planned.findings.some(({ path, severity }) => path[0] === 'surfaces' && path[1] === k && severity === 'warning'),
   );
   expect(attention.map(({ surfaceId }) => surfaceId)).toEqual(warned.map(({ id }) => id));
   for (const { surfaceId, first, warnings } of attention) {
     const k = job.surfaces.findIndex(({ id }) => id === surfaceId);
-    const own = planned.findings.filter(({ path, severity }) => path[1] === k && severity === 'warning');
+    const own = planned.findings.filter(({ path, severity }) => path[0] === 'surfaces' && path[1] === k && severity === 'warning');
     expect([first, warnings]).toEqual([own[0], own.length]);
   }
 });

@@ -1,4 +1,6 @@
+import { ofSurface } from '../advice/ofSurface.ts';
 import { openFindings } from '../advice/registry.ts';
+import { worstFirst } from '../advice/worstFirst.ts';
 import type { Finding } from '../advice/finding.ts';
 import { boxOf, ringArea, type Polygon } from '../geometry/ring.ts';
 import { tapeOf, type Job, type Surface } from '../job/job.ts';
@@ -34,7 +36,7 @@ export interface SurfaceSketch {
 
 /** A job at a glance: what needs attention before the rest is laid, and how some of its surfaces look. */
 export interface Glance {
-  /** Surfaces not yet laid that something is to be seen to on, each with the first thing, in the order of the job. */
+  /** Surfaces not yet laid that something is to be seen to on, each with the worst thing, in the order of the job. */
   readonly attention: readonly SurfaceAttention[];
   readonly sketches: readonly SurfaceSketch[];
 }
@@ -63,7 +65,7 @@ export const glanceOf = (job: Job, plan: Plan, surfaceIds: readonly string[]): G
 
 function attentionOf(job: Job, { findings, unplanned }: Plan, surface: Surface, index: number): SurfaceAttention[] {
   if (surface.laid) return [];
-  const warnings = openFindings(findings).filter(({ path, severity }) => path[1] === index && severity === 'warning');
+  const warnings = worstFirst(ofSurface(openFindings(findings), index).filter(({ severity }) => severity === 'warning'));
   if (warnings.length === 0) return [];
   return [
     {

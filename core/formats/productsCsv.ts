@@ -44,6 +44,7 @@ const COLUMNS: readonly Column[] = [
   { head: 'edge', path: ['edge'], write: ({ edge }) => edge, optional: true },
   { head: 'face', path: ['face'], write: ({ face }) => face, optional: true },
   { head: 'porous', path: ['porous'], write: ({ porous }) => (porous ? 'yes' : 'no'), optional: true },
+  { head: 'polished', path: ['polished'], write: ({ polished }) => (polished ? 'yes' : ''), optional: true },
   { head: 'pieces a box', path: ['piecesPerBox'], write: ({ piecesPerBox }) => piecesPerBox },
   { head: 'price a box', path: ['boxPrice'], write: ({ boxPrice }) => boxPrice },
   { head: 'colour', path: ['colour'], write: ({ colour }) => colour, optional: true },
@@ -190,7 +191,7 @@ function put(data: Record<string, unknown>, { path, head }: Column, text: string
   const value =
     unit !== '' && unit !== 'mm' && isFigure
       ? `${text} ${unit}`
-      : head === 'porous'
+      : head === 'porous' || head === 'polished'
         ? text.toLowerCase() === 'yes'
           ? true
           : text.toLowerCase() === 'no'

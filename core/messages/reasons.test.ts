@@ -34,6 +34,7 @@ describe('a reason is said in one breath', () => {
     instead: null,
     rival: null,
     than: null,
+    thanName: null,
     rivalIsBest: false,
     behind: 0,
     ...over,
@@ -49,9 +50,9 @@ describe('a reason is said in one breath', () => {
     [{ says: 'even', axis: 'y', cutMm: [249, 249], edges: ['bottom', 'top'] }, '249 mm at both ends, bottom and top.'],
     [
       { says: 'ends', axis: 'x', sizes: [size('left', null), size('right', [98, 210])] },
-      'Full tiles at the left edge and 98 mm to 210 mm at the right edge.',
+      'Full tiles at the left and 98 to 210 mm at the right.',
     ],
-    [{ says: 'narrowest', size: size('top', [120, 160]) }, 'Nothing narrower than 120 mm, at the top edge.'],
+    [{ says: 'narrowest', size: size('top', [120, 160]) }, 'The narrowest piece is 120 mm, at the top edge.'],
     [{ says: 'pieces', size: size('top', [120, 120]) }, 'Cut pieces of 120 mm stand along the top edge.'],
     [{ says: 'strips', size: size('top', [12, 160]) }, 'Strips of 12 mm along the top edge.'],
     [{ says: 'strips', size: size('top', [218, 600]) }, 'Short pieces of 218 mm along the top edge.'],
@@ -61,7 +62,7 @@ describe('a reason is said in one breath', () => {
     [{ says: 'middle', fixtureId: 'w', offMm: 30 }, 'The tiles lie 30 mm off the middle of Window.'],
     [{ says: 'falls', fixtureId: 'w', falls: 'joint' }, 'Window falls on a joint, half a hole in each of two tiles.'],
     [{ says: 'legs', some: true }, 'Some notched pieces keep a leg that breaks easily.'],
-    [{ says: 'work', cutPieces: 31, less: true }, '31 cuts, and less time at the saw than the next best.'],
+    [{ says: 'work', cutPieces: 31, less: true }, '31 cuts, and less time at the saw than another start.'],
     [{ says: 'bothFull', axis: 'x', edges: ['left', 'right'] }, 'Full tiles at both ends, left and right.'],
     [{ says: 'mainFull', along: along('top') }, 'The large tiles stay whole along the top edge; only the small ones between are cut.'],
     [{ says: 'motifs', motifs: 1 }, '1 motif shows whole.'],
@@ -75,8 +76,12 @@ describe('a reason is said in one breath', () => {
     const even: Statement = { says: 'even', axis: 'x', cutMm: [249, 249], edges: ['left', 'right'] };
     expect(describeReasons(reasons(even, null, { rival: strips }), names, METRIC_TAPE)).toEqual([
       '249 mm at both ends, left and right.',
-      'The next best start leaves strips of 12 mm along the top edge.',
+      'Another start would leave strips of 12 mm along the top edge.',
     ]);
+    const named = reasons(even, null, { rival: strips, thanName: { says: 'ends', full: [along('left')], even: [] } });
+    expect(describeReasons(named, names, METRIC_TAPE)[1]).toBe(
+      'Full tiles along the left edge would leave strips of 12 mm along the top edge.',
+    );
     const behind = reasons(even, strips, { rivalIsBest: true, behind: 2 });
     expect(describeBehind(behind, names, METRIC_TAPE)).toBe('Against the best start: strips of 12 mm along the top edge.');
     expect(describeSetout(behind, names, METRIC_TAPE)).toEqual([

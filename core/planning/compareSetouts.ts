@@ -10,6 +10,7 @@ import type { Candidate, LaidSetout } from '../setout/weigh/candidate.ts';
 import type { Placer } from '../setout/weigh/placer.ts';
 import { BEST_SETOUT, type SetoutChoice } from '../setout/weigh/setoutChoice.ts';
 import { explainSetout, type Reasons } from '../setout/weigh/explainSetout.ts';
+import type { Statement } from '../setout/weigh/statement.ts';
 import { weightsOf } from '../setout/weigh/ways.ts';
 import { handyPart } from '../surface/squareTriangle.ts';
 import { fewestSheets } from './fewestSheets.ts';
@@ -120,14 +121,13 @@ export function* compareSetouts(
     ({ candidate, change }) => ({ candidate, kind: `${change.jointMm} ${JSON.stringify(change.pattern)}` }),
     MOST_SHOWN,
   );
+  const weights = weightsOf(rules.way);
+  const told: Statement[] = [];
   return shown.map(({ candidate, laid: own, change }, k) => {
     const rival = k === 0 ? shown.at(1) : shown[0];
-    return {
-      candidate,
-      laid: own,
-      change,
-      reasons: explainSetout(candidate, rival ? [rival.candidate] : [], weightsOf(rules.way), k === 0),
-    };
+    const reasons = explainSetout(candidate, rival ? [rival.candidate] : [], { weights, isBest: k === 0, told });
+    told.push(reasons.gain);
+    return { candidate, laid: own, change, reasons };
   });
 }
 

@@ -1,13 +1,11 @@
-import { mixPaces, workHours } from '../labour/workHours.ts';
 import { planOffCuts } from '../cuts/offCuts/planOffCuts.ts';
 import type { OffCutRule } from '../cuts/offCuts/planKind.ts';
 import { layingZones, type LayingZones } from '../setout/zones/layingZones.ts';
 import type { SurfaceFigures } from '../takeoff/figures.ts';
-import { planMixes } from '../takeoff/mixes/planMixes.ts';
-import { takeOff } from '../takeoff/registry.ts';
 import { surfaceFigures } from '../takeoff/surfaceFigures.ts';
 import { totalsOf } from '../takeoff/totals.ts';
 import type { PlanRules, SurfaceLayout, SurfacePlan } from './planned.ts';
+import { surfaceMix } from './surfaceMix.ts';
 
 /**
  * The stage after all surfaces are laid out: which tiles are opened for the cuts of each, what one leaves for another,
@@ -32,9 +30,7 @@ export const cutRuleOf = ({ consumption, blanks }: Pick<PlanRules, 'consumption'
 
 /** The zones of a surface: unless the person says otherwise, each of what one mix of adhesive covers. */
 function zonesOf(layout: SurfaceLayout, figures: SurfaceFigures, rules: PlanRules): LayingZones {
-  const work = workHours([figures], rules);
-  const mixes = planMixes(takeOff(rules, [figures]), rules, { m2PerHour: mixPaces(work) });
-  const mix = mixes.find(({ item }) => item === 'adhesive');
+  const mix = surfaceMix(figures, rules);
   const areaM2 = mix && mix.areaM2 > 0 ? mix.areaM2 : USUAL_ZONE_M2;
   const before = parted.get(layout);
   if (before?.areaM2 === areaM2) return before.zones;

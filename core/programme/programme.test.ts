@@ -109,7 +109,7 @@ describe('a programme', () => {
     const late = { ...job, programme: { startDay: '2026-11-30', notBefore: { [id]: '2026-12-04' } } };
     const [finding] = plan(late).findings.filter(({ path }) => path[0] === 'programme');
     expect(describeFinding(finding, METRIC_TAPE)).toMatch(
-      /^Laying, .* comes \d+(\.\d+)? h after prim.*within 24 h: do that again, or move it\.$/,
+      /^Laying, .* comes \d+ h after prim.*, which allows 24 h: do that again, or move it\.$/,
     );
     expect((planJson(late, plan(late)) as { advice: object[] }).advice).toContainEqual(
       expect.objectContaining({ code: 'advice/missed-window' }),

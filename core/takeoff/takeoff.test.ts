@@ -43,7 +43,7 @@ const figures: SurfaceFigures = {
   ledgerRunsMm: [],
   ledgerRowMm2: 0,
   planes: [],
-  bays: { limitMm: 10_000, joints: [] },
+  bays: { limitMm: 10_000, limitMm2: null, joints: [] },
   areaMm2: 10e6,
   jointAreaMm2: 0.25e6,
   tiles: [

@@ -36,6 +36,7 @@ export const productSchema = z.strictObject({
   face: z.enum(FACES).default('plain'),
   backArrow: z.boolean().default(false).describe('An arrow on the back: all of them point one way'),
   porous: z.boolean().default(false).describe('Has to be sealed before it is grouted'),
+  polished: z.boolean().optional().describe('A polished face, which sand scratches; no where left out'),
   massKg: z.number().positive().max(1000).nullable().default(null).describe('Mass of a piece or sheet, kg'),
   piecesPerBox: z.int().min(1).max(10_000).describe('Pieces in a box; sheets for mosaic'),
   boxPrice: z.number().min(0).max(1_000_000).describe('Price of a box in the job currency, before tax'),
@@ -64,6 +65,10 @@ export const actualSize = (product: Pick<Product, 'measured' | 'nominal'>): Size
 
 /** Whether pieces may not be turned, because the face has a way up. */
 export const facesOneWay = ({ face }: Pick<Product, 'face'>): boolean => face === 'directional' || face === 'printed';
+
+/** Whether sand in a grout scratches the face: glass, metal, and whatever is polished (trade practice). */
+export const isScratchable = ({ material, polished = false }: Pick<Product, 'material' | 'polished'>): boolean =>
+  polished || material === 'glass' || material === 'metal';
 
 /** Whether it has to be seen which way up a piece lies: by its face, or by the arrow on its back. */
 export const hasWayUp = (product: Pick<Product, 'face' | 'backArrow'>): boolean => facesOneWay(product) || product.backArrow;

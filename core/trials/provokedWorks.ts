@@ -1,130 +1,136 @@
-import type { Job, Surface } from '../job/job.ts';
+import type { Job } from '../job/job.ts';
+import { placesOf } from '../job/placesOf.ts';
+import type { MaterialSettings } from '../takeoff/materialKind.ts';
 import type { WorksChoice } from '../takeoff/works/works.ts';
-import type { ADVICE_RULES } from '../advice/registry.ts';
-import { good, inSheets, withTile, type Provoked } from './provoked.ts';
+import type { Product } from '../tile/product.ts';
+import { good, laid, measuredAs, meeting, withTile, withWorks, type Provoked } from './provoked.ts';
 import { standing } from './standing.ts';
-import { jobOfOne } from './testJob.ts';
 
-/** A good surface with something said of its place and works. */
-const withWorks = (works: WorksChoice, surface: Partial<Surface> = {}): Job =>
-  jobOfOne({ ...good, surface: { ...good.surface, ...surface, works } });
-
+const WORKS = 'surfaces.0.works';
 const floor = { kind: 'floor' } as const;
-const levels = (leastMm: number, highMm: number): Surface['measured']['levels'] => ({
-  datum: '',
-  fill: 'leveller',
-  leastMm,
-  readings: [
-    { id: 'a', xMm: 300, yMm: 200, downMm: 1000 },
-    { id: 'b', xMm: 2100, yMm: 200, downMm: 1000 + highMm / 2 },
-    { id: 'c', xMm: 1200, yMm: 1000, downMm: 1000 + highMm },
-  ],
+const glass = { material: 'glass' } as const;
+
+/** A wall of some tile with something said of its works. */
+const tiled = (tile: Partial<Product>, works: WorksChoice = {}): Job => withTile(tile, { ...good, surface: { ...good.surface, works } });
+
+/** A job with something chosen of a material. */
+const choosing = (item: string, choices: NonNullable<MaterialSettings['choices']>, job: Job): Job => ({
+  ...job,
+  materials: { ...job.materials, [item]: { choices } },
 });
 
-/** Two floors in one plane on grounds that differ. */
-function onTwoGrounds(): Job {
-  const job = withWorks({ substrate: 'screed' }, floor);
-  const [first] = job.surfaces;
-  const second = { ...first, id: 'second', name: 'Hall', works: { substrate: 'plywood' } } as const;
-  const link = { id: 'l', a: { surface: first.id, edge: 'right' }, b: { surface: 'second', edge: 'left' }, meets: 'flat' } as const;
-  return { ...job, surfaces: [first, second], links: [link] };
-}
+/** A job whose materials are named with their data sheets. */
+const named = (job: Job, ...items: string[]): Job => ({
+  ...job,
+  materials: Object.fromEntries(items.map((item) => [item, { sheet: { name: 'Slip and tide', figures: {} } }])),
+});
 
-/** A corner of two walls that is to be grouted. */
-function groutedCorner(): Job {
-  const job = jobOfOne({ ...good, measured: { roles: { right: 'continues' } } });
-  const [first] = job.surfaces;
-  const second = { ...first, id: 'second', name: 'Side', measured: { ...first.measured, roles: {} } };
-  const link = { id: 'l', a: { surface: first.id, edge: 'right' }, b: { surface: 'second', edge: 'left' }, meets: 'inside' } as const;
-  return { ...job, surfaces: [first, second], links: [link] };
-}
+const WET = { place: 'wet', substrate: 'cementBoard' } as const;
+const wet = named(withWorks(WET), 'membrane', 'adhesive');
 
-const glass = { material: 'glass' } as const;
-const dryBacks = (job: Job): Job => ({ ...job, materials: { adhesive: { choices: { backs: 'none' } } } });
-const large = { ...good, size: [3005, 2405], tile: [600, 600] } as const;
+/** A wall of tiles of so much, laid in what is paste. */
+const pasted = (mm: number): Job => laid({ works: { adhesive: 'ready' } }, { tile: [mm, mm], size: [mm * 4 + 19, mm * 3 + 16] });
 
-/** What sets each rule off that goes by the place and the works of a surface. */
+/** Pieces of so much on a dry wall, their backs left dry. */
+const dryBacks = (mm: number): Job =>
+  choosing('adhesive', { backs: 'none' }, laid({}, { tile: [mm, mm], size: [mm * 4 + 19, mm * 3 + 16] }));
+
+/** A notch that is chosen by hand under tiles of 300. */
+const notched = (notchMm: number): Job => choosing('adhesive', { notchMm }, laid({}));
+
+/** A floor so long, with even ends. */
+const long = (mm: number, works: WorksChoice = {}, highMm = 2431): Job =>
+  laid({ ...floor, works, setout: { x: { rule: 'best' }, y: { rule: 'best' } } }, { size: [mm, highMm] });
+
+/** Two floors in one plane, one so long, and what is between them. */
+const inOnePlane = (mm: number, works: WorksChoice = {}): Job =>
+  meeting(long(5000), 'flat', { works, measured: long(mm).surfaces[0].measured });
+
+/** A box with tiles so thick round it. */
+const boxBehind = (thicknessMm: number): Job => {
+  const job = measuredAs({
+    fixtures: [{ ...standing('socket', { kind: 'rectangle', widthMm: 71, heightMm: 71 }, 400, 400), clearanceMm: 2 }],
+  });
+  return { ...job, products: [{ ...job.products[0], thicknessMm }] };
+};
+
+/** A warm place where a mix sets early, and zones so large. */
+const zonesOf = (areaM2: number): Job => {
+  const job = laid({ zones: { areaM2 } }, { size: [4813, 2416] });
+  return { ...job, mixing: { temperatureC: 35 } };
+};
+
+/** A works' clips, and the width that is chosen for them. */
+const clipped = (widthMm: number): Job => choosing('levellingClips', { widthMm }, withWorks({ does: { clips: true } }));
+
+/** A primed floor whose laying is moved so many days later by hand. */
+const laidOn = (day: string): Job => ({
+  ...laid(floor),
+  programme: { startDay: '2026-03-02', notBefore: { [`setOut ${placesOf(laid(floor))[0].id}`]: day } },
+});
+
+/** What sets each finding off that is about the place, the works and the materials. */
 export const PROVOKED_WORKS = {
-  cagedIn: {
-    code: 'advice/caged-in',
-    path: 'surfaces.0.zones.order',
-    job: jobOfOne({
-      ...good,
-      surface: { ...good.surface, kind: 'floor', zones: { areaM2: 0.5, reachMm: 600, order: ['1.1', '1.2', '1.3', '2.1', '2.2', '2.3'] } },
-    }),
+  'advice/clip-width': { path: 'surfaces.0.jointMm', job: clipped(2), beside: clipped(3) },
+  'advice/sanded-glass': {
+    path: `${WORKS}.grout`,
+    job: tiled({ polished: true }, { grout: 'sanded' }),
+    beside: tiled({}, { grout: 'sanded' }),
   },
-  clipWidth: {
-    code: 'advice/clip-width',
-    path: 'surfaces.0.jointMm',
-    job: { ...withWorks({ does: { clips: true } }), materials: { levellingClips: { choices: { widthMm: 2 } } } },
+  'advice/unsanded-wide': {
+    path: `${WORKS}.grout`,
+    job: withWorks({ grout: 'fine' }),
+    beside: laid({ works: { grout: 'fine' } }, { jointMm: 2.9 }),
   },
-  sandedGlass: {
-    code: 'advice/sanded-glass',
-    path: 'surfaces.0.works.grout',
-    job: withTile(glass, { ...good, surface: { ...good.surface, works: { grout: 'sanded' } } }),
+  'advice/dark-mortar': {
+    path: `${WORKS}.mortar`,
+    job: tiled({ material: 'natural stone', colour: '#f4f1ea' }),
+    beside: tiled({ material: 'natural stone', colour: '#f4f1ea' }, { adhesive: 'ready' }),
   },
-  unsandedWide: { code: 'advice/unsanded-wide', path: 'surfaces.0.works.grout', job: withWorks({ grout: 'fine' }) },
-  darkMortar: {
-    code: 'advice/dark-mortar',
-    path: 'surfaces.0.works.mortar',
-    job: withTile({ material: 'natural stone', colour: '#f4f1ea' }),
+  'advice/glass-bed': { path: `${WORKS}.adhesive`, job: tiled(glass), beside: named(tiled(glass), 'adhesive') },
+  'advice/glass-room': {
+    path: 'surfaces.0.measured.gapsMm.wall',
+    job: withTile(glass, { ...good, gapMm: 5.5 }),
+    beside: withTile(glass, { ...good, gapMm: 6 }),
   },
-  glassBed: { code: 'advice/glass-bed', path: 'surfaces.0.works.adhesive', job: withTile(glass) },
-  glassRoom: { code: 'advice/glass-room', path: 'surfaces.0.measured.gapsMm.wall', job: withTile(glass) },
-  thinCoverage: {
-    code: 'advice/thin-coverage',
-    path: 'surfaces.0.works.place',
-    job: dryBacks(withWorks({ place: 'wet', substrate: 'cementBoard' })),
+  'advice/thin-coverage': { path: `${WORKS}.place`, job: dryBacks(590), beside: dryBacks(589) },
+  'advice/heavy-load': {
+    path: `${WORKS}.place`,
+    job: choosing('adhesive', { backs: 'skim' }, laid({ ...floor, works: { load: 'heavy' } })),
+    beside: choosing('adhesive', { backs: 'notched' }, laid({ ...floor, works: { load: 'heavy' } })),
   },
-  readyMixed: { code: 'advice/ready-mixed', path: 'surfaces.0.works.adhesive', job: withWorks({ adhesive: 'ready' }, floor) },
-  bayTooLong: {
-    code: 'advice/bay-too-long',
-    path: 'surfaces.0.works.heated',
-    job: jobOfOne({
-      ...good,
-      size: [12_011, 2431],
-      surface: { ...floor, setout: { x: { rule: 'jointCentred' }, y: { rule: 'jointCentred' } } },
-    }),
+  'advice/bed-thin': { path: `${WORKS}.adhesive`, job: notched(5), beside: notched(6) },
+  'advice/bed-thick': { path: `${WORKS}.adhesive`, job: notched(12), beside: notched(10) },
+  'advice/ready-mixed': { path: `${WORKS}.adhesive`, job: pasted(306), beside: pasted(304.8) },
+  'advice/membrane-mortar': { path: `${WORKS}.does`, job: named(wet, 'adhesive'), beside: wet },
+  'advice/wet-open': {
+    path: `${WORKS}.does`,
+    job: withWorks({ ...WET, does: { membrane: false } }),
+    beside: wet,
   },
-  hardCorner: { code: 'advice/hard-corner', path: 'surfaces.0.measured.roles.right', job: groutedCorner() },
-  deepBoxes: {
-    code: 'advice/deep-boxes',
-    path: 'surfaces.0.measured.fixtures',
-    job: jobOfOne({ ...good, measured: { fixtures: [standing('socket', { kind: 'rectangle', widthMm: 71, heightMm: 71 }, 400, 400)] } }),
+  'advice/soft-ground': {
+    path: `${WORKS}.substrate`,
+    job: named(withWorks({ place: 'wet', substrate: 'plasterboard' }), 'membrane', 'adhesive'),
+    beside: named(withWorks({ place: 'wet', substrate: 'plasterboard', does: { board: true } }), 'membrane', 'adhesive'),
   },
-  mixedSubstrates: { code: 'advice/mixed-substrates', path: 'surfaces.0.works.substrate', job: onTwoGrounds() },
-  fillThickness: {
-    code: 'advice/fill-thin',
-    path: 'surfaces.0.measured.levels',
-    job: jobOfOne({ ...good, measured: { levels: levels(1, 2) } }),
+  'advice/not-primed': {
+    path: `${WORKS}.does`,
+    job: withWorks({ does: { prime: false } }),
+    beside: withWorks({ does: { prime: false, board: true } }),
   },
-  soakedSheets: {
-    code: 'advice/soaked-sheets',
-    path: 'surfaces.0.cuts',
-    job: ((job: Job): Job => ({ ...job, products: [{ ...job.products[0], thicknessMm: 12 }] }))(inSheets([910, 1205], 2)),
+  'advice/bay-too-long': { path: `${WORKS}.heated`, job: long(10_012), beside: long(10_008) },
+  'advice/bay-too-large': {
+    path: `${WORKS}.heated`,
+    job: long(7000, { heated: true }, 5740),
+    beside: long(7000, { heated: true }, 5715),
   },
-  tightPipe: {
-    code: 'advice/tight-pipe',
-    path: 'surfaces.0.measured.fixtures.0.clearanceMm',
-    job: jobOfOne({
-      ...good,
-      measured: { fixtures: [{ ...standing('pipe', { kind: 'round', diameterMm: 22 }, 1050, 155), clearanceMm: 1 }] },
-    }),
+  'advice/bay-across': { path: 'surfaces.0.measured.roles.right', job: inOnePlane(5030), beside: inOnePlane(5010) },
+  'advice/mixed-substrates': {
+    path: `${WORKS}.substrate`,
+    job: inOnePlane(3000, { substrate: 'plywood' }),
+    beside: inOnePlane(3000, { substrate: 'screed' }),
   },
-  fragileEar: {
-    code: 'advice/fragile-ear',
-    path: 'surfaces.0.setout',
-    job: jobOfOne({ ...large, measured: { fixtures: [standing('tray', { kind: 'rectangle', widthMm: 700, heightMm: 584 }, 5, 5)] } }),
-  },
-  notPrimed: { code: 'advice/not-primed', path: 'surfaces.0.works.does', job: withWorks({ does: { prime: false } }) },
-  wetOpen: {
-    code: 'advice/wet-open',
-    path: 'surfaces.0.works.does',
-    job: withWorks({ place: 'wet', substrate: 'cementBoard', does: { membrane: false } }),
-  },
-  softGround: {
-    code: 'advice/soft-ground',
-    path: 'surfaces.0.works.substrate',
-    job: withWorks({ place: 'wet', substrate: 'plasterboard' }),
-  },
-} as const satisfies Partial<Record<keyof typeof ADVICE_RULES, Provoked>>;
+  'advice/deep-boxes': { path: 'surfaces.0.measured.fixtures', job: boxBehind(6), beside: boxBehind(5) },
+  'advice/mix-too-large': { path: 'surfaces.0.zones.areaM2', job: zonesOf(6), beside: zonesOf(1) },
+  'advice/missed-window': { path: 'programme', job: laidOn('2026-03-05'), beside: laidOn('2026-03-02') },
+} as const satisfies Readonly<Record<string, Provoked>>;

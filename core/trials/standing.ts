@@ -2,7 +2,7 @@ import type { Fixture } from '../surface/fixture.ts';
 
 /** Something that stands on the surface, measured from the left and the bottom. */
 export const standing = (
-  kind: 'tray' | 'column' | 'bath' | 'door' | 'waste' | 'socket' | 'pipe',
+  kind: 'tray' | 'column' | 'bath' | 'door' | 'waste' | 'socket' | 'pipe' | 'valve',
   outline: Fixture['outline'],
   leftMm: number,
   bottomMm: number,

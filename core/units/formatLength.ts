@@ -41,6 +41,16 @@ export function formatTypedLength(mm: number, tape: Tape): string {
   return Math.abs(shown * MM_PER_INCH - mm) < 0.005 ? formatImperial(mm, { ...tape, lightHeavy: false }) : `${trimmed(mm.toFixed(2))} mm`;
 }
 
+/** A length that came out, with its unit, as the tape reads it; what is there is never read as nothing. */
+export function readLength(mm: number, tape: Tape): string {
+  const read = formatLengthWithUnit(mm, tape);
+  return mm > 0 && /^0( mm|")$/.test(read) ? formatExactLength(mm, tape) : read;
+}
+
+/** The length of a room or a floor as one says it: metres to the next centimetre, or feet and inches: `12 m`, `10.01 m`, `32' 10"`. */
+export const formatRun = (mm: number, tape: Tape): string =>
+  tape.system === 'metric' ? `${(Math.ceil(mm / 10 - 1e-6) / 100).toString()} m` : spellInches(Math.ceil(mm / MM_PER_INCH - 1e-6), 1);
+
 const trimmed = (text: string): string => text.replace(/\.?0+$/, '');
 
 function formatMetric(mm: number, step: number): string {

@@ -1,41 +1,56 @@
 <script setup lang="ts">
 import Button from 'primevue/button';
-import { computed, ref } from 'vue';
+import { computed, ref, watch } from 'vue';
 import { PhCheck, PhInfo, PhWarning, PhWrench } from '@phosphor-icons/vue';
 import type { Finding } from '@azulejo/core/advice/finding';
 import { findingsOn } from '@azulejo/core/advice/findingsOn';
 import { tapeOf, type Job, type Surface } from '@azulejo/core/job/job';
 import { setIn } from '@azulejo/core/job/setIn';
-import { describeFinding, describeMend } from '@azulejo/core/messages/en/advice';
+import { worstFirst } from '@azulejo/core/advice/worstFirst';
+import { describeFinding, describeMend, explainFinding } from '@azulejo/core/messages/en/advice';
 import type { SurfacePlan } from '@azulejo/core/planning/planned';
 import TextField from '../fields/TextField.vue';
 import TroubleNote from '../fields/TroubleNote.vue';
 import { useJobStore } from '../stores/jobStore.ts';
-import { stepOfFinding } from './stepOfFinding.ts';
+import { fieldSought, stepOfFinding } from './stepOfFinding.ts';
+import type { SurfaceStep } from './surfaceSteps.ts';
 import { useAttempt } from './useAttempt.ts';
 import { useEditSurface } from './useEditSurface.ts';
 
 /** What may go wrong on a surface: where it is mended, a press that mends it where that is safe, and what one knows of already. */
-const props = defineProps<{ job: Job; surface: Surface; plan: SurfacePlan | null }>();
+const props = defineProps<{ job: Job; surface: Surface; plan: SurfacePlan | null; step: SurfaceStep }>();
 const jobs = useJobStore();
 const edit = useEditSurface(() => props.surface.id);
 const { trouble, attempt } = useAttempt(() => tapeOf(props.job, props.surface));
+/** So many are told at once; the rest are a press away. */
+const AT_ONCE = 3;
 /** The finding that a note is being written to. */
 const noting = ref<string | null>(null);
 
+/** The worst first; of those alike, what is mended in this step. */
 const all = computed(() => {
   const tape = tapeOf(props.job, props.surface);
-  return findingsOn(props.job, props.surface, props.plan?.surfaceId === props.surface.id ? props.plan : null)
+  const found = worstFirst(findingsOn(props.job, props.surface, props.plan?.surfaceId === props.surface.id ? props.plan : null));
+  return found
     .map((finding) => ({
       finding,
       key: finding.code + finding.path.join(),
       words: describeFinding(finding, tape),
+      why: explainFinding(finding, tape),
       mend: describeMend(finding, tape),
-      step: stepOfFinding(finding),
+      mending: stepOfFinding(finding),
     }))
-    .sort((a, b) => Number(a.finding.severity === 'note') - Number(b.finding.severity === 'note'));
+    .sort((a, b) => rank(a) - rank(b));
 });
+const rank = ({ finding, mending }: { finding: Finding; mending: { name: SurfaceStep } }): number =>
+  (finding.severity === 'note' ? 2 : 0) + (mending.name === props.step ? 0 : 1);
 const open = computed(() => all.value.filter(({ finding }) => (finding.known ?? null) === null));
+const shown = computed(() => (showsAll.value ? open.value : open.value.slice(0, AT_ONCE)));
+const showsAll = ref(false);
+watch(
+  () => props.surface.id,
+  () => (showsAll.value = false),
+);
 const known = computed(() => all.value.filter(({ finding }) => (finding.known ?? null) !== null));
 
 function mendIt({ mend }: Finding, label: string): void {
@@ -60,18 +75,24 @@ const forget = (code: string) =>
 </script>
 
 <template>
-  <section v-if="all.length > 0" class="stack">
-    <h2 v-if="open.length > 0">Look at</h2>
-    <ul>
-      <li v-for="{ finding, key, words, mend, step } in open" :key="key" :class="{ note: finding.severity === 'note' }">
+  <section v-if="all.length > 0" class="findings" aria-label="Look at">
+    <ul v-if="open.length > 0">
+      <li v-for="{ finding, key, words, why, mend, mending } in shown" :key="key" :class="{ note: finding.severity === 'note' }">
         <component :is="finding.severity === 'note' ? PhInfo : PhWarning" :size="20" weight="bold" />
         <div class="said">
-          <p>{{ words }}</p>
+          <p>
+            {{ words }} <span v-if="why" class="why">{{ why }}</span>
+          </p>
           <div class="row">
             <Button v-if="mend" text size="small" class="press" @click="mendIt(finding, mend)"><PhWrench :size="16" />{{ mend }}</Button>
-            <RouterLink :to="{ name: 'surface', params: { jobId: job.id, surfaceId: surface.id, step: step.name } }">{{
-              step.label
-            }}</RouterLink>
+            <RouterLink
+              :to="{
+                name: 'surface',
+                params: { jobId: job.id, surfaceId: surface.id, step: mending.name },
+                query: { at: fieldSought(finding) },
+              }"
+              >{{ mending.label }}</RouterLink
+            >
             <Button text size="small" severity="secondary" class="press" @click="noting = noting === key ? null : key"
               ><PhCheck :size="16" />I know</Button
             >
@@ -88,6 +109,9 @@ const forget = (code: string) =>
         </div>
       </li>
     </ul>
+    <button v-if="open.length > AT_ONCE" type="button" class="plain more" :aria-expanded="showsAll" @click="showsAll = !showsAll">
+      {{ showsAll ? 'Only the worst' : `${open.length - AT_ONCE} more to look at` }}
+    </button>
     <TroubleNote :why="trouble" />
     <details v-if="known.length > 0">
       <summary>{{ known.length }} known</summary>
@@ -106,6 +130,19 @@ const forget = (code: string) =>
 </template>
 
 <style scoped>
+.findings {
+  display: grid;
+  gap: 0.4rem;
+}
+.why {
+  color: var(--ink-soft);
+}
+.more {
+  justify-self: start;
+  padding: 0.2rem 0;
+  color: var(--cobalt);
+  cursor: pointer;
+}
 ul {
   margin: 0;
   padding: 0;

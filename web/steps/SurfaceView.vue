@@ -22,6 +22,7 @@ import { useSetoutMoves } from './setout/useSetoutMoves.ts';
 import { useSetoutOnBoard } from './setout/useSetoutOnBoard.ts';
 import type { StepOnBoard } from './stepOnBoard.ts';
 import SurfaceHead from './SurfaceHead.vue';
+import { useArrival } from './useArrival.ts';
 import TilePanel from './tile/TilePanel.vue';
 import { useInsetMoves } from './tile/setIn/useInsetMoves.ts';
 import { useTileOnBoard } from './tile/useTileOnBoard.ts';
@@ -37,6 +38,8 @@ watch(
   () => board.clear(),
   { immediate: true },
 );
+
+useArrival(surface);
 
 const product = computed(() => (jobs.job && surface.value ? productOf(jobs.job, surface.value) : null));
 const faces = computed(() => facesOf(jobs.job ?? { products: [] }, surface.value ?? { jointColour: '#888888' }));
@@ -102,11 +105,11 @@ const move = (by: Point): void => moves.moveBy(by);
       </SetoutBoard>
       <main class="panel" :aria-label="`${surface.name}: ${step}`">
         <SurfaceHead :job="jobs.job" :surface="surface" :step="step" :plan="plan" />
+        <FindingList :job="jobs.job" :surface="surface" :plan="plan" :step="step" />
         <MeasurePanel v-if="step === 'measure'" :job="jobs.job" :product="product" :surface="surface" :plan="plan" />
         <TilePanel v-else-if="step === 'tile'" :job="jobs.job" :surface="surface" :plan="plan" />
         <SetoutPanel v-else-if="step === 'setout'" :job="jobs.job" :surface="surface" :plan="plan" :drawing="drawing" :moves="moves" />
         <CutsPanel v-else :job="jobs.job" :surface="surface" :plan="plan" />
-        <FindingList v-if="step !== 'cuts'" :job="jobs.job" :surface="surface" :plan="plan" />
       </main>
     </div>
   </div>

@@ -5,7 +5,8 @@ import type { AdviceRule } from '../finding.ts';
 export const cutMotif: AdviceRule = ({ job, surfaceIndex, plan }) =>
   plan.sheets.flatMap(({ productId, wholeSheets, parts }) => {
     const { shape, name } = productNamed(job.products, productId);
-    if (shape.kind !== 'sheet' || !shape.figured || wholeSheets > 0) return [];
+    // Where no start shows one whole there is no room for it.
+    if (shape.kind !== 'sheet' || !shape.figured || wholeSheets > 0 || plan.advice.best.figures.motifs === 0) return [];
     return [
       {
         code: 'advice/cut-motif',

@@ -1,3 +1,5 @@
+import type { Product } from '../../tile/product.ts';
+import { laidProducts } from '../laidProducts.ts';
 import type { AdviceRule } from '../finding.ts';
 
 /** Stone as light as this lets the mortar show. */
@@ -9,16 +11,23 @@ function lightness(colour: string): number {
   return 0.2126 * r + 0.7152 * g + 0.0722 * b;
 }
 
-/** Grey mortar shows through glass and clouds light stone. */
-export const darkMortar: AdviceRule = ({ surfaceIndex, product, plan: { figures } }) => {
-  const shows = product.material === 'glass' || (product.material === 'natural stone' && lightness(product.colour) > LIGHT);
-  return shows && figures.works.mortar === 'grey'
+const showsThrough = ({ material, colour }: Product): boolean =>
+  material === 'glass' || (material === 'natural stone' && lightness(colour) > LIGHT);
+
+/** Grey mortar shows through glass and clouds light stone; paste is white. */
+export const darkMortar: AdviceRule = (context) => {
+  const {
+    surfaceIndex,
+    plan: { figures },
+  } = context;
+  const shown = laidProducts(context).find(showsThrough);
+  return shown && figures.works.mortar === 'grey' && figures.works.adhesive === 'powder'
     ? [
         {
           code: 'advice/dark-mortar',
           severity: 'warning',
           path: ['surfaces', surfaceIndex, 'works', 'mortar'],
-          figures: { name: product.name, material: product.material },
+          figures: { name: shown.name, material: shown.material },
           mend: { path: ['surfaces', surfaceIndex, 'works', 'mortar'], value: 'white' },
         },
       ]

@@ -1,24 +1,24 @@
+import { legsOf } from '../../cuts/legs.ts';
+import { isFragile } from '../../setout/weigh/leg.ts';
 import type { AdviceRule } from '../finding.ts';
 
-const LEAST_LEG_MM = 25;
-
-/** A leg beside a notch that is narrower than about 25 mm breaks on the way to the wall. */
+/** A leg beside a notch or a slot that breaks on the way to the wall. */
 export const fragileEar: AdviceRule = ({ surfaceIndex, plan: { cuts } }) => {
-  const ears = cuts.flatMap(({ label, marks, sizeMm, of }) =>
-    of === 'tile'
-      ? marks.flatMap((mark) =>
-          mark.type === 'notch' ? [{ label, legMm: Math.min(sizeMm.widthMm - mark.xMm, sizeMm.heightMm - mark.yMm) }] : [],
-        )
-      : [],
-  );
-  const thin = ears.filter(({ legMm }) => legMm > 0.5 && legMm < LEAST_LEG_MM).sort((a, b) => a.legMm - b.legMm);
-  return thin.length > 0
+  const fragile = cuts
+    .filter(({ of }) => of === 'tile')
+    .flatMap(({ label, ...cut }) => {
+      const legs = legsOf(cut).filter(({ mm, fullMm }) => isFragile(mm, fullMm));
+      return legs.length > 0 ? [{ label, legMm: Math.min(...legs.map(({ mm }) => mm)) }] : [];
+    })
+    .sort((a, b) => a.legMm - b.legMm);
+  const [worst] = fragile;
+  return worst
     ? [
         {
           code: 'advice/fragile-ear',
           severity: 'note',
           path: ['surfaces', surfaceIndex, 'setout'],
-          figures: { label: thin[0].label, legMm: Math.round(thin[0].legMm * 2) / 2, count: thin.length },
+          figures: { label: worst.label, legMm: worst.legMm, count: fragile.length },
         },
       ]
     : [];

@@ -4,7 +4,8 @@ import type { AdviceRule } from '../finding.ts';
 /** Thirsty or closed grounds are primed, or the bed lets go of them; gypsum and cement also need keeping apart. */
 export const notPrimed: AdviceRule = ({ surface, surfaceIndex, plan: { figures } }) => {
   const { works } = figures;
-  if (works.does.prime || !PRIMED.has(works.substrate)) return [];
+  // Boards are what the bed lies on then.
+  if (works.does.prime || works.does.board || !PRIMED.has(works.substrate)) return [];
   return [
     {
       code: 'advice/not-primed',

@@ -1,7 +1,7 @@
 import type { AdviceRule } from '../finding.ts';
 
-/** Larger pieces keep the air out (usual limit of data sheets), mm. */
-const LARGEST_MM = 300;
+/** Larger pieces keep the air out, mm: 300 or 12 in (usual limit of data sheets). */
+const LARGEST_MM = 305;
 
 /** Ready-mixed adhesive dries by the air it gets: not between waterproofing and a tile, not under large pieces, not on floors or outdoors. */
 export const readyMixed: AdviceRule = ({ surface, surfaceIndex, plan: { figures } }) => {

@@ -6,15 +6,18 @@ export const thinCoverage: AdviceRule = ({ job, surfaceIndex, plan: { figures } 
   const { works, longestSideMm } = figures;
   const backs = job.materials[works.adhesive === 'powder' ? 'adhesive' : 'readyAdhesive']?.choices?.['backs'];
   const wanted = backsFor(figures);
-  if (wanted === 'none' || (backs !== 'none' && !(backs === 'skim' && wanted === 'notched'))) return [];
+  const isWet = works.place !== 'dry';
+  if (backs !== 'none' && !(backs === 'skim' && wanted === 'notched')) return [];
+  // Small pieces may be beaten in until their backs are full; where nobody butters any, that is looked at.
+  if (wanted === 'none' && !isWet) return [];
   const item = works.adhesive === 'powder' ? 'adhesive' : 'readyAdhesive';
   return [
     {
       code: works.load === 'heavy' ? 'advice/heavy-load' : 'advice/thin-coverage',
-      severity: 'warning',
+      severity: wanted === 'none' ? 'note' : 'warning',
       path: ['surfaces', surfaceIndex, 'works', 'place'],
-      figures: { longestSideMm, sharePercent: works.place === 'dry' ? 80 : 95 },
-      mend: { path: ['materials', item, 'choices', 'backs'], value: 'byTile' },
+      figures: { longestSideMm, sharePercent: isWet ? 95 : 80 },
+      mend: { path: ['materials', item, 'choices', 'backs'], value: wanted === 'none' ? 'skim' : 'byTile' },
     },
   ];
 };

@@ -1,11 +1,15 @@
+import type { FixtureKind } from '../../surface/fixtureCatalogue.ts';
 import type { AdviceRule } from '../finding.ts';
 
 const ROOM_MM = 2;
 
+/** What carries water: it warms, and it knocks. */
+const PIPED: ReadonlySet<FixtureKind> = new Set(['pipe', 'valve', 'waste']);
+
 /** A hole with no room round its pipe cracks the tile when the pipe warms or knocks. */
 export const tightPipe: AdviceRule = ({ surface, surfaceIndex }) =>
   surface.measured.fixtures.flatMap(({ kind, name, clearanceMm, tiledUnder }, k) =>
-    kind === 'pipe' && !tiledUnder && clearanceMm < ROOM_MM
+    PIPED.has(kind) && !tiledUnder && clearanceMm < ROOM_MM
       ? [
           {
             code: 'advice/tight-pipe',

@@ -1,9 +1,12 @@
 import { SANDED_FROM_MM } from '../../takeoff/works/works.ts';
+import { isScratchable } from '../../tile/product.ts';
+import { laidProducts } from '../laidProducts.ts';
 import type { AdviceRule } from '../finding.ts';
 
-/** Grout without sand shrinks and cracks in wide joints; glass takes it all the same. */
-export const unsandedWide: AdviceRule = ({ surface, surfaceIndex, plan: { figures } }) =>
-  figures.works.grout === 'fine' && surface.jointMm >= SANDED_FROM_MM && figures.tileMaterial !== 'glass'
+/** Grout without sand shrinks and cracks in wide joints; faces that sand scratches take it all the same. */
+export const unsandedWide: AdviceRule = (context) => {
+  const { surface, surfaceIndex, plan } = context;
+  return plan.figures.works.grout === 'fine' && surface.jointMm >= SANDED_FROM_MM && !laidProducts(context).some(isScratchable)
     ? [
         {
           code: 'advice/unsanded-wide',
@@ -14,3 +17,4 @@ export const unsandedWide: AdviceRule = ({ surface, surfaceIndex, plan: { figure
         },
       ]
     : [];
+};

@@ -51,7 +51,7 @@ export const CHECK_HOW: Readonly<Record<(typeof CHECKS)[number], string>> = {
 export function describeEntry(job: Job, { data }: Entry): string {
   switch (data.kind) {
     case 'order':
-      return `${data.lines.length} lines at ${data.supplier.toLowerCase()}, ${formatMoney(data.total, data.currency)} ${data.currency}`;
+      return `${data.lines.length} lines at ${data.supplier}, ${formatMoney(data.total, data.currency)} ${data.currency}`;
     case 'lot':
       return `${productName(job, data.productId)}, lot ${data.code}, ${data.pieces} pieces`;
     case 'mix':

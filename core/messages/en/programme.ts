@@ -2,6 +2,7 @@ import type { TaskId } from '../../labour/tasks.ts';
 import type { CalendarTaken } from '../../programme/takeCalendar.ts';
 import type { MissedWindow, PlannedTask, Programme } from '../../programme/programme.ts';
 import { isoDay } from '../../programme/calendar.ts';
+import { lowerFirst } from './casing.ts';
 import { hoursWords, TASK_NAMES } from './money.ts';
 
 const WEEKDAYS = ['Sun', 'Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat'];
@@ -38,15 +39,15 @@ export function describeHeld(task: PlannedTask, { tasks }: Pick<Programme, 'task
     case 'moved':
       return 'Moved here by hand.';
     case 'hands':
-      return other ? `When the hands are free after: ${workName(other).toLowerCase()}.` : 'When the hands are free.';
+      return other ? `When the hands are free after: ${lowerFirst(workName(other))}.` : 'When the hands are free.';
     case 'wait':
-      return `Waits ${hoursWords(held.hours)} for: ${other ? taskName(other).toLowerCase() : 'what is before it'}.`;
+      return `Waits ${hoursWords(held.hours)} for: ${other ? lowerFirst(taskName(other)) : 'what is before it'}.`;
   }
 }
 
 /** What is said of a window that was missed: the work and its place, what it comes after, and by how much. */
 export const missedWords = (task: TaskId, place: string, before: TaskId, hours: number, withinHours: number): string =>
-  `${workName({ task, part: null, placeName: place })} comes ${hoursWords(hours)} after ${TASK_NAMES[before].toLowerCase()}, which wants it within ${hoursWords(withinHours)}: do that again, or move it.`;
+  `${workName({ task, part: null, placeName: place })} comes ${hoursWords(Math.round(hours))} after ${TASK_NAMES[before].toLowerCase()}, which allows ${hoursWords(withinHours)}: do that again, or move it.`;
 
 /** A window that was missed. */
 export function describeMissed({ id, afterId, hours, withinHours }: MissedWindow, { tasks }: Pick<Programme, 'tasks'>): string {

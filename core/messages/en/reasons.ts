@@ -5,8 +5,9 @@ import type { Reasons } from '../../setout/weigh/explainSetout.ts';
 import type { StartName } from '../../setout/weigh/startName.ts';
 import type { AxisChoice } from '../../setout/weigh/setoutChoice.ts';
 import type { Along, EndSize, Statement } from '../../setout/weigh/statement.ts';
-import { formatExactLength, formatLengthWithUnit } from '../../units/formatLength.ts';
+import { readLength } from '../../units/formatLength.ts';
 import type { Tape } from '../../units/tape.ts';
+import { capital, lowerFirst } from './casing.ts';
 import { edgeInWords } from './names.ts';
 
 /** What things of a surface are called, by id: edges that have a name of their own, fixtures. */
@@ -60,8 +61,6 @@ const inARow = (things: readonly string[]): string =>
 export const setoutTitle = (name: StartName, names: ThingNames, isBegun: boolean): string =>
   isBegun ? `As it was begun: ${lowerFirst(startTitle(name, names))}` : startTitle(name, names);
 
-const lowerFirst = (text: string): string => text.charAt(0).toLowerCase() + text.slice(1);
-
 /** What a rule does, as a clause. */
 export function ruleName(rule: AxisChoice['rule'], axis: Axis): string {
   const [start, end] = END_NAMES[axis];
@@ -81,20 +80,30 @@ export function ruleName(rule: AxisChoice['rule'], axis: Axis): string {
   }
 }
 
-/** Why a setout: what it gains, what it costs, and why not the next one. Each can be said in one breath. */
-export function describeReasons({ gain, cost, rival, rivalIsBest }: Reasons, names: ThingNames, tape: Tape): string[] {
-  const than = rivalIsBest ? 'the best start' : 'the next best';
-  const lines = [capital(`${sentence(gain, names, tape, than)}.`)];
-  if (cost && !rivalIsBest) lines.push(capital(`${costSentence(cost, names, tape, than)}.`));
-  if (rival && !rivalIsBest) lines.push(`The next best start ${rivalClause(rival, names, tape)}.`);
+/** A start is called by its name up to so many words; another one is another start. */
+const LONGEST_NAME = 7;
+
+/** What a rival is called in a sentence. */
+function rivalName({ thanName }: Reasons, names: ThingNames): string {
+  const title = thanName && startTitle(thanName, names);
+  return title && title.split(' ').length <= LONGEST_NAME && !title.startsWith('Cut') ? title : 'Another start';
+}
+
+/** Why a setout: what it gains, what it costs, and why not another one. Each can be said in one breath. */
+export function describeReasons(reasons: Reasons, names: ThingNames, tape: Tape): string[] {
+  const { gain, cost, rival, rivalIsBest } = reasons;
+  const other = rivalIsBest ? 'the best start' : lowerFirst(rivalName(reasons, names));
+  const lines = [capital(`${sentence(gain, names, tape, other)}.`)];
+  if (cost && !rivalIsBest) lines.push(capital(`${sentence(cost, names, tape, other)}.`));
+  if (rival && !rivalIsBest) lines.push(`${rivalName(reasons, names)} would ${rivalClause(rival, names, tape)}.`);
   return lines;
 }
 
 /** How far a setout is behind what the product would choose, in words; null where it is not. */
 export function describeBehind({ rivalIsBest, cost, instead }: Reasons, names: ThingNames, tape: Tape): string | null {
   if (!rivalIsBest) return null;
-  if (instead) return `With the best start: ${sentence(instead, names, tape, 'here')}.`;
-  return cost ? `Against the best start: ${costSentence(cost, names, tape, 'there')}.` : 'The best start is better in small things.';
+  if (instead) return `With the best start: ${sentence(instead, names, tape, 'this one')}.`;
+  return cost ? `Against the best start: ${sentence(cost, names, tape, 'the best start')}.` : 'The best start is better in small things.';
 }
 
 /** All that is said of a setout: why it, and how far it is behind where it is. */
@@ -103,15 +112,12 @@ export function describeSetout(reasons: Reasons, names: ThingNames, tape: Tape):
   return [...describeReasons(reasons, names, tape), ...(behind ? [behind] : [])];
 }
 
-const costSentence = (statement: Statement, names: ThingNames, tape: Tape, than: string): string =>
-  statement.says === 'work' ? `it takes ${workOf(statement, than)}` : sentence(statement, names, tape, than);
-
 /** What stays of a long piece is short rather than narrow from here on, mm. */
 const STRIP_MM = 100;
 
 /** One statement as a clause. */
-function sentence(statement: Statement, names: ThingNames, tape: Tape, than = 'the next best'): string {
-  const mm = (value: number): string => sizeInWords(value, tape);
+function sentence(statement: Statement, names: ThingNames, tape: Tape, than: string): string {
+  const mm = (value: number): string => readLength(value, tape);
   const where = (along: Along): string => nameOf(along, names);
   const fixture = (id: string): string => thingName(id, names);
   switch (statement.says) {
@@ -126,15 +132,13 @@ function sentence(statement: Statement, names: ThingNames, tape: Tape, than = 't
     case 'even':
       return `${sizes(statement, tape)} at both ends, ${END_NAMES[statement.axis].join(' and ')}`;
     case 'ends':
-      return statement.sizes.map((size) => `${size.cutMm ? sizes(size, tape) : 'full tiles'} at the ${where(size.along)}`).join(' and ');
+      return endsOf(statement, names, tape);
     case 'narrowest':
-      return `nothing narrower than ${mm(statement.size.cutMm?.[0] ?? 0)}, at the ${where(statement.size.along)}`;
+      return `the narrowest piece is ${mm(statement.size.cutMm?.[0] ?? 0)}, at the ${where(statement.size.along)}`;
     case 'pieces':
       return `cut pieces of ${sizes(statement.size, tape)} stand along the ${where(statement.size.along)}`;
-    case 'strips': {
-      const thin = statement.size.cutMm?.[0] ?? 0;
-      return `${thin < STRIP_MM ? 'strips' : 'short pieces'} of ${mm(thin)} along the ${where(statement.size.along)}`;
-    }
+    case 'strips':
+      return stripsOf(statement.size, names, tape);
     case 'square':
       return `square to the ${where(statement.along)}`;
     case 'runOff':
@@ -156,30 +160,46 @@ function sentence(statement: Statement, names: ThingNames, tape: Tape, than = 't
   }
 }
 
-/** What speaks against the next best start, as what it does. */
+/** What speaks against another start, as what it would do. */
 function rivalClause(statement: Statement, names: ThingNames, tape: Tape): string {
   switch (statement.says) {
     case 'strips':
-      return `leaves ${sentence(statement, names, tape)}`;
+      return `leave ${stripsOf(statement.size, names, tape)}`;
     case 'pieces':
-      return `leaves cut pieces of ${sizes(statement.size, tape)} along the ${nameOf(statement.size.along, names)}`;
+      return `leave cut pieces of ${sizes(statement.size, tape)} along the ${nameOf(statement.size.along, names)}`;
     case 'ends':
-      return `comes to ${sentence(statement, names, tape)}`;
+      return `come to ${endsOf(statement, names, tape)}`;
     case 'runOff':
-      return `runs off by ${formatLengthWithUnit(statement.mm, tape)} along the ${nameOf(statement.along, names)}`;
+      return `run off by ${readLength(statement.mm, tape)} along the ${nameOf(statement.along, names)}`;
     case 'middle':
-      return `lies ${formatLengthWithUnit(statement.offMm, tape)} off the middle of ${thingName(statement.fixtureId, names)}`;
+      return `lie ${readLength(statement.offMm, tape)} off the middle of ${thingName(statement.fixtureId, names)}`;
     case 'falls':
-      return `has ${thingName(statement.fixtureId, names)} in the body of one tile`;
+      return `have ${thingName(statement.fixtureId, names)} in the body of one tile`;
     case 'legs':
-      return 'leaves notched pieces a leg that breaks easily';
+      return 'leave notched pieces a leg that breaks easily';
     case 'moreWork':
-      return 'takes longer at the saw';
+      return 'take longer at the saw';
     case 'motifs':
-      return statement.motifs === 0 ? 'shows no motif whole' : `shows only ${statement.motifs} whole`;
+      return statement.motifs === 0 ? 'show no motif whole' : `show only ${statement.motifs} whole`;
     default:
-      return `comes out so: ${sentence(statement, names, tape)}`;
+      return `come out so: ${sentence(statement, names, tape, 'this one')}`;
   }
+}
+
+/** The narrow pieces along an edge: strips, or short ends of long tiles. */
+function stripsOf({ along, cutMm }: EndSize, names: ThingNames, tape: Tape): string {
+  const thin = cutMm?.[0] ?? 0;
+  return `${thin < STRIP_MM ? 'strips' : 'short pieces'} of ${readLength(thin, tape)} along the ${nameOf(along, names)}`;
+}
+
+/** Both ends of a direction, each by itself. */
+const endsOf = ({ sizes: both }: Extract<Statement, { says: 'ends' }>, names: ThingNames, tape: Tape): string =>
+  both.map((size) => `${size.cutMm ? sizes(size, tape) : 'full tiles'} at ${endName(size.along, names)}`).join(' and ');
+
+/** An edge as one end of a row: "the left", "A–B". */
+function endName(along: Along, names: ThingNames): string {
+  const name = nameOf(along, names);
+  return name.startsWith('edge ') ? name.slice('edge '.length) : `the ${name.replace(/ edge$/, '')}`;
 }
 
 const workOf = ({ cutPieces, less }: Extract<Statement, { says: 'work' }>, than: string): string =>
@@ -208,8 +228,8 @@ const goTo = (along: Along, names: ThingNames): string =>
 
 function sizes({ cutMm }: Pick<EndSize, 'cutMm'>, tape: Tape): string {
   if (!cutMm) return 'full';
-  const [low, high] = cutMm.map((value) => sizeInWords(value, tape));
-  return low === high ? low : `${low} to ${high}`;
+  const [low, high] = cutMm.map((value) => readLength(value, tape));
+  return low === high ? low : `${low.replace(/ mm$/, '')} to ${high}`;
 }
 
 /** The pieces at both ends in words. */
@@ -222,18 +242,10 @@ export function describeEnds({ start, end }: EndCuts, axis: Axis, tape: Tape): s
 
 const FULL = 'full';
 
-/** A size as the tape reads it; what is there is never read as nothing. */
-function sizeInWords(mm: number, tape: Tape): string {
-  const read = formatLengthWithUnit(mm, tape);
-  return mm > 0 && /^0( mm|")$/.test(read) ? formatExactLength(mm, tape) : read;
-}
-
 /** The pieces along one edge in words. */
 export function describePieces({ cutsMm, full }: EndPieces, tape: Tape): string {
   if (cutsMm.length === 0) return FULL;
-  const shown = [...new Set(cutsMm.map((mm) => sizeInWords(mm, tape)))];
+  const shown = [...new Set(cutsMm.map((mm) => readLength(mm, tape)))];
   const range = shown.length > 2 ? `${shown[0]} down to ${shown.at(-1) ?? ''}` : shown.join(' and ');
   return full ? `full${shown.length === 1 ? ' and' : ','} ${range}` : range;
 }
-
-const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);

@@ -3,7 +3,8 @@ import { distance, quarterTurn, subtract, unit } from '../../geometry/point.ts';
 import { boxOf } from '../../geometry/ring.ts';
 import type { Repeat } from '../../pattern/repeat.ts';
 import type { Trials } from '../trial/trials.ts';
-import { CLEAR_MM, EAR_MM, EAR_SHARE } from '../trial/features.ts';
+import { CLEAR_MM } from '../trial/features.ts';
+import { legLimit } from '../weigh/leg.ts';
 import { spanOf, type Axis, type Span } from '../weigh/axisPlacement.ts';
 import { sliverLimit } from '../weigh/sliver.ts';
 
@@ -108,7 +109,7 @@ function featureOffsets({ rounds, boundary }: Trials, axis: Axis, spans: readonl
     centre[k] + radiusMm + 2 * CLEAR_MM,
   ]);
   return spans.flatMap(({ low, high }) => {
-    const leg = Math.max(EAR_MM, EAR_SHARE * (high - low));
+    const leg = legLimit(high - low);
     return [
       ...touching.flatMap((mm) => [mm - low, mm - high]),
       ...boundary.notches.flatMap(({ at }) => [at[k] - low - leg, at[k] - high + leg]),

@@ -31,6 +31,8 @@ export interface BoundaryNotch {
   readonly at: Point;
   /** Into the field, square to the two lines that meet there, length one. */
   readonly inward: readonly [Point, Point];
+  /** All corners of what it belongs to, where that stands within the field; none of the outline. */
+  readonly hole: readonly Point[];
 }
 
 /** Where the tiles of a ground end, in the frame of the setout: unturned by its turn about the origin. */
@@ -55,7 +57,11 @@ export function boundaryOf(ground: Ground, turnDeg: number): Boundary {
   return {
     owners: known.owners,
     lines: known.lines.map(({ from, to, owner }) => ({ from: unturn(from), to: unturn(to), owner })),
-    notches: known.notches.map(({ at, inward }) => ({ at: unturn(at), inward: [unturn(inward[0]), unturn(inward[1])] })),
+    notches: known.notches.map(({ at, inward, hole }) => ({
+      at: unturn(at),
+      inward: [unturn(inward[0]), unturn(inward[1])],
+      hole: hole.map(unturn),
+    })),
   };
 }
 
@@ -67,7 +73,7 @@ function boundaryAsDrawn(ground: Ground): Boundary {
   const edges = [...ground.edges, ...ground.beside].map((edge) => ownedLine(edge, owners));
   const lines: BoundaryLine[] = [];
   const notches: BoundaryNotch[] = [];
-  for (const ring of ground.region.flat()) {
+  for (const [ring, isHole] of ground.region.flatMap((polygon) => polygon.map((one, k) => [one, k > 0] as const))) {
     const own: BoundaryLine[] = [];
     ring.forEach((from, k) => {
       const to = ring[(k + 1) % ring.length];
@@ -75,7 +81,7 @@ function boundaryAsDrawn(ground: Ground): Boundary {
       own.push({ from, to, owner: edges.find((edge) => runsOn(edge, from, to))?.owner ?? owners.length - 1 });
     });
     lines.push(...byChords(own));
-    notches.push(...notchesOf(ring));
+    notches.push(...notchesOf(ring, isHole));
   }
   return { owners, lines, notches };
 }
@@ -145,12 +151,12 @@ function runsOn({ from: [x, y], along, inward, lengthMm, gapMm }: OwnedLine, [ax
   return b > a && b > -ON_LINE_MM && a < lengthMm + ON_LINE_MM;
 }
 
-function notchesOf(ring: Ring): BoundaryNotch[] {
+function notchesOf(ring: Ring, isHole: boolean): BoundaryNotch[] {
   return ring.flatMap((at, k): BoundaryNotch[] => {
     const before = ring[(k + ring.length - 1) % ring.length];
     const after = ring[(k + 1) % ring.length];
     if (distance(before, at) < TOLERANCE_MM || distance(at, after) < TOLERANCE_MM) return [];
     const [into, out] = [unit(subtract(at, before)), unit(subtract(after, at))];
-    return cross(into, out) < -SHARP_SINE ? [{ at, inward: [quarterTurn(into), quarterTurn(out)] }] : [];
+    return cross(into, out) < -SHARP_SINE ? [{ at, inward: [quarterTurn(into), quarterTurn(out)], hole: isHole ? ring : [] }] : [];
   });
 }

@@ -4,7 +4,8 @@ import { distance, type Point } from '../../geometry/point.ts';
 import { boxOf, isWithin, rectangleRing, type Box, type Ring } from '../../geometry/ring.ts';
 import { cellShift, unitOf, type Repeat } from '../../pattern/repeat.ts';
 import { countCells, markCells } from '../place/markCells.ts';
-import type { Falls } from '../weigh/figures.ts';
+import type { Falls, SetoutFigures } from '../weigh/figures.ts';
+import { legLimit } from '../weigh/leg.ts';
 import type { Boundary, BoundaryNotch } from './boundary.ts';
 import type { CellIndex } from './cellIndex.ts';
 import type { TileTable } from './tileTable.ts';
@@ -25,10 +26,6 @@ export interface RoundThing {
   readonly centre: Point;
   readonly radiusMm: number;
 }
-
-/** A leg of a notched piece under this is fragile, mm, and so is one under a third of the piece (trade practice). */
-export const EAR_MM = 25;
-export const EAR_SHARE = 1 / 3;
 
 /** Calls for every tile whose box in the lattice may hold a position, within `reach` steps. */
 function forTilesNear({ boxes, index }: Cell, at: Point, reach: Point, visit: (piece: number, i: number, j: number) => void): void {
@@ -54,22 +51,31 @@ export interface Cell {
 }
 
 /**
- * Finds the tile that a corner of the boundary reaches into, and tells how fragile the legs are that it gets. A leg is
- * measured on the outline itself, from the corner into the field.
+ * Finds the tile that a corner of the boundary reaches into, and counts how fragile the legs are that it gets. A leg is
+ * measured on the outline itself, from the corner into the field; what closes round a box is weighed as one, and called none.
  */
-export function earsAt({ at, inward }: BoundaryNotch, cell: Cell, [x, y]: Point, tiles: TileTable): number {
+export function countEars(
+  { at, inward, hole }: BoundaryNotch,
+  cell: Cell,
+  [x, y]: Point,
+  tiles: TileTable,
+  figures: Pick<SetoutFigures, 'ears' | 'legs'>,
+): void {
   const { repeat, toLattice } = cell;
   const place: Point = [at[0] - x, at[1] - y];
-  let ears = 0;
   forTilesNear(cell, toLattice(place), HERE, (piece, i, j) => {
     const [dx, dy] = cellShift(repeat, i, j);
     const within: Point = [place[0] - dx, place[1] - dy];
     const { ring } = repeat.pieces[piece];
     if (!isWithin(ring, within[0], within[1])) return;
     tiles.notches[tiles.at(piece, i, j)]++;
+    let ears = 0;
     for (const way of inward) ears += earOf(ring, within, way);
+    if (ears === 0) return;
+    figures.ears += ears;
+    const closes = hole.length > 0 && hole.every(([px, py]) => isWithin(ring, px - x - dx, py - y - dy));
+    if (!closes) figures.legs++;
   });
-  return ears;
 }
 
 const HERE: Point = [0, 0];
@@ -78,7 +84,7 @@ const HERE: Point = [0, 0];
 function earOf(ring: Ring, at: Point, way: Point): number {
   const ahead = reachOf(ring, at, way);
   const full = ahead + reachOf(ring, at, [-way[0], -way[1]]);
-  const limit = Math.max(EAR_MM, full * EAR_SHARE);
+  const limit = legLimit(full);
   return ahead >= limit - 1e-6 ? 0 : 1 - 0.5 * (ahead / limit);
 }
 

@@ -12,7 +12,7 @@ import { alongLattice } from './alongLattice.ts';
 import { boundaryOf, type Boundary } from './boundary.ts';
 import { bandStretches, type Stretch } from './bandStretches.ts';
 import { POINT_MM, tallyCorner, tallyPlain } from './cornerTiles.ts';
-import { earsAt, fallsOf, wholeSheets, type RoundThing } from './features.ts';
+import { countEars, fallsOf, wholeSheets, type RoundThing } from './features.ts';
 import { LineWalk, MAY_BE_LOST_MM, TALLIED } from './lineWalk.ts';
 import { middlesOf, type Middle } from './middles.ts';
 import { lostBelow, outlineAcross, type OutlineAcross } from './outlineAcross.ts';
@@ -91,6 +91,7 @@ export class Trials {
       minutes: 0,
       missedPins: pins.map(() => 0),
       ears: 0,
+      legs: 0,
       motifs: 0,
       opened: 0,
     };
@@ -109,7 +110,8 @@ export class Trials {
     const start: Point = [x, y];
     const originAt = (at: Point): Point => (bands.length === 0 ? start : (this.originAt(at) ?? start));
     figures.ears = 0;
-    for (const notch of this.boundary.notches) figures.ears += earsAt(notch, lineWalk, originAt(notch.at), tiles);
+    figures.legs = 0;
+    for (const notch of this.boundary.notches) countEars(notch, lineWalk, originAt(notch.at), tiles, figures);
     this.tallyAll();
     this.rounds.forEach((round, k) => {
       figures.rounds[k].falls = fallsOf(round, lineWalk, originAt(round.centre), tiles);

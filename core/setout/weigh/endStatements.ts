@@ -93,16 +93,25 @@ export function unevenStatement(chosen: Candidate, than: Candidate | null): Stat
   return { says: 'ends', axis, sizes: [sizeOf(a), sizeOf(b)] };
 }
 
-/** The edge without slivers whose narrowest piece is widest beside that of a rival, by how much it is looked at; null where none is wider. */
-export function widerStatement(chosen: Candidate, rival: Candidate): Statement | null {
-  const wider = chosen.figures.edges.flatMap((tally) => {
-    const { owner, cutMm, sliverMm, thinnestMm } = tally;
-    const other = tallyOf(rival.figures, owner.id);
-    if (owner.kind !== 'edge' || owner.isReveal || cutMm < 1 || sliverMm > 0 || !other || isFull(other)) return [];
-    return [{ tally, by: (thinnestMm - other.thinnestMm) * owner.seen * Math.min(cutMm, other.cutMm) }];
-  });
-  const [most] = wider.filter(({ tally, by }) => by > tally.owner.lengthMm).sort((p, q) => q.by - p.by);
-  return most ? { says: 'narrowest', size: sizeOf(most.tally) } : null;
+/** Narrowest pieces that differ by less look alike, mm. */
+const SEEN_MM = 5;
+
+/** The edge with the narrowest piece of all; null where nothing is cut. */
+export function narrowestEdge({ figures }: Candidate): EdgeTally | null {
+  const cut = figures.edges.filter(({ cutMm, thinnestMm }) => cutMm >= 1 && Number.isFinite(thinnestMm));
+  return cut.reduce<EdgeTally | null>((a, b) => (a && a.thinnestMm <= b.thinnestMm ? a : b), null);
+}
+
+/**
+ * The narrowest piece of all and where it lies, if a rival has a clearly narrower one. Null where it has not, where nothing
+ * is cut, and where it lies along something that has no name.
+ */
+export function narrowestStatement(chosen: Candidate, rival: Candidate | null): Statement | null {
+  const own = narrowestEdge(chosen);
+  const other = rival && narrowestEdge(rival);
+  if (!own || own.owner.kind === 'other' || own.owner.isReveal) return null;
+  if (rival && (!other || other.thinnestMm > own.thinnestMm - SEEN_MM)) return null;
+  return { says: 'narrowest', size: { along: alongOf(own), cutMm: [own.thinnestMm, own.thinnestMm] } };
 }
 
 /** How much an edge comes out otherwise than in a rival, mm: of its narrowest and its widest piece. */
@@ -122,5 +131,10 @@ export function endsStatement(chosen: Candidate, rival: Candidate | null = null)
       return { pair, off: other ? offBy(a, other.a) + offBy(b, other.b) : 0, thin: Math.min(a.thinnestMm, b.thinnestMm) };
     })
     .sort((p, q) => (Math.abs(q.off - p.off) > 1 ? q.off - p.off : p.thin - q.thin));
-  return told ? statementOf(told.pair) : { says: 'work', cutPieces: chosen.figures.cutPieces, less: false };
+  return told
+    ? statementOf(told.pair)
+    : (narrowestStatement(chosen, null) ?? { says: 'work', cutPieces: chosen.figures.cutPieces, less: false });
 }
+
+/** How both directions come out, one after the other. */
+export const bothEndsStatements = (chosen: Candidate): Statement[] => pairsOf(chosen).map(statementOf);

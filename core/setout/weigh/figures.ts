@@ -72,6 +72,8 @@ export interface SetoutFigures {
   minutes: number;
   /** Fragile legs of notched pieces, each counted from a half, at the limit, to one. */
   ears: number;
+  /** Pieces' corners with such a leg; what closes round a box within one tile has none. */
+  legs: number;
   /** Figured sheets that lie whole. */
   motifs: number;
   /** Tiles that are opened for the cut pieces when the halves of a tile are both used. */

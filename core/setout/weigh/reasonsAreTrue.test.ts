@@ -174,7 +174,7 @@ function untrue(plan: SetOut, pieces: readonly Piece[], statement: Statement, { 
     case 'middle':
       return statement.offMm >= 0 ? null : 'no such distance';
     case 'legs':
-      return statement.some === figures.ears > 0 ? null : 'legs';
+      return statement.some === figures.legs > 0 ? null : 'legs';
   }
 }
 

@@ -29,13 +29,13 @@ export function speaksAgainst(care: Care, chosen: Candidate, than: Candidate | n
     case 'square': {
       const offThere = (id: string): number => than?.figures.runOffs.find(({ owner }) => owner.id === id)?.mm ?? 0;
       const [most] = figures.runOffs
-        .filter(({ owner, mm }) => mm > offThere(owner.id) + 1)
+        .filter(({ owner, mm }) => mm > offThere(owner.id) + SEEN_MM)
         .sort((a, b) => b.mm * b.owner.seen - a.mm * a.owner.seen);
       return most ? { says: 'runOff', along: { ...most.owner }, mm: most.mm } : null;
     }
     case 'middle': {
       const [most] = figures.middles
-        .filter(({ offMm }, k) => offMm >= 1 && offMm > (than?.figures.middles[k]?.offMm ?? 0) + (than ? 1 : 0))
+        .filter(({ offMm }, k) => offMm >= SEEN_MM && offMm > (than?.figures.middles[k]?.offMm ?? 0) + (than ? SEEN_MM : 0))
         .sort((a, b) => b.offMm / b.mostMm - a.offMm / a.mostMm);
       return most ? { says: 'middle', fixtureId: most.fixtureId, offMm: most.offMm } : null;
     }
@@ -44,13 +44,12 @@ export function speaksAgainst(care: Care, chosen: Candidate, than: Candidate | n
       return hard ? { says: 'falls', fixtureId: hard.fixtureId, falls: hard.falls } : null;
     }
     case 'ears':
-      return figures.ears > 0 && !(than && than.figures.ears > 0) ? { says: 'legs', some: true } : null;
+      return figures.legs > 0 && !(than && than.figures.legs > 0) ? { says: 'legs', some: true } : null;
     case 'work':
     case 'pieces': {
       // How many tiles are opened for the cuts the cutting plan knows.
-      const { cutPieces, minutes } = figures;
-      if (!than) return { says: 'work', cutPieces, less: false };
-      return clearlyMore(minutes, than.figures.minutes) ? { says: 'moreWork' } : null;
+      const { minutes } = figures;
+      return than && clearlyMore(minutes, than.figures.minutes) ? { says: 'moreWork' } : null;
     }
     case 'motifs':
       return than && figures.motifs < than.figures.motifs ? { says: 'motifs', motifs: figures.motifs } : null;
@@ -68,7 +67,7 @@ const worstPieces = (chosen: Candidate, than: Candidate | null, of: (tally: Edge
 
 /** Less of an edge by this share, or a piece wider by so many mm, is seen. */
 const SEEN_SHARE = 0.95;
-const SEEN_MM = 1;
+const SEEN_MM = 5;
 
 /** Whether the cut pieces along an edge are clearly more, or narrower, than in another setout. */
 const clearlyWorse = (tally: EdgeTally, other: EdgeTally): boolean =>

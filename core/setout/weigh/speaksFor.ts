@@ -1,5 +1,5 @@
 import type { Candidate } from './candidate.ts';
-import { endsStatement, evenStatement, fullStatement, fullSeenStatement, widerStatement } from './endStatements.ts';
+import { endsStatement, evenStatement, fullStatement, fullSeenStatement, narrowestStatement } from './endStatements.ts';
 import { alongOf, clearlyMore, type Statement } from './statement.ts';
 import type { Care } from './ways.ts';
 
@@ -8,11 +8,11 @@ export function speaksFor(care: Care, chosen: Candidate, rival: Candidate): Stat
   const { figures } = chosen;
   switch (care) {
     case 'slivers':
-      if (figures.edges.some(({ sliverMm, owner }) => sliverMm > 0 && owner.seen > 0.5)) return widerStatement(chosen, rival);
-      return evenStatement(chosen) ?? fullStatement(chosen) ?? widerStatement(chosen, rival);
+      if (figures.edges.some(({ sliverMm, owner }) => sliverMm > 0 && owner.seen > 0.5)) return narrowestStatement(chosen, rival);
+      return evenStatement(chosen) ?? fullStatement(chosen) ?? narrowestStatement(chosen, rival);
     case 'ends':
     case 'fullSeen':
-      return fullSeenStatement(chosen) ?? fullStatement(chosen) ?? widerStatement(chosen, rival) ?? endsStatement(chosen, rival);
+      return fullSeenStatement(chosen) ?? fullStatement(chosen) ?? narrowestStatement(chosen, rival) ?? endsStatement(chosen, rival);
     case 'balance':
       return evenStatement(chosen) ?? fullStatement(chosen) ?? endsStatement(chosen, rival);
     case 'square': {
@@ -35,7 +35,7 @@ export function speaksFor(care: Care, chosen: Candidate, rival: Candidate): Stat
       return easy ? { says: 'falls', fixtureId: easy.fixtureId, falls: easy.falls } : null;
     }
     case 'ears':
-      return figures.ears === 0 ? { says: 'legs', some: false } : null;
+      return figures.legs === 0 && rival.figures.legs > 0 ? { says: 'legs', some: false } : null;
     case 'work': {
       const { cutPieces, minutes } = figures;
       return clearlyMore(rival.figures.minutes, minutes) ? { says: 'work', cutPieces, less: true } : null;

@@ -6,8 +6,9 @@ import type { LevelReading } from './levels.ts';
 export type HeightField = (p: Point) => number;
 
 /**
- * A smooth ground through all readings: a thin plate over them (r² ln r) on a tilted plane, which is
- * what a sheet of steel would do. With fewer than three readings, or all in one row, the mean.
+ * A smooth ground through all readings: a thin plate over them (r² ln r) on a tilted plane, which is what a sheet of steel
+ * would do; but never further off the plane that fits the readings best than a reading is, so that no height is invented.
+ * With fewer than three readings, or all in one row, the mean.
  */
 export function heightField(readings: readonly LevelReading[]): HeightField {
   const heights = readings.map(({ downMm }) => -downMm);
@@ -22,12 +23,28 @@ export function heightField(readings: readonly LevelReading[]): HeightField {
     [...at.map(([, y]) => y), 0, 0, 0],
   ];
   const shares = count < 3 ? null : solveLinear(matrix, [...heights, 0, 0, 0]);
-  if (!shares) return () => mean;
+  const plane = bestPlane(at, heights);
+  if (!shares || !plane) return () => mean;
+  const offs = heights.map((height, k) => height - plane(at[k]));
+  const [low, high] = [Math.min(...offs), Math.max(...offs)];
   return ([x, y]) => {
     const p: Point = [x / span, y / span];
     const bends = at.reduce((sum, q, k) => sum + shares[k] * plate(p, q), 0);
-    return bends + shares[count] + shares[count + 1] * p[0] + shares[count + 2] * p[1];
+    const flat = plane(p);
+    const off = bends + shares[count] + shares[count + 1] * p[0] + shares[count + 2] * p[1] - flat;
+    return flat + Math.min(high, Math.max(low, off));
   };
+}
+
+/** The plane that fits heights best, by least squares; null where the places lie in one row. */
+function bestPlane(at: readonly Point[], heights: readonly number[]): HeightField | null {
+  const rows = at.map(([x, y]) => [1, x, y]);
+  const sum = (of: (row: readonly number[], k: number) => number): number => rows.reduce((total, row, k) => total + of(row, k), 0);
+  const shares = solveLinear(
+    [0, 1, 2].map((i) => [0, 1, 2].map((j) => sum((row) => row[i] * row[j]))),
+    [0, 1, 2].map((i) => sum((row, k) => row[i] * heights[k])),
+  );
+  return shares && (([x, y]) => shares[0] + shares[1] * x + shares[2] * y);
 }
 
 function plate([x1, y1]: Point, [x2, y2]: Point): number {

@@ -15,6 +15,8 @@ export interface BayJoint {
 export interface Bays {
   /** No bay is longer, mm. */
   readonly limitMm: number;
+  /** No bay is larger, mm²; null where only its length counts. */
+  readonly limitMm2: number | null;
   readonly joints: readonly BayJoint[];
 }
 
@@ -33,11 +35,12 @@ export function longestBay(practice: Practice, { place, heated }: Pick<Works, 'p
 /** The fewest even bays that keep within the limits; none on what is shorter. */
 export function baysOf(region: readonly Polygon[], practice: Practice, works: Pick<Works, 'place' | 'heated'>): Bays {
   const limitMm = longestBay(practice, works);
-  if (region.length === 0) return { limitMm, joints: [] };
+  const limitMm2 = practice === 'european' && works.heated ? HEATED_MM2 : null;
+  if (region.length === 0) return { limitMm, limitMm2, joints: [] };
   const { minX, minY, maxX, maxY } = boxOf(region.flat(2));
   const [wide, high] = [maxX - minX, maxY - minY];
   let [across, up] = [Math.ceil(wide / limitMm - 1e-9), Math.ceil(high / limitMm - 1e-9)];
-  const mostMm2 = practice === 'european' && works.heated ? HEATED_MM2 : Infinity;
+  const mostMm2 = limitMm2 ?? Infinity;
   while ((wide / across) * (high / up) > mostMm2 + 1) {
     if (wide / across > high / up) across++;
     else up++;
@@ -48,6 +51,7 @@ export function baysOf(region: readonly Polygon[], practice: Practice, works: Pi
   };
   return {
     limitMm,
+    limitMm2,
     joints: [
       ...Array.from({ length: across - 1 }, (_, k) => joint('x', minX + (wide * (k + 1)) / across)),
       ...Array.from({ length: up - 1 }, (_, k) => joint('y', minY + (high * (k + 1)) / up)),

@@ -84,7 +84,7 @@ export function measureSite(site: LaidSite, practice: Practice, sizes: StripSize
     sharedJoints: works.does.clips ? sharedJointLengths(chipless, SHORTEST_CLIPPED_MM) : null,
     fill: levels && fill ? { kind: fill, meanMm: levels.meanMm, areaMm2: levels.areaMm2 } : null,
     ...(ledger ? ledgerFigures(ledger, traced) : { ledgerRunsMm: [], ledgerRowMm2: 0 }),
-    bays: kind === 'floor' ? baysOf(traced.region, practice, works) : { limitMm: Infinity, joints: [] },
+    bays: kind === 'floor' ? baysOf(traced.region, practice, works) : { limitMm: Infinity, limitMm2: null, joints: [] },
   };
 }
 

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import type { SurfaceKind } from '../../surface/surface.ts';
-import { actualSize, type Product } from '../../tile/product.ts';
+import { actualSize, isScratchable, type Product } from '../../tile/product.ts';
 
 /** Where a surface is: dry, splashed or flooded, or out in the weather. */
 export const PLACES = ['dry', 'wet', 'outdoors'] as const;
@@ -69,7 +69,7 @@ export function worksOf(
     substrate,
     adhesive: works.adhesive ?? 'powder',
     mortar: works.mortar ?? (isGlass ? 'white' : 'grey'),
-    grout: works.grout ?? (jointMm >= SANDED_FROM_MM && !isGlass ? 'sanded' : 'fine'),
+    grout: works.grout ?? (jointMm >= SANDED_FROM_MM && !isScratchable(tile) ? 'sanded' : 'fine'),
     does: {
       prime: PRIMED.has(substrate),
       board: false,

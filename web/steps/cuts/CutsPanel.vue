@@ -33,7 +33,7 @@ useIntervalFn(look, LOOK_EVERY_MS);
 <template>
   <template v-if="plan">
     <CutPapers :job="job" :surface="surface" :plan="plan" />
-    <PartTabs v-model="board.cutPart" :parts="CUT_PARTS" label="Parts of cutting" />
+    <PartTabs v-model="board.cutPart" data-field="cuts" :parts="CUT_PARTS" label="Parts of cutting" />
     <PiecesToCut v-if="board.cutPart === 'pieces'" :job="job" :surface="surface" :plan="plan" :off-cuts="offCuts" />
     <DryLay v-else-if="board.cutPart === 'dry'" :job="job" :surface="surface" :plan="plan" />
     <PracticeMarks v-else-if="board.cutPart === 'practice'" :job="job" :plan="plan" />

@@ -1,10 +1,12 @@
 <script setup lang="ts">
+import { ofSurface } from '@azulejo/core/advice/ofSurface';
 import { openFindings } from '@azulejo/core/advice/registry';
 import Button from 'primevue/button';
 import { computed, ref, toRef } from 'vue';
 import { RouterLink, useRouter } from 'vue-router';
 import { PhCopy, PhDownloadSimple, PhPlus, PhShoppingCartSimple, PhSlidersHorizontal, PhStack } from '@phosphor-icons/vue';
 import { repeatRoom, repeatSurface } from '@azulejo/core/job/repeatSurface';
+import { tilesNamedBy } from '@azulejo/core/job/tilesNamedBy';
 import { describeFinding } from '@azulejo/core/messages/en/advice';
 import { exportUrl } from '../../api/client.ts';
 import { clipText } from '@azulejo/core/units/clipText';
@@ -26,11 +28,17 @@ const laying = ref<string | null>(null);
 const roomToLay = computed(() => jobs.job?.rooms.find(({ id }) => id === laying.value) ?? null);
 const { plan, surfaces: planned } = useJobPlan();
 const planOf = (id: string) => planned.value.get(id) ?? null;
-/** What is found of the job as a whole: of its days. */
+/** What is found of the job as a whole: of its days, and of the lots of its tiles. */
 const jobFindings = computed(() => openFindings(plan.value?.findings ?? []).filter(({ path }) => path[0] !== 'surfaces'));
 const findingsOf = (id: string) => {
-  const at = jobs.job?.surfaces.findIndex((surface) => surface.id === id);
-  return openFindings(plan.value?.findings ?? []).filter(({ path }) => path[1] === at);
+  const at = jobs.job?.surfaces.findIndex((surface) => surface.id === id) ?? -1;
+  return ofSurface(openFindings(plan.value?.findings ?? []), at);
+};
+/** A tile is changed on the first surface that has it. */
+const toTile = (at: number) => {
+  const id = jobs.job?.products.at(at)?.id;
+  const surface = jobs.job?.surfaces.find((one) => id !== undefined && tilesNamedBy(one).has(id)) ?? jobs.job?.surfaces[0];
+  return { name: 'surface', params: { jobId: props.jobId, surfaceId: surface?.id ?? '', step: 'tile' }, query: { at: 'productId' } };
 };
 const laidCount = computed(() => jobs.job?.surfaces.filter(({ laid }) => laid).length ?? 0);
 const total = computed(() => plan.value && formatMoney(plan.value.money.total, plan.value.money.currency));
@@ -96,7 +104,8 @@ function repeatAll(roomId: string): void {
     </header>
     <p v-for="finding in jobFindings" :key="describeFinding(finding, jobs.job.tape)" class="caution late">
       {{ describeFinding(finding, jobs.job.tape) }}
-      <RouterLink :to="{ name: 'programme', params: { jobId } }">See the days</RouterLink>
+      <RouterLink v-if="finding.path[0] === 'programme'" :to="{ name: 'programme', params: { jobId } }">See the days</RouterLink>
+      <RouterLink v-else :to="toTile(Number(finding.path[1]))">See its lots</RouterLink>
     </p>
     <section v-if="jobs.job.surfaces.length === 0" class="empty">
       <h2>No surface yet</h2>

@@ -2,6 +2,7 @@
 import Button from 'primevue/button';
 import { computed } from 'vue';
 import { PhCheckCircle, PhCircle, PhCopy, PhTrash, PhWarning } from '@phosphor-icons/vue';
+import { worstFirst } from '@azulejo/core/advice/worstFirst';
 import type { Finding } from '@azulejo/core/advice/finding';
 import { boxOf } from '@azulejo/core/geometry/ring';
 import { outlineOf } from '@azulejo/core/surface/shapes/registry';
@@ -13,6 +14,7 @@ import type { SurfacePlan } from '@azulejo/core/planning/planned';
 import { formatLength, formatLengthWithUnit } from '@azulejo/core/units/formatLength';
 import { facesOf } from '../../board/faces.ts';
 import SetoutPicture from '../../board/SetoutPicture.vue';
+import { fieldSought, stepOfFinding } from '../stepOfFinding.ts';
 import { KIND_LABELS } from './surfaceKinds.ts';
 
 const props = defineProps<{ job: Job; surface: Surface; plan: SurfacePlan | null; findings: readonly Finding[]; small?: boolean }>();
@@ -20,6 +22,17 @@ const emit = defineEmits<{ remove: []; repeat: []; laid: [laid: boolean] }>();
 const product = computed(() => productOf(props.job, props.surface));
 const tape = computed(() => tapeOf(props.job, props.surface));
 const to = computed(() => ({ name: 'surface', params: { jobId: props.job.id, surfaceId: props.surface.id, step: 'setout' } }));
+/** The worst of all, and where it is mended. */
+const worst = computed(() => worstFirst(props.findings).at(0));
+const toWorst = computed(() =>
+  worst.value
+    ? {
+        name: 'surface',
+        params: { jobId: props.job.id, surfaceId: props.surface.id, step: stepOfFinding(worst.value).name },
+        query: { at: fieldSought(worst.value) },
+      }
+    : to.value,
+);
 const warnings = computed(() => props.findings.filter(({ severity }) => severity === 'warning').length);
 const size = computed(() => {
   const { minX, minY, maxX, maxY } = boxOf(outlineOf(props.surface.measured.shape).ring);
@@ -57,10 +70,10 @@ const size = computed(() => {
         <template v-else>from tiles opened elsewhere</template>
       </p>
       <p v-if="small && !surface.laid && warnings > 0" class="finding">
-        <PhWarning :size="18" weight="bold" /><RouterLink :to="to">{{ warnings }} to see to</RouterLink>
+        <PhWarning :size="18" weight="bold" /><RouterLink :to="toWorst">{{ warnings }} to see to</RouterLink>
       </p>
-      <p v-for="finding in small || surface.laid ? [] : findings.slice(0, 1)" :key="finding.code" class="finding">
-        <PhWarning :size="18" weight="bold" />{{ describeFinding(finding, tape) }}
+      <p v-if="!small && !surface.laid && worst" class="finding">
+        <PhWarning :size="18" weight="bold" /><RouterLink :to="toWorst">{{ describeFinding(worst, tape) }}</RouterLink>
       </p>
     </div>
   </li>

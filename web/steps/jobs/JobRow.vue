@@ -2,9 +2,10 @@
 import Button from 'primevue/button';
 import { computed, ref } from 'vue';
 import { PhArrowRight, PhCheckCircle, PhRuler, PhTrash, PhWarning } from '@phosphor-icons/vue';
+import { worstFirst } from '@azulejo/core/advice/worstFirst';
 import { describeFinding } from '@azulejo/core/messages/en/advice';
 import type { JobEntry } from '@azulejo/core/formats/apiTypes';
-import { stepOfFinding } from '../stepOfFinding.ts';
+import { fieldSought, stepOfFinding } from '../stepOfFinding.ts';
 import SurfaceThumb from './SurfaceThumb.vue';
 import { useGlance } from './useGlance.ts';
 
@@ -14,12 +15,21 @@ const row = ref<HTMLElement | null>(null);
 const glance = useGlance(row, () => props.job);
 
 const toJob = computed(() => ({ name: 'job', params: { jobId: props.job.id } }));
-const toSurface = (surfaceId: string, step: string) => ({ name: 'surface', params: { jobId: props.job.id, surfaceId, step } });
+const toSurface = (surfaceId: string, step: string, at?: string) => ({
+  name: 'surface',
+  params: { jobId: props.job.id, surfaceId, step },
+  query: at === undefined ? {} : { at },
+});
 const isLaid = computed(() => props.job.surfaceCount > 0 && props.job.laidCount === props.job.surfaceCount);
 /** The surface to go on with: the one not laid that changed last. */
 const next = computed(() => props.job.latest.find(({ laid }) => !laid) ?? null);
 const sketchOf = (id: string) => glance.value?.sketches.find(({ surfaceId }) => surfaceId === id) ?? null;
-const first = computed(() => glance.value?.attention[0] ?? null);
+/** The surface with the worst of all. */
+const first = computed(() => {
+  const all = glance.value?.attention ?? [];
+  const [worst] = worstFirst(all.map((one) => one.first));
+  return all.find((one) => one.first === worst) ?? null;
+});
 const others = computed(() => {
   const more = (glance.value?.attention.length ?? 1) - 1;
   return more === 1 ? 'One more surface needs a look.' : `${more} more surfaces need a look.`;
@@ -56,7 +66,9 @@ const changed = computed(() => new Date(props.job.updatedAt).toLocaleString([], 
       </p>
       <p v-if="glance && first" class="say">
         <PhWarning :size="18" weight="bold" /><span
-          ><RouterLink :to="toSurface(first.surfaceId, stepOfFinding(first.first).name)">{{ first.name }}</RouterLink
+          ><RouterLink :to="toSurface(first.surfaceId, stepOfFinding(first.first).name, fieldSought(first.first))">{{
+            first.name
+          }}</RouterLink
           >: {{ describeFinding(first.first, first.tape)
           }}<template v-if="glance.attention.length > 1"
             >{{ ' ' }}<RouterLink :to="toJob">{{ others }}</RouterLink></template

@@ -26,7 +26,7 @@ function same(keys: readonly string[]): void {
 </script>
 
 <template>
-  <section v-if="open.length > 0" class="stack again">
+  <section v-if="open.length > 0" class="stack again" data-field="measured.again">
     <h3>Still to measure here: {{ open.length }}</h3>
     <div v-for="measurement in open" :key="measurement.key" class="one">
       <LengthField

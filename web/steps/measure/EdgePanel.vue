@@ -88,8 +88,19 @@ const dropOwnGap = (id: string): void => {
       @focusin="board.chosenEdge = edge.id"
       @pointerdown="board.chosenEdge = edge.id"
     >
-      <ChoiceField :label="edge.name" :value="edge.role" :options="roles" @choose="setRole(edge.id, $event)" />
-      <LengthField :label="`Gap, ${edge.name}`" :mm="edge.gapMm" :commit="setOwnGap(edge.id)" />
+      <ChoiceField
+        :data-field="`measured.roles.${edge.id}`"
+        :label="edge.name"
+        :value="edge.role"
+        :options="roles"
+        @choose="setRole(edge.id, $event)"
+      />
+      <LengthField
+        :data-field="`measured.edgeGapsMm.${edge.id}`"
+        :label="`Gap, ${edge.name}`"
+        :mm="edge.gapMm"
+        :commit="setOwnGap(edge.id)"
+      />
       <Button v-if="edge.own" text severity="secondary" :aria-label="`Gap of ${edge.name} by its role again`" @click="dropOwnGap(edge.id)"
         ><PhArrowCounterClockwise :size="18"
       /></Button>
@@ -114,6 +125,7 @@ const dropOwnGap = (id: string): void => {
       <LengthField
         v-for="role in usedRoles"
         :key="role"
+        :data-field="`measured.gapsMm.${role}`"
         :label="roleName(role)"
         :mm="surface.measured.gapsMm[role]"
         :commit="setGap(role)"

@@ -65,7 +65,7 @@ function rename(name: string): string | null {
 </script>
 
 <template>
-  <div class="fixture">
+  <div class="fixture" :data-field="`measured.fixtures.${index}`">
     <button type="button" class="plain summary" :aria-expanded="open" @click="emit('toggle')">
       <PhCaretDown v-if="open" :size="16" /><PhCaretRight v-else :size="16" />
       <FixtureSymbol :kind="fixture.kind" />
@@ -76,7 +76,12 @@ function rename(name: string): string | null {
     <div v-if="open" class="stack inside">
       <TextField label="Name" :value="fixture.name" :longest="60" :commit="rename" />
       <OutlineEditor :outline="fixture.outline" :commit="(outline, label) => change(label, (f) => (f.outline = outline))">
-        <LengthField label="Clearance round it" :mm="fixture.clearanceMm" :commit="setClearance" />
+        <LengthField
+          label="Clearance round it"
+          :data-field="`measured.fixtures.${index}.clearanceMm`"
+          :mm="fixture.clearanceMm"
+          :commit="setClearance"
+        />
       </OutlineEditor>
       <PlacedFrom
         :placed="fixture"

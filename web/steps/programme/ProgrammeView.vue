@@ -5,6 +5,7 @@ import { computed, ref, toRef } from 'vue';
 import { PhArrowCounterClockwise, PhCalendarCheck, PhCalendarPlus, PhPrinter, PhWarning } from '@phosphor-icons/vue';
 import { HOURS_PER_DAY } from '@azulejo/core/labour/workHours';
 import { hoursWords } from '@azulejo/core/messages/en/money';
+import { lowerFirst } from '@azulejo/core/messages/en/casing';
 import { clockWords, dayWords, describeHeld, describeMissed, describeTaken, taskName, workName } from '@azulejo/core/messages/en/programme';
 import { speakerName } from '@azulejo/core/messages/en/materialFigures';
 import { takeCalendar } from '@azulejo/core/programme/takeCalendar';
@@ -172,7 +173,7 @@ const printIt = (): void => window.print();
             {{
               longestWait
                 .slice(0, 2)
-                .map((task) => workName(task).toLowerCase())
+                .map((task) => lowerFirst(workName(task)))
                 .join('; ')
             }}.</template
           >

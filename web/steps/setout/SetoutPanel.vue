@@ -42,7 +42,7 @@ const behind = computed(() => (props.plan ? describeBehind(props.plan.advice.rea
 /** What the tiles gain and lose against the best start while a hand moves them. */
 const moving = computed(() => {
   if (!board.preview || !props.plan || !props.drawing) return null;
-  const reasons = explainSetout(props.drawing.weighed, [props.plan.advice.best], weightsOf(props.job.way), false);
+  const reasons = explainSetout(props.drawing.weighed, [props.plan.advice.best], { weights: weightsOf(props.job.way), isBest: false });
   const said = describeReasons(reasons, names.value, tape.value);
   return { said, behind: describeBehind(reasons, names.value, tape.value) };
 });
@@ -54,7 +54,7 @@ const title = computed(() =>
 <template>
   <template v-if="plan">
     <EndCutCompass :plan="plan" :chosen="board.chosenEdge" @choose="board.chosenEdge = $event" />
-    <section class="reasons" aria-live="polite">
+    <section class="reasons" aria-live="polite" data-field="setout">
       <b>{{ moving ? 'As it lies now' : title }}</b>
       <p v-for="reason in moving?.said ?? reasons" :key="reason">{{ reason }}</p>
       <p v-if="moving ? moving.behind : behind" class="behind">{{ moving ? moving.behind : behind }}</p>

@@ -71,6 +71,7 @@ function setExit(id: string): void {
         positive
       />
       <NumberField
+        data-field="zones.areaM2"
         label="A zone at most"
         unit="m²"
         :value="surface.zones?.areaM2 ?? Math.round(largest * 100) / 100"
@@ -78,6 +79,7 @@ function setExit(id: string): void {
       />
       <ChoiceField
         v-if="surface.kind === 'floor'"
+        data-field="zones.exit"
         label="One leaves"
         :value="surface.zones?.exit ?? MEASURED"
         :options="ways"
@@ -88,7 +90,7 @@ function setExit(id: string): void {
       No zone is larger than one mix of adhesive covers at this pace, nor deeper than the reach.
     </p>
     <Button v-if="surface.zones?.order" label="Take the proposed order" severity="secondary" outlined @click="asProposed" />
-    <ol class="zones">
+    <ol class="zones" data-field="zones.order">
       <li
         v-for="(zone, k) in zones"
         :key="zone.id"

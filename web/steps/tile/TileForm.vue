@@ -96,12 +96,14 @@ const setJointColour = (colour: string): void => {
     </p>
     <TroubleNote :why="trouble" />
     <div class="row">
-      <Button severity="secondary" outlined @click="editing = product"><PhPencilSimple :size="18" />Sizes and price</Button>
+      <Button data-field="productId" severity="secondary" outlined @click="editing = product"
+        ><PhPencilSimple :size="18" />Sizes and price</Button
+      >
       <Button severity="secondary" outlined @click="editing = 'new'"><PhPlus :size="18" />Own tile</Button>
       <Button severity="secondary" outlined @click="listing = true"><PhListMagnifyingGlass :size="18" />Tile list</Button>
     </div>
   </section>
-  <section v-for="part in parts" :key="part.part" class="stack">
+  <section v-for="part in parts" :key="part.part" class="stack" data-field="parts">
     <ProductPicker :label="part.label" :products="byNearness(part.part)" :chosen="part.chosen" @choose="choosePart(part.part, $event)" />
     <p class="small soft">
       {{ part.ideal }} keeps every joint alike<template v-if="innerMm !== null"
@@ -110,7 +112,7 @@ const setJointColour = (colour: string): void => {
     </p>
   </section>
   <FieldGrid>
-    <LengthField label="Joint" :mm="laying.jointMm" :commit="setJoint" large />
+    <LengthField label="Joint" data-field="jointMm" :mm="laying.jointMm" :commit="setJoint" large />
     <ColourField label="Grout" :value="surface.jointColour" :swatches="GROUTS" @choose="setJointColour" />
   </FieldGrid>
   <ProductDialog

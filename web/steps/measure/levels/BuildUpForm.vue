@@ -75,7 +75,7 @@ const setNeighbour = (mm: number) =>
 </script>
 
 <template>
-  <section class="stack">
+  <section class="stack" data-field="measured.buildUp">
     <h3>Build-up</h3>
     <template v-if="buildUp">
       <div class="result" data-testid="build-up">

@@ -77,7 +77,7 @@ const padOf = (id: string): number | null => figures.value?.pads.find((pad) => p
 </script>
 
 <template>
-  <section class="stack">
+  <section class="stack" data-field="measured.levels">
     <h3>Levels</h3>
     <template v-if="!levels || levels.readings.length === 0">
       <p class="soft small">Strike a level line at a handy height and read down to the substrate at points over the surface.</p>

@@ -36,7 +36,7 @@ function choose(kind: ShapeId): void {
 </script>
 
 <template>
-  <div class="stack">
+  <div class="stack" data-field="measured.shape">
     <ChoiceField label="Shape" :value="shape.kind" :options="kinds" @choose="choose" />
     <TroubleNote :why="trouble" />
     <template v-if="shape.kind === 'walls'">

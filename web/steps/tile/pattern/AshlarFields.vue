@@ -97,6 +97,7 @@ const redraw = (next: Partial<Ashlar>) => (void draw(next), []);
   <FieldGrid>
     <LengthField
       label="Module, joint included"
+      data-field="pattern.moduleMm"
       :mm="pattern.moduleMm"
       :commit="(moduleMm) => put({ ...pattern, moduleMm, stones: pattern.stones })"
       positive

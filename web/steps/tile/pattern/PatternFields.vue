@@ -60,7 +60,13 @@ const setShare = (offset: number) => (props.pattern.kind === 'runningBond' ? pro
     @choose="(lay) => 'lay' in pattern && choose({ ...pattern, lay })"
   />
   <template v-if="pattern.kind === 'runningBond'">
-    <SwitchField label="Each course shifted by" :value="share" :options="shares" @choose="(offset) => attempt(setShare(offset))" />
+    <SwitchField
+      data-field="pattern.offset"
+      label="Each course shifted by"
+      :value="share"
+      :options="shares"
+      @choose="(offset) => attempt(setShare(offset))"
+    />
     <FieldGrid>
       <NumberField
         label="or by this share"
@@ -91,6 +97,7 @@ const setShare = (offset: number) => (props.pattern.kind === 'runningBond' ? pro
   />
   <FieldGrid v-else-if="pattern.kind === 'basketWeave'">
     <NumberField
+      data-field="pattern.strips"
       label="Strips in a block"
       :value="pattern.strips"
       :commit="(strips) => (pattern.kind === 'basketWeave' ? put({ ...pattern, strips }) : [])"

@@ -52,7 +52,7 @@ const putHere = () => {
 </script>
 
 <template>
-  <section class="stack">
+  <section class="stack" data-field="pattern">
     <PatternChoice
       :laying="laying"
       :products="job.products"

@@ -65,6 +65,7 @@ const sameForRoom = () =>
 <template>
   <section class="stack">
     <SwitchField
+      data-field="works.place"
       label="The place is"
       :value="works.place"
       :options="optionsOf(PLACE_NAMES)"
@@ -72,6 +73,7 @@ const sameForRoom = () =>
     />
     <div class="two">
       <ChoiceField
+        data-field="works.substrate"
         label="Laid on"
         :value="works.substrate"
         :options="optionsOf(SUBSTRATE_NAMES)"
@@ -87,6 +89,7 @@ const sameForRoom = () =>
     </div>
     <YesNoField
       v-if="surface.kind === 'floor'"
+      data-field="works.heated"
       label="Heated from below"
       :value="works.heated"
       @choose="set('Heating', { heated: $event })"
@@ -95,21 +98,29 @@ const sameForRoom = () =>
     <h3>Bed and joints</h3>
     <div class="two">
       <ChoiceField
+        data-field="works.adhesive"
         label="Adhesive"
         :value="works.adhesive"
         :options="optionsOf(ADHESIVE_NAMES)"
         @choose="set('Adhesive', { adhesive: $event })"
       />
       <ChoiceField
+        data-field="works.mortar"
         label="Colour of it"
         :value="works.mortar"
         :options="optionsOf(MORTAR_NAMES)"
         @choose="set('Colour of the adhesive', { mortar: $event })"
       />
-      <ChoiceField label="Grout" :value="works.grout" :options="optionsOf(GROUT_NAMES)" @choose="set('Grout', { grout: $event })" />
+      <ChoiceField
+        data-field="works.grout"
+        label="Grout"
+        :value="works.grout"
+        :options="optionsOf(GROUT_NAMES)"
+        @choose="set('Grout', { grout: $event })"
+      />
     </div>
     <h3>What else is done</h3>
-    <div class="two">
+    <div class="two" data-field="works.does">
       <YesNoField v-for="work in WORKS" :key="work" :label="WORK_NAMES[work]" :value="works.does[work]" @choose="setDoes(work, $event)" />
     </div>
     <p v-if="works.does.membrane" class="caution">{{ SAFETY.waterproofing }}</p>

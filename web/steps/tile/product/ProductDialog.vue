@@ -117,6 +117,7 @@ function keep(): void {
         @choose="draft.face = $event"
       />
       <YesNoField label="Arrow on the back" :value="draft.backArrow" @choose="draft.backArrow = $event" />
+      <YesNoField label="Polished face" :value="draft.polished ?? false" @choose="draft.polished = $event" />
       <YesNoField label="Porous, to be sealed first" :value="draft.porous" @choose="draft.porous = $event" />
       <NumberField
         :label="draft.shape.kind === 'sheet' ? 'Sheets a box' : 'Pieces a box'"
