@@ -26,6 +26,8 @@ const { trouble, attempt } = useAttempt(() => tapeOf(props.job, props.surface));
 const AT_ONCE = 3;
 /** The finding that a note is being written to. */
 const noting = ref<string | null>(null);
+/** The finding whose reason is told. */
+const explained = ref<string | null>(null);
 
 /** The worst first; of those alike, what is mended in this step. */
 const all = computed(() => {
@@ -80,11 +82,10 @@ const forget = (code: string) =>
       <li v-for="{ finding, key, words, why, mend, mending } in shown" :key="key" :class="{ note: finding.severity === 'note' }">
         <component :is="finding.severity === 'note' ? PhInfo : PhWarning" :size="20" weight="bold" />
         <div class="said">
-          <p>
-            {{ words }} <span v-if="why" class="why">{{ why }}</span>
-          </p>
-          <div class="row">
-            <Button v-if="mend" text size="small" class="press" @click="mendIt(finding, mend)"><PhWrench :size="16" />{{ mend }}</Button>
+          <p>{{ words }}</p>
+          <p v-if="why && explained === key" class="why">{{ why }}</p>
+          <div class="acts">
+            <button v-if="mend" type="button" class="plain mend" @click="mendIt(finding, mend)"><PhWrench :size="16" />{{ mend }}</button>
             <RouterLink
               :to="{
                 name: 'surface',
@@ -93,9 +94,16 @@ const forget = (code: string) =>
               }"
               >{{ mending.label }}</RouterLink
             >
-            <Button text size="small" severity="secondary" class="press" @click="noting = noting === key ? null : key"
-              ><PhCheck :size="16" />I know</Button
+            <button
+              v-if="why"
+              type="button"
+              class="plain"
+              :aria-expanded="explained === key"
+              @click="explained = explained === key ? null : key"
             >
+              Why
+            </button>
+            <button type="button" class="plain" @click="noting = noting === key ? null : key">I know</button>
           </div>
           <TextField
             v-if="noting === key"
@@ -136,6 +144,34 @@ const forget = (code: string) =>
 }
 .why {
   color: var(--ink-soft);
+  font-size: 0.88rem;
+}
+.acts {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0 1rem;
+  align-items: center;
+  font-size: 0.88rem;
+}
+.acts > * {
+  padding: 0.2rem 0;
+  min-height: 1.9rem;
+  display: inline-flex;
+  align-items: center;
+  gap: 0.3rem;
+  cursor: pointer;
+}
+.acts button {
+  color: var(--ink-soft);
+}
+.acts .mend {
+  color: var(--cobalt);
+  font-weight: 600;
+}
+@media (pointer: coarse) {
+  .acts > * {
+    min-height: 44px;
+  }
 }
 .more {
   justify-self: start;
@@ -155,7 +191,7 @@ li {
   grid-template-columns: auto minmax(0, 1fr);
   gap: 0.6rem;
   background: var(--warn-soft);
-  padding: 0.6rem 0.75rem;
+  padding: 0.5rem 0.75rem 0.25rem;
   border-radius: 4px;
   font-size: 0.93rem;
 }
@@ -170,7 +206,7 @@ li.quiet {
 }
 .said {
   display: grid;
-  gap: 0.3rem;
+  gap: 0.1rem;
 }
 .press {
   padding: 0.15rem 0.4rem;
@@ -179,7 +215,8 @@ svg {
   color: var(--warn);
   margin-top: 1px;
 }
-.press svg {
+.press svg,
+.mend svg {
   color: inherit;
 }
 summary {

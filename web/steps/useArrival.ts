@@ -10,7 +10,7 @@ const WAITS_MS = 4000;
 const LOOK_EVERY_MS = 60;
 
 /** How long the field that was sought is marked, ms. */
-const MARKED_MS = 2400;
+const MARKED_MS = 5000;
 
 /**
  * Follows a link to a field: opens the part it is in, scrolls to it, marks it for a moment and sets the focus there. A field
@@ -32,8 +32,10 @@ export function useArrival(surface: ComputedRef<Surface | null>): void {
     const found = fieldAt(at, isLast);
     if (!found && !isLast) return;
     pause();
-    if (found) show(found);
-    void router.replace({ query: {} });
+    // Going anywhere takes the focus from a field: the address is put right first.
+    void router.replace({ query: {} }).then(() => {
+      if (found) show(found);
+    });
   }
 
   watch(
@@ -71,12 +73,21 @@ function fieldAt(at: string, orHead: boolean): HTMLElement | null {
   return orHead ? document.querySelector<HTMLElement>('main.panel h1') : null;
 }
 
+/** Scrolls to a field, marks it and sets the focus there. What is still being worked out may push it away: it is kept in sight until a hand moves. */
 function show(field: HTMLElement): void {
-  field.scrollIntoView({ block: 'center' });
   const inside = field.querySelector<HTMLElement>('input, select, button, [role="combobox"], [tabindex="0"]');
-  const target = field.matches('button, input') ? field : (inside ?? field);
-  if (target === field && !field.matches('button, input')) field.tabIndex = -1;
-  target.focus({ preventScroll: true });
+  const isOwn = field.matches('button, input');
+  if (!isOwn && !inside) field.tabIndex = -1;
+  const bring = (): void => field.scrollIntoView({ block: 'center' });
+  bring();
+  (isOwn ? field : (inside ?? field)).focus({ preventScroll: true });
   field.classList.add('sought');
-  setTimeout(() => field.classList.remove('sought'), MARKED_MS);
+  const grows = new ResizeObserver(bring);
+  for (const child of field.closest('main')?.children ?? []) grows.observe(child);
+  const letGo = (): void => {
+    grows.disconnect();
+    field.classList.remove('sought');
+  };
+  for (const event of ['wheel', 'pointerdown', 'keydown']) window.addEventListener(event, letGo, { once: true });
+  setTimeout(letGo, MARKED_MS);
 }

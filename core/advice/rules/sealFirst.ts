@@ -7,13 +7,12 @@ export const sealFirst: AdviceRule = (context) => {
   const { job, surfaceIndex, plan } = context;
   const porous = plan.figures.tiles.map(({ productId }) => productNamed(job.products, productId)).filter((product) => product.porous);
   if (porous.length === 0 || !isFirstOfRoom(context)) return [];
-  const names = porous.map(({ name }) => `"${name}"`).join(', ');
   return [
     {
       code: 'advice/seal-first',
       severity: 'note',
       path: ['surfaces', surfaceIndex, 'productId'],
-      figures: { names, count: porous.length },
+      figures: { name: porous[0].name, count: porous.length },
     },
   ];
 };
