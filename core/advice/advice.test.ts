@@ -3,14 +3,14 @@ import { describeFinding, describeMend, explainFinding } from '../messages/en/ad
 import { plan } from '../plan.ts';
 import { checkJob } from '../job/checkJob.ts';
 import type { Job } from '../job/job.ts';
-import { setIn } from '../job/setIn.ts';
 import type { Fixture } from '../surface/fixture.ts';
 import { IMPERIAL_TAPE, METRIC_TAPE } from '../units/tape.ts';
-import { inSheets, laid, measuredAs, withTile } from '../trials/provoked.ts';
+import { good, inSheets, laid, measuredAs, withTile } from '../trials/provoked.ts';
 import { PROVOKED } from '../trials/provokedAll.ts';
 import { DRAWN_PLANKS } from '../trials/provokedTile.ts';
 import { standing } from '../trials/standing.ts';
 import type { Finding } from './finding.ts';
+import { mendedJob, mendHolds } from './mendHolds.ts';
 import { openFindings } from './registry.ts';
 
 const codes = (job: Job): string[] => plan(job).findings.map(({ code }) => code);
@@ -26,14 +26,6 @@ const wordsIn = (said: string): number =>
 test('a sound surface sets off nothing', () => {
   for (const job of [laid({}), laid({ kind: 'floor' })]) expect(codes(job)).toEqual([]);
 });
-
-/** Warnings that a job has and another has not, by code and field. */
-function newWarnings(job: Job, than: Job): string[] {
-  const had = new Set(plan(than).findings.map(({ code }) => code));
-  return plan(job)
-    .findings.filter(({ code, severity }) => severity === 'warning' && !had.has(code))
-    .map(({ code }) => code);
-}
 
 describe.each(Object.entries(PROVOKED))('%s', (code, { job, beside, path }) => {
   test('is found and names its field, and is not found in the job just beside', () => {
@@ -56,10 +48,11 @@ describe.each(Object.entries(PROVOKED))('%s', (code, { job, beside, path }) => {
     const words = finding && describeMend(finding, METRIC_TAPE);
     expect([Boolean(finding?.mend), /^[A-Z].*\w/.test(words ?? '')]).toEqual(finding?.mend ? [true, true] : [false, false]);
     if (!finding?.mend) return;
-    const mended = [finding.mend, ...(finding.mend.also ?? [])].reduce((now, one) => setIn(now, one.path, one.value), job);
-    expect(checkJob(mended)).toEqual([]);
-    expect(found(mended, code)).toBeUndefined();
-    expect(newWarnings(mended, job)).toEqual([]);
+    const mended = mendedJob(job, finding);
+    if (!mended) throw new Error(`${code} is mended: got a refusal`);
+    const [before, after] = [job, mended].map((one) => plan(one).findings);
+    expect(after.map((one) => one.code)).not.toContain(code);
+    expect(mendHolds(finding, before, after)).toBe(true);
   });
 });
 
@@ -75,6 +68,26 @@ test('the brothers of a finding: other things that stand fast, other pipes, ends
   const own = measuredAs({ edgeGapsMm: { left: 0 } });
   const finding = found(own, 'advice/no-perimeter-joint');
   expect(finding?.mend).toMatchObject({ path: ['surfaces', 0, 'measured', 'edgeGapsMm', 'left'], value: 5 });
+});
+
+test('a mend is none where it would leave another warning, and none where what it mends is gone', () => {
+  // A sample that asks for more than clips of 2 mm keep.
+  const job = withTile(
+    { sample: [299, 300].map((widthMm) => ({ widthMm, heightMm: 300 })) },
+    { ...good, jointMm: 6, surface: { ...good.surface, works: { does: { clips: true } } } },
+  );
+  const clips = found(job, 'advice/clip-width');
+  const mended = clips && mendedJob(job, clips);
+  expect(mended && mendHolds(clips, plan(job).findings, plan(mended).findings)).toBe(true);
+  const fine = { ...job, materials: { levellingClips: { choices: { widthMm: 2 } } } };
+  const joint = { ...(found(fine, 'advice/clip-width') as Finding), mend: { path: ['surfaces', 0, 'jointMm'], value: 2 } };
+  const narrower = mendedJob(fine, joint);
+  expect(narrower && mendHolds(joint, plan(fine).findings, plan(narrower).findings)).toBe(false);
+  const { job: piped } = PROVOKED['advice/tight-pipe'];
+  const tight = found(piped, 'advice/tight-pipe') as Finding;
+  const [surface] = piped.surfaces;
+  const gone = { ...piped, surfaces: [{ ...surface, measured: { ...surface.measured, fixtures: [] } }] };
+  expect(mendedJob(gone, tight)).toBeNull();
 });
 
 test('what is said of glass holds in an inset, and grout stays as its face wants it', () => {

@@ -3,9 +3,9 @@ import Button from 'primevue/button';
 import { computed, ref, watch } from 'vue';
 import { PhCheck, PhInfo, PhWarning, PhWrench } from '@phosphor-icons/vue';
 import type { Finding } from '@azulejo/core/advice/finding';
+import { mendedJob } from '@azulejo/core/advice/mendHolds';
 import { findingsOn } from '@azulejo/core/advice/findingsOn';
 import { tapeOf, type Job, type Surface } from '@azulejo/core/job/job';
-import { setIn } from '@azulejo/core/job/setIn';
 import { worstFirst } from '@azulejo/core/advice/worstFirst';
 import { describeFinding, describeMend, explainFinding } from '@azulejo/core/messages/en/advice';
 import type { SurfacePlan } from '@azulejo/core/planning/planned';
@@ -14,6 +14,7 @@ import TroubleNote from '../fields/TroubleNote.vue';
 import { useJobStore } from '../stores/jobStore.ts';
 import { fieldSought, stepOfFinding } from './stepOfFinding.ts';
 import type { SurfaceStep } from './surfaceSteps.ts';
+import { useProvenMends } from '../workers/useProvenMends.ts';
 import { useAttempt } from './useAttempt.ts';
 import { useEditSurface } from './useEditSurface.ts';
 
@@ -29,17 +30,26 @@ const noting = ref<string | null>(null);
 /** The finding whose reason is told. */
 const explained = ref<string | null>(null);
 
+const found = computed(() => findingsOn(props.job, props.surface, props.plan?.surfaceId === props.surface.id ? props.plan : null));
+/** What is found in the plan as it is now, for its mends to be tried; nothing while it is still being worked out. */
+const settled = computed(() =>
+  props.plan?.surfaceId === props.surface.id ? { job: props.job, surfaceId: props.surface.id, findings: found.value } : null,
+);
+const proven = useProvenMends(settled);
+const mendOf = (finding: Finding): string | null =>
+  proven.value?.findings === found.value && proven.value.holding.has(finding)
+    ? describeMend(finding, tapeOf(props.job, props.surface))
+    : null;
 /** The worst first; of those alike, what is mended in this step. */
 const all = computed(() => {
   const tape = tapeOf(props.job, props.surface);
-  const found = worstFirst(findingsOn(props.job, props.surface, props.plan?.surfaceId === props.surface.id ? props.plan : null));
-  return found
+  return worstFirst(found.value)
     .map((finding) => ({
       finding,
       key: finding.code + finding.path.join(),
       words: describeFinding(finding, tape),
       why: explainFinding(finding, tape),
-      mend: describeMend(finding, tape),
+      mend: mendOf(finding),
       mending: stepOfFinding(finding),
     }))
     .sort((a, b) => rank(a) - rank(b));
@@ -55,13 +65,10 @@ watch(
 );
 const known = computed(() => all.value.filter(({ finding }) => (finding.known ?? null) !== null));
 
-function mendIt({ mend }: Finding, label: string): void {
-  if (!mend) return;
-  attempt(
-    jobs.change(label, (draft) => {
-      for (const { path, value } of [mend, ...(mend.also ?? [])]) Object.assign(draft, setIn(draft, path, value));
-    }),
-  );
+function mendIt(finding: Finding, label: string): void {
+  const mended = mendedJob(props.job, finding);
+  if (!mended) return;
+  attempt(jobs.change(label, (draft) => void Object.assign(draft, mended)));
 }
 function noteIt(code: string, note: string): null {
   edit('I know', (surface) => {

@@ -1,4 +1,7 @@
 import { expose } from 'comlink';
+import type { Finding } from '@azulejo/core/advice/finding';
+import { findingsOn } from '@azulejo/core/advice/findingsOn';
+import { mendedJob, mendHolds } from '@azulejo/core/advice/mendHolds';
 import type { Job } from '@azulejo/core/job/job';
 import { lookingLonger, type LookedLonger } from '@azulejo/core/cuts/offCuts/lookLonger';
 import { MOST_ROUNDS } from '@azulejo/core/takeoff/consumption';
@@ -75,6 +78,22 @@ async function layOut(
     if (own !== wanted) return null;
     lookedUp = performance.now();
   }
+}
+
+/** Of some findings on a surface, those that a press mends: the finding is gone then, and no warning new. Null where it was given up on the way. */
+async function mendsThatHold(job: Job, surfaceId: string, findings: readonly Finding[]): Promise<readonly number[] | null> {
+  const own = wanted;
+  const holding: number[] = [];
+  for (const [k, finding] of findings.entries()) {
+    const mended = mendedJob(job, finding);
+    const surface = mended?.surfaces.find(({ id }) => id === surfaceId);
+    if (!mended || !surface) continue;
+    const brief = briefOf(mended, surface);
+    const layout = await layOut(brief, own, () => undefined).catch(() => null);
+    if (own !== wanted) return null;
+    if (layout && mendHolds(finding, findings, findingsOn(mended, surface, shareOut(brief.rules, [layout])[0]))) holding.push(k);
+  }
+  return holding;
 }
 
 /** The plan of a whole job, surface by surface, then what they share; null where it was given up on the way. */
@@ -165,6 +184,7 @@ const planner = {
   planSurface,
   /** Gives up the plan that is being worked out. */
   giveUp: () => void wanted++,
+  mendsThatHold,
   planJob,
   compareVariants,
   lookLonger,

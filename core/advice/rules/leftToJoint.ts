@@ -2,7 +2,7 @@ import { stripWidth } from '../../geometry/ring.ts';
 import type { AdviceRule } from '../finding.ts';
 
 /** Narrower gaps than this are lost in the joint, mm. */
-const SEEN_MM = 0.5;
+const SEEN_MM = 1;
 
 /** Strips that nobody can cut, which make a joint or gap wider than was meant. Along mosaics the wide gap looks like any other. */
 export const leftToJoint: AdviceRule = ({ surfaceIndex, plan }) => {

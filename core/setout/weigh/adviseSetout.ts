@@ -57,7 +57,11 @@ export function adviseSetout(placer: Placer, chosen: Candidate, laid: Candidate,
     options: { x: alongX.map((candidate) => optionOf(candidate, 'x')), y: alongY.map((candidate) => optionOf(candidate, 'y')) },
     missedPins: laid.figures.missedPins.map((mm) => (mm > KEPT_MM ? mm : 0)),
     hindered: hinderedPins(placer, best),
-    reasons: explainSetout({ ...laid, costs: chosen.costs, score: chosen.score }, rivals, { weights: placer.weights, isBest }),
+    reasons: explainSetout({ ...laid, costs: chosen.costs, score: chosen.score }, rivals, {
+      weights: placer.weights,
+      isBest,
+      asLaid: (rival) => ({ ...placer.weighLaid(rival, placer.lay(rival)), costs: rival.costs, score: rival.score }),
+    }),
   };
 }
 

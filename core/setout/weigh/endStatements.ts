@@ -96,6 +96,9 @@ export function unevenStatement(chosen: Candidate, than: Candidate | null): Stat
 /** Narrowest pieces that differ by less look alike, mm. */
 const SEEN_MM = 5;
 
+/** What is narrower may be left to the joint when it is laid, mm. */
+const LOST_MM = 3;
+
 /** The edge with the narrowest piece of all; null where nothing is cut. */
 export function narrowestEdge({ figures }: Candidate): EdgeTally | null {
   const cut = figures.edges.filter(({ cutMm, thinnestMm }) => cutMm >= 1 && Number.isFinite(thinnestMm));
@@ -104,13 +107,14 @@ export function narrowestEdge({ figures }: Candidate): EdgeTally | null {
 
 /**
  * The narrowest piece of all and where it lies, if a rival has a clearly narrower one. Null where it has not, where nothing
- * is cut, and where it lies along something that has no name.
+ * is cut, where tiles end at something that has no name, and where what was tried of the rival is lost when it is laid.
  */
 export function narrowestStatement(chosen: Candidate, rival: Candidate | null): Statement | null {
   const own = narrowestEdge(chosen);
   const other = rival && narrowestEdge(rival);
-  if (!own || own.owner.kind === 'other' || own.owner.isReveal) return null;
-  if (rival && (!other || other.thinnestMm > own.thinnestMm - SEEN_MM)) return null;
+  const endsElsewhere = [chosen, rival].some((one) => one?.figures.edges.some(({ owner, cutMm }) => owner.kind === 'other' && cutMm >= 1));
+  if (!own || endsElsewhere || own.owner.isReveal) return null;
+  if (rival && (!other || other.thinnestMm > own.thinnestMm - SEEN_MM || other.thinnestMm < LOST_MM)) return null;
   return { says: 'narrowest', size: { along: alongOf(own), cutMm: [own.thinnestMm, own.thinnestMm] } };
 }
 

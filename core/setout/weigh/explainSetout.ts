@@ -35,12 +35,18 @@ interface Explaining {
   readonly isBest: boolean;
   /** What was said of others that stand beside it: not said of this one too, where there is anything else. */
   readonly told?: readonly Statement[];
+  /** A rival with the figures of what it lays, where it was only tried. */
+  readonly asLaid?: (rival: Candidate) => Candidate;
 }
 
 /** Explains a setout against the best of its rivals that comes out otherwise. */
-export function explainSetout(chosen: Candidate, rivals: readonly Candidate[], { weights, isBest, told = [] }: Explaining): Reasons {
+export function explainSetout(
+  chosen: Candidate,
+  rivals: readonly Candidate[],
+  { weights, isBest, told = [], asLaid = (rival) => rival }: Explaining,
+): Reasons {
   const others = rivals.filter((rival) => Math.abs(rival.score - chosen.score) > 1e-6 || rivals.length === 1);
-  const rival = others.length === 0 ? null : others.reduce((a, b) => (b.score < a.score ? b : a));
+  const rival = others.length === 0 ? null : asLaid(others.reduce((a, b) => (b.score < a.score ? b : a)));
   const isSaid = (one: Statement): boolean => told.some((other) => JSON.stringify(other) === JSON.stringify(one));
   const isNews = (one: Statement | null): Statement | null => (one && !isSaid(one) ? one : null);
   /** What may be said where nothing tells it from the rival: how its ends come out. */
@@ -55,9 +61,10 @@ export function explainSetout(chosen: Candidate, rivals: readonly Candidate[], {
   }
   const behind = chosen.score - rival.score;
   const [gains, losses] = differences(chosen, rival, weights);
-  const apart = (one: Statement | null): Statement | null => isNews(one && !hasToo(one, rival) ? one : null);
+  const not = (one: Statement | null, other: Candidate): Statement | null => (one && !hasToo(one, other) ? one : null);
+  const apart = (one: Statement | null): Statement | null => isNews(not(one, rival));
   const own = firstOf(gains, (care) => apart(speaksFor(care, chosen, rival))) ?? plain();
-  const gain = isBare(own) ? (isNews(fullSeenStatement(chosen)) ?? own) : own;
+  const gain = isBare(own) ? (apart(fullSeenStatement(chosen)) ?? own) : own;
   const isNew = (one: Statement | null): Statement | null => (one && !sameThing(one, gain) ? one : null);
   const rivalIsBest = !isBest && behind > NOTICEABLE;
   const against = firstOf(losses, (care) => isNew(speaksAgainst(care, chosen, rival)));
@@ -65,7 +72,7 @@ export function explainSetout(chosen: Candidate, rivals: readonly Candidate[], {
     gain,
     // What is held against a better one is what that one has not.
     cost: against ?? (rivalIsBest ? null : leastGood(chosen, weights, gain)),
-    instead: rivalIsBest && !against ? firstOf(losses, (care) => isNew(speaksFor(care, rival, chosen))) : null,
+    instead: rivalIsBest && !against ? firstOf(losses, (care) => isNew(not(speaksFor(care, rival, chosen), chosen))) : null,
     rival: firstOf(gains, (care) => {
       const one = speaksAgainst(care, rival, chosen);
       // That it takes longer is told with the gain.

@@ -16,7 +16,10 @@ export function laidFigures(
   const met = new Map([...edges, ...beside].map((edge) => [edge.id, edge]));
   return {
     ...tried,
-    edges: tried.edges.map(({ owner, openMm2 }) => tallyOf({ ...emptyTally(owner), openMm2 }, met.get(owner.id))),
+    // Where tiles end at what has no name is only known as it was tried.
+    edges: tried.edges.map((tally) =>
+      tally.owner.kind === 'other' ? tally : tallyOf({ ...emptyTally(tally.owner), openMm2: tally.openMm2 }, met.get(tally.owner.id)),
+    ),
     cutPieces: layouts.reduce((sum, layout) => sum + cutIn(layout), 0),
     motifs: layouts.reduce((sum, layout) => sum + wholeMotifs(layout), 0),
   };

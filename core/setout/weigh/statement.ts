@@ -38,7 +38,7 @@ export type Statement =
   | { readonly says: 'motifs'; readonly motifs: number };
 
 /** Minutes that were tried differ clearly by so much, and by so great a share. */
-const CLEARLY_MIN = 3;
+const CLEARLY_MIN = 10;
 const CLEARLY_SHARE = 0.15;
 
 /** Whether one of two setouts takes clearly longer at the saw, by the minutes that were tried. */

@@ -1,0 +1,155 @@
+import { boxOf, isInside, ringArea, type Ring } from '../../geometry/ring.ts';
+import { distance, subtract, unit, type Point } from '../../geometry/point.ts';
+import type { Finding } from '../../advice/finding.ts';
+import type { Job, Surface } from '../../job/job.ts';
+import type { SurfacePlan } from '../../planning/planned.ts';
+import { productNamed } from '../../tile/product.ts';
+import { depthsFrom, through, widthsAlong, type EndingLine, type LaidPiece } from './laidPieces.ts';
+import { tileRing } from '../../setout/place/layout.ts';
+
+/** What a finding speaks of. */
+export interface Spoken {
+  readonly job: Job;
+  readonly surface: Surface;
+  readonly plan: SurfacePlan;
+  readonly pieces: readonly LaidPiece[];
+}
+
+type Check = (figures: Readonly<Record<string, number>>, spoken: Spoken, finding: Finding) => boolean;
+
+/** Tapes agree so far, mm. */
+const TAPE_MM = 1;
+
+const near = (mm: number, other: number, within = TAPE_MM): boolean => Math.abs(mm - other) <= within;
+const sides = (ring: Ring): readonly [number, number] => {
+  const { minX, maxX, minY, maxY } = boxOf(ring);
+  return [maxX - minX, maxY - minY];
+};
+
+/** Pieces that some lines cut, one of them of a width. */
+const isCutTo = (lines: readonly EndingLine[], pieces: readonly LaidPiece[], mm: number): boolean =>
+  lines.flatMap((line) => [...widthsAlong(line, pieces), ...depthsFrom(line, pieces)]).some((width) => near(width, mm));
+
+/** Whether a width is under a third of a tile, and a strip. */
+const isNarrow = (mm: number, pieces: readonly LaidPiece[]): boolean =>
+  pieces.some(({ tile }) => sides(tile).some((side) => mm < side / 3 + 0.1));
+
+/** The legs at the inner corners of an outline: on from each along both sides that meet there, until the piece ends. */
+function legsAt(ring: Ring): number[] {
+  const sign = Math.sign(ringArea(ring));
+  return ring.flatMap((p, k) => {
+    const [before, after] = [ring[(k + ring.length - 1) % ring.length], ring[(k + 1) % ring.length]];
+    const [into, out] = [unit(subtract(p, before)), unit(subtract(after, p))];
+    if (sign * (into[0] * out[1] - into[1] * out[0]) > -0.5) return [];
+    const back: Point = [-out[0], -out[1]];
+    return [through(ring, p, into), through(ring, p, back)];
+  });
+}
+
+const cutNamed = ({ plan }: Spoken, finding: Finding) => plan.cuts.find(({ label }) => label === finding.figures['label']);
+
+/**
+ * Findings by code, each held against the pieces and the measurements themselves, on another way than its rule went. Those
+ * that only repeat what was said of the surface have none.
+ */
+export const FINDING_CHECKS: Readonly<Record<string, Check>> = {
+  'advice/sliver': ({ cutMm }, { plan, pieces }, { figures }) => {
+    const lines = plan.traced.edges.filter(({ id }) => (plan.traced.names[id] ?? id) === figures['edge']);
+    // A bent edge is met in many stretches.
+    return (lines.length > 4 || isCutTo(lines, pieces, cutMm)) && isNarrow(cutMm, pieces);
+  },
+  'advice/thin-beside': ({ cutMm }, { surface, plan, pieces }, { figures }) => {
+    const ids = surface.measured.fixtures.filter(({ name }) => name === figures['name']).map(({ id }) => id);
+    const lines = plan.beside.filter(({ id }) => ids.some((own) => id.startsWith(own))).flatMap(({ cuts }) => cuts.map(({ edge }) => edge));
+    return (lines.length > 40 || isCutTo([...new Set(lines)], pieces, cutMm)) && isNarrow(cutMm, pieces);
+  },
+  'advice/left-to-joint': ({ count, widestMm }, { plan }) => {
+    const lost = plan.fields.flatMap(({ layout }) => layout.dropped.map(([outer]) => Math.min(...sides(outer))));
+    return lost.filter((mm) => mm >= 0.9).length >= count && widestMm < 2 && lost.some((mm) => mm >= widestMm - 0.1);
+  },
+  'advice/shaved': ({ offMm, limitMm }, { plan }) =>
+    offMm >= 0.5 &&
+    offMm < limitMm &&
+    plan.cuts.some(({ inTile, tile }) => {
+      const [piece, whole] = [sides(inTile[0]), sides(tile)];
+      return near(whole[0] - piece[0], offMm, 0.05) || near(whole[1] - piece[1], offMm, 0.05) || inTile[0].length > 4 || piece.length > 2;
+    }),
+  'advice/fragile-ear': ({ legMm }, spoken, finding) => {
+    const cut = cutNamed(spoken, finding);
+    if (!cut) return false;
+    const legs = legsAt(cut.inTile[0]);
+    return legs.some((mm) => near(mm, legMm)) && legMm < Math.max(25, Math.max(...sides(cut.tile)) / 3);
+  },
+  'advice/thin-bridge': ({ bridgeMm, limitMm }, spoken, finding) => {
+    const cut = cutNamed(spoken, finding);
+    const [, hole] = cut?.inTile ?? [];
+    if (!cut || !hole) return false;
+    const { minX, minY, maxX, maxY } = boxOf(cut.tile);
+    const least = Math.min(...hole.flatMap(([x, y]) => [x - minX, maxX - x, y - minY, maxY - y]));
+    return near(least, bridgeMm, 0.3) && bridgeMm < limitMm;
+  },
+  'advice/glass-strips': ({ count, narrowestMm, leastMm }, { job, plan }) => {
+    const glass = plan.cuts.filter(({ productId }) => productNamed(job.products, productId).material === 'glass');
+    const strips = glass.map(({ inTile }) => Math.min(...sides(inTile[0]))).filter((mm) => mm < leastMm);
+    return strips.length >= count && near(Math.min(...strips), narrowestMm, 0.05);
+  },
+  'advice/split-round': (_, { plan }, { figures }) => {
+    const column = plan.traced.fixtures.find(({ fixture }) => fixture.name === figures['name']);
+    const tiles = plan.fields.flatMap(({ layout }) => layout.cutTiles.map((tile) => tileRing(layout, tile)));
+    return column !== undefined && tiles.some((tile) => column.clearRing.every((p) => isInside(p, [[tile]])));
+  },
+  'advice/no-bit': ({ holeMm, largestBitMm }, { surface, job }) =>
+    holeMm > largestBitMm &&
+    largestBitMm === Math.max(0, ...(job.consumption.coreBitsMm ?? [])) &&
+    surface.measured.fixtures.some(
+      ({ outline, clearanceMm }) => outline.kind === 'round' && near(outline.diameterMm + 2 * clearanceMm, holeMm, 0.1),
+    ),
+  'advice/not-flat': ({ gapMm, limitMm }, { surface }) => {
+    const downs = surface.measured.levels?.readings.map(({ downMm }) => downMm) ?? [];
+    return gapMm > limitMm && gapMm <= Math.max(...downs) - Math.min(...downs) + 0.01;
+  },
+  'advice/fill-thin': ({ depthMm, limitMm }, { surface }) =>
+    depthMm < limitMm && near(depthMm, surface.measured.levels?.leastMm ?? -1, 0.01),
+  'advice/fill-thick': ({ depthMm, limitMm }, { surface }) => {
+    const downs = surface.measured.levels?.readings.map(({ downMm }) => downMm) ?? [];
+    const deepest = Math.max(...downs) - Math.min(...downs) + (surface.measured.levels?.leastMm ?? 0);
+    return depthMm > limitMm && near(deepest, depthMm, 0.01);
+  },
+  'advice/finishes-proud': ({ offMm }, spoken) => near(stepMm(spoken), offMm, 0.01),
+  'advice/finishes-low': ({ offMm }, spoken) => near(-stepMm(spoken), offMm, 0.01),
+  'advice/stands-off': ({ offMm }, { surface, plan }, { figures }) => {
+    const own = plan.traced.fixtures.find(({ fixture }) => fixture.name === figures['name']);
+    const line = plan.traced.edges.find(({ id }) => (plan.traced.names[id] ?? id) === figures['edge']);
+    if (!own || !line || surface.measured.shape.kind !== 'rectangle') return own !== undefined && line !== undefined;
+    const [a, b, lengthMm] = [line.from, line.to, distance(line.from, line.to)];
+    const away = own.ring.map(([x, y]) => Math.abs((b[0] - a[0]) * (a[1] - y) - (a[0] - x) * (b[1] - a[1])) / lengthMm);
+    return near(Math.min(...away), offMm, 0.1);
+  },
+  'advice/door-in-the-air': ({ offMm }, { surface }, { figures }) =>
+    surface.measured.fixtures.some(({ name, from }) => name === figures['name'] && from.some(({ mm }) => mm === offMm)) && offMm > 0,
+  'advice/narrow-joint': ({ jointMm, smallestMm }, { surface }) => jointMm === surface.jointMm && jointMm < smallestMm,
+  'advice/uneven-pieces': ({ rangeMm, jointMm }, { job, surface }) => {
+    const { sample } = productNamed(job.products, surface.productId);
+    const spread = (of: 'widthMm' | 'heightMm'): number =>
+      Math.max(...sample.map((one) => one[of])) - Math.min(...sample.map((one) => one[of]));
+    return near(Math.max(spread('widthMm'), spread('heightMm')), rangeMm, 1e-6) && jointMm < 3 * rangeMm;
+  },
+  'advice/bay-too-long': ({ longestMm, limitMm }, { plan }) =>
+    near(Math.max(...sides(plan.traced.region.flat(2))), longestMm, 0.1) && longestMm > limitMm,
+  'advice/deep-boxes': ({ count, deepMm }, { surface, plan }) =>
+    surface.measured.fixtures.filter(({ kind, tiledUnder }) => ['socket', 'doubleSocket', 'switch'].includes(kind) && !tiledUnder)
+      .length === count && deepMm > Math.max(...plan.figures.tiles.map(() => plan.figures.thicknessMm)),
+  'advice/clip-width': ({ widthMm, jointMm }, { surface }) => jointMm === surface.jointMm && Math.abs(widthMm - jointMm) >= 0.25,
+  'advice/nominal-size': ({ widthMm, heightMm }, { job, surface }) => {
+    const { nominal, measured } = productNamed(job.products, surface.productId);
+    return measured === null && nominal.widthMm === widthMm && nominal.heightMm === heightMm;
+  },
+};
+
+/** How far the finish stands above its neighbour, mm. */
+function stepMm({ job, surface }: Spoken): number {
+  const { buildUp } = surface.measured;
+  if (!buildUp) return 0;
+  const { thicknessMm } = productNamed(job.products, surface.productId);
+  return buildUp.layers.reduce((sum, layer) => sum + layer.thicknessMm, thicknessMm) - buildUp.neighbourMm;
+}
