@@ -1,4 +1,7 @@
-import { boxOf } from '../geometry/ring.ts';
+import { TOLERANCE_MM } from '../geometry/conventions.ts';
+import { distanceToStretch } from '../geometry/distanceToStretch.ts';
+import { cross, quarterTurn, subtract, unit, type Point } from '../geometry/point.ts';
+import type { Ring } from '../geometry/ring.ts';
 import type { CutPiece } from './cutPiece.ts';
 
 /** What stays beside a notch or a slot, and what is left of the piece that way, mm. */
@@ -8,42 +11,43 @@ export interface Leg {
   readonly fullMm: number;
 }
 
-/** The legs that the notches and slots of a piece leave, and what is under a slot. */
-export function legsOf({ marks, sizeMm, tile }: Pick<CutPiece, 'marks' | 'sizeMm' | 'tile'>): Leg[] {
-  const { minX, maxX, minY, maxY } = boxOf(tile);
-  const [wide, high] = [maxX - minX, maxY - minY];
-  return marks
-    .flatMap((mark): Leg[] => {
-      if (mark.type === 'notch')
-        return [
-          { mm: sizeMm.widthMm - mark.xMm, fullMm: wide },
-          { mm: sizeMm.heightMm - mark.yMm, fullMm: high },
-        ];
-      if (mark.type !== 'slot') return [];
-      const { side, startMm, widthMm, depthMm } = mark;
-      const [along, across] = side === 'bottom' || side === 'top' ? [wide, high] : [high, wide];
-      return [
-        { mm: startMm, fullMm: along },
-        { mm: along - startMm - widthMm, fullMm: along },
-        { mm: across - depthMm, fullMm: across },
-      ];
+/** What is less is lost with the cut, mm. */
+const LEAST_MM = 1;
+
+/** Corners that turn in by less are part of a curve, as a sine. */
+const SHARP_SINE = 0.5;
+
+/** The legs at the inner corners of a piece: on from each along both sides that meet there, until the piece ends. A curve bites, it notches nothing. */
+export function legsOf({ inTile: [ring], tile }: Pick<CutPiece, 'inTile' | 'tile'>): Leg[] {
+  return ring
+    .flatMap((at, k): Leg[] => {
+      const into = unit(subtract(at, ring[(k + ring.length - 1) % ring.length]));
+      const out = unit(subtract(ring[(k + 1) % ring.length], at));
+      if (cross(into, out) > -SHARP_SINE) return [];
+      return [into, quarterTurn(quarterTurn(out))].map((way) => ({
+        mm: wayThrough(ring, at, way),
+        fullMm: wayThrough(tile, at, way) + wayThrough(tile, at, quarterTurn(quarterTurn(way))),
+      }));
     })
     .filter(({ mm }) => mm > LEAST_MM);
 }
 
-/** What is less is lost with the cut, mm. */
-const LEAST_MM = 0.5;
-
-/** What stays between a hole or a box within a piece and the nearest side of its tile, mm; null where a piece has none. */
-export function bridgeOf({ marks, tile }: Pick<CutPiece, 'marks' | 'tile'>): number | null {
-  const { minX, maxX, minY, maxY } = boxOf(tile);
-  const [wide, high] = [maxX - minX, maxY - minY];
-  const bridges = marks.flatMap((mark) => {
-    if (mark.type === 'window') return [mark.xMm, wide - mark.xMm - mark.widthMm, mark.yMm, high - mark.yMm - mark.heightMm];
-    if (mark.type !== 'circle') return [];
-    const radiusMm = mark.diameterMm / 2;
-    return [mark.xMm, wide - mark.xMm, mark.yMm, high - mark.yMm].map((mm) => mm - radiusMm);
+/** How far one can go from a place on or within a ring before it is left, mm; 0 where a way leads out at once. */
+function wayThrough(ring: Ring, [x, y]: Point, [wx, wy]: Point): number {
+  let nearest = Infinity;
+  ring.forEach(([ax, ay], k) => {
+    const [bx, by] = ring[(k + 1) % ring.length];
+    const [left, right] = [wx * (ay - y) - wy * (ax - x), wx * (by - y) - wy * (bx - x)];
+    if (left < 0 === right < 0) return;
+    const share = left / (left - right);
+    const far = wx * (ax + share * (bx - ax) - x) + wy * (ay + share * (by - ay) - y);
+    if (far > TOLERANCE_MM && far < nearest) nearest = far;
   });
-  // A hole that opens to a side is bitten out anyway.
-  return bridges.length === 0 || Math.min(...bridges) < LEAST_MM ? null : Math.min(...bridges);
+  return nearest === Infinity ? 0 : nearest;
+}
+
+/** What stays between a hole within a piece and its nearest side, mm; null where a piece has none: one that opens to a side is bitten out anyway. */
+export function bridgeOf({ inTile: [outer, ...holes] }: Pick<CutPiece, 'inTile'>): number | null {
+  const bridges = holes.flat().flatMap((p) => outer.map((a, k) => distanceToStretch(p, a, outer[(k + 1) % outer.length])));
+  return bridges.length === 0 ? null : Math.min(...bridges);
 }

@@ -50,7 +50,7 @@ describe('a reason is said in one breath', () => {
     [{ says: 'even', axis: 'y', cutMm: [249, 249], edges: ['bottom', 'top'] }, '249 mm at both ends, bottom and top.'],
     [
       { says: 'ends', axis: 'x', sizes: [size('left', null), size('right', [98, 210])] },
-      'Full tiles at the left and 98 to 210 mm at the right.',
+      'Full tiles at the left, 98 to 210 mm at the right.',
     ],
     [{ says: 'narrowest', size: size('top', [120, 160]) }, 'The narrowest piece is 120 mm, at the top edge.'],
     [{ says: 'pieces', size: size('top', [120, 120]) }, 'Cut pieces of 120 mm stand along the top edge.'],

@@ -1,11 +1,10 @@
-import { productName, tapeOf, type Job } from '@azulejo/core/job/job';
+import { productName, type Job } from '@azulejo/core/job/job';
 import { placesOf } from '@azulejo/core/job/placesOf';
+import { patternForClient, tilesOfPlace } from '@azulejo/core/messages/en/client';
 import { quoteRows, TASK_NAMES } from '@azulejo/core/messages/en/money';
-import { describePattern } from '@azulejo/core/messages/en/patterns';
 import { rateInForce } from '@azulejo/core/money/planMoney';
 import type { Plan } from '@azulejo/core/plan';
 import type { SurfacePlan } from '@azulejo/core/planning/planned';
-import { formatArea } from '@azulejo/core/units/formatArea';
 import { drawFinished } from './finishedLook.ts';
 import { dateWords, startJobPaper, writeHeading, writeTable, writeText, type JobPaper } from './jobPaper.ts';
 import { FAINT, INK, MARGIN, write } from './paper.ts';
@@ -71,16 +70,16 @@ function writePictures(paper: JobPaper, job: Job, plan: Plan): void {
     const own = plan.surfaces.filter(({ surfaceId }) => surfaces.some(({ id }) => id === surfaceId));
     const planned = [...own].sort((a, b) => b.extent.areaMm2 - a.extent.areaMm2)[0] as SurfacePlan | undefined;
     const surface = surfaces.find(({ id }) => id === planned?.surfaceId);
-    return planned && surface ? [{ name, surface, planned, areaMm2: own.reduce((sum, { extent }) => sum + extent.areaMm2, 0) }] : [];
+    return planned && surface ? [{ name, surface, planned }] : [];
   });
-  shown.forEach(({ name, surface, planned, areaMm2 }, k) => {
+  shown.forEach(({ name, surface, planned }, k) => {
     if (k % across === 0) paper.room(high + 42);
     const x = MARGIN + (k % across) * (width + gap);
     drawFinished(paper.pdf, { job, surface, planned }, { x, y: paper.y, width, height: high });
     const below = write(paper.pdf, name, 'bold', 9.5, INK, x, paper.y + high + 4, width);
     write(
       paper.pdf,
-      `${productName(job, surface.productId)}, ${formatArea(areaMm2, tapeOf(job, surface))}`,
+      `${productName(job, surface.productId)}, ${patternForClient(surface.pattern)}`,
       'text',
       8.5,
       FAINT,
@@ -95,15 +94,7 @@ function writePictures(paper: JobPaper, job: Job, plan: Plan): void {
 /** What is done, from the plan: what is laid room by room, then the other work there is. */
 function includedIn(job: Job, plan: Plan): string[] {
   const places = placesOf(job);
-  const laid = places.map(({ name, surfaces }) => {
-    const own = plan.surfaces.filter(({ surfaceId }) => surfaces.some(({ id }) => id === surfaceId));
-    const area = formatArea(
-      own.reduce((sum, { extent }) => sum + extent.areaMm2, 0),
-      tapeOf(job, surfaces[0]),
-    );
-    const tiles = [...new Set(surfaces.map((surface) => `${productName(job, surface.productId)} (${describePattern(surface.pattern)})`))];
-    return `${name}: ${area} of ${tiles.join('; ')}.`;
-  });
+  const laid = places.map(({ name, surfaces }) => `${name}: ${tilesOfPlace(job, surfaces, plan.surfaces).join('; ')}.`);
   const tasks = [...new Set(plan.money.work.map(({ task }) => task))].filter(
     (task) => task !== 'lay' && task !== 'cut' && task !== 'setOut',
   );

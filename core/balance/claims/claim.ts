@@ -23,3 +23,32 @@ export const wordsIn = (said: string): number =>
     .replace(/(\d['"]?) (?=\d)/g, '$1')
     .split(/\s+/)
     .filter(Boolean).length;
+
+/** How much of what is said is wrong, each as a share of all, and what is. */
+export interface ClaimShares {
+  readonly all: number;
+  readonly shares: Readonly<Record<Fault | 'long', number>>;
+  readonly wrong: readonly string[];
+}
+
+/** Counts claims by what is wrong with them. */
+export function sharesOf(claims: readonly Claim[]): ClaimShares {
+  const share = (isSo: (claim: Claim) => boolean): number => claims.filter(isSo).length / Math.max(1, claims.length);
+  const isLong = ({ words }: Claim): boolean => wordsIn(words) > ONE_BREATH;
+  return {
+    all: claims.length,
+    shares: {
+      untrue: share(({ fault }) => fault === 'untrue'),
+      misleading: share(({ fault }) => fault === 'misleading'),
+      needless: share(({ fault }) => fault === 'needless'),
+      long: share(isLong),
+    },
+    wrong: claims.flatMap((claim) =>
+      claim.fault
+        ? [`${claim.surface}, ${claim.fault}: ${claim.words} (${claim.code}: ${claim.why ?? ''})`]
+        : isLong(claim)
+          ? [`${claim.surface}, ${wordsIn(claim.words)} words: ${claim.words}`]
+          : [],
+    ),
+  };
+}

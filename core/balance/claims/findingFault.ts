@@ -1,10 +1,11 @@
 import { boxOf, isInside, ringArea, type Ring } from '../../geometry/ring.ts';
-import { distance, subtract, unit, type Point } from '../../geometry/point.ts';
+import { distanceToStretch } from '../../geometry/distanceToStretch.ts';
+import { distance, subtract, unit } from '../../geometry/point.ts';
 import type { Finding } from '../../advice/finding.ts';
 import type { Job, Surface } from '../../job/job.ts';
 import type { SurfacePlan } from '../../planning/planned.ts';
 import { productNamed } from '../../tile/product.ts';
-import { depthsFrom, through, widthsAlong, type EndingLine, type LaidPiece } from './laidPieces.ts';
+import { depthsFrom, widthsAlong, type EndingLine, type LaidPiece } from './laidPieces.ts';
 import { tileRing } from '../../setout/place/layout.ts';
 
 /** What a finding speaks of. */
@@ -34,15 +35,15 @@ const isCutTo = (lines: readonly EndingLine[], pieces: readonly LaidPiece[], mm:
 const isNarrow = (mm: number, pieces: readonly LaidPiece[]): boolean =>
   pieces.some(({ tile }) => sides(tile).some((side) => mm < side / 3 + 0.1));
 
-/** The legs at the inner corners of an outline: on from each along both sides that meet there, until the piece ends. */
-function legsAt(ring: Ring): number[] {
+/** How far each inner corner of an outline is from the rest of it: no leg there is narrower. */
+function innerCorners(ring: Ring): number[] {
   const sign = Math.sign(ringArea(ring));
   return ring.flatMap((p, k) => {
-    const [before, after] = [ring[(k + ring.length - 1) % ring.length], ring[(k + 1) % ring.length]];
-    const [into, out] = [unit(subtract(p, before)), unit(subtract(after, p))];
+    const before = (k + ring.length - 1) % ring.length;
+    const [into, out] = [unit(subtract(p, ring[before])), unit(subtract(ring[(k + 1) % ring.length], p))];
     if (sign * (into[0] * out[1] - into[1] * out[0]) > -0.5) return [];
-    const back: Point = [-out[0], -out[1]];
-    return [through(ring, p, into), through(ring, p, back)];
+    const rest = ring.flatMap((a, m) => (m === k || m === before ? [] : [distanceToStretch(p, a, ring[(m + 1) % ring.length])]));
+    return [Math.min(...rest.filter((mm) => mm > 0.05))];
   });
 }
 
@@ -54,7 +55,9 @@ const cutNamed = ({ plan }: Spoken, finding: Finding) => plan.cuts.find(({ label
  */
 export const FINDING_CHECKS: Readonly<Record<string, Check>> = {
   'advice/sliver': ({ cutMm }, { plan, pieces }, { figures }) => {
-    const lines = plan.traced.edges.filter(({ id }) => (plan.traced.names[id] ?? id) === figures['edge']);
+    // Within a border the field ends at its inner side.
+    const own = plan.edges.filter(({ id }) => (plan.traced.names[id] ?? id) === figures['edge']);
+    const lines = [...new Set(own.flatMap(({ cuts }) => cuts.map(({ edge }) => edge)))];
     // A bent edge is met in many stretches.
     return (lines.length > 4 || isCutTo(lines, pieces, cutMm)) && isNarrow(cutMm, pieces);
   },
@@ -77,16 +80,17 @@ export const FINDING_CHECKS: Readonly<Record<string, Check>> = {
   'advice/fragile-ear': ({ legMm }, spoken, finding) => {
     const cut = cutNamed(spoken, finding);
     if (!cut) return false;
-    const legs = legsAt(cut.inTile[0]);
-    return legs.some((mm) => near(mm, legMm)) && legMm < Math.max(25, Math.max(...sides(cut.tile)) / 3);
+    // A leg runs along one side of the notch; the nearest way to the rim may be aslant, and no longer.
+    return innerCorners(cut.inTile[0]).some((mm) => mm <= legMm + TAPE_MM) && legMm < Math.max(25, Math.max(...sides(cut.tile)) / 3);
   },
   'advice/thin-bridge': ({ bridgeMm, limitMm }, spoken, finding) => {
     const cut = cutNamed(spoken, finding);
     const [, hole] = cut?.inTile ?? [];
     if (!cut || !hole) return false;
-    const { minX, minY, maxX, maxY } = boxOf(cut.tile);
+    const { minX, minY, maxX, maxY } = boxOf(cut.inTile[0]);
     const least = Math.min(...hole.flatMap(([x, y]) => [x - minX, maxX - x, y - minY, maxY - y]));
-    return near(least, bridgeMm, 0.3) && bridgeMm < limitMm;
+    // A piece with a slant comes nearer to its hole than its box does.
+    return bridgeMm <= least + 0.3 && bridgeMm < limitMm && (cut.inTile[0].length > 4 || near(least, bridgeMm, 0.3));
   },
   'advice/glass-strips': ({ count, narrowestMm, leastMm }, { job, plan }) => {
     const glass = plan.cuts.filter(({ productId }) => productNamed(job.products, productId).material === 'glass');

@@ -91,7 +91,9 @@ export function widthsAlong(line: EndingLine, pieces: readonly LaidPiece[]): num
       const sides = piece.tile.map((a, k) => unit(subtract(piece.tile[(k + 1) % piece.tile.length], a)));
       const ways = [inward, ...sides.filter((way) => dot(way, inward) > 0.7)];
       const starts = [NEAR_CORNER, 1 - NEAR_CORNER].map((share): Point => [p[0] + share * (q[0] - p[0]), p[1] + share * (q[1] - p[1])]);
-      return starts.flatMap((start) => ways.map((way) => through(ring, start, way)).filter((mm) => mm > 0.5));
+      // What is cut on its far side too is as wide as it reaches, where it is no point.
+      const reach = (start: Point, way: Point): number => Math.max(...ring.map((corner) => dot(subtract(corner, start), way)));
+      return starts.flatMap((start) => ways.flatMap((way) => [through(ring, start, way), reach(start, way)]).filter((mm) => mm > 0.5));
     }),
   );
 }

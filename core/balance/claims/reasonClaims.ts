@@ -5,6 +5,7 @@ import { drawingOf } from '../../planning/drawSurface.ts';
 import { prepareSurface } from '../../planning/prepareSurface.ts';
 import type { Drawing, SurfacePlan } from '../../planning/planned.ts';
 import type { Candidate } from '../../setout/weigh/candidate.ts';
+import { tallyOf } from '../../setout/weigh/figures.ts';
 import type { Reasons } from '../../setout/weigh/explainSetout.ts';
 import type { Statement } from '../../setout/weigh/statement.ts';
 import type { Tape } from '../../units/tape.ts';
@@ -64,7 +65,7 @@ function laidOut(job: Job, surfaceId: string, candidate: Candidate): Laid | null
 const ALIKE_MM = 2;
 
 /** Whether what is said of one setout is so of the other, by the pieces of both. */
-function isShared(statement: Statement, { drawing, pieces }: Laid, other: Laid): boolean {
+function isShared(statement: Statement, { drawing, pieces, candidate }: Laid, other: Laid): boolean {
   switch (statement.says) {
     case 'strips':
     case 'pieces': {
@@ -74,13 +75,21 @@ function isShared(statement: Statement, { drawing, pieces }: Laid, other: Laid):
         all.filter((mm) => mm >= 1),
       );
       const least = (all: readonly number[]): number => Math.min(Infinity, ...all);
-      return theirs.length >= mine.length && Math.abs(least(mine) - least(theirs)) < ALIKE_MM && mine.length > 0;
+      // Aslant, pieces that reach in as far may still be of another width on the tape.
+      const [ours, others] = [candidate, other.candidate].map(({ figures }) => tallyOf(figures, id)?.thinnestMm ?? 0);
+      return (
+        mine.length > 0 &&
+        theirs.length >= mine.length &&
+        Math.abs(least(mine) - least(theirs)) < ALIKE_MM &&
+        Math.abs(ours - others) < ALIKE_MM
+      );
     }
+    case 'narrowest':
+      return Math.abs(narrowestMm(other) - (statement.size.cutMm?.[0] ?? 0)) < ALIKE_MM;
     case 'full':
     case 'mainFull':
-    case 'narrowest':
     case 'square':
-      return statementFault(other.drawing, other.pieces, statement, other.candidate) === null && !isBetter(statement, other);
+      return statementFault(other.drawing, other.pieces, statement, other.candidate) === null;
     case 'falls': {
       const circle = drawing.traced.fixtures.find(({ fixture }) => fixture.id === statement.fixtureId)?.clearCircle;
       if (!circle) return false;
@@ -100,10 +109,11 @@ function isShared(statement: Statement, { drawing, pieces }: Laid, other: Laid):
   }
 }
 
-/** Whether a narrowest piece holds of another only since that has none so narrow. */
-const isBetter = (statement: Statement, other: Laid): boolean =>
-  statement.says === 'narrowest' &&
-  (statement.size.cutMm?.[0] ?? 0) < Math.min(...other.candidate.figures.edges.map(({ thinnestMm }) => thinnestMm)) - ALIKE_MM;
+/** The narrowest piece of a setout as a tape reads it, mm. */
+const narrowestMm = ({ candidate }: Laid): number =>
+  Math.min(
+    ...candidate.figures.edges.flatMap(({ owner, cutMm, thinnestMm }) => (owner.kind !== 'other' && cutMm >= 1 ? [thinnestMm] : [])),
+  );
 
 /** What hides that slivers stand along an edge that is looked at, where the other one has none there. */
 function hides(cost: Statement, { candidate }: Laid, { than, gain }: Reasons): Judged {

@@ -36,7 +36,8 @@ function slackOf({ from, to }: EndingLine, pieces: readonly LaidPiece[]): number
   const [first] = pieces;
   if (!first) return 1;
   const isSquare = first.tile.some((a, k) => Math.abs(cross(way, unit(subtract(first.tile[(k + 1) % first.tile.length], a)))) < 0.005);
-  return isSquare ? 1 : ASLANT;
+  // Tiles of another outline are measured square to the line.
+  return isSquare || first.tile.length !== 4 ? 1 : ASLANT;
 }
 
 /** Whether a piece of a width stands along an edge, and none anywhere reaches less far in. */
@@ -53,7 +54,9 @@ function isNarrowest(plan: Drawing, pieces: readonly LaidPiece[], { along, cutMm
   }
   const [line] = plan.traced.edges.filter(({ id }) => id === along.id);
   if (!line || !hasOneLine(plan, along)) return null;
-  return widthsAlong(line, pieces).some((mm) => Math.abs(mm - toldMm) <= 1) ? null : 'no piece so narrow there';
+  return [...widthsAlong(line, pieces), ...depthsFrom(line, pieces)].some((mm) => Math.abs(mm - toldMm) <= 1)
+    ? null
+    : 'no piece so narrow there';
 }
 
 /** What is wrong with a statement, told by another route than the one that made it: from the pieces as they lie; null where it is true. */

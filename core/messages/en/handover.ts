@@ -6,9 +6,9 @@ import { entriesOf, type Entry } from '../../site/entry.ts';
 import { leftOfTiles } from '../../site/leftOfTiles.ts';
 import { formatArea } from '../../units/formatArea.ts';
 import { formatLengthWithUnit } from '../../units/formatLength.ts';
+import { patternForClient } from './client.ts';
 import { colourName, itemName, variantName } from './materialNames.ts';
 import { describeAmount, materialName } from './materials.ts';
-import { describePattern } from './patterns.ts';
 
 /** A part of the note that stays with the client. */
 export interface HandoverPart {
@@ -37,7 +37,7 @@ const tiledLines = (job: Job, plan: Plan, isLaid: boolean): string[] =>
     if (!planned || surface.laid !== isLaid) return [];
     const joint = `joints ${formatLengthWithUnit(surface.jointMm, tapeOf(job, surface))} in ${colourName(surface.jointColour)}`;
     return [
-      `${surface.name}: ${productName(job, surface.productId)}, ${describePattern(surface.pattern).toLowerCase()}, ${joint}, ${formatArea(planned.extent.areaMm2, tapeOf(job, surface))}.`,
+      `${surface.name}: ${productName(job, surface.productId)}, ${patternForClient(surface.pattern)}, ${joint}, ${formatArea(planned.extent.areaMm2, tapeOf(job, surface))}.`,
     ];
   });
 

@@ -168,7 +168,7 @@ function rivalClause(statement: Statement, names: ThingNames, tape: Tape): strin
     case 'pieces':
       return `leave cut pieces of ${sizes(statement.size, tape)} along the ${nameOf(statement.size.along, names)}`;
     case 'ends':
-      return `come to ${endsOf(statement, names, tape)}`;
+      return `leave ${endsOf(statement, names, tape)}`;
     case 'runOff':
       return `run off by ${readLength(statement.mm, tape)} along the ${nameOf(statement.along, names)}`;
     case 'middle':
@@ -194,7 +194,7 @@ function stripsOf({ along, cutMm }: EndSize, names: ThingNames, tape: Tape): str
 
 /** Both ends of a direction, each by itself. */
 const endsOf = ({ sizes: both }: Extract<Statement, { says: 'ends' }>, names: ThingNames, tape: Tape): string =>
-  both.map((size) => `${size.cutMm ? sizes(size, tape) : 'full tiles'} at ${endName(size.along, names)}`).join(' and ');
+  both.map((size) => `${size.cutMm ? sizes(size, tape) : 'full tiles'} at ${endName(size.along, names)}`).join(', ');
 
 /** An edge as one end of a row: "the left", "A–B". */
 function endName(along: Along, names: ThingNames): string {
