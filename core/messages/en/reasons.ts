@@ -102,7 +102,10 @@ export function describeReasons(reasons: Reasons, names: ThingNames, tape: Tape)
 /** How far a setout is behind what the product would choose, in words; null where it is not. */
 export function describeBehind({ rivalIsBest, cost, instead }: Reasons, names: ThingNames, tape: Tape): string | null {
   if (!rivalIsBest) return null;
+  // Where the other pieces go is told where that start is looked at.
+  if (instead?.says === 'full') return `With the best start: ${sentence({ ...instead, rest: null }, names, tape, 'this one')}.`;
   if (instead) return `With the best start: ${sentence(instead, names, tape, 'this one')}.`;
+  if (cost?.says === 'moreWork') return 'It takes longer at the saw than the best start.';
   return cost ? `Against the best start: ${sentence(cost, names, tape, 'the best start')}.` : 'The best start is better in small things.';
 }
 

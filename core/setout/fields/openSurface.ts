@@ -1,14 +1,15 @@
 import type { Product } from '../../tile/product.ts';
 import type { Measured, SurfaceKind } from '../../surface/surface.ts';
 import type { Point } from '../../geometry/point.ts';
-import type { Polygon, Ring } from '../../geometry/ring.ts';
+import { circleRing } from '../../geometry/circleRing.ts';
+import { isInside, type Polygon, type Ring } from '../../geometry/ring.ts';
 import type { Border } from '../../pattern/edging.ts';
 import { traceSurface, type Traced } from '../../surface/traceSurface.ts';
 import type { Inset } from './inset.ts';
 import { chooseSetout } from '../weigh/chooseSetout.ts';
 import { Placer } from '../weigh/placer.ts';
 import type { Field } from './field.ts';
-import { groundOf, groundWithin } from './ground.ts';
+import { groundOf, groundWithin, type Ground } from './ground.ts';
 import { runSize } from './layBorder.ts';
 import { splitBorder } from './splitBorder.ts';
 import { openField, placeInsets, withoutInsets, type Chosen, type OpenField, type PlacedInset } from './placeFields.ts';
@@ -49,12 +50,22 @@ export function hasRoomForBorder(
 export function openSurface(surface: ChosenSurface, traced: Traced, products: readonly Product[]): OpenField {
   const whole = groundOf(traced, surface.kind);
   const insets = placeInsets(surface.insets, surface.measured, whole.region, surface.jointMm);
-  const ground = insets.length === 0 ? whole : { ...whole, region: withoutInsets(whole.region, insets) };
+  const ground = insets.length === 0 ? whole : beyondInsets(whole, insets);
   const main = openField('main', 'main', traced.frame, ground, surface, products, insets.length > 0);
   // Courses of a wall are level; bands run with the surface.
   const mayTurn = surface.kind !== 'wall' && surface.bands.length === 0;
   return { ...main, mayTurn, fixed: [...main.fixed, ...insets.flatMap((placed) => layInset(placed, whole.standing, products))] };
 }
+
+/** What is left of a ground round some insets: what comes through one of them comes through no tile of its own. */
+function beyondInsets(whole: Ground, insets: readonly PlacedInset[]): Ground {
+  const region = withoutInsets(whole.region, insets);
+  const rounds = whole.rounds.filter(({ centre, radiusMm }) => circleRing(centre, radiusMm + BESIDE_MM).some((p) => isInside(p, region)));
+  return { ...whole, region, rounds };
+}
+
+/** A tile lies beside something round where it is this near, mm. */
+const BESIDE_MM = 1;
 
 /** Sets an inset out within its own outline. */
 function layInset({ inset, ring, region }: PlacedInset, standing: readonly Point[], products: readonly Product[]): Field[] {

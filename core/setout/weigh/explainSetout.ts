@@ -68,11 +68,16 @@ export function explainSetout(
   const isNew = (one: Statement | null): Statement | null => (one && !sameThing(one, gain) ? one : null);
   const rivalIsBest = !isBest && behind > NOTICEABLE;
   const against = firstOf(losses, (care) => isNew(speaksAgainst(care, chosen, rival)));
+  // What the better one has says more than that this one takes longer, or than the same pieces told twice.
+  const isWeak = against === null || against.says === 'moreWork';
+  const better = (): Statement | null =>
+    firstOf(losses, (care) => not(speaksFor(care, rival, chosen), chosen)) ?? not(endsStatement(rival, chosen), chosen);
+  const instead = rivalIsBest && isWeak ? better() : null;
   return {
     gain,
     // What is held against a better one is what that one has not.
-    cost: against ?? (rivalIsBest ? null : leastGood(chosen, weights, gain)),
-    instead: rivalIsBest && !against ? firstOf(losses, (care) => isNew(not(speaksFor(care, rival, chosen), chosen))) : null,
+    cost: instead ? null : (against ?? (rivalIsBest ? null : leastGood(chosen, weights, gain))),
+    instead,
     rival: firstOf(gains, (care) => {
       const one = speaksAgainst(care, rival, chosen);
       // That it takes longer is told with the gain.
