@@ -106,7 +106,12 @@ test('all walls of a room to one height, and other packs, stand beside what is p
 
 test('a finding is mended by a press, another is known of and quiet', async ({ page }) => {
   await page.goto(`${server.address}${JOB}/surfaces/splashback/setout`);
-  const deep = page.getByRole('listitem').filter({ hasText: 'mm deeper' });
+  await page
+    .getByRole('button', { name: /more to look at/ })
+    .or(page.getByText(/deeper:/))
+    .first()
+    .click({ timeout: 30_000 });
+  const deep = page.getByRole('listitem').filter({ hasText: 'deeper:' });
   await expect(deep).toBeVisible({ timeout: 30_000 });
   await deep.getByRole('button', { name: 'I know' }).click();
   await deep.getByLabel(/A note to it/).fill('Long screws are in the van');
@@ -156,4 +161,27 @@ test('the days go to a calendar and come back: a work that was put later stays t
   await bring('days.ics', moved);
   await expect(page.getByText(/^Later than before: Grouting and washing, Shop floor/)).toBeVisible();
   await expect(grouting).not.toHaveAttribute('aria-label', before ?? '', { timeout: 20_000 });
+});
+
+test('the worst is told first, three at once; a link opens the part of its field, and the focus stands there', async ({ page }) => {
+  await page.goto(`${server.address}${JOB}/surfaces/shop-floor/setout`);
+  const found = page.getByRole('region', { name: 'Look at' });
+  await expect(found.getByRole('listitem')).toHaveCount(3, { timeout: 60_000 });
+  await expect(found.getByRole('listitem').first()).toContainText('Finishes 3.5 mm above the store floor');
+  await found.getByRole('button', { name: /more to look at/ }).click();
+  expect(await found.getByRole('listitem').count()).toBeGreaterThan(3);
+  await found.getByRole('button', { name: 'Why' }).first().click();
+  await expect(found.getByText('Try it on a spare piece first.')).toBeVisible();
+  await found.getByRole('link', { name: 'Change place and works' }).first().click();
+  await expect(page).toHaveURL(/\/tile$/, { timeout: 30_000 });
+  const grout = page.getByLabel('Grout', { exact: true });
+  await expect(grout).toBeFocused();
+  await expect(grout).toBeInViewport();
+  // It was tried before it was offered, and is what it says.
+  await found.getByRole('button', { name: 'Take grout without sand' }).click({ timeout: 60_000 });
+  await expect(found.getByText(/Sand in the grout/)).toHaveCount(0, { timeout: 60_000 });
+  // A field that is not there leads to the form it would stand in.
+  await page.goto(`${server.address}${JOB}/surfaces/shop-floor/measure?at=measured.fixtures.99.clearanceMm`);
+  await expect(page).toHaveURL(/\/measure$/, { timeout: 30_000 });
+  await expect(page.getByRole('heading', { name: 'Fixtures' })).toBeVisible();
 });

@@ -128,7 +128,7 @@ test('a floor is laid zone by zone: another order says who is caged in, and the 
     await expect(zones.nth(k - 2)).toContainText(last);
   }
   await expect(page.getByText('Nobody gets there any more.').first()).toBeVisible({ timeout: 30_000 });
-  await expect(page.getByText(/behind what is laid by then/)).toBeVisible();
+  await expect(page.getByText(/reached only over fresh tiles/)).toBeVisible();
   await page.getByRole('button', { name: 'Take the proposed order' }).click();
   await expect(page.getByText(/Each is reached, and left, over floor/)).toBeVisible({ timeout: 30_000 });
   await expect(page.getByText('Nobody gets there any more.')).toHaveCount(0);
