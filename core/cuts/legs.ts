@@ -1,6 +1,6 @@
 import { TOLERANCE_MM } from '../geometry/conventions.ts';
 import { distanceToStretch } from '../geometry/distanceToStretch.ts';
-import { cross, quarterTurn, subtract, unit, type Point } from '../geometry/point.ts';
+import { cross, distance, quarterTurn, subtract, unit, type Point } from '../geometry/point.ts';
 import type { Ring } from '../geometry/ring.ts';
 import type { CutPiece } from './cutPiece.ts';
 
@@ -18,7 +18,8 @@ const LEAST_MM = 1;
 const SHARP_SINE = 0.5;
 
 /** The legs at the inner corners of a piece: on from each along both sides that meet there, until the piece ends. A curve bites, it notches nothing. */
-export function legsOf({ inTile: [ring], tile }: Pick<CutPiece, 'inTile' | 'tile'>): Leg[] {
+export function legsOf({ inTile: [outer], tile }: Pick<CutPiece, 'inTile' | 'tile'>): Leg[] {
+  const ring = outer.filter((p, k) => distance(p, outer[(k + 1) % outer.length]) > TOLERANCE_MM);
   return ring
     .flatMap((at, k): Leg[] => {
       const into = unit(subtract(at, ring[(k + ring.length - 1) % ring.length]));

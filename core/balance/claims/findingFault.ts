@@ -36,7 +36,8 @@ const isNarrow = (mm: number, pieces: readonly LaidPiece[]): boolean =>
   pieces.some(({ tile }) => sides(tile).some((side) => mm < side / 3 + 0.1));
 
 /** How far each inner corner of an outline is from the rest of it: no leg there is narrower. */
-function innerCorners(ring: Ring): number[] {
+function innerCorners(outer: Ring): number[] {
+  const ring = outer.filter((p, k) => distance(p, outer[(k + 1) % outer.length]) > 0.001);
   const sign = Math.sign(ringArea(ring));
   return ring.flatMap((p, k) => {
     const before = (k + ring.length - 1) % ring.length;
