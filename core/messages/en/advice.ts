@@ -103,7 +103,7 @@ export const ADVICE_WORDS = {
     `No lot of "${name}" holds the ${opened} that ${place} takes; the largest has ${largest}.`,
   'advice/short-lot': ({ name, place, bought }) => `With spares ${place} takes ${bought} of "${name}": no lot that is left holds so many.`,
   'advice/seal-first': ({ name, count }) =>
-    `"${name}" ${count === 1 ? 'is' : `and ${Number(count) - 1} more are`} porous: seal before grouting, or the grout stains the face.`,
+    `"${name}" ${count === 1 ? 'is' : `and ${Number(count) === 2 ? 'one more' : `${Number(count) - 1} more`} are`} porous: seal before grouting, or the grout stains the face.`,
   'advice/narrow-joint': ({ jointMm, smallestMm, kind, practice }, length) =>
     `A joint of ${length(jointMm)} is narrow: ${practice === 'european' ? 'European' : 'North American'} practice asks for ${length(smallestMm)} on a ${kind}.`,
   'advice/no-perimeter-joint': ({ edge, name }) =>

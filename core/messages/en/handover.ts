@@ -82,13 +82,12 @@ const lotLines = (job: Job, entries: readonly Entry[]): string[] => [
 function spareLines(job: Job, plan: Plan, entries: readonly Entry[]): string[] {
   const kept = entriesOf(entries, 'leftOver');
   if (kept.length > 0) return kept.map(({ data }) => `${data.pieces} of ${data.name}, ${data.widthMm} x ${data.heightMm} mm.`);
-  return plan.materials.flatMap((line) =>
+  const left = plan.materials.flatMap((line) =>
     line.item === 'tiles' && leftOfTiles(line, entries) >= 1
-      ? [
-          `${materialName(job, line)}: ${describeAmount(Math.floor(leftOfTiles(line, entries)), line.unit, job.tape)}. Keep them: another lot never matches.`,
-        ]
+      ? [`${materialName(job, line)}: ${describeAmount(Math.floor(leftOfTiles(line, entries)), line.unit, job.tape)}.`]
       : [],
   );
+  return left.length > 0 ? [...left, 'Keep them: another lot never matches.'] : [];
 }
 
 function useLines(job: Job, { programme }: Plan): string[] {

@@ -56,12 +56,12 @@ const MOST_TOLD = 12;
 /** Where the first tile goes, and which way from there. */
 function describeStart({ tileLies, ways, endsAt }: WorkStart, names: ThingNames): string {
   const [along, across] = ways.map(([x, y]) => (Math.abs(x) > Math.abs(y) ? (x > 0 ? 'right' : 'left') : y > 0 ? 'top' : 'bottom'));
-  const back = endsAt === null ? '' : ` Then back to the ${nameOf(endsAt, names)}, so that nobody steps on fresh tiles.`;
+  const back = endsAt === null ? '' : ` End at the ${nameOf(endsAt, names)}, so that nobody steps on fresh tiles.`;
   const meet = 'the course line and the cross line meet';
   const first = tileLies
     ? `Set the first tile with its ${cornerOf(tileLies)} corner where ${meet}, the joints outside it`
     : `Begin where ${meet}`;
-  return `${first}: along the courses to the ${along}, then course by course to the ${across}.${back}`;
+  return `${first}. Go along the courses to the ${along}, then course by course to the ${across}.${back}`;
 }
 
 /** The corner of a tile that stands on a crossing, by where the tile lies from there. */

@@ -9,7 +9,8 @@ const pieces = (count: number, what: string): string => (count === 0 ? `none ${w
 /** How a surface is laid, zone after zone. */
 export function describeZones({ zones, way, exits, exitIsGuessed }: LayingZones, { edges }: Pick<ThingNames, 'edges'>): string {
   if (zones.length === 0) return 'There is nothing to lay.';
-  const count = zones.length === 1 ? 'One zone' : `${zones.length} zones`;
+  if (zones.length === 1) return 'One zone: all of it at once.';
+  const count = `${zones.length} zones`;
   if (way === 'upFromTheBase') {
     const last = zones.some(({ offLedger }) => offLedger) ? ' The bottom course comes last, when the ledger is off.' : '';
     return `${count}, up from the ${last ? 'ledger' : 'base'}, at each height from the left.${last}`;

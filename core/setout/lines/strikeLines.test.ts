@@ -253,7 +253,7 @@ test('lines are told in the order of the work, each in a sentence', () => {
   // Ten courses on, 1140 further up, and back, the control line would lie at the edge.
   expect(said).toHaveLength(5);
   expect(said[3]).toBe(
-    'Set the first tile with its lower left corner where the course line and the cross line meet, the joints outside it: along the courses to the right, then course by course to the top.',
+    'Set the first tile with its lower left corner where the course line and the cross line meet, the joints outside it. Go along the courses to the right, then course by course to the top.',
   );
   expect(said.at(-1)).toMatch(/^Square where they cross: \d+ along the course line, \d+ along the cross line, then \d+ mm across\.$/);
 });

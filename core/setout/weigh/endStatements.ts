@@ -113,7 +113,8 @@ export function narrowestStatement(chosen: Candidate, rival: Candidate | null): 
   const own = narrowestEdge(chosen);
   const other = rival && narrowestEdge(rival);
   const endsElsewhere = [chosen, rival].some((one) => one?.figures.edges.some(({ owner, cutMm }) => owner.kind === 'other' && cutMm >= 1));
-  if (!own || endsElsewhere || own.owner.isReveal) return null;
+  // Dots and the like are narrow wherever they are cut.
+  if (!own || endsElsewhere || own.owner.isReveal || own.thinnestMm < own.thinnestMainMm) return null;
   if (rival && (!other || other.thinnestMm > own.thinnestMm - SEEN_MM || other.thinnestMm < LOST_MM)) return null;
   return { says: 'narrowest', size: { along: alongOf(own), cutMm: [own.thinnestMm, own.thinnestMm] } };
 }

@@ -22,6 +22,8 @@ export interface EdgeTally {
   openMm2: number;
   /** The narrowest cut piece; Infinity where none is cut. */
   thinnestMm: number;
+  /** The same, those left out that fill in between the tiles. */
+  thinnestMainMm: number;
   /** The widest, at either end of its cut; 0 where none is cut. */
   widestMm: number;
   /** The largest whole piece of those that are cut, square to the edge; 0 where none is. */
@@ -99,6 +101,7 @@ const EMPTY = {
   shareMm: 0,
   openMm2: 0,
   thinnestMm: Infinity,
+  thinnestMainMm: Infinity,
   widestMm: 0,
   fullMm: 0,
 } as const satisfies Omit<EdgeTally, 'owner'>;

@@ -25,6 +25,7 @@ export function tallyCut(tally: EdgeTally, share: number, thinnestMm: number, fu
   if (fullMm > tally.fullMm) tally.fullMm = fullMm;
   const otherEndMm = Math.min(fullMm, 2 * share * fullMm - thinnestMm);
   if (thinnestMm < tally.thinnestMm) tally.thinnestMm = thinnestMm;
+  if (isMain && thinnestMm < tally.thinnestMainMm) tally.thinnestMainMm = thinnestMm;
   if (thinnestMm > tally.widestMm) tally.widestMm = thinnestMm;
   if (otherEndMm > tally.widestMm) tally.widestMm = otherEndMm;
 }

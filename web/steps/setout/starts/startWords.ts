@@ -15,10 +15,10 @@ export interface StartFigures {
   readonly rows: readonly { readonly label: string; readonly figure: string }[];
 }
 
-/** The narrowest piece along any edge that is looked at, mm; null where none is cut. */
+/** The narrowest tile along any edge that is looked at, mm; null where none is cut. What fills in between the tiles is not told of. */
 export function narrowestOf({ candidate }: ShownSetout): number | null {
-  const cut = candidate.figures.edges.filter(({ owner, cutMm }) => owner.kind !== 'other' && cutMm >= 1);
-  return cut.length === 0 ? null : Math.min(...cut.map(({ thinnestMm }) => thinnestMm));
+  const cut = candidate.figures.edges.filter(({ owner, mainCutMm }) => owner.kind !== 'other' && mainCutMm >= 1);
+  return cut.length === 0 ? null : Math.min(...cut.map(({ thinnestMainMm }) => thinnestMainMm));
 }
 
 /** What starts are called: by what they do, and by their narrowest piece where two do the same. */
