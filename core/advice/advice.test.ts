@@ -12,6 +12,7 @@ import { standing } from '../trials/standing.ts';
 import type { Finding } from './finding.ts';
 import { mendedJob, mendHolds } from './mendHolds.ts';
 import { openFindings } from './registry.ts';
+import { worstFirst } from './worstFirst.ts';
 
 const codes = (job: Job): string[] => plan(job).findings.map(({ code }) => code);
 const found = (job: Job, code: string): Finding | undefined => plan(job).findings.find((finding) => finding.code === code);
@@ -122,6 +123,19 @@ test('a sixteenth of an inch is no narrow joint, an eighth keeps clips of 3 mm, 
   expect(codes(laid({ works: { does: { clips: true } } }, { jointMm: 25.4 / 8 }))).not.toContain('advice/clip-width');
   const uneven = withTile({ sample: [299.5, 300.7].map((widthMm) => ({ widthMm, heightMm: 300 })) });
   expect(found({ ...uneven, tape: IMPERIAL_TAPE }, 'advice/uneven-pieces')?.figures.neededMm).toBeCloseTo((3 * 25.4) / 16, 6);
+});
+
+test('the worst comes first: what is untrue of a stored job, then warnings by harm, then notes', () => {
+  const of = (code: string, severity: Finding['severity'] = 'warning'): Pick<Finding, 'code' | 'severity'> => ({ code, severity });
+  const found = [
+    of('advice/sliver'),
+    of('advice/fragile-ear', 'note'),
+    of('advice/wet-open'),
+    of('surface/unknown'),
+    of('advice/not-flat'),
+  ];
+  const codesNow = worstFirst(found).map(({ code }) => code);
+  expect(codesNow).toEqual(['surface/unknown', 'advice/wet-open', 'advice/not-flat', 'advice/sliver', 'advice/fragile-ear']);
 });
 
 test('a lot has to hold a whole room; each room may have its own', () => {

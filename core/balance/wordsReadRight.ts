@@ -1,5 +1,5 @@
 import { leftOver } from '../cuts/offCuts/leftOver.ts';
-import { describeFinding, describeMend } from '../messages/en/advice.ts';
+import { describeFinding, describeMend, explainFinding } from '../messages/en/advice.ts';
 import { describeCutting } from '../messages/en/cutting.ts';
 import { describeHandover } from '../messages/en/handover.ts';
 import { describeLedger, describeLines } from '../messages/en/lines.ts';
@@ -44,7 +44,11 @@ function wordsOfSurface(planned: PlannedSurface, tape: Tape): string[] {
 function wordsOfJob(job: Job, plan: Plan): string[] {
   const { tape } = job;
   return [
-    ...plan.findings.flatMap((finding) => [describeFinding(finding, tape), describeMend(finding, tape) ?? '']),
+    ...plan.findings.flatMap((finding) => [
+      describeFinding(finding, tape),
+      explainFinding(finding, tape) ?? '',
+      describeMend(finding, tape) ?? '',
+    ]),
     ...plan.materials.flatMap((line) => [describePacks(line), describeChance(line, tape), ...explainMaterial(job, line)]),
     ...plan.mixes.flatMap((mix) => {
       const stirred = zoneMixes(mix, plan.surfaces);

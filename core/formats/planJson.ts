@@ -1,6 +1,6 @@
 import { tapeOf, type Job, type Surface } from '../job/job.ts';
 import { labelOf } from '../cuts/labelPieces.ts';
-import { describeFinding } from '../messages/en/advice.ts';
+import { describeFinding, explainFinding } from '../messages/en/advice.ts';
 import { describeIssue } from '../messages/en/issues.ts';
 import { materialName } from '../messages/en/materials.ts';
 import { describeSetout } from '../messages/en/reasons.ts';
@@ -67,12 +67,11 @@ export function planJson(job: Job, plan: Plan): object {
     materials: plan.materials.map((material) => ({ ...material, name: materialName(job, material), currency: job.currency })),
     money: plan.money,
     programme: programmeJson(plan.programme),
-    advice: plan.findings.map((finding) => ({
-      code: finding.code,
-      severity: finding.severity,
-      path: finding.path,
-      message: describeFinding(finding, finding.path[0] === 'surfaces' ? tapeOf(job, job.surfaces[Number(finding.path[1])]) : job.tape),
-    })),
+    advice: plan.findings.map((finding) => {
+      const tape = finding.path[0] === 'surfaces' ? tapeOf(job, job.surfaces[Number(finding.path[1])]) : job.tape;
+      const { code, severity, path } = finding;
+      return { code, severity, path, message: describeFinding(finding, tape), why: explainFinding(finding, tape) };
+    }),
   };
 }
 

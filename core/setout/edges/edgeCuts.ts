@@ -9,9 +9,11 @@ import { tileRing, type CutTile, type Layout } from '../place/layout.ts';
 /** An end narrower than this is a point, mm. */
 const POINT_MM = 0.5;
 
-/** One tile cut by an edge. */
+/** One piece of a tile cut by an edge. */
 export interface EdgeCut {
   readonly tile: CutTile;
+  /** Which piece of it, where it falls apart. */
+  readonly part: number;
   /** Whether it is a tile that the pattern is made of, none that fills in between, such as a dot. */
   readonly isMain: boolean;
   /** What stays of the tile at the two ends of the cut, mm: along the tile's own sides, so that a tape can find it. */
@@ -78,10 +80,11 @@ type PlainCut = Omit<EdgeCut, 'thinnestMm'>;
 
 /** Judges every piece over all stretches of one edge that cut it: a round corner meets a piece in many. */
 function judged(cuts: readonly PlainCut[]): EdgeCut[] {
-  const byTile = new Map<CutTile, number[]>();
-  for (const { tile, endsMm } of cuts) byTile.set(tile, [...(byTile.get(tile) ?? []), ...endsMm]);
+  const byPiece = new Map<Polygon, number[]>();
+  const pieceOf = ({ tile, part }: PlainCut): Polygon => tile.polygons[part];
+  for (const cut of cuts) byPiece.set(pieceOf(cut), [...(byPiece.get(pieceOf(cut)) ?? []), ...cut.endsMm]);
   return cuts.map((cut) => {
-    const ends = byTile.get(cut.tile) ?? cut.endsMm;
+    const ends = byPiece.get(pieceOf(cut)) ?? cut.endsMm;
     const narrow = Math.min(...ends);
     return { ...cut, thinnestMm: narrow < POINT_MM ? Math.max(...ends) : narrow };
   });
@@ -115,8 +118,10 @@ function cutsAlong(edge: Edge, placed: readonly PlacedTile[]): PlainCut[] {
     if (Math.abs(depthOf(centre)) > radiusMm) continue;
     const run = dot(subtract(centre, edge.from), along);
     if (run < -radiusMm || run > edgeLength + radiusMm) continue;
-    const cut = measureCut(ring, tile.polygons, { ...edge, along, inward, lengthMm: edgeLength });
-    if (cut) found.push({ tile, isMain, ...cut, edge });
+    tile.polygons.forEach((polygon, part) => {
+      const cut = measureCut(ring, [polygon], { ...edge, along, inward, lengthMm: edgeLength });
+      if (cut) found.push({ tile, part, isMain, ...cut, edge });
+    });
   }
   return found;
 }

@@ -14,9 +14,9 @@ export function speaksAgainst(care: Care, chosen: Candidate, than: Candidate | n
     case 'slivers': {
       const thin = worst(chosen, than, ({ sliverMm, thinMm, owner }) => (sliverMm + thinMm) * owner.seen);
       if (!thin || thin.sliverMm === 0) return null;
-      // More of the same strips is what both have.
+      // Where the other one's are hardly wider, both have them.
       const there = than && tallyOf(than.figures, thin.owner.id);
-      if (there && there.sliverMm > 0 && there.thinnestMm < thin.thinnestMm + SEEN_MM) return null;
+      if (there && there.cutMm >= 1 && there.thinnestMm < thin.thinnestMm + SEEN_MM) return null;
       return { says: 'strips', size: { along: alongOf(thin), cutMm: [thin.thinnestMm, thin.thinnestMm] } };
     }
     case 'ends':
