@@ -7,9 +7,9 @@ const stepOf = (path: readonly (string | number)[]) => stepOfFinding({ code: '',
 const LOST = { name: 'measure', part: 'shape', label: 'See the surface' };
 
 test('whatever a finding is about, its link leads to where that is changed', () => {
-  // Days are looked at on their own page.
+  // Days and lots are seen on the page of the job.
   for (const [code, { path }] of Object.entries(PROVOKED))
-    if (path !== 'programme') expect([code, stepOf(path.split('.'))]).not.toEqual([code, LOST]);
+    if (path.startsWith('surfaces')) expect([code, stepOf(path.split('.'))]).not.toEqual([code, LOST]);
   for (const part of Object.keys(surfaceSchema.shape))
     if (!['id', 'kind'].includes(part)) expect([part, stepOf(['surfaces', 0, part])]).not.toEqual([part, LOST]);
   expect(stepOf(['surfaces', 0, 'zones', 'exit'])).toEqual({ name: 'setout', part: 'zones', label: 'Change the zones' });
