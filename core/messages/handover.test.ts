@@ -7,6 +7,7 @@ import { plan } from '../plan.ts';
 import { siteRecordsSchema } from '../site/siteRecords.ts';
 import { entriesInForce } from '../site/entry.ts';
 import { measurementsOf } from '../surface/measurements.ts';
+import { tilesOfPlace } from './en/client.ts';
 import { describeHandover } from './en/handover.ts';
 import { describeZoneMixes } from './en/mixes.ts';
 import { METRIC_TAPE } from '../units/tape.ts';
@@ -83,4 +84,15 @@ test('a job that is repeated elsewhere asks for every length again and takes not
   }
   expect(again.products).toBe(job.products);
   expect(job.surfaces.some(({ laid }) => laid)).toBe(true);
+});
+
+test('a client reads each tile of a room with its own area, in the unit of the job, and a pattern by its name alone', () => {
+  const job = demoJob('tidewater-bakehouse');
+  const washroom = job.surfaces.filter(({ id }) => id.startsWith('washroom'));
+  expect(tilesOfPlace(job, washroom, demoPlan('tidewater-bakehouse').surfaces)).toEqual([
+    '4.51 m² of Pier octagon 150, octagon and dot',
+    '5.34 m² of Loaf brick 200 x 100, running bond',
+  ]);
+  const splashback = job.surfaces.filter(({ id }) => id === 'splashback');
+  expect(tilesOfPlace(job, splashback, demoPlan('tidewater-bakehouse').surfaces)[0]).toMatch(/^2\.12 m² of /);
 });

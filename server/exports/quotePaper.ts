@@ -3,6 +3,7 @@ import { placesOf } from '@azulejo/core/job/placesOf';
 import { patternForClient, tilesOfPlace } from '@azulejo/core/messages/en/client';
 import { quoteRows, TASK_NAMES } from '@azulejo/core/messages/en/money';
 import { rateInForce } from '@azulejo/core/money/planMoney';
+import type { TaskId } from '@azulejo/core/labour/tasks';
 import type { Plan } from '@azulejo/core/plan';
 import type { SurfacePlan } from '@azulejo/core/planning/planned';
 import { drawFinished } from './finishedLook.ts';
@@ -77,27 +78,19 @@ function writePictures(paper: JobPaper, job: Job, plan: Plan): void {
     const x = MARGIN + (k % across) * (width + gap);
     drawFinished(paper.pdf, { job, surface, planned }, { x, y: paper.y, width, height: high });
     const below = write(paper.pdf, name, 'bold', 9.5, INK, x, paper.y + high + 4, width);
-    write(
-      paper.pdf,
-      `${productName(job, surface.productId)}, ${patternForClient(surface.pattern)}`,
-      'text',
-      8.5,
-      FAINT,
-      x,
-      below,
-      width,
-    );
+    write(paper.pdf, `${productName(job, surface.productId)}, ${patternForClient(surface.pattern)}`, 'text', 8.5, FAINT, x, below, width);
     if (k % across === across - 1 || k === shown.length - 1) paper.y += high + 42;
   });
 }
+
+/** All of laying tiles that a client takes for one work. */
+const LAYING: ReadonlySet<TaskId> = new Set(['setOut', 'cut', 'ledger', 'lay', 'ledgerOff', 'bottomRow']);
 
 /** What is done, from the plan: what is laid room by room, then the other work there is. */
 function includedIn(job: Job, plan: Plan): string[] {
   const places = placesOf(job);
   const laid = places.map(({ name, surfaces }) => `${name}: ${tilesOfPlace(job, surfaces, plan.surfaces).join('; ')}.`);
-  const tasks = [...new Set(plan.money.work.map(({ task }) => task))].filter(
-    (task) => task !== 'lay' && task !== 'cut' && task !== 'setOut',
-  );
+  const tasks = [...new Set(plan.money.work.map(({ task }) => task))].filter((task) => !LAYING.has(task));
   const works = tasks.map((task) => {
     const done = new Set(plan.money.work.filter((one) => one.task === task).map(({ surfaceId }) => surfaceId));
     const where = places.filter(({ surfaces }) => surfaces.some(({ id }) => done.has(id))).map(({ name }) => name);

@@ -101,7 +101,8 @@ export const ADVICE_WORDS = {
       : `${count} strips of glass are under ${length(leastMm)}, down to ${read(narrowestMm)}: they splinter at the wheel.`,
   'advice/mixed-lots': ({ name, place, opened, largest }) =>
     `No lot of "${name}" holds the ${opened} that ${place} takes; the largest has ${largest}.`,
-  'advice/short-lot': ({ name, place, bought }) => `With spares ${place} takes ${bought} of "${name}": no lot that is left holds so many.`,
+  'advice/short-lot': ({ name, place, bought, left }) =>
+    `With spares ${place} takes ${bought} of "${name}"; the largest lot that is left has ${left}.`,
   'advice/seal-first': ({ name, count }) =>
     `"${name}" ${count === 1 ? 'is' : `and ${Number(count) === 2 ? 'one more' : `${Number(count) - 1} more`} are`} porous: seal before grouting, or the grout stains the face.`,
   'advice/narrow-joint': ({ jointMm, smallestMm, kind, practice }, length) =>

@@ -1,4 +1,4 @@
-import { productName, tapeOf, type Job, type Surface } from '../../job/job.ts';
+import { productName, type Job, type Surface } from '../../job/job.ts';
 import type { Pattern } from '../../pattern/registry.ts';
 import type { SurfacePlan } from '../../planning/planned.ts';
 import { formatArea } from '../../units/formatArea.ts';
@@ -11,13 +11,13 @@ export const patternForClient = (pattern: Pattern): string =>
 
 /** The tiles of a place as a client reads them, each way of laying a tile with its own area: "4.51 m² of Pearl octagon, octagon and dot". */
 export function tilesOfPlace(job: Job, surfaces: readonly Surface[], planned: readonly SurfacePlan[]): string[] {
-  const areas = new Map<string, { areaMm2: number; readonly first: Surface }>();
+  const areas = new Map<string, number>();
   for (const surface of surfaces) {
     const plan = planned.find(({ surfaceId }) => surfaceId === surface.id);
     if (!plan) continue;
     const words = `${productName(job, surface.productId)}, ${patternForClient(surface.pattern)}`;
-    const known = areas.get(words) ?? { areaMm2: 0, first: surface };
-    areas.set(words, { ...known, areaMm2: known.areaMm2 + plan.extent.areaMm2 });
+    areas.set(words, (areas.get(words) ?? 0) + plan.extent.areaMm2);
   }
-  return [...areas].map(([words, { areaMm2, first }]) => `${formatArea(areaMm2, tapeOf(job, first))} of ${words}`);
+  // One unit for all, whatever tape a surface was measured with.
+  return [...areas].map(([words, areaMm2]) => `${formatArea(areaMm2, job.tape)} of ${words}`);
 }

@@ -30,7 +30,14 @@ function lotsOf(context: JobContext, { id, name, lots }: Product): Finding[] {
         code: holds ? 'advice/short-lot' : 'advice/mixed-lots',
         severity: 'warning',
         path: ['products', context.job.products.findIndex((one) => one.id === id), 'lots'],
-        figures: { name, place: place.name, opened: place.opened, bought: place.bought, largest },
+        figures: {
+          name,
+          place: place.name,
+          opened: place.opened,
+          bought: place.bought,
+          largest,
+          left: Math.max(...left.map(({ pieces }) => pieces)),
+        },
       },
     ];
   });
