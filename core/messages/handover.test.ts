@@ -86,7 +86,7 @@ test('a job that is repeated elsewhere asks for every length again and takes not
   expect(job.surfaces.some(({ laid }) => laid)).toBe(true);
 });
 
-test('a client reads each tile of a room with its own area, in the unit of the job, and a pattern by its name alone', () => {
+test('a client reads each tile of a room with its own area, in the unit of its tape, and a pattern by its name alone', () => {
   const job = demoJob('tidewater-bakehouse');
   const washroom = job.surfaces.filter(({ id }) => id.startsWith('washroom'));
   expect(tilesOfPlace(job, washroom, demoPlan('tidewater-bakehouse').surfaces)).toEqual([
@@ -94,5 +94,5 @@ test('a client reads each tile of a room with its own area, in the unit of the j
     '5.34 m² of Loaf brick 200 x 100, running bond',
   ]);
   const splashback = job.surfaces.filter(({ id }) => id === 'splashback');
-  expect(tilesOfPlace(job, splashback, demoPlan('tidewater-bakehouse').surfaces)[0]).toMatch(/^2\.12 m² of /);
+  expect(tilesOfPlace(job, splashback, demoPlan('tidewater-bakehouse').surfaces)[0]).toMatch(/^22\.84 ft² of /);
 });

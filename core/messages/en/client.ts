@@ -1,4 +1,4 @@
-import { productName, type Job, type Surface } from '../../job/job.ts';
+import { productName, tapeOf, type Job, type Surface } from '../../job/job.ts';
 import type { Pattern } from '../../pattern/registry.ts';
 import type { SurfacePlan } from '../../planning/planned.ts';
 import { formatArea } from '../../units/formatArea.ts';
@@ -18,6 +18,7 @@ export function tilesOfPlace(job: Job, surfaces: readonly Surface[], planned: re
     const words = `${productName(job, surface.productId)}, ${patternForClient(surface.pattern)}`;
     areas.set(words, (areas.get(words) ?? 0) + plan.extent.areaMm2);
   }
-  // One unit for all, whatever tape a surface was measured with.
-  return [...areas].map(([words, areaMm2]) => `${formatArea(areaMm2, job.tape)} of ${words}`);
+  // One unit for a room: that of the tape it was measured with.
+  const [first] = surfaces;
+  return [...areas].map(([words, areaMm2]) => `${formatArea(areaMm2, first ? tapeOf(job, first) : job.tape)} of ${words}`);
 }

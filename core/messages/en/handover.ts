@@ -1,6 +1,6 @@
 import { isoDay } from '../../programme/calendar.ts';
 import type { Job } from '../../job/job.ts';
-import { productName } from '../../job/job.ts';
+import { productName, tapeOf } from '../../job/job.ts';
 import type { Plan } from '../../plan.ts';
 import { entriesOf, type Entry } from '../../site/entry.ts';
 import { leftOfTiles } from '../../site/leftOfTiles.ts';
@@ -35,9 +35,9 @@ const tiledLines = (job: Job, plan: Plan, isLaid: boolean): string[] =>
   job.surfaces.flatMap((surface) => {
     const planned = plan.surfaces.find(({ surfaceId }) => surfaceId === surface.id);
     if (!planned || surface.laid !== isLaid) return [];
-    const joint = `joints ${formatLengthWithUnit(surface.jointMm, job.tape)} in ${colourName(surface.jointColour)}`;
+    const joint = `joints ${formatLengthWithUnit(surface.jointMm, tapeOf(job, surface))} in ${colourName(surface.jointColour)}`;
     return [
-      `${surface.name}: ${productName(job, surface.productId)}, ${patternForClient(surface.pattern)}, ${joint}, ${formatArea(planned.extent.areaMm2, job.tape)}.`,
+      `${surface.name}: ${productName(job, surface.productId)}, ${patternForClient(surface.pattern)}, ${joint}, ${formatArea(planned.extent.areaMm2, tapeOf(job, surface))}.`,
     ];
   });
 
