@@ -92,7 +92,7 @@ test('a mend is none where it would leave another warning, and none where what i
 });
 
 test('what is said of glass holds in an inset, and grout stays as its face wants it', () => {
-  const strip = { ...laid({}).products[0], id: 'glass', name: 'Brine glass', material: 'glass' } as const;
+  const strip = { ...laid({}).products[0], id: 'glass', name: 'Brine glass', material: 'glass', measured: null } as const;
   const [surface] = laid({ works: { grout: 'sanded', mortar: 'grey' } }).surfaces;
   const inset = {
     id: 'i',
@@ -111,7 +111,9 @@ test('what is said of glass holds in an inset, and grout stays as its face wants
     border: null,
   };
   const job = { ...laid({}), products: [laid({}).products[0], strip], surfaces: [{ ...surface, insets: [inset] }] };
-  expect(codes(job)).toEqual(expect.arrayContaining(['advice/sanded-glass', 'advice/dark-mortar', 'advice/glass-bed']));
+  expect(codes(job)).toEqual(
+    expect.arrayContaining(['advice/sanded-glass', 'advice/dark-mortar', 'advice/glass-bed', 'advice/nominal-size']),
+  );
   const fine = { ...job, surfaces: [{ ...job.surfaces[0], works: { grout: 'fine', mortar: 'white' } as const }] };
   expect(codes(fine).filter((code) => /grout|sand|mortar/.test(code))).toEqual([]);
 });

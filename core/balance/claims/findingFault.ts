@@ -145,10 +145,13 @@ export const FINDING_CHECKS: Readonly<Record<string, Check>> = {
     surface.measured.fixtures.filter(({ kind, tiledUnder }) => ['socket', 'doubleSocket', 'switch'].includes(kind) && !tiledUnder)
       .length === count && deepMm > Math.max(...plan.figures.tiles.map(() => plan.figures.thicknessMm)),
   'advice/clip-width': ({ widthMm, jointMm }, { surface }) => jointMm === surface.jointMm && Math.abs(widthMm - jointMm) >= 0.25,
-  'advice/nominal-size': ({ widthMm, heightMm }, { job, surface }) => {
-    const { nominal, measured } = productNamed(job.products, surface.productId);
-    return measured === null && nominal.widthMm === widthMm && nominal.heightMm === heightMm;
-  },
+  'advice/nominal-size': ({ widthMm, heightMm }, { job, plan }, { figures }) =>
+    plan.figures.tiles
+      .map(({ productId }) => productNamed(job.products, productId))
+      .some(
+        ({ name, nominal, measured }) =>
+          name === figures['name'] && measured === null && nominal.widthMm === widthMm && nominal.heightMm === heightMm,
+      ),
 };
 
 /** How far the finish stands above its neighbour, mm. */
