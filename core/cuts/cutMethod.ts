@@ -1,9 +1,10 @@
 import { actualSize, type Product } from '../tile/product.ts';
-import { distanceToStretch } from '../geometry/distanceToStretch.ts';
-import { boxOf, type Box, type Polygon } from '../geometry/ring.ts';
+import { boxOf, type Box } from '../geometry/ring.ts';
+import { BRIDGE_MM } from '../setout/weigh/leg.ts';
 import type { Mark } from './cutKind.ts';
 import type { CutPiece } from './cutPiece.ts';
 import { narrowestSnapMm } from './cutTool.ts';
+import { bridgeOf } from './legs.ts';
 
 /** Things to mind at a cut, in the order in which they come up. */
 export const CUT_CARES = [
@@ -38,9 +39,6 @@ const SHAVE_MM = 3;
 const TINY_MM = 15;
 const THREAD_MM = 5;
 
-/** The rim of a hole stays so far from an edge of the tile, mm (trade practice). */
-const HOLE_FROM_EDGE_MM = 10;
-
 /** How much a straight cut takes off the tile where it takes most, mm; Infinity for other cuts. */
 function takenOff(mark: Mark, box: Box): number {
   if (mark.type !== 'line') return Infinity;
@@ -48,25 +46,23 @@ function takenOff(mark: Mark, box: Box): number {
   return size - Math.min(...mark.mm);
 }
 
-/** Whether a hole leaves less than it should between its rim and an edge that stays. */
-function isNearEdge(mark: Mark, inTile: Polygon): boolean {
-  if (mark.type !== 'circle' && mark.type !== 'window') return false;
-  const [, ...holes] = inTile;
-  return holes.some((hole) =>
-    hole.some((p) => inTile[0].some((from, k) => distanceToStretch(p, from, inTile[0][(k + 1) % inTile[0].length]) < HOLE_FROM_EDGE_MM)),
-  );
+/** What a piece loses by a cut that hardly takes anything off, mm; null where none does. */
+export function shavedMm({ of, marks, tile }: Pick<CutPiece, 'of' | 'marks' | 'tile'>): number | null {
+  const box = boxOf(tile);
+  const least = Math.min(Infinity, ...marks.map((mark) => takenOff(mark, box)));
+  return of === 'tile' && least < SHAVE_MM ? least : null;
 }
 
 /** What to mind when a piece is cut, from its marks and its tile (trade practice). */
-export function caresOf({ kind, marks, sizeMm, edgeShows, hasWayUp, of, tool, tile, inTile }: CutPiece, product: Product): CutCare[] {
+export function caresOf(piece: CutPiece, product: Product): CutCare[] {
+  const { kind, marks, sizeMm, edgeShows, hasWayUp, of, tool } = piece;
   const types = new Set(marks.map(({ type }) => type));
   const { widthMm, heightMm } = actualSize(product);
   const [short, long] = [Math.min(sizeMm.widthMm, sizeMm.heightMm), Math.max(sizeMm.widthMm, sizeMm.heightMm)];
-  const box = boxOf(tile);
   const holds: Readonly<Record<CutCare, boolean>> = {
-    shave: of === 'tile' && marks.some((mark) => takenOff(mark, box) < SHAVE_MM),
+    shave: shavedMm(piece) !== null,
     tiny: of === 'tile' && (long < TINY_MM || short < THREAD_MM),
-    nearEdge: marks.some((mark) => isNearEdge(mark, inTile)),
+    nearEdge: (bridgeOf(piece) ?? Infinity) < BRIDGE_MM,
     glass: product.material === 'glass',
     long: of === 'tile' && Math.max(widthMm, heightMm) > LONG_MM,
     narrow: tool !== 'nippers' && Math.min(sizeMm.widthMm, sizeMm.heightMm) < narrowestSnapMm(product.thicknessMm),

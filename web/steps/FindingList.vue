@@ -43,16 +43,20 @@ const mendOf = (finding: Finding): string | null =>
 /** The worst first; of those alike, what is mended in this step. */
 const all = computed(() => {
   const tape = tapeOf(props.job, props.surface);
-  return worstFirst(found.value)
-    .map((finding) => ({
-      finding,
-      key: finding.code + finding.path.join(),
-      words: describeFinding(finding, tape),
-      why: explainFinding(finding, tape),
-      mend: mendOf(finding),
-      mending: stepOfFinding(finding),
-    }))
-    .sort((a, b) => rank(a) - rank(b));
+  return (
+    worstFirst(found.value)
+      .map((finding) => ({
+        finding,
+        key: finding.code + finding.path.join(),
+        words: describeFinding(finding, tape),
+        why: explainFinding(finding, tape),
+        mend: mendOf(finding),
+        mending: stepOfFinding(finding),
+      }))
+      // Whoever cuts sees what is to be seen to in cutting.
+      .filter(({ mending }) => props.step !== 'cuts' || mending.name === 'cuts')
+      .sort((a, b) => rank(a) - rank(b))
+  );
 });
 const rank = ({ finding, mending }: { finding: Finding; mending: { name: SurfaceStep } }): number =>
   (finding.severity === 'note' ? 2 : 0) + (mending.name === props.step ? 0 : 1);

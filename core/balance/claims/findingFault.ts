@@ -71,12 +71,13 @@ export const FINDING_CHECKS: Readonly<Record<string, Check>> = {
     const lost = plan.fields.flatMap(({ layout }) => layout.dropped.map(([outer]) => Math.min(...sides(outer))));
     return lost.filter((mm) => mm >= 0.9).length >= count && widestMm < 2 && lost.some((mm) => mm >= widestMm - 0.1);
   },
-  'advice/shaved': ({ offMm, limitMm }, { plan }) =>
+  'advice/shaved': ({ offMm }, { plan }) =>
     offMm >= 0.5 &&
-    offMm < limitMm &&
+    offMm < 3 &&
     plan.cuts.some(({ inTile, tile }) => {
-      const [piece, whole] = [sides(inTile[0]), sides(tile)];
-      return near(whole[0] - piece[0], offMm, 0.05) || near(whole[1] - piece[1], offMm, 0.05) || inTile[0].length > 4 || piece.length > 2;
+      // A corner of the piece lies so far in from a side of its tile.
+      const { minX, minY, maxX, maxY } = boxOf(tile);
+      return inTile[0].some(([x, y]) => [x - minX, maxX - x, y - minY, maxY - y].some((mm) => near(mm, offMm, 0.05)));
     }),
   'advice/fragile-ear': ({ legMm }, spoken, finding) => {
     const cut = cutNamed(spoken, finding);

@@ -21,6 +21,9 @@ type Words = (figures: Figures, length: InWords, read: InWords, run: InWords) =>
 /** A length that is estimated; one that the tape can't show says so itself. */
 const about = (length: string): string => (/^(about|less)\b/.test(length) ? length : `about ${length}`);
 
+/** So little of a length; one that the tape can't show says so itself. */
+const only = (length: string): string => (length.startsWith('less') ? length : `only ${length}`);
+
 /** Said where the start in force is the best of those that were tried. */
 const NO_BETTER = 'Of all starts this one was weighed best: another tile, another joint or a wider trim would help.';
 
@@ -79,7 +82,7 @@ export const ADVICE_WORDS = {
       ? `In one place a strip of ${read(widestMm)} is left to the joint.`
       : `In ${count} places strips up to ${read(widestMm)} wide are left to the joint.`,
   'advice/shaved': ({ count, offMm }, _length, read) =>
-    `${plural(count, 'One tile loses', 'tiles lose')} only ${read(offMm)}: grind that off, or move the start.`,
+    `${plural(count, 'One tile loses', 'tiles lose')} ${only(read(offMm))}: grind that off, or move the start.`,
   'advice/under-kerf': ({ widthMm, heightMm }, length) =>
     `Stones of ${length(widthMm)} x ${length(heightMm)} are too near the tile's size for a saw to cut.`,
   'advice/no-bit': ({ label, holeMm, largestBitMm }, length) =>
@@ -155,7 +158,7 @@ export const ADVICE_WORDS = {
   'advice/soaked-sheets': ({ name, count }) =>
     `${plural(count, 'One piece', 'pieces')} of "${name}" ${count === 1 ? 'is' : 'are'} sawn wet: keep the sheets out of the water.`,
   'advice/tight-pipe': ({ name, clearanceMm, roomMm }, length) =>
-    `"${name}" has ${Number(clearanceMm) === 0 ? 'no room' : `only ${length(clearanceMm)}`} round it: leave ${length(roomMm)} at least, filled flexibly.`,
+    `"${name}" has ${Number(clearanceMm) === 0 ? 'no room' : only(length(clearanceMm))} round it: leave ${length(roomMm)} at least, filled flexibly.`,
   'advice/fragile-ear': ({ label, legMm, count }, _length, read) =>
     `${label} keeps a leg of ${read(legMm)} that breaks easily${andMore(count)}.`,
   'advice/thin-bridge': ({ label, bridgeMm, count }, _length, read) =>
