@@ -1,9 +1,12 @@
 import { expect, test } from '@jest/globals';
 import { demoJob } from '../../testing/demoJob.ts';
+import { trials } from '../../testing/trials.ts';
 import type { Job, Surface } from '../job/job.ts';
-import { describeBehind } from '../messages/en/reasons.ts';
+import { describeBehind, describeReasons } from '../messages/en/reasons.ts';
 import { thingNamesOf } from '../messages/thingNames.ts';
 import { planSurface } from '../plan.ts';
+import { hasToo } from '../setout/weigh/hasToo.ts';
+import { traceSurface } from '../surface/traceSurface.ts';
 import { roomToSearch } from '../trials/roomToSearch.ts';
 import { METRIC_TAPE } from '../units/tape.ts';
 import { candidatesOf } from './compareSetouts.ts';
@@ -33,4 +36,27 @@ test('a start that a longer search found, once it is laid, is the best there is,
     expect(describeBehind(advice.reasons, thingNamesOf(traced), METRIC_TAPE)).toBeNull();
     expect(advice.isBest).toBe(true);
   }
+});
+
+test('no two starts begin with the same words, and what one that is behind lacks is told of the best one only', () => {
+  const jobs = [...Array.from({ length: trials(20) }, (_, k) => roomToSearch(60 + k, 8)), demoJob('ferry-kiosk')];
+  let [starts, behind] = [0, 0];
+  for (const job of jobs)
+    for (const surface of job.surfaces) {
+      const names = thingNamesOf(traceSurface(surface.measured));
+      const found = candidatesOf(job, surface);
+      const firsts = found.map(({ reasons }) => describeReasons(reasons, names, METRIC_TAPE)[0]);
+      starts += firsts.length;
+      expect([surface.name, firsts]).toEqual([surface.name, [...new Set(firsts)]]);
+      for (const { reasons, candidate } of found) {
+        const words = describeBehind(reasons, names, METRIC_TAPE);
+        if (words === null) continue;
+        behind++;
+        expect(words).not.toMatch(/the best start.*the best start/);
+        // What the best one is said to have, this one has not.
+        if (reasons.instead) expect([words, hasToo(reasons.instead, candidate)]).toEqual([words, false]);
+      }
+    }
+  expect(starts).toBeGreaterThan(trials(40));
+  expect(behind).toBeGreaterThan(trials(20));
 });
