@@ -155,6 +155,10 @@ test('what is known of is quiet, and says what was noted', () => {
   const known = { ...job, surfaces: [{ ...job.surfaces[0], known: { 'advice/narrow-joint': 'rectified, tried on a board' } }] };
   expect(openFindings(plan(known).findings)).toEqual([]);
   expect(plan(known).findings[0].known).toBe('rectified, tried on a board');
+  // A job that was stored when a large bay was told as a long one; one that knows of what is found no more.
+  const { job: large } = PROVOKED['advice/bay-too-large'];
+  const stored = { ...large, surfaces: [{ ...large.surfaces[0], known: { 'advice/bay-too-long': '', 'advice/was-once': 'so' } }] };
+  expect(openFindings(plan(stored).findings).map(({ code }) => code)).not.toContain('advice/bay-too-large');
 });
 
 test('a hidden edge may keep its sliver; sheets of two chips beside each other show their seams either way', () => {

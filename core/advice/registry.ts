@@ -130,9 +130,17 @@ export const adviseJob = (context: JobContext): Finding[] =>
       return knows ? asKnown(knows, finding) : finding;
     });
 
+/** What was found under another code in jobs that were stored earlier: what one said one knew of stays quiet. */
+const FORMERLY: Readonly<Record<string, string>> = {
+  'advice/bay-too-large': 'advice/bay-too-long',
+  'advice/uneven-sheets': 'advice/uneven-pieces',
+};
+
 /** A finding with what was noted by who knows of it. */
-const asKnown = ({ known = {} }: Surface, finding: Finding): Finding =>
-  Object.hasOwn(known, finding.code) ? { ...finding, known: known[finding.code] } : finding;
+function asKnown({ known = {} }: Surface, finding: Finding): Finding {
+  const code = [finding.code, FORMERLY[finding.code]].find((one) => one !== undefined && Object.hasOwn(known, one));
+  return code === undefined ? finding : { ...finding, known: known[code] };
+}
 
 /** Findings that nobody has said they know of. */
 export const openFindings = (findings: readonly Finding[]): Finding[] => findings.filter(({ known = null }) => known === null);

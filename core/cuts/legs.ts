@@ -1,7 +1,7 @@
 import { TOLERANCE_MM } from '../geometry/conventions.ts';
 import { distanceToStretch } from '../geometry/distanceToStretch.ts';
-import { cross, distance, quarterTurn, subtract, unit, type Point } from '../geometry/point.ts';
-import type { Ring } from '../geometry/ring.ts';
+import { cross, distance, quarterTurn, subtract, unit } from '../geometry/point.ts';
+import { reachWithin } from '../geometry/reachWithin.ts';
 import type { CutPiece } from './cutPiece.ts';
 
 /** What stays beside a notch or a slot, and what is left of the piece that way, mm. */
@@ -26,25 +26,11 @@ export function legsOf({ inTile: [outer], tile }: Pick<CutPiece, 'inTile' | 'til
       const out = unit(subtract(ring[(k + 1) % ring.length], at));
       if (cross(into, out) > -SHARP_SINE) return [];
       return [into, quarterTurn(quarterTurn(out))].map((way) => ({
-        mm: wayThrough(ring, at, way),
-        fullMm: wayThrough(tile, at, way) + wayThrough(tile, at, quarterTurn(quarterTurn(way))),
+        mm: reachWithin(ring, at, way, TOLERANCE_MM),
+        fullMm: reachWithin(tile, at, way) + reachWithin(tile, at, quarterTurn(quarterTurn(way))),
       }));
     })
     .filter(({ mm }) => mm > LEAST_MM);
-}
-
-/** How far one can go from a place on or within a ring before it is left, mm; 0 where a way leads out at once. */
-function wayThrough(ring: Ring, [x, y]: Point, [wx, wy]: Point): number {
-  let nearest = Infinity;
-  ring.forEach(([ax, ay], k) => {
-    const [bx, by] = ring[(k + 1) % ring.length];
-    const [left, right] = [wx * (ay - y) - wy * (ax - x), wx * (by - y) - wy * (bx - x)];
-    if (left < 0 === right < 0) return;
-    const share = left / (left - right);
-    const far = wx * (ax + share * (bx - ax) - x) + wy * (ay + share * (by - ay) - y);
-    if (far > TOLERANCE_MM && far < nearest) nearest = far;
-  });
-  return nearest === Infinity ? 0 : nearest;
 }
 
 /** What stays between a hole within a piece and its nearest side, mm; null where a piece has none: one that opens to a side is bitten out anyway. */

@@ -1,6 +1,7 @@
 import { LEAST_CUT_MM } from '../../geometry/conventions.ts';
 import { flatRing } from '../../geometry/flatRing.ts';
 import { distance, type Point } from '../../geometry/point.ts';
+import { reachWithin } from '../../geometry/reachWithin.ts';
 import { boxOf, isWithin, rectangleRing, type Box, type Ring } from '../../geometry/ring.ts';
 import { cellShift, unitOf, type Repeat } from '../../pattern/repeat.ts';
 import { countCells, markCells } from '../place/markCells.ts';
@@ -82,32 +83,10 @@ const HERE: Point = [0, 0];
 
 /** How fragile the leg of a piece is that begins at a place and goes a way: 0, or a half at the limit to 1. */
 function earOf(ring: Ring, at: Point, way: Point): number {
-  const ahead = reachOf(ring, at, way);
-  const full = ahead + reachOf(ring, at, [-way[0], -way[1]]);
+  const ahead = reachWithin(ring, at, way);
+  const full = ahead + reachWithin(ring, at, [-way[0], -way[1]]);
   const limit = legLimit(full);
   return ahead >= limit - 1e-6 ? 0 : 1 - 0.5 * (ahead / limit);
-}
-
-/** How far one can go from a place within a ring before leaving it, mm. */
-function reachOf(ring: Ring, [x, y]: Point, [wx, wy]: Point): number {
-  const flat = flatRing(ring);
-  let nearest = Infinity;
-  let [ax, ay] = [flat[flat.length - 2] - x, flat[flat.length - 1] - y];
-  let left = wx * ay - wy * ax;
-  for (let k = 0; k < flat.length; k += 2) {
-    const bx = flat[k] - x;
-    const by = flat[k + 1] - y;
-    const right = wx * by - wy * bx;
-    if (left < 0 !== right < 0) {
-      const share = left / (left - right);
-      const far = wx * (ax + share * (bx - ax)) + wy * (ay + share * (by - ay));
-      if (far >= 0 && far < nearest) nearest = far;
-    }
-    ax = bx;
-    ay = by;
-    left = right;
-  }
-  return nearest === Infinity ? 0 : nearest;
 }
 
 /** How a ring lies to a place: one for all, filled again and again. Lengths in mm. */
