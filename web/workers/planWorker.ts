@@ -85,7 +85,8 @@ async function mendsThatHold(job: Job, surfaceId: string, findings: readonly Fin
   const own = wanted;
   const holding: number[] = [];
   for (const [k, finding] of findings.entries()) {
-    const mended = mendedJob(job, finding);
+    // What one knows of is offered no mend.
+    const mended = (finding.known ?? null) === null ? mendedJob(job, finding) : null;
     const surface = mended?.surfaces.find(({ id }) => id === surfaceId);
     if (!mended || !surface) continue;
     const brief = briefOf(mended, surface);

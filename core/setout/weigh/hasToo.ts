@@ -1,5 +1,5 @@
 import type { Candidate } from './candidate.ts';
-import { bothEndsStatements, narrowestEdge } from './endStatements.ts';
+import { evenAxes, narrowestEdge } from './endStatements.ts';
 import { tallyOf } from './figures.ts';
 import type { Statement } from './statement.ts';
 
@@ -7,7 +7,8 @@ import type { Statement } from './statement.ts';
 const SEEN_MM = 3;
 
 /** Whether what is said of one setout is so of another as well: then it tells them apart for nobody. */
-export function hasToo(statement: Statement, { figures, ...other }: Candidate): boolean {
+export function hasToo(statement: Statement, other: Candidate): boolean {
+  const { figures } = other;
   const isFull = (id: string): boolean => (tallyOf(figures, id)?.cutMm ?? 0) < 1;
   switch (statement.says) {
     case 'full':
@@ -17,11 +18,9 @@ export function hasToo(statement: Statement, { figures, ...other }: Candidate): 
     case 'bothFull':
       return statement.edges.every(isFull);
     case 'even':
-      return bothEndsStatements({ figures, ...other }).some(
-        ({ says, ...one }) => says === 'even' && 'axis' in one && one.axis === statement.axis,
-      );
+      return evenAxes(other).includes(statement.axis);
     case 'narrowest':
-      return (narrowestEdge({ figures, ...other })?.thinnestMm ?? Infinity) > (statement.size.cutMm?.[0] ?? 0) - SEEN_MM;
+      return (narrowestEdge(other)?.thinnestMm ?? Infinity) > (statement.size.cutMm?.[0] ?? 0) - SEEN_MM;
     case 'square':
       return !figures.runOffs.some(({ owner, mm }) => owner.id === statement.along.id && mm >= SEEN_MM);
     case 'middle':
