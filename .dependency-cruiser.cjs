@@ -1,12 +1,39 @@
-/** Arrows run down only: web, server, cli -> core; inside the core each folder uses those above it. */
-const ORDER = ['units', 'geometry', 'tile', 'surface', 'pattern', 'setout', 'cuts', 'takeoff', 'labour', 'programme', 'money'];
+/**
+ * Arrows run down only: web, server, cli -> core. Inside the core each room uses those before it in this list, and so do the
+ * rooms of the setout and of the plan among themselves. `result.ts` and `issueCodes.ts` are for all.
+ */
+const CORE = [
+  ...['units', 'geometry', 'tile', 'surface', 'pattern', 'setout', 'cuts', 'takeoff', 'labour', 'zones', 'programme', 'money'],
+  ...['madeUp', 'job', 'site', 'plan', 'advice', 'plan.ts', 'compare', 'messages', 'formats', 'samples', 'balance', 'stories'],
+];
+const SETOUT = ['coursing', 'drift', 'choice', 'place', 'fields', 'edges', 'tally', 'trial', 'search', 'tell', 'lines'];
+const PLAN = ['planned.ts', 'prepare', 'groups', 'share', 'layout'];
+const ADVICE = ['harm.ts', 'finding.ts', 'rules/surface', 'rules/job', 'registry.ts'];
 
-const downward = ORDER.map((folder, k) => ({
-  name: `core-${folder}-uses-what-is-above-it`,
+const TEST = '\\.test\\.ts$';
+const inRoom = (room) => (room.endsWith('.ts') ? `${room.replace('.', '\\.')}$` : `${room}/`);
+
+/** What is in a room uses nothing of the rooms after it, by value or by type. */
+const oneWayDown = (house, rooms) =>
+  rooms.slice(0, -1).map((room, k) => ({
+    name: `${house.replaceAll('/', '-')}-${room}-uses-what-is-before-it`,
+    severity: 'error',
+    from: { path: `^${house}/${inRoom(room)}`, pathNot: TEST },
+    to: {
+      path: `^${house}/(${rooms
+        .slice(k + 1)
+        .map(inRoom)
+        .join('|')})`,
+    },
+  }));
+
+/** Whatever lies in a house has its place in the order. */
+const allInOrder = (house, rooms) => ({
+  name: `${house.replaceAll('/', '-')}-has-no-other-rooms`,
   severity: 'error',
-  from: { path: `^core/${folder}/`, pathNot: '\\.test\\.ts$' },
-  to: { path: `^core/(${[...ORDER.slice(k + 1), 'planning', 'messages', 'formats'].join('|')})/|^core/(job/|plan\\.ts$)` },
-}));
+  from: {},
+  to: { path: `^${house}/`, pathNot: [TEST, ...rooms.map((room) => `^${house}/${inRoom(room)}`)] },
+});
 
 module.exports = {
   forbidden: [
@@ -31,7 +58,13 @@ module.exports = {
       to: { path: '^core/messages/' },
     },
     { name: 'nothing-unresolved', severity: 'error', from: {}, to: { couldNotResolve: true } },
-    ...downward,
+    ...oneWayDown('core', CORE),
+    ...oneWayDown('core/setout', SETOUT),
+    ...oneWayDown('core/plan', PLAN),
+    ...oneWayDown('core/advice', ADVICE),
+    allInOrder('core', [...CORE, 'result.ts', 'issueCodes.ts']),
+    allInOrder('core/setout', SETOUT),
+    allInOrder('core/plan', PLAN),
   ],
   options: {
     doNotFollow: { path: 'node_modules' },

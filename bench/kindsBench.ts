@@ -7,7 +7,7 @@ import { planSurface } from '@azulejo/core/plan';
 import { placeRepeat } from '@azulejo/core/setout/place/placeRepeat';
 import { tileRing } from '@azulejo/core/setout/place/layout';
 import { traceSurface } from '@azulejo/core/surface/traceSurface';
-import { trialJob } from '@azulejo/core/trials/trialJob';
+import { trialJob } from '@azulejo/core/samples/trialJob';
 import { median, timeOf } from './timing.ts';
 
 /** One kind of pattern on a skew surface with a hole and a rounded end. */

@@ -1,7 +1,7 @@
 import { packTiles } from '@azulejo/core/cuts/offCuts/packTiles';
 import { wantedFrom } from '@azulejo/core/cuts/offCuts/wanted';
 import { planSurface } from '@azulejo/core/plan';
-import { roomToSearch } from '@azulejo/core/trials/roomToSearch';
+import { roomToSearch } from '@azulejo/core/samples/roomToSearch';
 
 /** What planning the off-cuts of some rooms comes to. */
 export interface OffCutsRow {

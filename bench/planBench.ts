@@ -1,15 +1,15 @@
 import type { Fixture } from '@azulejo/core/surface/fixture';
 import { sharedArea } from '@azulejo/core/geometry/clip';
-import { drawSurface } from '@azulejo/core/planning/drawSurface';
-import { layoutSteps } from '@azulejo/core/planning/planSurfaceLayout';
-import { shareOut } from '@azulejo/core/planning/shareOut';
+import { drawSurface } from '@azulejo/core/plan/layout/drawSurface';
+import { layoutSteps } from '@azulejo/core/plan/layout/planSurfaceLayout';
+import { shareOut } from '@azulejo/core/plan/share/shareOut';
 import { planSurface } from '@azulejo/core/plan';
 import { productOf, type Job } from '@azulejo/core/job/job';
 import { repeatOf } from '@azulejo/core/pattern/registry';
 import { tileRing } from '@azulejo/core/setout/place/layout';
 import { placeRepeat } from '@azulejo/core/setout/place/placeRepeat';
 import { traceSurface } from '@azulejo/core/surface/traceSurface';
-import { jobOfOne } from '@azulejo/core/trials/testJob';
+import { jobOfOne } from '@azulejo/core/samples/testJob';
 import { actualSize } from '@azulejo/core/tile/product';
 import { median, timeOf } from './timing.ts';
 

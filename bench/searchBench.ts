@@ -1,11 +1,11 @@
-import { compareSetouts } from '@azulejo/core/planning/compareSetouts';
-import { prepareSurface } from '@azulejo/core/planning/prepareSurface';
+import { compareSetouts } from '@azulejo/core/compare/compareSetouts';
+import { prepareSurface } from '@azulejo/core/plan/prepare/prepareSurface';
 import type { Job } from '@azulejo/core/job/job';
-import { trialJob } from '@azulejo/core/trials/trialJob';
-import { jobOfOne } from '@azulejo/core/trials/testJob';
-import { AS_DRAWN } from '@azulejo/core/setout/search/turns';
-import { choosing, QUICK } from '@azulejo/core/setout/weigh/chooseSetout';
-import { BEST_SETOUT } from '@azulejo/core/setout/weigh/setoutChoice';
+import { trialJob } from '@azulejo/core/samples/trialJob';
+import { jobOfOne } from '@azulejo/core/samples/testJob';
+import { AS_DRAWN } from '@azulejo/core/setout/choice/turns';
+import { choosing, QUICK } from '@azulejo/core/setout/search/chooseSetout';
+import { BEST_SETOUT } from '@azulejo/core/setout/choice/setoutChoice';
 import { median, timeOf } from './timing.ts';
 
 /** What judging starts of one room costs, beside laying one. */

@@ -5,7 +5,7 @@ import { editJob } from '@azulejo/core/job/edit/editJob';
 import { readJobFile, writeJobFile } from '@azulejo/core/formats/jobFile';
 import type { Job } from '@azulejo/core/job/job';
 import { RunningServer } from '@azulejo/server/running';
-import { jobOfOne } from '@azulejo/core/trials/testJob';
+import { jobOfOne } from '@azulejo/core/samples/testJob';
 
 const WRITERS = 8;
 const SECONDS = 4;

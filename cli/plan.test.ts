@@ -5,7 +5,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { writeJobFile } from '@azulejo/core/formats/jobFile';
-import { jobOfOne } from '@azulejo/core/trials/testJob';
+import { jobOfOne } from '@azulejo/core/samples/testJob';
 import { runPlan } from './plan.ts';
 
 const folder = mkdtempSync(join(tmpdir(), 'azulejo-cli-'));

@@ -1,9 +1,9 @@
 import { describe, expect, test } from '@jest/globals';
 import { checkJob } from './job/checkJob.ts';
-import { jobOfOne } from './trials/testJob.ts';
+import { jobOfOne } from './samples/testJob.ts';
 import { plan, planSteps, planSurface } from './plan.ts';
-import type { SurfacePlan } from './planning/planned.ts';
-import type { AxisChoice } from './setout/weigh/setoutChoice.ts';
+import type { SurfacePlan } from './plan/planned.ts';
+import type { AxisChoice } from './setout/choice/setoutChoice.ts';
 import { endCuts } from './setout/edges/endCuts.ts';
 import { describeEnds, describeReasons } from './messages/en/reasons.ts';
 import { thingNamesOf } from './messages/thingNames.ts';

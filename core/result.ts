@@ -1,9 +1,11 @@
+import type { IssueCode } from './issueCodes.ts';
+
 /** Figures an issue speaks of: lengths in mm, counts, or names. */
 export type Figures = Readonly<Record<string, number | string>>;
 
 /** Something that can't be accepted: what, where, and the figures. Its words live in messages/. */
 export interface Issue {
-  readonly code: string;
+  readonly code: IssueCode;
   /** Where in the data: keys and positions, outermost first. */
   readonly path: readonly (string | number)[];
   readonly figures: Figures;
@@ -19,4 +21,4 @@ export const accepted = <T>(value: T): Result<T> => ({ ok: true, value });
 export const refused = (...issues: readonly Issue[]): Result<never> => ({ ok: false, issues });
 
 /** Builds one issue. */
-export const issue = (code: string, path: Issue['path'] = [], figures: Figures = {}): Issue => ({ code, path, figures });
+export const issue = (code: IssueCode, path: Issue['path'] = [], figures: Figures = {}): Issue => ({ code, path, figures });

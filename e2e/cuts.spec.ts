@@ -5,7 +5,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { writeJobFile } from '@azulejo/core/formats/jobFile';
 import { PATTERNS } from '@azulejo/core/pattern/registry';
-import { jobOfOne } from '@azulejo/core/trials/testJob';
+import { jobOfOne } from '@azulejo/core/samples/testJob';
 import { RunningServer } from '@azulejo/server/running';
 import { fill } from './measuring.ts';
 import { tiling } from './tiling.ts';

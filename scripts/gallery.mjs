@@ -8,7 +8,7 @@ install();
 build(['cli']);
 
 const at = (path) => import(`../core/dist/${path}.js`);
-const { trialJob } = await at('trials/trialJob');
+const { trialJob } = await at('samples/trialJob');
 const { planSurface } = await at('plan');
 const { PATTERNS, repeatOf } = await at('pattern/registry');
 const { trialModule } = await at('pattern/trialModule');

@@ -6,7 +6,7 @@ import type { Glance } from '@azulejo/core/formats/glance';
 import { writeJobFile } from '@azulejo/core/formats/jobFile';
 import { JOB_VERSION, type Job } from '@azulejo/core/job/job';
 import { plan } from '@azulejo/core/plan';
-import { jobOfOne } from '@azulejo/core/trials/testJob';
+import { jobOfOne } from '@azulejo/core/samples/testJob';
 import { buildApp, type AppOptions } from './app.ts';
 import type { Database } from './db/database.ts';
 import { migrate, migrationNames } from './db/migrate.ts';

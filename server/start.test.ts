@@ -7,7 +7,7 @@ import { tmpdir } from 'node:os';
 import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { writeJobFile } from '@azulejo/core/formats/jobFile';
-import { jobOfOne } from '@azulejo/core/trials/testJob';
+import { jobOfOne } from '@azulejo/core/samples/testJob';
 import { migrate } from './db/migrate.ts';
 import { openPglite } from './db/openPglite.ts';
 import { JobRepository } from './jobs/jobRepository.ts';

@@ -5,10 +5,10 @@ import { checkJob } from '../job/checkJob.ts';
 import type { Job } from '../job/job.ts';
 import type { Fixture } from '../surface/fixture.ts';
 import { IMPERIAL_TAPE, METRIC_TAPE } from '../units/tape.ts';
-import { good, inSheets, laid, measuredAs, withTile } from '../trials/provoked.ts';
-import { PROVOKED } from '../trials/provokedAll.ts';
-import { DRAWN_PLANKS } from '../trials/provokedTile.ts';
-import { standing } from '../trials/standing.ts';
+import { good, inSheets, laid, measuredAs, withTile } from '../samples/provoked.ts';
+import { PROVOKED } from '../samples/provokedAll.ts';
+import { DRAWN_PLANKS } from '../samples/provokedTile.ts';
+import { standing } from '../samples/standing.ts';
 import type { Finding } from './finding.ts';
 import { mendedJob, mendHolds } from './mendHolds.ts';
 import { openFindings } from './registry.ts';
@@ -128,16 +128,16 @@ test('a sixteenth of an inch is no narrow joint, an eighth keeps clips of 3 mm, 
 });
 
 test('the worst comes first: what is untrue of a stored job, then warnings by harm, then notes', () => {
-  const of = (code: string, severity: Finding['severity'] = 'warning'): Pick<Finding, 'code' | 'severity'> => ({ code, severity });
+  const of = (code: Finding['code'], severity: Finding['severity'] = 'warning'): Pick<Finding, 'code' | 'severity'> => ({ code, severity });
   const found = [
     of('advice/sliver'),
     of('advice/fragile-ear', 'note'),
     of('advice/wet-open'),
-    of('surface/unknown'),
+    of('surface/no-such-room'),
     of('advice/not-flat'),
   ];
   const codesNow = worstFirst(found).map(({ code }) => code);
-  expect(codesNow).toEqual(['surface/unknown', 'advice/wet-open', 'advice/not-flat', 'advice/sliver', 'advice/fragile-ear']);
+  expect(codesNow).toEqual(['surface/no-such-room', 'advice/wet-open', 'advice/not-flat', 'advice/sliver', 'advice/fragile-ear']);
 });
 
 test('a lot has to hold a whole room; each room may have its own', () => {

@@ -1,16 +1,18 @@
+import type { IssueCode } from '../issueCodes.ts';
 import type { Figures, Issue } from '../result.ts';
+import type { AdviceCode } from './harm.ts';
 import type { Job, Surface } from '../job/job.ts';
 import type { Product } from '../tile/product.ts';
 import type { CutPiece } from '../cuts/cutPiece.ts';
 import type { SheetPlan } from '../cuts/sheets/planSheets.ts';
 import type { SurfaceFigures } from '../takeoff/figures.ts';
-import type { SetoutAdvice } from '../setout/weigh/adviseSetout.ts';
+import type { SetoutAdvice } from '../setout/tell/adviseSetout.ts';
 import type { EdgeSummary } from '../setout/edges/edgeCuts.ts';
 import type { Field } from '../setout/fields/field.ts';
-import type { LayingZones } from '../setout/zones/layingZones.ts';
+import type { LayingZones } from '../zones/layingZones.ts';
 import type { LevelFigures } from '../surface/levels/levelFigures.ts';
 import type { Material } from '../money/priceMaterials.ts';
-import type { SurfacePlan } from '../planning/planned.ts';
+import type { SurfacePlan } from '../plan/planned.ts';
 import type { Programme } from '../programme/programme.ts';
 import type { Traced } from '../surface/traceSurface.ts';
 
@@ -22,7 +24,8 @@ interface Mend {
 
 /** Something the person should know, with the field that mends it. Its words live in messages/. */
 export interface Finding {
-  readonly code: string;
+  /** What is found; or what is untrue of a stored job, by the code of its refusal. */
+  readonly code: AdviceCode | IssueCode;
   readonly severity: 'note' | 'warning';
   readonly path: Issue['path'];
   readonly figures: Figures;

@@ -1,6 +1,6 @@
 import { issuesOfSurface } from '../job/checkJob.ts';
 import { productOf, type Job, type Surface } from '../job/job.ts';
-import type { SurfacePlan } from '../planning/planned.ts';
+import type { SurfacePlan } from '../plan/planned.ts';
 import type { Finding } from './finding.ts';
 import { adviseSurface } from './registry.ts';
 

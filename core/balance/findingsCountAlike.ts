@@ -3,7 +3,7 @@ import { ofSurface } from '../advice/ofSurface.ts';
 import { openFindings } from '../advice/registry.ts';
 import type { Finding } from '../advice/finding.ts';
 import { glanceOf } from '../formats/glance.ts';
-import { briefOf } from '../planning/briefOf.ts';
+import { briefOf } from '../plan/layout/briefOf.ts';
 import { planSurface } from '../plan.ts';
 import { unlike, type Law } from './law.ts';
 

@@ -3,7 +3,7 @@ import { tapeOf } from '../job/job.ts';
 import { edgeInWords } from '../messages/en/names.ts';
 import { describeLines } from '../messages/en/lines.ts';
 import { thingNamesOf } from '../messages/thingNames.ts';
-import type { SurfacePlan } from '../planning/planned.ts';
+import type { SurfacePlan } from '../plan/planned.ts';
 import type { Edge } from '../surface/edge.ts';
 import type { Law } from './law.ts';
 

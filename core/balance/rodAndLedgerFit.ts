@@ -1,7 +1,7 @@
 import type { Point } from '../geometry/point.ts';
 import type { Ring } from '../geometry/ring.ts';
 import type { Surface } from '../job/job.ts';
-import type { SurfacePlan } from '../planning/planned.ts';
+import type { SurfacePlan } from '../plan/planned.ts';
 import { gaugeRod, rodFrame } from '../setout/lines/gaugeRod.ts';
 import { forEachWhole, tileRing } from '../setout/place/layout.ts';
 import type { Law } from './law.ts';

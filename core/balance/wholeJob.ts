@@ -1,10 +1,11 @@
 import { checkJob } from '../job/checkJob.ts';
 import type { Job, Surface } from '../job/job.ts';
 import { startSet } from '../job/startSet.ts';
+import { setFaceName } from '../messages/en/sets.ts';
 import { seededNumbers } from '../geometry/seededNumbers.ts';
 import { SETS, type SetForm } from '../surface/sets/registry.ts';
-import { frozen } from '../trials/testJob.ts';
-import { randomJob } from '../trials/randomJob.ts';
+import { frozen } from '../samples/testJob.ts';
+import { randomJob } from '../samples/randomJob.ts';
 import { TRIMS } from '../takeoff/works/trims.ts';
 import { PLACES, SUBSTRATES, WORKS } from '../takeoff/works/works.ts';
 import { outlineOf } from '../surface/shapes/registry.ts';
@@ -18,7 +19,7 @@ export function wholeJob(seed: number): Job | null {
   const pick = <T>(items: readonly T[]): T => items[Math.floor(next() * items.length)];
   const one = randomJob(1 + Math.floor(next() * 100_000));
   const form = pick(Object.values(SETS)).defaults as SetForm;
-  const set = startSet(one, 'set', 'Set', form);
+  const set = startSet(one, 'set', 'Set', form, setFaceName);
   const other = next() < 0.5 ? [{ ...one.surfaces[0], id: 'again', name: 'Again' }] : [];
   const surfaces = [...one.surfaces, ...other, ...set.surfaces].map((surface): Surface => worked(surface, next, pick));
   const job: Job = {

@@ -1,6 +1,6 @@
 import { actualSize, type Product } from '../tile/product.ts';
 import { boxOf, type Box } from '../geometry/ring.ts';
-import { BRIDGE_MM } from '../setout/weigh/leg.ts';
+import { BRIDGE_MM } from '../setout/choice/leg.ts';
 import type { Mark } from './cutKind.ts';
 import type { CutPiece } from './cutPiece.ts';
 import { narrowestSnapMm } from './cutTool.ts';

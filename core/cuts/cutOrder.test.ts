@@ -1,8 +1,8 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { planSurface } from '../plan.ts';
-import { standing } from '../trials/standing.ts';
-import { jobOfOne } from '../trials/testJob.ts';
+import { standing } from '../samples/standing.ts';
+import { jobOfOne } from '../samples/testJob.ts';
 import { cutTrips, fenceOf, fenceSettings, orderFor, settingsOf, tripsFor } from './cutOrder.ts';
 
 const skewRoom = (shift: number, fixtureMm: number) => {

@@ -9,7 +9,7 @@ import type { Traced } from '../surface/traceSurface.ts';
 import type { Circle } from '../geometry/circleRing.ts';
 import type { EdgeRole } from '../surface/edge.ts';
 import type { EdgeSummary } from '../setout/edges/edgeCuts.ts';
-import { isSliver } from '../setout/weigh/sliver.ts';
+import { isSliver } from '../setout/choice/sliver.ts';
 import { forEachWhole, fromTileFrame, tileRing, toTileFrame, type Address, type CutTile, type Layout } from '../setout/place/layout.ts';
 import { MINUTES, type CutKind } from '../tile/cutKinds.ts';
 import type { Mark, Side } from './cutKind.ts';

@@ -3,9 +3,9 @@ import fc from 'fast-check';
 import { ringArea } from '../geometry/ring.ts';
 import { describeMark } from '../messages/en/marks.ts';
 import { planSurface } from '../plan.ts';
-import type { SurfacePlan } from '../planning/planned.ts';
+import type { SurfacePlan } from '../plan/planned.ts';
 import type { Fixture } from '../surface/fixture.ts';
-import { jobOfOne } from '../trials/testJob.ts';
+import { jobOfOne } from '../samples/testJob.ts';
 import { METRIC_TAPE } from '../units/tape.ts';
 import type { CutPiece } from './cutPiece.ts';
 

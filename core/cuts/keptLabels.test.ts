@@ -2,10 +2,10 @@ import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { jobSchema, type Job } from '../job/job.ts';
 import { planSurface } from '../plan.ts';
-import type { SurfacePlan } from '../planning/planned.ts';
+import type { SurfacePlan } from '../plan/planned.ts';
 import { PATTERNS } from '../pattern/registry.ts';
-import { standing } from '../trials/standing.ts';
-import { jobOfOne } from '../trials/testJob.ts';
+import { standing } from '../samples/standing.ts';
+import { jobOfOne } from '../samples/testJob.ts';
 import { keepLabels } from './keptLabels.ts';
 import { trials } from '../../testing/trials.ts';
 

@@ -1,8 +1,8 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { planSurface } from '../plan.ts';
-import type { SurfacePlan } from '../planning/planned.ts';
-import { jobOfOne } from '../trials/testJob.ts';
+import type { SurfacePlan } from '../plan/planned.ts';
+import { jobOfOne } from '../samples/testJob.ts';
 import { dryLayOf, swapOf } from './dryLay.ts';
 import { exercisesOf, judgeMark } from './practice.ts';
 

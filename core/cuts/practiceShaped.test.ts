@@ -1,7 +1,7 @@
 import { expect, test } from '@jest/globals';
 import { planSurface } from '../plan.ts';
-import type { SurfacePlan } from '../planning/planned.ts';
-import { jobOfOne } from '../trials/testJob.ts';
+import type { SurfacePlan } from '../plan/planned.ts';
+import { jobOfOne } from '../samples/testJob.ts';
 import type { Fixture } from '../surface/fixture.ts';
 import { judgeShaped, shapedExercisesOf, type ShapedExercise, type ShapedMark } from './practiceShaped.ts';
 

@@ -4,8 +4,8 @@ import { intersect } from '../geometry/clip.ts';
 import { circleRing } from '../geometry/circleRing.ts';
 import { polygonsArea } from '../geometry/ring.ts';
 import { planSurface } from '../plan.ts';
-import { standing } from '../trials/standing.ts';
-import { jobOfOne } from '../trials/testJob.ts';
+import { standing } from '../samples/standing.ts';
+import { jobOfOne } from '../samples/testJob.ts';
 import { sharedHoles } from './sharedHoles.ts';
 
 test('pieces round one pipe name each other, wherever it comes through: those that would lie under a ring a little wider', () => {

@@ -1,6 +1,6 @@
 import { expect, test } from '@jest/globals';
 import { describeIssue } from '../messages/en/issues.ts';
-import { jobOfOne } from '../trials/testJob.ts';
+import { jobOfOne } from '../samples/testJob.ts';
 import { readJobFile, writeJobFile } from './jobFile.ts';
 
 const GOOD = writeJobFile(jobOfOne({ size: [2314, 1215], tile: [300, 300], jointMm: 3 }));

@@ -7,7 +7,7 @@ import { describeMark } from '../messages/en/marks.ts';
 import { pieceBefore } from '../messages/en/offCuts.ts';
 import { kindName } from '../messages/en/names.ts';
 import type { Plan } from '../plan.ts';
-import type { SurfacePlan } from '../planning/planned.ts';
+import type { SurfacePlan } from '../plan/planned.ts';
 import { formatLength } from '../units/formatLength.ts';
 
 /** The cut list of one surface as CSV: one line a piece, grouped as on screen. */

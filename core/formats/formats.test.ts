@@ -10,7 +10,7 @@ import { madeUpTiles } from '../madeUp/tiles.ts';
 import type { Product } from '../tile/product.ts';
 import { productsCsv, readProductsCsv } from './productsCsv.ts';
 import { parseAmount } from '../units/parseAmount.ts';
-import { jobOfOne } from '../trials/testJob.ts';
+import { jobOfOne } from '../samples/testJob.ts';
 import { cutsCsv, orderCsv } from './csv.ts';
 import { readJobFile, writeJobFile } from './jobFile.ts';
 import { planJson } from './planJson.ts';

@@ -5,7 +5,7 @@ import type { Finding } from '../advice/finding.ts';
 import { boxOf, ringArea, type Polygon } from '../geometry/ring.ts';
 import { tapeOf, type Job, type Surface } from '../job/job.ts';
 import type { Plan } from '../plan.ts';
-import type { SurfacePlan } from '../planning/planned.ts';
+import type { SurfacePlan } from '../plan/planned.ts';
 import { productAt, type Field } from '../setout/fields/field.ts';
 import { forEachWhole, tileRing, type Address } from '../setout/place/layout.ts';
 import { UNKNOWN_COLOUR } from '../tile/product.ts';

@@ -4,7 +4,7 @@ import { JOB_VERSION, jobSchema, type Job } from '../job/job.ts';
 import { accepted, issue, refused, type Result } from '../result.ts';
 import { NO_RECORDS, siteRecordsSchema, type SiteRecords } from '../site/siteRecords.ts';
 import { bringForward } from './migrations.ts';
-import { issuesFromZod } from './zodIssues.ts';
+import { issuesFromZod } from '../job/zodIssues.ts';
 
 /**
  * Reads a job file. Issues: `file/not-json`, `file/cut-short`, `file/not-a-job`, `file/newer-version`, one for every

@@ -2,7 +2,7 @@ import Papa from 'papaparse';
 import { MOST } from '../job/job.ts';
 import { issue, type Issue } from '../result.ts';
 import { productSchema, type Product } from '../tile/product.ts';
-import { issuesFromZod } from './zodIssues.ts';
+import { issuesFromZod } from '../job/zodIssues.ts';
 
 /** A list of tiles read from a table: the rows that can be used, and what is wrong with the others. */
 export interface ProductTable {

@@ -1,5 +1,5 @@
 import type { z } from 'zod';
-import { issuesFromZod } from '../formats/zodIssues.ts';
+import { issuesFromZod } from './zodIssues.ts';
 import { accepted, issue, refused, type Issue, type Result } from '../result.ts';
 import { productSchema } from '../tile/product.ts';
 import { checkJob } from './checkJob.ts';

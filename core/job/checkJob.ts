@@ -9,7 +9,7 @@ import { intersect } from '../geometry/clip.ts';
 import { checkLaying } from '../pattern/checkLaying.ts';
 import { estimatePieces, MOST_PIECES, MOST_STONES } from '../pattern/estimatePieces.ts';
 import { fixtureSize } from '../surface/fixture.ts';
-import { fieldsOf, hasRoomForBorder } from '../setout/fields/openSurface.ts';
+import { fieldsOf, hasRoomForBorder } from '../setout/search/openSurface.ts';
 import { actualSize, type Product } from '../tile/product.ts';
 
 /** What can't be true in a job whose fields are each readable. An empty list lets it through to plan(). */

@@ -7,9 +7,10 @@ import { checkJob } from './checkJob.ts';
 import { layAlike } from './layAlike.ts';
 import { startJob } from './startJob.ts';
 import { startSet } from './startSet.ts';
+import { setFaceName } from '../messages/en/sets.ts';
 
 const empty = startJob('job', 'Trial', METRIC_TAPE);
-const started = (form: SetForm) => startSet(empty, 'set', 'Stairs', form);
+const started = (form: SetForm) => startSet(empty, 'set', 'Stairs', form, setFaceName);
 
 test('a flight is of risers and treads, or of one of them; joins are between surfaces that are there', () => {
   const flight = SETS.stairFlight.defaults;

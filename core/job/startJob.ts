@@ -1,6 +1,6 @@
 import { JOB_VERSION, jobSchema, type Job, type Surface } from './job.ts';
 import { ONE_COLOUR } from '../pattern/colours.ts';
-import { BEST_SETOUT } from '../setout/weigh/setoutChoice.ts';
+import { BEST_SETOUT } from '../setout/choice/setoutChoice.ts';
 import { boxOf } from '../geometry/ring.ts';
 import { DEFAULT_GAPS } from '../surface/edge.ts';
 import { outlineOf, type Shape } from '../surface/shapes/registry.ts';

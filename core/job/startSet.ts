@@ -1,9 +1,9 @@
 import type { Job, Surface } from './job.ts';
-import { setFaceName } from '../messages/en/sets.ts';
 import { startSurfaceOf } from './startJob.ts';
 import { clipText } from '../units/clipText.ts';
 import type { Link } from '../surface/link.ts';
 import { facesOfSet, type SetForm } from '../surface/sets/registry.ts';
+import type { SetFace } from '../surface/sets/setKind.ts';
 
 /** What a set adds to a job. */
 export interface StartedSet {
@@ -12,12 +12,12 @@ export interface StartedSet {
   readonly links: readonly Link[];
 }
 
-/** The surfaces of a set with good defaults, in a room of their own; ids are made from `id`, which no other may start with. */
-export function startSet(job: Job, id: string, name: string, form: SetForm): StartedSet {
+/** The surfaces of a set with good defaults, in a room of their own, named by `name` and what `faceName` calls each; ids are made from `id`, which no other may start with. */
+export function startSet(job: Job, id: string, name: string, form: SetForm, faceName: (face: SetFace) => string): StartedSet {
   const { faces, joins } = facesOfSet(form);
   const idOf = (key: string): string => `${id}-${key}`.slice(0, 40);
   const surfaces = faces.map((face): Surface => {
-    const plain = startSurfaceOf(job, idOf(face.key), clipText(`${name}, ${setFaceName(face)}`, 80), face.kind, face.shape);
+    const plain = startSurfaceOf(job, idOf(face.key), clipText(`${name}, ${faceName(face)}`, 80), face.kind, face.shape);
     return { ...plain, roomId: id, measured: { ...plain.measured, roles: { ...face.roles } } };
   });
   const links = joins.map(({ a, b, meets }, k): Link => {

@@ -1,12 +1,12 @@
 import { describe, expect, test } from '@jest/globals';
 import type { EndCuts } from '../setout/edges/endCuts.ts';
-import type { Reasons } from '../setout/weigh/explainSetout.ts';
-import type { Along, Statement } from '../setout/weigh/statement.ts';
+import type { Reasons } from '../setout/tell/explainSetout.ts';
+import type { Along, Statement } from '../setout/tell/statement.ts';
 import { IMPERIAL_TAPE, METRIC_TAPE } from '../units/tape.ts';
 import { describeBehind, describeEnds, describeReasons, describeSetout } from './en/reasons.ts';
 import { describeAmount, describePacks, describeQuantity, explainMaterial, materialName } from './en/materials.ts';
 import { plan } from '../plan.ts';
-import { jobOfOne } from '../trials/testJob.ts';
+import { jobOfOne } from '../samples/testJob.ts';
 
 const ends = (
   start: readonly number[],

@@ -3,7 +3,7 @@ import fc from 'fast-check';
 import { workHours } from '../labour/workHours.ts';
 import { plan } from '../plan.ts';
 import type { Job } from '../job/job.ts';
-import { jobOfOne } from '../trials/testJob.ts';
+import { jobOfOne } from '../samples/testJob.ts';
 import { kitchenFloor } from '../stories/floorJobs.ts';
 import { formatCoins, formatMoney, toCoins } from '../units/currency.ts';
 import { buyPacks } from './packs.ts';

@@ -5,7 +5,7 @@ import { TASK_IDS } from '../labour/tasks.ts';
 import type { WorkHours } from '../labour/workHours.ts';
 import { plan } from '../plan.ts';
 import { placesOf } from '../job/placesOf.ts';
-import { jobOfOne } from '../trials/testJob.ts';
+import { jobOfOne } from '../samples/testJob.ts';
 import { isWorkday, workBack, workFrom, type WorkCalendar } from './calendar.ts';
 import type { Place } from './draftTasks.ts';
 import { planProgramme, type ProgrammeRules } from './programme.ts';

@@ -1,5 +1,5 @@
 import { expect, test } from '@jest/globals';
-import type { LayingZone } from '../setout/zones/layingZones.ts';
+import type { LayingZone } from '../zones/layingZones.ts';
 import { checksDue, zonesLaid, type Check } from './checksDue.ts';
 import type { Entry } from './entry.ts';
 

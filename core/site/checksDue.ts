@@ -1,4 +1,4 @@
-import type { LayingZone } from '../setout/zones/layingZones.ts';
+import type { LayingZone } from '../zones/layingZones.ts';
 import type { SurfaceKind } from '../surface/surface.ts';
 import { entriesOf, type CHECKS, type Entry } from './entry.ts';
 

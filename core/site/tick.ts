@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { keptCountSchema } from '../cuts/keptLabels.ts';
 import type { Job } from '../job/job.ts';
-import { setoutChoiceSchema } from '../setout/weigh/setoutChoice.ts';
+import { setoutChoiceSchema } from '../setout/choice/setoutChoice.ts';
 
 /** How far along a piece is, in the order of the work. */
 export const TICK_STATES = ['open', 'cut', 'laid'] as const;

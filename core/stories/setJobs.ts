@@ -2,6 +2,7 @@ import type { Job } from '../job/job.ts';
 import { facesOfSet } from '../surface/sets/registry.ts';
 import { startJob } from '../job/startJob.ts';
 import { startSet } from '../job/startSet.ts';
+import { setFaceName } from '../messages/en/sets.ts';
 import { PATTERNS } from '../pattern/registry.ts';
 import { METRIC_TAPE } from '../units/tape.ts';
 import { plain, squares, through } from './shapes.ts';
@@ -20,7 +21,7 @@ export const stairRisers = (): Job => {
     })),
   };
   const products = [tile('mosaic', [298, 298], { shape: squares(), piecesPerBox: 5, boxPrice: 60 })];
-  const set = startSet({ ...startJob('story', 'Stair risers', METRIC_TAPE), products }, 'stair', 'Stair', form);
+  const set = startSet({ ...startJob('story', 'Stair risers', METRIC_TAPE), products }, 'stair', 'Stair', form, setFaceName);
   const surfaces = set.surfaces.map((one) => ({ ...one, productId: 'mosaic', pattern: { kind: 'sheet' as const }, jointMm: 2 }));
   return { ...jobOf('Stair risers', products, []), rooms: [set.room], links: [...set.links], surfaces };
 };
@@ -29,7 +30,7 @@ export const stairRisers = (): Job => {
 export const niche = (): Job => {
   const form = { kind: 'niche' as const, widthMm: 610, heightMm: 310, leftDepthMm: 95, rightDepthMm: 95, sillDepthMm: 95, headDepthMm: 95 };
   const products = [tile('glass', [298, 298], { shape: squares(), material: 'glass', thicknessMm: 5, piecesPerBox: 5, boxPrice: 90 })];
-  const set = startSet({ ...startJob('story', 'Niche', METRIC_TAPE), products }, 'niche', 'Niche', form);
+  const set = startSet({ ...startJob('story', 'Niche', METRIC_TAPE), products }, 'niche', 'Niche', form, setFaceName);
   const surfaces = set.surfaces.map((one) => ({
     ...one,
     productId: 'glass',

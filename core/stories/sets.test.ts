@@ -2,7 +2,7 @@ import { describe, expect, test } from '@jest/globals';
 import { arabesque, ashlarCountertop, curvedCountertop, niche, stairRisers } from './setJobs.ts';
 import { rebuildPiece } from '../cuts/rebuildPiece.ts';
 import { polygonArea, polygonsArea } from '../geometry/ring.ts';
-import { candidatesOf } from '../planning/compareSetouts.ts';
+import { candidatesOf } from '../compare/compareSetouts.ts';
 import { tell } from './story.ts';
 
 describe('five risers that all measure differently, in sheets (J06)', () => {

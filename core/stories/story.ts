@@ -8,7 +8,7 @@ import { describeMark } from '../messages/en/marks.ts';
 import { thingNamesOf } from '../messages/thingNames.ts';
 import { plan, type Plan } from '../plan.ts';
 import type { Money } from '../money/planMoney.ts';
-import type { SurfacePlan } from '../planning/planned.ts';
+import type { SurfacePlan } from '../plan/planned.ts';
 import type { Fixture } from '../surface/fixture.ts';
 import type { Shape } from '../surface/shapes/registry.ts';
 import { productSchema, type Product } from '../tile/product.ts';

@@ -11,6 +11,7 @@ import { measurementTitle } from '../messages/en/measurements.ts';
 import { repeatRoom } from '../job/repeatSurface.ts';
 import { PLAIN_LAYING, startJob } from '../job/startJob.ts';
 import { startSet } from '../job/startSet.ts';
+import { setFaceName } from '../messages/en/sets.ts';
 import { METRIC_TAPE } from '../units/tape.ts';
 import { lengthAt, measurementsOf, setLengthAt } from './measurements.ts';
 import { lShape } from './shapes/lShape.ts';
@@ -22,7 +23,7 @@ import { wallsThrough, addCorner, asWalls, moveCorner, removeCorner } from './sh
 
 const empty = startJob('job', 'Trial', METRIC_TAPE);
 function jobWith(form: SetForm): Job {
-  const { room, surfaces, links } = startSet(empty, 'set', 'Set', form);
+  const { room, surfaces, links } = startSet(empty, 'set', 'Set', form, setFaceName);
   return { ...empty, rooms: [room], surfaces: [...surfaces], links: [...links] };
 }
 

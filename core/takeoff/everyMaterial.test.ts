@@ -3,7 +3,7 @@ import { describeChance, describePacks, describeQuantity, explainMaterial, mater
 import { figureName } from '../messages/en/materialFigures.ts';
 import type { Job, Surface } from '../job/job.ts';
 import { plan } from '../plan.ts';
-import { jobOfOne } from '../trials/testJob.ts';
+import { jobOfOne } from '../samples/testJob.ts';
 import { MATERIALS, MATERIAL_IDS } from './registry.ts';
 import { WORKS } from './works/works.ts';
 

@@ -2,7 +2,7 @@ import { afterAll, beforeAll, expect, test } from '@jest/globals';
 import { closeSync, cpSync, existsSync, mkdtempSync, openSync, rmSync, writeSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { jobOfOne } from '@azulejo/core/trials/testJob';
+import { jobOfOne } from '@azulejo/core/samples/testJob';
 import { migrate } from '../db/migrate.ts';
 import { openPglite } from '../db/openPglite.ts';
 import { JobRepository } from '../jobs/jobRepository.ts';

@@ -3,7 +3,7 @@ import type { SiteRecords } from '@azulejo/core/site/siteRecords';
 import type { Job, Surface } from '@azulejo/core/job/job';
 import type { Plan } from '@azulejo/core/plan';
 import type { Mix } from '@azulejo/core/takeoff/mixes/planMixes';
-import type { SurfacePlan } from '@azulejo/core/planning/planned';
+import type { SurfacePlan } from '@azulejo/core/plan/planned';
 
 /** What an export of one surface is made from. */
 export interface SurfaceSource {

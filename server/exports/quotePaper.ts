@@ -5,7 +5,7 @@ import { quoteRows, TASK_NAMES } from '@azulejo/core/messages/en/money';
 import { rateInForce } from '@azulejo/core/money/planMoney';
 import type { TaskId } from '@azulejo/core/labour/tasks';
 import type { Plan } from '@azulejo/core/plan';
-import type { SurfacePlan } from '@azulejo/core/planning/planned';
+import type { SurfacePlan } from '@azulejo/core/plan/planned';
 import { drawFinished } from './finishedLook.ts';
 import { dateWords, startJobPaper, writeHeading, writeTable, writeText, type JobPaper } from './jobPaper.ts';
 import { FAINT, INK, MARGIN, write } from './paper.ts';

@@ -1,7 +1,7 @@
 import { afterAll, beforeAll, expect, test } from '@jest/globals';
 import type { FastifyInstance, InjectOptions } from 'fastify';
 import { writeJobFile } from '@azulejo/core/formats/jobFile';
-import { jobOfOne } from '@azulejo/core/trials/testJob';
+import { jobOfOne } from '@azulejo/core/samples/testJob';
 import { buildApp } from '../app.ts';
 import type { Database } from '../db/database.ts';
 import { migrate } from '../db/migrate.ts';

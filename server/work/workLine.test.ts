@@ -1,6 +1,6 @@
 import { expect, test } from '@jest/globals';
 import type { Job } from '@azulejo/core/job/job';
-import { jobOfOne } from '@azulejo/core/trials/testJob';
+import { jobOfOne } from '@azulejo/core/samples/testJob';
 import { startWorkLine } from './workLine.ts';
 
 /** A thread that does what the name of the job says. */

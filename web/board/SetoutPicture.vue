@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { useElementSize } from '@vueuse/core';
 import { computed, ref } from 'vue';
-import type { SurfacePlan } from '@azulejo/core/planning/planned';
+import type { SurfacePlan } from '@azulejo/core/plan/planned';
 import { boxOf } from '@azulejo/core/geometry/ring';
 import { METRIC_TAPE } from '@azulejo/core/units/tape';
 import { useTheme } from '../theme/useTheme.ts';

@@ -1,7 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { traceSurface } from '@azulejo/core/surface/traceSurface';
-import { jobOfOne } from '@azulejo/core/trials/testJob';
+import { jobOfOne } from '@azulejo/core/samples/testJob';
 import { nearestEdge } from './nearestEdge.ts';
 import { canvasPlace, coversBoard, fitView, toScreen, toSurface, visibleBox, zoomView, type View } from './view.ts';
 

@@ -1,4 +1,4 @@
-import type { Drawing } from '@azulejo/core/planning/planned';
+import type { Drawing } from '@azulejo/core/plan/planned';
 import type { Field } from '@azulejo/core/setout/fields/field';
 import { forEachWayUp, narrowestTile } from '@azulejo/core/setout/fields/wayUp';
 import { hasWayUp } from '@azulejo/core/tile/product';

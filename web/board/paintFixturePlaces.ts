@@ -1,7 +1,7 @@
 import { rectangleRing } from '@azulejo/core/geometry/ring';
 import type { Fixture, FixturePlace } from '@azulejo/core/surface/fixture';
 import { add, dot, motion, quarterTurn, scale, subtract, unit, type Point } from '@azulejo/core/geometry/point';
-import type { Drawing } from '@azulejo/core/planning/planned';
+import type { Drawing } from '@azulejo/core/plan/planned';
 import { formatLength } from '@azulejo/core/units/formatLength';
 import type { Tape } from '@azulejo/core/units/tape';
 import { traceRing, writeOver, type Brush } from './paintTiles.ts';

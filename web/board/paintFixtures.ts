@@ -1,7 +1,7 @@
 import { labelPoint } from '@azulejo/core/geometry/labelPoint';
 import { motion, type Point } from '@azulejo/core/geometry/point';
 import { boxOf, type Box } from '@azulejo/core/geometry/ring';
-import type { Drawing } from '@azulejo/core/planning/planned';
+import type { Drawing } from '@azulejo/core/plan/planned';
 import { fixtureSize, type Fixture, type FixturePlace } from '@azulejo/core/surface/fixture';
 import { sideOf } from '@azulejo/core/surface/sides';
 import { FIXTURE_STROKES } from './fixtureStrokes.ts';

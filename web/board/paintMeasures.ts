@@ -1,5 +1,5 @@
 import { add, quarterTurn, scale, subtract, unit, type Point } from '@azulejo/core/geometry/point';
-import type { Drawing } from '@azulejo/core/planning/planned';
+import type { Drawing } from '@azulejo/core/plan/planned';
 import { formatLength } from '@azulejo/core/units/formatLength';
 import type { Tape } from '@azulejo/core/units/tape';
 import { tracePolygons, traceRing, writeOver, type Brush } from './paintTiles.ts';

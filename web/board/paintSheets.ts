@@ -1,4 +1,4 @@
-import type { Drawing } from '@azulejo/core/planning/planned';
+import type { Drawing } from '@azulejo/core/plan/planned';
 import { cellsInUse, sheetInSight, sheetRings } from '@azulejo/core/setout/place/sheetRings';
 import { boxOf } from '@azulejo/core/geometry/ring';
 import type { SheetPart } from '@azulejo/core/cuts/sheets/planSheets';

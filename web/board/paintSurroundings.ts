@@ -1,5 +1,5 @@
 import { add, distance, quarterTurn, scale, subtract, unit, type Point } from '@azulejo/core/geometry/point';
-import type { Drawing } from '@azulejo/core/planning/planned';
+import type { Drawing } from '@azulejo/core/plan/planned';
 import { edgeDimensions } from '@azulejo/core/setout/edges/edgeDimensions';
 import type { Edge } from '@azulejo/core/surface/edge';
 import { formatLength } from '@azulejo/core/units/formatLength';

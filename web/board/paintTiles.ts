@@ -1,7 +1,7 @@
 import type { Polygon, Ring } from '@azulejo/core/geometry/ring';
 import { productAt, type Field } from '@azulejo/core/setout/fields/field';
 import { forEachWhole, tileRing } from '@azulejo/core/setout/place/layout';
-import type { Drawing } from '@azulejo/core/planning/planned';
+import type { Drawing } from '@azulejo/core/plan/planned';
 import type { DrawingPalette } from '../theme/drawingPalette.ts';
 import { colourOf, type Faces } from './faces.ts';
 import { grainFor, shaded } from './finish.ts';

@@ -1,5 +1,5 @@
 import { distance, scale, subtract, unit } from '@azulejo/core/geometry/point';
-import type { LayingZone } from '@azulejo/core/setout/zones/layingZones';
+import type { LayingZone } from '@azulejo/core/zones/layingZones';
 import { traceRing, type Brush } from './paintTiles.ts';
 import { toScreen } from './view.ts';
 

@@ -1,10 +1,10 @@
 import { shallowRef, type Ref } from 'vue';
 import type { Point } from '@azulejo/core/geometry/point';
 import { boxOf, boxRing, type Box } from '@azulejo/core/geometry/ring';
-import type { Drawing } from '@azulejo/core/planning/planned';
+import type { Drawing } from '@azulejo/core/plan/planned';
 import { cellShift } from '@azulejo/core/pattern/repeat';
 import type { Field } from '@azulejo/core/setout/fields/field';
-import { normaliseOffset } from '@azulejo/core/setout/weigh/normaliseOffset';
+import { normaliseOffset } from '@azulejo/core/setout/place/normaliseOffset';
 import { placeRepeat } from '@azulejo/core/setout/place/placeRepeat';
 import type { BoardContent } from './paintBoard.ts';
 import { paintField } from './paintTiles.ts';

@@ -8,7 +8,7 @@ import { findingsOn } from '@azulejo/core/advice/findingsOn';
 import { tapeOf, type Job, type Surface } from '@azulejo/core/job/job';
 import { worstFirst } from '@azulejo/core/advice/worstFirst';
 import { describeFinding, describeMend, explainFinding } from '@azulejo/core/messages/en/advice';
-import type { SurfacePlan } from '@azulejo/core/planning/planned';
+import type { SurfacePlan } from '@azulejo/core/plan/planned';
 import TextField from '../fields/TextField.vue';
 import TroubleNote from '../fields/TroubleNote.vue';
 import { useJobStore } from '../stores/jobStore.ts';

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import Button from 'primevue/button';
-import type { PlanProgress, PlanStage } from '@azulejo/core/planning/planSurfaceLayout';
+import type { PlanProgress, PlanStage } from '@azulejo/core/plan/layout/planSurfaceLayout';
 
 /** How far the plan of a surface has come, and a way to stop it; shown only where it takes a while. */
 defineProps<{ progress: PlanProgress | null; stopped: boolean }>();

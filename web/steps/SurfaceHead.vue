@@ -5,7 +5,7 @@ import type { Job, Surface } from '@azulejo/core/job/job';
 import { openedUnit } from '@azulejo/core/messages/en/offCuts';
 import { formatArea } from '@azulejo/core/units/formatArea';
 import { tapeOf } from '@azulejo/core/job/job';
-import type { SurfacePlan } from '@azulejo/core/planning/planned';
+import type { SurfacePlan } from '@azulejo/core/plan/planned';
 import ChoiceField from '../fields/ChoiceField.vue';
 
 const props = defineProps<{ job: Job; surface: Surface; step: string; plan: SurfacePlan | null }>();

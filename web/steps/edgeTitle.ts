@@ -1,5 +1,5 @@
 import { edgeName } from '@azulejo/core/messages/en/names';
-import type { Drawing } from '@azulejo/core/planning/planned';
+import type { Drawing } from '@azulejo/core/plan/planned';
 
 /** What an edge of a drawn surface is called in a sentence. */
 export const edgeTitle = ({ traced }: Pick<Drawing, 'traced'>, id: string): string => edgeName(traced.names[id] ?? id);

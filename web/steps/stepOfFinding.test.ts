@@ -1,9 +1,9 @@
 import { expect, test } from '@jest/globals';
 import { surfaceSchema } from '@azulejo/core/job/job';
-import { PROVOKED } from '@azulejo/core/trials/provokedAll';
+import { PROVOKED } from '@azulejo/core/samples/provokedAll';
 import { stepOfFinding } from './stepOfFinding.ts';
 
-const stepOf = (path: readonly (string | number)[]) => stepOfFinding({ code: '', severity: 'note', figures: {}, path });
+const stepOf = (path: readonly (string | number)[]) => stepOfFinding({ code: 'advice/sliver', severity: 'note', figures: {}, path });
 const LOST = { name: 'measure', part: 'shape', label: 'See the surface' };
 
 test('whatever a finding is about, its link leads to where that is changed', () => {

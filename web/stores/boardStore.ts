@@ -3,8 +3,8 @@ import { ref, shallowRef } from 'vue';
 import type { Polygon } from '@azulejo/core/geometry/ring';
 import type { Laying } from '@azulejo/core/pattern/laying';
 import type { Surface } from '@azulejo/core/job/job';
-import type { PointedPin } from '@azulejo/core/setout/weigh/pins';
-import type { SetoutChoice } from '@azulejo/core/setout/weigh/setoutChoice';
+import type { PointedPin } from '@azulejo/core/setout/choice/pins';
+import type { SetoutChoice } from '@azulejo/core/setout/choice/setoutChoice';
 
 /** The parts of measuring a surface, in the order of the work. */
 export const MEASURE_PARTS = [

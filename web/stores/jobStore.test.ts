@@ -3,7 +3,7 @@ import { createPinia, setActivePinia } from 'pinia';
 import type { Edit } from '@azulejo/core/job/edit/edit';
 import type { Job } from '@azulejo/core/job/job';
 import { startSurface } from '@azulejo/core/job/startJob';
-import { jobOfOne } from '@azulejo/core/trials/testJob';
+import { jobOfOne } from '@azulejo/core/samples/testJob';
 import { FakeServer, refusal } from './fakeServer.ts';
 
 // A channel to other windows would keep the test alive.

@@ -1,8 +1,8 @@
 import { proxy } from 'comlink';
 import { computed, onScopeDispose, ref, shallowRef, watch, type Ref } from 'vue';
 import type { Job, Surface } from '@azulejo/core/job/job';
-import { briefOf } from '@azulejo/core/planning/briefOf';
-import type { ComparisonProgress } from '@azulejo/core/planning/compareSetouts';
+import { briefOf } from '@azulejo/core/plan/layout/briefOf';
+import type { ComparisonProgress } from '@azulejo/core/compare/compareSetouts';
 import type { ShownSetout } from './planWorker.ts';
 import { searcher } from './planner.ts';
 

@@ -1,7 +1,7 @@
 import type { Ref } from 'vue';
 import type { Finding } from '@azulejo/core/advice/finding';
 import type { Job } from '@azulejo/core/job/job';
-import { withoutPictures } from '@azulejo/core/planning/briefOf';
+import { withoutPictures } from '@azulejo/core/plan/layout/briefOf';
 import { planner } from './planner.ts';
 import { useLatest } from './useLatest.ts';
 

@@ -1,9 +1,9 @@
 import { proxy } from 'comlink';
 import { computed, ref, shallowRef, type Ref } from 'vue';
 import type { Job, Surface } from '@azulejo/core/job/job';
-import type { Drawing, SurfacePlan } from '@azulejo/core/planning/planned';
-import type { PlanProgress } from '@azulejo/core/planning/planSurfaceLayout';
-import { briefOf, type SurfaceBrief } from '@azulejo/core/planning/briefOf';
+import type { Drawing, SurfacePlan } from '@azulejo/core/plan/planned';
+import type { PlanProgress } from '@azulejo/core/plan/layout/planSurfaceLayout';
+import { briefOf, type SurfaceBrief } from '@azulejo/core/plan/layout/briefOf';
 import { useBoardStore } from '../stores/boardStore.ts';
 import { useJobStore } from '../stores/jobStore.ts';
 import { drawer, planner } from './planner.ts';

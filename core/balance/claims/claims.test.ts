@@ -3,7 +3,7 @@ import { DEMO_JOBS, demoJob, demoPlan } from '../../../testing/demoJob.ts';
 import { trials } from '../../../testing/trials.ts';
 import type { Job } from '../../job/job.ts';
 import { plan, type Plan } from '../../plan.ts';
-import type { Reasons } from '../../setout/weigh/explainSetout.ts';
+import type { Reasons } from '../../setout/tell/explainSetout.ts';
 import * as floors from '../../stories/floorJobs.ts';
 import * as sets from '../../stories/setJobs.ts';
 import * as walls from '../../stories/wallJobs.ts';

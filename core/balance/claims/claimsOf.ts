@@ -3,7 +3,7 @@ import { ofSurface } from '../../advice/ofSurface.ts';
 import type { Job } from '../../job/job.ts';
 import { describeFinding } from '../../messages/en/advice.ts';
 import type { Plan } from '../../plan.ts';
-import type { SurfacePlan } from '../../planning/planned.ts';
+import type { SurfacePlan } from '../../plan/planned.ts';
 import type { Tape } from '../../units/tape.ts';
 import type { Claim } from './claim.ts';
 import { FINDING_CHECKS, type Spoken } from './findingFault.ts';

@@ -3,7 +3,7 @@ import { distanceToStretch } from '../../geometry/distanceToStretch.ts';
 import { distance, subtract, unit } from '../../geometry/point.ts';
 import type { Finding } from '../../advice/finding.ts';
 import type { Job, Surface } from '../../job/job.ts';
-import type { SurfacePlan } from '../../planning/planned.ts';
+import type { SurfacePlan } from '../../plan/planned.ts';
 import { productNamed } from '../../tile/product.ts';
 import { depthsFrom, widthsAlong, type EndingLine, type LaidPiece } from './laidPieces.ts';
 import { tileRing } from '../../setout/place/layout.ts';

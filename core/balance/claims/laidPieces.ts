@@ -1,6 +1,6 @@
 import { dot, quarterTurn, subtract, unit, type Point } from '../../geometry/point.ts';
 import { boxOf, isInside, type Ring } from '../../geometry/ring.ts';
-import type { Drawing } from '../../planning/planned.ts';
+import type { Drawing } from '../../plan/planned.ts';
 import type { FieldKind } from '../../setout/fields/field.ts';
 import { forEachWhole, tileRing } from '../../setout/place/layout.ts';
 import type { Edge } from '../../surface/edge.ts';

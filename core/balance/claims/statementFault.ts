@@ -1,8 +1,8 @@
 import { cross, subtract, unit } from '../../geometry/point.ts';
 import { boxOf, ringArea } from '../../geometry/ring.ts';
-import type { Drawing } from '../../planning/planned.ts';
-import type { Candidate } from '../../setout/weigh/candidate.ts';
-import type { Along, EndSize, Statement } from '../../setout/weigh/statement.ts';
+import type { Drawing } from '../../plan/planned.ts';
+import type { Candidate } from '../../setout/tally/candidate.ts';
+import type { Along, EndSize, Statement } from '../../setout/tell/statement.ts';
 import { depthsAlong, depthsFrom, tilesRound, widthsAlong, type EndingLine, type LaidPiece } from './laidPieces.ts';
 
 /** Pieces are told to be cut from here on; less is lost in the joint, mm. */

@@ -1,8 +1,8 @@
 import { expect, test } from '@jest/globals';
 import { rectangleRing, type Ring } from '../../geometry/ring.ts';
 import { plan } from '../../plan.ts';
-import { jobOfOne } from '../../trials/testJob.ts';
-import { roomToSearch } from '../../trials/roomToSearch.ts';
+import { jobOfOne } from '../../samples/testJob.ts';
+import { roomToSearch } from '../../samples/roomToSearch.ts';
 import { leastTiles } from './bounds.ts';
 import { packTiles } from './packTiles.ts';
 import { wantedFrom, type WantedPiece } from './wanted.ts';

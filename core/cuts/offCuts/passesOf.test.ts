@@ -4,7 +4,7 @@ import { sharedArea } from '../../geometry/clip.ts';
 import { add, cross, quarterTurn, scale, subtract, unit, type Point } from '../../geometry/point.ts';
 import { boxOf, rectangleRing, type Box, type Polygon } from '../../geometry/ring.ts';
 import { plan } from '../../plan.ts';
-import { jobOfOne } from '../../trials/testJob.ts';
+import { jobOfOne } from '../../samples/testJob.ts';
 import { passesOf, type Pass } from './passesOf.ts';
 import { trials } from '../../../testing/trials.ts';
 

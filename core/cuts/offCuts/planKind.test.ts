@@ -1,7 +1,7 @@
 import { expect, test } from '@jest/globals';
 import { demoJob } from '../../../testing/demoJob.ts';
 import { plan } from '../../plan.ts';
-import { cutRuleOf } from '../../planning/shareOut.ts';
+import { cutRuleOf } from '../../plan/share/shareOut.ts';
 import { planOffCuts, type CutsOfSurface } from './planOffCuts.ts';
 
 const demo = demoJob('tidewater-bakehouse');

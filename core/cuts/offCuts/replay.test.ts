@@ -7,10 +7,10 @@ import { boxOf, isBox, mapPolygon, polygonArea, rectangleRing, type Polygon } fr
 import { checkJob } from '../../job/checkJob.ts';
 import type { Job } from '../../job/job.ts';
 import { plan } from '../../plan.ts';
-import type { SurfacePlan } from '../../planning/planned.ts';
-import { randomJob } from '../../trials/randomJob.ts';
+import type { SurfacePlan } from '../../plan/planned.ts';
+import { randomJob } from '../../samples/randomJob.ts';
 import { actualSize } from '../../tile/product.ts';
-import { roomToSearch } from '../../trials/roomToSearch.ts';
+import { roomToSearch } from '../../samples/roomToSearch.ts';
 import type { Side } from '../cutKind.ts';
 import type { CutPiece } from '../cutPiece.ts';
 import type { Blank } from './blank.ts';

@@ -7,7 +7,7 @@ import { PATTERNS, repeatOf, type Pattern } from '../../pattern/registry.ts';
 import { cellArea } from '../../pattern/repeat.ts';
 import { trialModule } from '../../pattern/trialModule.ts';
 import { boxOf, ringArea } from '../../geometry/ring.ts';
-import { jobOfOne } from '../../trials/testJob.ts';
+import { jobOfOne } from '../../samples/testJob.ts';
 import type { Sheet } from '../../tile/sheet/sheet.ts';
 import { chipRing, interlocks, sheetSize } from '../../tile/sheet/sheetChips.ts';
 import { sheetFaults } from '../../tile/sheet/sheetFaults.ts';

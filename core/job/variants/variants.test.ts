@@ -2,8 +2,8 @@ import { describe, expect, test } from '@jest/globals';
 import { plan } from '../../plan.ts';
 import { readJob, writeJobFile } from '../../formats/jobFile.ts';
 import type { Job } from '../job.ts';
-import { jobOfOne } from '../../trials/testJob.ts';
-import { standing } from '../../trials/standing.ts';
+import { jobOfOne } from '../../samples/testJob.ts';
+import { standing } from '../../samples/standing.ts';
 import { chooseVariant, heightsFor, jobOfVariant, setHeight, surfacesOf, variantOf } from './variants.ts';
 
 const shelf = { ...standing('tray', { kind: 'rectangle', widthMm: 600, heightMm: 25 }, 200, 900), kind: 'shelf' as const, name: 'Shelf' };

@@ -1,5 +1,6 @@
 import type { Finding } from '../../advice/finding.ts';
-import { SLIVER_MM } from '../../setout/weigh/sliver.ts';
+import type { AdviceCode } from '../../advice/harm.ts';
+import { SLIVER_MM } from '../../setout/choice/sliver.ts';
 import type { Figures } from '../../result.ts';
 import { formatExactLength, formatRun, readLength } from '../../units/formatLength.ts';
 import type { Tape } from '../../units/tape.ts';
@@ -166,10 +167,10 @@ export const ADVICE_WORDS = {
   'advice/not-primed': ({ substrate }) => `${capital(substrateWords(substrate))} is not primed, and the bed comes off: prime it first.`,
   'advice/wet-open': () => 'A wet place without waterproofing: what lies behind the tiles rots.',
   'advice/soft-ground': ({ substrate }) => `${capital(substrateWords(substrate))} softens when it gets wet: cover it with cement board.`,
-} as const satisfies Record<string, Words>;
+} as const satisfies Record<AdviceCode, Words>;
 
 /** What more there is to say: why it goes wrong, what else mends it, who decides. A sentence or two. */
-const ADVICE_REASONS: Readonly<Partial<Record<keyof typeof ADVICE_WORDS, Words>>> = {
+const ADVICE_REASONS: Readonly<Partial<Record<AdviceCode, Words>>> = {
   'advice/readings-unclear': () => 'The readings can not say where; cuts made to them will be off by as much.',
   'advice/meeting-differs': ({ areWalls }) => (areWalls ? 'Courses will not run round the corner.' : 'One of the two was misread.'),
   'advice/door-in-the-air': () => 'Tiles are planned under it.',
@@ -287,10 +288,12 @@ export function explainFinding({ code, figures }: Finding, tape: Tape): string |
   return words?.(figures, ...spoken(tape)) ?? null;
 }
 
+/** Whether a finding is one of ours; else it is what is untrue of a stored job, which goes by the words of its refusal. */
+const isAdvice = (code: Finding['code']): code is AdviceCode => Object.hasOwn(ADVICE_WORDS, code);
+
 /** The words for one finding. */
 export function describeFinding({ code, figures }: Finding, tape: Tape): string {
-  const words: Words | undefined = (ADVICE_WORDS as Record<string, Words>)[code];
-  // What is untrue of a stored job goes by the words of a refusal.
-  if (!words) return describeIssue({ code, figures }, tape);
+  if (!isAdvice(code)) return describeIssue({ code, figures }, tape);
+  const words: Words = ADVICE_WORDS[code];
   return words(figures, ...spoken(tape));
 }

@@ -1,4 +1,4 @@
-import type { Care } from '../../setout/weigh/ways.ts';
+import type { Care } from '../../setout/choice/ways.ts';
 
 const CARE_WORDS: Readonly<Record<Care, readonly [string, string]>> = {
   slivers: ['No strips', 'pieces under a third of the tile, or under 50 mm'],

@@ -1,6 +1,6 @@
 import { productName, tapeOf, type Job, type Surface } from '../../job/job.ts';
 import type { Pattern } from '../../pattern/registry.ts';
-import type { SurfacePlan } from '../../planning/planned.ts';
+import type { SurfacePlan } from '../../plan/planned.ts';
 import { formatArea } from '../../units/formatArea.ts';
 import { lowerFirst } from './casing.ts';
 import { PATTERN_NAMES } from './patterns.ts';

@@ -1,3 +1,4 @@
+import type { IssueCode } from '../../issueCodes.ts';
 import type { Figures, Issue } from '../../result.ts';
 import { formatExactLength } from '../../units/formatLength.ts';
 import { METRIC_TAPE, type Tape } from '../../units/tape.ts';
@@ -151,11 +152,10 @@ export const ISSUE_WORDS = {
     `"${name}" would take ${pieces} pieces here; expected at most ${most}. Look at the sizes again.`,
   'tile/larger-than-surface': ({ name, widthMm, heightMm }, length) =>
     `"${name}" (${length(widthMm)} x ${length(heightMm)}) is larger than the surface both ways.`,
-} as const satisfies Record<string, Words>;
+} as const satisfies Record<IssueCode, Words>;
 
 /** The words for one refusal, with lengths as the tape shows them. */
 export function describeIssue({ code, figures }: Pick<Issue, 'code' | 'figures'>, tape: Tape = METRIC_TAPE): string {
-  const words: Words | undefined = (ISSUE_WORDS as Record<string, Words>)[code];
-  if (!words) throw new Error(`no words for this code: ${code}`);
+  const words: Words = ISSUE_WORDS[code];
   return words(figures, (mm) => formatExactLength(Number(mm), tape));
 }

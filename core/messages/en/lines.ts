@@ -5,7 +5,7 @@ import type { StruckLine } from '../../setout/lines/struckLine.ts';
 import type { WorkStart } from '../../setout/lines/workStart.ts';
 import type { Repeat } from '../../pattern/repeat.ts';
 import { rodFrame } from '../../setout/lines/gaugeRod.ts';
-import type { Axis } from '../../setout/weigh/axisPlacement.ts';
+import type { Axis } from '../../setout/choice/axisPlacement.ts';
 import { formatLength, formatLengthWithUnit } from '../../units/formatLength.ts';
 import type { Tape } from '../../units/tape.ts';
 import { edgeInWords } from './names.ts';

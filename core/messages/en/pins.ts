@@ -1,5 +1,5 @@
-import type { HinderedPin } from '../../setout/weigh/adviseSetout.ts';
-import type { Pin, PointedPin } from '../../setout/weigh/pins.ts';
+import type { HinderedPin } from '../../setout/tell/adviseSetout.ts';
+import type { Pin, PointedPin } from '../../setout/choice/pins.ts';
 import { formatLength, formatLengthWithUnit } from '../../units/formatLength.ts';
 import type { Tape } from '../../units/tape.ts';
 import { edgeInWords } from './names.ts';

@@ -1,10 +1,10 @@
 import type { EndCuts, EndPieces } from '../../setout/edges/endCuts.ts';
 import type { FollowedSchool } from '../../setout/search/schools.ts';
-import type { Axis } from '../../setout/weigh/axisPlacement.ts';
-import type { Reasons } from '../../setout/weigh/explainSetout.ts';
-import type { StartName } from '../../setout/weigh/startName.ts';
-import type { AxisChoice } from '../../setout/weigh/setoutChoice.ts';
-import type { Along, EndSize, Statement } from '../../setout/weigh/statement.ts';
+import type { Axis } from '../../setout/choice/axisPlacement.ts';
+import type { Reasons } from '../../setout/tell/explainSetout.ts';
+import type { StartName } from '../../setout/tell/startName.ts';
+import type { AxisChoice } from '../../setout/choice/setoutChoice.ts';
+import type { Along, EndSize, Statement } from '../../setout/tell/statement.ts';
 import { readLength } from '../../units/formatLength.ts';
 import type { Tape } from '../../units/tape.ts';
 import { capital, lowerFirst } from './casing.ts';

@@ -1,4 +1,4 @@
-import type { LayingZone, LayingZones } from '../../setout/zones/layingZones.ts';
+import type { LayingZone, LayingZones } from '../../zones/layingZones.ts';
 import type { ThingNames } from './reasons.ts';
 import { edgeInWords } from './names.ts';
 import { formatArea } from '../../units/formatArea.ts';

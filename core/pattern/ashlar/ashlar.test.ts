@@ -1,7 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { planSurface } from '../../plan.ts';
-import { jobOfOne } from '../../trials/testJob.ts';
+import { jobOfOne } from '../../samples/testJob.ts';
 import { ashlar, ashlarRules, cuttableSizes, stonesOf, type Ashlar } from '../kinds/ashlar.ts';
 import type { Module } from '../repeat.ts';
 import { rollPatch } from './drawAshlar.ts';

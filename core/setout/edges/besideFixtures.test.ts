@@ -1,7 +1,7 @@
 import { expect, test } from '@jest/globals';
 import { plan } from '../../plan.ts';
-import { jobOfOne } from '../../trials/testJob.ts';
-import type { SetoutChoice } from '../weigh/setoutChoice.ts';
+import { jobOfOne } from '../../samples/testJob.ts';
+import type { SetoutChoice } from '../choice/setoutChoice.ts';
 import type { Fixture } from '../../surface/fixture.ts';
 import { besideFixtures } from './besideFixtures.ts';
 

@@ -4,7 +4,7 @@ import { coverHidesCut } from '../../surface/fixture.ts';
 import type { Traced } from '../../surface/traceSurface.ts';
 import type { Field } from '../fields/field.ts';
 import type { Layout, Placement } from '../place/layout.ts';
-import { firstPieceSpan, type Axis } from '../weigh/axisPlacement.ts';
+import { firstPieceSpan, type Axis } from '../choice/axisPlacement.ts';
 import type { EdgeSummary } from './edgeCuts.ts';
 import { cutSizes } from './endCuts.ts';
 import { besideOf } from '../fields/ground.ts';

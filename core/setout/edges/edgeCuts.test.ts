@@ -2,7 +2,7 @@ import { expect, test } from '@jest/globals';
 import type { Point } from '../../geometry/point.ts';
 import { plan } from '../../plan.ts';
 import { wallsThrough } from '../../surface/shapes/asWalls.ts';
-import { jobOfOne } from '../../trials/testJob.ts';
+import { jobOfOne } from '../../samples/testJob.ts';
 
 const FULL = { rule: 'fullFromStart' } as const;
 

@@ -3,7 +3,7 @@ import { ON_LINE_MM } from '../../geometry/conventions.ts';
 import { boxOf, type Polygon, type Ring } from '../../geometry/ring.ts';
 import type { Edge, EdgeRole } from '../../surface/edge.ts';
 import { areMain } from '../../pattern/repeat.ts';
-import { isSliver } from '../weigh/sliver.ts';
+import { isSliver } from '../choice/sliver.ts';
 import { tileRing, type CutTile, type Layout } from '../place/layout.ts';
 
 /** An end narrower than this is a point, mm. */

@@ -1,7 +1,7 @@
 import type { MainEdges } from '../../surface/sides.ts';
-import type { Axis } from '../weigh/axisPlacement.ts';
+import type { Axis } from '../choice/axisPlacement.ts';
 import { widthsOf, type EdgeSummary } from './edgeCuts.ts';
-import type { AxisChoice } from '../weigh/setoutChoice.ts';
+import type { AxisChoice } from '../choice/setoutChoice.ts';
 
 /** The pieces along one end of the rows. */
 export interface EndPieces {

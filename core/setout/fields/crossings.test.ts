@@ -3,8 +3,8 @@ import { plan } from '../../plan.ts';
 import type { Point } from '../../geometry/point.ts';
 import { forEachWhole, tileRing } from '../place/layout.ts';
 import type { Field } from './field.ts';
-import { jobOfOne } from '../../trials/testJob.ts';
-import { randomJob } from '../../trials/randomJob.ts';
+import { jobOfOne } from '../../samples/testJob.ts';
+import { randomJob } from '../../samples/randomJob.ts';
 import { countCrossings, sharedJointLengths } from './crossings.ts';
 import { trials } from '../../../testing/trials.ts';
 

@@ -5,12 +5,12 @@ import { polygonsArea, type Polygon } from '../../geometry/ring.ts';
 import { checkJob } from '../../job/checkJob.ts';
 import type { Job, Surface } from '../../job/job.ts';
 import { planSurface } from '../../plan.ts';
-import type { SurfacePlan } from '../../planning/planned.ts';
+import type { SurfacePlan } from '../../plan/planned.ts';
 import { PLAIN_LAYING } from '../../job/startJob.ts';
 import { madeUpTiles } from '../../madeUp/tiles.ts';
-import { jobOfOne } from '../../trials/testJob.ts';
+import { jobOfOne } from '../../samples/testJob.ts';
 import type { EdgeRole } from '../../surface/edge.ts';
-import type { Inset } from './inset.ts';
+import type { Inset } from '../choice/inset.ts';
 import { forEachWhole, tileRing } from '../place/layout.ts';
 import { trials } from '../../../testing/trials.ts';
 

@@ -7,7 +7,7 @@ import { mainEdges, type MainEdges } from '../../surface/sides.ts';
 import type { FixtureKind } from '../../surface/fixtureCatalogue.ts';
 import type { SurfaceKind } from '../../surface/surface.ts';
 import type { Traced } from '../../surface/traceSurface.ts';
-import type { Axis } from '../weigh/axisPlacement.ts';
+import type { Axis } from '../choice/axisPlacement.ts';
 
 /** What a field is laid on: where tile may lie, and the edges its cuts are measured from. */
 export interface Ground {

@@ -1,8 +1,8 @@
 import { expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { PATTERNS, type Pattern } from '../../pattern/registry.ts';
-import { drawSurface } from '../../planning/drawSurface.ts';
-import { trialJob } from '../../trials/trialJob.ts';
+import { drawSurface } from '../../plan/layout/drawSurface.ts';
+import { trialJob } from '../../samples/trialJob.ts';
 import { boxOf, isInside, type Box, type Ring } from '../../geometry/ring.ts';
 import type { Point } from '../../geometry/point.ts';
 import { forEachWhole, tileRing } from '../place/layout.ts';

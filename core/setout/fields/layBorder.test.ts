@@ -1,7 +1,7 @@
 import { expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { boxOf, rectangleRing } from '../../geometry/ring.ts';
-import { jobOfOne } from '../../trials/testJob.ts';
+import { jobOfOne } from '../../samples/testJob.ts';
 import { forEachWhole, tileRing } from '../place/layout.ts';
 import { layRun } from './layBorder.ts';
 import { trials } from '../../../testing/trials.ts';

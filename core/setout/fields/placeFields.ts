@@ -8,7 +8,7 @@ import { fixtureRing, lineOfEdge, placeFixture } from '../../surface/fixture.ts'
 import { outlineOf } from '../../surface/shapes/registry.ts';
 import type { Measured } from '../../surface/surface.ts';
 import type { Product } from '../../tile/product.ts';
-import type { Inset } from './inset.ts';
+import type { Inset } from '../choice/inset.ts';
 import type { Field } from './field.ts';
 import type { Placement } from '../place/layout.ts';
 import { placeRepeat } from '../place/placeRepeat.ts';

@@ -4,7 +4,7 @@ import type { Point } from '../../geometry/point.ts';
 import type { Band } from '../../pattern/edging.ts';
 import { unitOf, type Repeat } from '../../pattern/repeat.ts';
 import type { Product } from '../../tile/product.ts';
-import { spanOf } from '../weigh/axisPlacement.ts';
+import { spanOf } from '../choice/axisPlacement.ts';
 import type { Placement } from '../place/layout.ts';
 import type { BorderSide } from './splitBorder.ts';
 import { runSize } from './layBorder.ts';

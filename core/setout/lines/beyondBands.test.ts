@@ -1,8 +1,8 @@
 import { expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { dot, unit, subtract, type Point } from '../../geometry/point.ts';
-import { drawSurface } from '../../planning/drawSurface.ts';
-import { jobOfOne } from '../../trials/testJob.ts';
+import { drawSurface } from '../../plan/layout/drawSurface.ts';
+import { jobOfOne } from '../../samples/testJob.ts';
 import { besideFixtures } from '../edges/besideFixtures.ts';
 import { forEachWhole, tileRing } from '../place/layout.ts';
 import { gaugeRod } from './gaugeRod.ts';

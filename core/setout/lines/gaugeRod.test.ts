@@ -1,9 +1,9 @@
 import { expect, test } from '@jest/globals';
-import { drawSurface } from '../../planning/drawSurface.ts';
+import { drawSurface } from '../../plan/layout/drawSurface.ts';
 import type { Fixture } from '../../surface/fixture.ts';
 import { PATTERNS } from '../../pattern/registry.ts';
 import { makeSheet } from '../../pattern/makeSheet.ts';
-import { jobOfOne } from '../../trials/testJob.ts';
+import { jobOfOne } from '../../samples/testJob.ts';
 import { gaugeRod } from './gaugeRod.ts';
 
 type Wanted = Parameters<typeof jobOfOne>[0];

@@ -4,7 +4,7 @@ import { boxOf, boxRing } from '../../geometry/ring.ts';
 import { areMain, cellShift, type Repeat } from '../../pattern/repeat.ts';
 import type { Field, FieldKind } from '../fields/field.ts';
 import { forEachWhole, placementMotion, tileRing, type Address, type Layout } from '../place/layout.ts';
-import { spanOf, type Axis, type Span } from '../weigh/axisPlacement.ts';
+import { spanOf, type Axis, type Span } from '../choice/axisPlacement.ts';
 
 /** Marks nearer than this are one, mm. */
 const SAME_MM = 0.2;

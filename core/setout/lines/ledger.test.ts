@@ -1,8 +1,8 @@
 import { expect, test } from '@jest/globals';
 import { describeLedger } from '../../messages/en/lines.ts';
-import { drawSurface } from '../../planning/drawSurface.ts';
+import { drawSurface } from '../../plan/layout/drawSurface.ts';
 import type { Surface } from '../../job/job.ts';
-import { jobOfOne } from '../../trials/testJob.ts';
+import { jobOfOne } from '../../samples/testJob.ts';
 import { wallsThrough } from '../../surface/shapes/asWalls.ts';
 import { METRIC_TAPE } from '../../units/tape.ts';
 import { gaugeRod } from './gaugeRod.ts';

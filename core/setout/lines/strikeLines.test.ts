@@ -4,12 +4,12 @@ import { distance, dot, quarterTurn, subtract, unit, type Point } from '../../ge
 import { distanceToStretch } from '../../geometry/distanceToStretch.ts';
 import { describeLines } from '../../messages/en/lines.ts';
 import { thingNamesOf } from '../../messages/thingNames.ts';
-import { drawSurface } from '../../planning/drawSurface.ts';
-import type { Drawing } from '../../planning/planned.ts';
+import { drawSurface } from '../../plan/layout/drawSurface.ts';
+import type { Drawing } from '../../plan/planned.ts';
 import type { Fixture } from '../../surface/fixture.ts';
 import { wallsThrough } from '../../surface/shapes/asWalls.ts';
 import { SHAPES, type Shape } from '../../surface/shapes/registry.ts';
-import { jobOfOne } from '../../trials/testJob.ts';
+import { jobOfOne } from '../../samples/testJob.ts';
 import { IMPERIAL_TAPE, METRIC_TAPE } from '../../units/tape.ts';
 import { forEachWhole, tileRing } from '../place/layout.ts';
 import { trials } from '../../../testing/trials.ts';

@@ -21,7 +21,7 @@ import type { Point } from '../../geometry/point.ts';
 import { innerJointOf, misfitOf, PATTERNS, repeatOf, type Pattern } from '../../pattern/registry.ts';
 import { trialModule } from '../../pattern/trialModule.ts';
 import { planSurface } from '../../plan.ts';
-import { trialJob } from '../../trials/trialJob.ts';
+import { trialJob } from '../../samples/trialJob.ts';
 import { addressAt } from './addressAt.ts';
 import { forEachWhole, tileRing, type Address, type Layout } from './layout.ts';
 import { laidPolygons, nextPiece } from './nextPiece.ts';

@@ -4,9 +4,9 @@ import { boxOf } from '../../geometry/ring.ts';
 import type { Repeat } from '../../pattern/repeat.ts';
 import type { Trials } from '../trial/trials.ts';
 import { CLEAR_MM } from '../trial/features.ts';
-import { legLimit } from '../weigh/leg.ts';
-import { spanOf, type Axis, type Span } from '../weigh/axisPlacement.ts';
-import { sliverLimit } from '../weigh/sliver.ts';
+import { legLimit } from '../choice/leg.ts';
+import { spanOf, type Axis, type Span } from '../choice/axisPlacement.ts';
+import { sliverLimit } from '../choice/sliver.ts';
 
 /** A line that turns to a direction by more than this has no one place in it, as a sine. */
 const ASLANT_SINE = 0.06;

@@ -1,7 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
-import { drawSurface } from '../../planning/drawSurface.ts';
-import type { Drawing } from '../../planning/planned.ts';
-import { jobOfOne } from '../../trials/testJob.ts';
+import { drawSurface } from '../../plan/layout/drawSurface.ts';
+import type { Drawing } from '../../plan/planned.ts';
+import { jobOfOne } from '../../samples/testJob.ts';
 import type { Fixture } from '../../surface/fixture.ts';
 import { wallsThrough } from '../../surface/shapes/asWalls.ts';
 import { endCuts } from '../edges/endCuts.ts';

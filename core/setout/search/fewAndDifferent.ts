@@ -1,5 +1,5 @@
-import type { Candidate } from '../weigh/candidate.ts';
-import type { EdgeTally } from '../weigh/figures.ts';
+import type { Candidate } from '../tally/candidate.ts';
+import type { EdgeTally } from '../tally/figures.ts';
 import { schoolOf } from './schools.ts';
 
 /** Ends that differ by less than this share of the piece look alike. */

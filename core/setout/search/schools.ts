@@ -1,10 +1,10 @@
 import type { MainEdges } from '../../surface/sides.ts';
 import type { Ground } from '../fields/ground.ts';
-import type { Axis } from '../weigh/axisPlacement.ts';
-import type { Candidate } from '../weigh/candidate.ts';
-import type { EdgeTally } from '../weigh/figures.ts';
-import type { School } from '../weigh/school.ts';
-import type { FixedRule } from '../weigh/setoutChoice.ts';
+import type { Axis } from '../choice/axisPlacement.ts';
+import type { Candidate } from '../tally/candidate.ts';
+import type { EdgeTally } from '../tally/figures.ts';
+import type { School } from '../choice/school.ts';
+import type { FixedRule } from '../choice/setoutChoice.ts';
 
 /** What a setout turns out to follow: a school, no cuts at all, or none of them. */
 export type FollowedSchool = School | 'noCuts' | 'mixed';

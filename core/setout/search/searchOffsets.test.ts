@@ -1,18 +1,18 @@
 import { describe, expect, test } from '@jest/globals';
 import { checkJob } from '../../job/checkJob.ts';
 import { seededNumbers } from '../../geometry/seededNumbers.ts';
-import { roomToSearch } from '../../trials/roomToSearch.ts';
-import { prepareSurface } from '../../planning/prepareSurface.ts';
-import type { Candidate } from '../weigh/candidate.ts';
-import { choosing, QUICK } from '../weigh/chooseSetout.ts';
-import type { Placer } from '../weigh/placer.ts';
-import { costsOf, scoreOf } from '../weigh/scoreFigures.ts';
-import type { SetoutChoice } from '../weigh/setoutChoice.ts';
-import { candidatesOf } from '../../planning/compareSetouts.ts';
+import { roomToSearch } from '../../samples/roomToSearch.ts';
+import { prepareSurface } from '../../plan/prepare/prepareSurface.ts';
+import type { Candidate } from '../tally/candidate.ts';
+import { choosing, QUICK } from './chooseSetout.ts';
+import type { Placer } from './placer.ts';
+import { costsOf, scoreOf } from '../tally/scoreFigures.ts';
+import type { SetoutChoice } from '../choice/setoutChoice.ts';
+import { candidatesOf } from '../../compare/compareSetouts.ts';
 import { summariseEdges } from '../edges/edgeCuts.ts';
 import { periodOf } from './criticalOffsets.ts';
 import { searchOffsets, THOROUGH, type Place } from './searchOffsets.ts';
-import { AS_DRAWN } from './turns.ts';
+import { AS_DRAWN } from '../choice/turns.ts';
 import { trials } from '../../../testing/trials.ts';
 
 const firstFound = (placer: Placer, choice: SetoutChoice): Candidate => {

@@ -1,7 +1,7 @@
 import type { Point } from '../../geometry/point.ts';
 import type { Trials } from '../trial/trials.ts';
-import { costsOf, pinCost, scoreOf } from '../weigh/scoreFigures.ts';
-import type { Weights } from '../weigh/ways.ts';
+import { costsOf, pinCost, scoreOf } from '../tally/scoreFigures.ts';
+import type { Weights } from '../choice/ways.ts';
 import { criticalOffsets, periodOf, pinnedOffsets } from './criticalOffsets.ts';
 
 /** A place of the origin in the frame of the setout, and what speaks against it; less is better. */

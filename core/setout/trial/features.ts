@@ -5,9 +5,9 @@ import { reachWithin } from '../../geometry/reachWithin.ts';
 import { boxOf, isWithin, rectangleRing, type Box, type Ring } from '../../geometry/ring.ts';
 import { cellShift, unitOf, type Repeat } from '../../pattern/repeat.ts';
 import { countCells, markCells } from '../place/markCells.ts';
-import type { Falls, SetoutFigures } from '../weigh/figures.ts';
-import { legLimit } from '../weigh/leg.ts';
-import type { Boundary, BoundaryNotch } from './boundary.ts';
+import type { Falls, SetoutFigures } from '../tally/figures.ts';
+import { legLimit } from '../choice/leg.ts';
+import type { Boundary, BoundaryNotch } from '../edges/boundary.ts';
 import type { CellIndex } from './cellIndex.ts';
 import type { TileTable } from './tileTable.ts';
 

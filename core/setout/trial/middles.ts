@@ -1,7 +1,7 @@
 import { cross, dot, motion, unit, type Point } from '../../geometry/point.ts';
 import { unitOf, type Repeat } from '../../pattern/repeat.ts';
 import type { Ground } from '../fields/ground.ts';
-import { spanOf, type Axis } from '../weigh/axisPlacement.ts';
+import { spanOf, type Axis } from '../choice/axisPlacement.ts';
 
 /** What the eye takes for the middle in one direction, against a repeat. */
 export interface Middle {

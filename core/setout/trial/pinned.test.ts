@@ -1,13 +1,13 @@
 import { expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { planSurface } from '../../plan.ts';
-import type { SurfacePlan } from '../../planning/planned.ts';
+import type { SurfacePlan } from '../../plan/planned.ts';
 import { isInside, boxOf } from '../../geometry/ring.ts';
-import { jobOfOne } from '../../trials/testJob.ts';
+import { jobOfOne } from '../../samples/testJob.ts';
 import { forEachWhole, tileRing } from '../place/layout.ts';
 import type { Surface } from '../../job/job.ts';
-import type { Pin } from '../weigh/pins.ts';
-import { BEST_SETOUT } from '../weigh/setoutChoice.ts';
+import type { Pin } from '../choice/pins.ts';
+import { BEST_SETOUT } from '../choice/setoutChoice.ts';
 import { trials } from '../../../testing/trials.ts';
 
 type Way = 'level' | 'upright';

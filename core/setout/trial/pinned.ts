@@ -1,9 +1,9 @@
 import { motion, type Point } from '../../geometry/point.ts';
 import { boxOf, isBox, isInside, isWithin, type Box, type Polygon } from '../../geometry/ring.ts';
 import { cellShift, unitOf, type Repeat } from '../../pattern/repeat.ts';
-import { spanOf, type Axis, type Span } from '../weigh/axisPlacement.ts';
-import type { EdgeTally } from '../weigh/figures.ts';
-import type { Pin } from '../weigh/pins.ts';
+import { spanOf, type Axis, type Span } from '../choice/axisPlacement.ts';
+import type { EdgeTally } from '../tally/figures.ts';
+import type { Pin } from '../choice/pins.ts';
 import type { TileTable } from './tileTable.ts';
 
 /** A pin that can be held against a trial. */

@@ -1,6 +1,6 @@
 import { distance } from '../../geometry/point.ts';
-import type { RunOff } from '../weigh/figures.ts';
-import type { Boundary } from './boundary.ts';
+import type { RunOff } from '../tally/figures.ts';
+import type { Boundary } from '../edges/boundary.ts';
 
 /** Walls that turn by more than this to the setout stand aslant, and nobody takes their courses for crooked, degrees. */
 const ASLANT_DEG = 12;

@@ -3,7 +3,7 @@ import type { Point } from '../../geometry/point.ts';
 import { boxOf, rectangleRing } from '../../geometry/ring.ts';
 import { cellArea, cellShift, type Repeat } from '../../pattern/repeat.ts';
 import { countCells, latticeOf, markCells } from '../place/markCells.ts';
-import type { Boundary } from './boundary.ts';
+import type { Boundary } from '../edges/boundary.ts';
 
 /** So many ways to lay the sheets over one lattice of chips are looked at. */
 const MOST_PHASES = 400;

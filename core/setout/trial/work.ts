@@ -1,5 +1,5 @@
 import { MINUTES } from '../../tile/cutKinds.ts';
-import type { SetoutFigures } from '../weigh/figures.ts';
+import type { SetoutFigures } from '../tally/figures.ts';
 import { HOLE } from './features.ts';
 import type { TileTable } from './tileTable.ts';
 

@@ -4,7 +4,7 @@ import Button from 'primevue/button';
 import { computed, ref, toRef } from 'vue';
 import { PhFileCsv, PhFilePdf, PhPrinter } from '@phosphor-icons/vue';
 import type { Job, Surface } from '@azulejo/core/job/job';
-import type { SurfacePlan } from '@azulejo/core/planning/planned';
+import type { SurfacePlan } from '@azulejo/core/plan/planned';
 import { exportUrl } from '../../api/client.ts';
 import { useBoardStore } from '../../stores/boardStore.ts';
 import LabelPrinterDialog from './LabelPrinterDialog.vue';

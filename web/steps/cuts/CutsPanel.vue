@@ -2,7 +2,7 @@
 import { useDocumentVisibility, useIntervalFn } from '@vueuse/core';
 import { computed, watch } from 'vue';
 import type { Job, Surface } from '@azulejo/core/job/job';
-import type { SurfacePlan } from '@azulejo/core/planning/planned';
+import type { SurfacePlan } from '@azulejo/core/plan/planned';
 import { CUT_PARTS, useBoardStore } from '../../stores/boardStore.ts';
 import { useTickStore } from '../../stores/tickStore.ts';
 import PartTabs from '../../fields/PartTabs.vue';

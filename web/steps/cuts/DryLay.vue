@@ -6,7 +6,7 @@ import { dryLayOf, MOST_DRY, swapOf } from '@azulejo/core/cuts/dryLay';
 import { productName, type Job, type Surface } from '@azulejo/core/job/job';
 import { describeSwap } from '@azulejo/core/messages/en/practice';
 import { kindName } from '@azulejo/core/messages/en/names';
-import type { SurfacePlan } from '@azulejo/core/planning/planned';
+import type { SurfacePlan } from '@azulejo/core/plan/planned';
 import { formatLength, formatLengthWithUnit } from '@azulejo/core/units/formatLength';
 import TextField from '../../fields/TextField.vue';
 import { useTape } from '../../fields/useTape.ts';

@@ -4,7 +4,7 @@ import { onScopeDispose, ref, shallowRef, watch } from 'vue';
 import Button from 'primevue/button';
 import type { Job } from '@azulejo/core/job/job';
 import type { LookedLonger } from '@azulejo/core/cuts/offCuts/lookLonger';
-import { withoutPictures } from '@azulejo/core/planning/briefOf';
+import { withoutPictures } from '@azulejo/core/plan/layout/briefOf';
 import { describeLooked, describeLooking } from '@azulejo/core/messages/en/offCuts';
 import { useJobStore } from '../../stores/jobStore.ts';
 import { plain } from '../../stores/plain.ts';

@@ -7,7 +7,7 @@ import { sharedHoles } from '@azulejo/core/cuts/sharedHoles';
 import { nearCuts } from '@azulejo/core/cuts/nearCuts';
 import { describeCutting, describeNear, describeTicked, tripName } from '@azulejo/core/messages/en/cutting';
 import { SAFETY } from '@azulejo/core/messages/en/safety';
-import type { SurfacePlan } from '@azulejo/core/planning/planned';
+import type { SurfacePlan } from '@azulejo/core/plan/planned';
 import { useTape } from '../../fields/useTape.ts';
 import SwitchField from '../../fields/SwitchField.vue';
 import { useBoardStore } from '../../stores/boardStore.ts';

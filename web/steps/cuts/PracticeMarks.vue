@@ -5,7 +5,7 @@ import { exercisesOf, type Exercise } from '@azulejo/core/cuts/practice';
 import { shapedExercisesOf, type ShapedExercise } from '@azulejo/core/cuts/practiceShaped';
 import { seededNumbers } from '@azulejo/core/geometry/seededNumbers';
 import type { Job } from '@azulejo/core/job/job';
-import type { SurfacePlan } from '@azulejo/core/planning/planned';
+import type { SurfacePlan } from '@azulejo/core/plan/planned';
 import SwitchField from '../../fields/SwitchField.vue';
 import { useBoardStore } from '../../stores/boardStore.ts';
 import PracticeShaped from './PracticeShaped.vue';

@@ -1,7 +1,7 @@
 import { computed, type Ref } from 'vue';
 import { fenceSettings, orderFor, settingsOf, tripsFor, type CutSetting } from '@azulejo/core/cuts/cutOrder';
 import type { Job, Surface } from '@azulejo/core/job/job';
-import type { SurfacePlan } from '@azulejo/core/planning/planned';
+import type { SurfacePlan } from '@azulejo/core/plan/planned';
 
 /** The cuts of a surface as they are made, trip by trip. */
 export function useCutList(job: Ref<Job | null>, surface: Ref<Surface | null>, plan: Ref<SurfacePlan | null>) {

@@ -1,7 +1,7 @@
 import { computed, type Ref } from 'vue';
 import type { CutPiece } from '@azulejo/core/cuts/cutPiece';
 import type { Job, Surface } from '@azulejo/core/job/job';
-import type { SurfacePlan } from '@azulejo/core/planning/planned';
+import type { SurfacePlan } from '@azulejo/core/plan/planned';
 import type { TickState } from '@azulejo/core/site/tick';
 import { useBoardStore } from '../../stores/boardStore.ts';
 import type { StepOnBoard } from '../stepOnBoard.ts';

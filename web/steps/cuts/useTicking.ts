@@ -1,7 +1,7 @@
 import type { Ref } from 'vue';
 import { keepLabels } from '@azulejo/core/cuts/keptLabels';
 import type { Surface } from '@azulejo/core/job/job';
-import type { SurfacePlan } from '@azulejo/core/planning/planned';
+import type { SurfacePlan } from '@azulejo/core/plan/planned';
 import type { Kept, TickState } from '@azulejo/core/site/tick';
 import { useTickStore } from '../../stores/tickStore.ts';
 import { useEditSurface } from '../useEditSurface.ts';

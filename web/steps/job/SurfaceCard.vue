@@ -10,7 +10,7 @@ import { productOf, tapeOf, type Job, type Surface } from '@azulejo/core/job/job
 import { describeFinding } from '@azulejo/core/messages/en/advice';
 import { openedUnit } from '@azulejo/core/messages/en/offCuts';
 import { describePattern } from '@azulejo/core/messages/en/patterns';
-import type { SurfacePlan } from '@azulejo/core/planning/planned';
+import type { SurfacePlan } from '@azulejo/core/plan/planned';
 import { formatLength, formatLengthWithUnit } from '@azulejo/core/units/formatLength';
 import { facesOf } from '../../board/faces.ts';
 import SetoutPicture from '../../board/SetoutPicture.vue';

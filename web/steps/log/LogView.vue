@@ -4,7 +4,7 @@ import { computed, toRef } from 'vue';
 import { describeEntry, describeUse, ENTRY_NAMES } from '@azulejo/core/messages/en/log';
 import { hoursWords, TASK_NAMES } from '@azulejo/core/messages/en/money';
 import type { Point } from '@azulejo/core/geometry/point';
-import type { SurfacePlan } from '@azulejo/core/planning/planned';
+import type { SurfacePlan } from '@azulejo/core/plan/planned';
 import { entriesOf, type Entry } from '@azulejo/core/site/entry';
 import { taskFacts } from '@azulejo/core/site/learnt';
 import { useFacts } from '@azulejo/core/site/learntUse';

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, useTemplateRef } from 'vue';
 import type { Point } from '@azulejo/core/geometry/point';
-import type { SurfacePlan } from '@azulejo/core/planning/planned';
+import type { SurfacePlan } from '@azulejo/core/plan/planned';
 import { frameOf, pathOf } from '../surfaceSvg.ts';
 
 /** A surface in small with a place on it; where it is to be said, a tap says it. */

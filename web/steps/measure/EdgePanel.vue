@@ -4,7 +4,7 @@ import { computed } from 'vue';
 import { PhArrowCounterClockwise } from '@phosphor-icons/vue';
 import type { Surface } from '@azulejo/core/job/job';
 import { roleName } from '@azulejo/core/messages/en/names';
-import type { SurfacePlan } from '@azulejo/core/planning/planned';
+import type { SurfacePlan } from '@azulejo/core/plan/planned';
 import { TRIM_NAMES } from '@azulejo/core/messages/en/works';
 import { TRIMS, usualTrim, type Trim } from '@azulejo/core/takeoff/works/trims';
 import { EDGE_ROLES, type EdgeRole } from '@azulejo/core/surface/edge';

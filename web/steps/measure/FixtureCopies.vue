@@ -3,7 +3,7 @@ import Button from 'primevue/button';
 import { computed, ref } from 'vue';
 import { PhCopy } from '@phosphor-icons/vue';
 import type { Surface } from '@azulejo/core/job/job';
-import type { SurfacePlan } from '@azulejo/core/planning/planned';
+import type { SurfacePlan } from '@azulejo/core/plan/planned';
 import { issue, type Issue } from '@azulejo/core/result';
 import { fixtureSize, type Fixture } from '@azulejo/core/surface/fixture';
 import { MM_PER_INCH } from '@azulejo/core/units/tape';

@@ -3,7 +3,7 @@ import Button from 'primevue/button';
 import { computed } from 'vue';
 import { PhCaretDown, PhCaretRight, PhTrash } from '@phosphor-icons/vue';
 import type { Surface } from '@azulejo/core/job/job';
-import type { SurfacePlan } from '@azulejo/core/planning/planned';
+import type { SurfacePlan } from '@azulejo/core/plan/planned';
 import { fixtureSize, type Fixture } from '@azulejo/core/surface/fixture';
 import { formatLength, formatLengthWithUnit } from '@azulejo/core/units/formatLength';
 import { MM_PER_INCH } from '@azulejo/core/units/tape';

@@ -4,7 +4,7 @@ import { computed, ref } from 'vue';
 import type { Surface } from '@azulejo/core/job/job';
 import { FIXTURE_NAMES } from '@azulejo/core/messages/en/shapes';
 import { SAFETY } from '@azulejo/core/messages/en/safety';
-import type { SurfacePlan } from '@azulejo/core/planning/planned';
+import type { SurfacePlan } from '@azulejo/core/plan/planned';
 import { FIXTURE_CATALOGUE, FIXTURE_KINDS, type FixtureKind } from '@azulejo/core/surface/fixtureCatalogue';
 import { useBoardStore } from '../../stores/boardStore.ts';
 import { nextId } from '../newId.ts';

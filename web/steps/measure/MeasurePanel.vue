@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { Job, Surface } from '@azulejo/core/job/job';
-import type { SurfacePlan } from '@azulejo/core/planning/planned';
+import type { SurfacePlan } from '@azulejo/core/plan/planned';
 import type { Product } from '@azulejo/core/tile/product';
 import { IMPERIAL_TAPE, METRIC_TAPE } from '@azulejo/core/units/tape';
 import PartTabs from '../../fields/PartTabs.vue';

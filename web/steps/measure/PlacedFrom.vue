@@ -4,7 +4,7 @@ import type { Surface } from '@azulejo/core/job/job';
 import type { Issue } from '@azulejo/core/result';
 import { lineOfEdge, measuresAt, placeFixture, type Fixture } from '@azulejo/core/surface/fixture';
 import { outlineOf } from '@azulejo/core/surface/shapes/registry';
-import type { SurfacePlan } from '@azulejo/core/planning/planned';
+import type { SurfacePlan } from '@azulejo/core/plan/planned';
 import ChoiceField from '../../fields/ChoiceField.vue';
 import FieldGrid from '../../fields/FieldGrid.vue';
 import LengthField from '../../fields/LengthField.vue';

@@ -1,6 +1,6 @@
 import { computed, type Ref } from 'vue';
 import type { Surface } from '@azulejo/core/job/job';
-import type { Drawing } from '@azulejo/core/planning/planned';
+import type { Drawing } from '@azulejo/core/plan/planned';
 import { add, type Point } from '@azulejo/core/geometry/point';
 import { checkMeasured } from '@azulejo/core/surface/checkMeasured';
 import { measuresAt, type Fixture } from '@azulejo/core/surface/fixture';

@@ -1,6 +1,6 @@
 import { computed, type Ref } from 'vue';
 import type { Surface } from '@azulejo/core/job/job';
-import type { Drawing } from '@azulejo/core/planning/planned';
+import type { Drawing } from '@azulejo/core/plan/planned';
 import type { Tape } from '@azulejo/core/units/tape';
 import { useBoardStore } from '../../stores/boardStore.ts';
 import type { StepOnBoard } from '../stepOnBoard.ts';

@@ -1,7 +1,7 @@
 import { contours } from 'd3-contour';
 import { computed, type ComputedRef, type Ref } from 'vue';
 import type { Surface } from '@azulejo/core/job/job';
-import type { Drawing } from '@azulejo/core/planning/planned';
+import type { Drawing } from '@azulejo/core/plan/planned';
 import type { Box } from '@azulejo/core/geometry/ring';
 import type { Point } from '@azulejo/core/geometry/point';
 import { heightField } from '@azulejo/core/surface/levels/heightField';

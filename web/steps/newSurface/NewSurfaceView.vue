@@ -131,7 +131,7 @@ function addOne(): string | null {
 function addSet(): string | null {
   const { job } = jobs;
   if (!job) return null;
-  const started = startSet(job, newId(set.value.kind), name.value.trim() || suggested.value, set.value);
+  const started = startSet(job, newId(set.value.kind), name.value.trim() || suggested.value, set.value, setFaceName);
   const [first] = jobs.change(`Add ${started.room.name}`, (draft) => {
     draft.rooms.push(started.room);
     draft.surfaces.push(...started.surfaces);

@@ -2,8 +2,8 @@
 import { computed, useId } from 'vue';
 import { describeEnds, ruleName } from '@azulejo/core/messages/en/reasons';
 import type { Surface } from '@azulejo/core/job/job';
-import type { SurfacePlan } from '@azulejo/core/planning/planned';
-import type { Axis } from '@azulejo/core/setout/weigh/axisPlacement';
+import type { SurfacePlan } from '@azulejo/core/plan/planned';
+import type { Axis } from '@azulejo/core/setout/choice/axisPlacement';
 import LengthField from '../../fields/LengthField.vue';
 import { useJobStore } from '../../stores/jobStore.ts';
 import type { SetoutMoves } from './useSetoutMoves.ts';

@@ -3,7 +3,7 @@ import Button from 'primevue/button';
 import { computed } from 'vue';
 import type { Surface } from '@azulejo/core/job/job';
 import { describePieces } from '@azulejo/core/messages/en/reasons';
-import type { SurfacePlan } from '@azulejo/core/planning/planned';
+import type { SurfacePlan } from '@azulejo/core/plan/planned';
 import { besideFixtures, type BesideFixture } from '@azulejo/core/setout/edges/besideFixtures';
 import type { SetoutMoves } from './useSetoutMoves.ts';
 import { useTape } from '../../fields/useTape.ts';

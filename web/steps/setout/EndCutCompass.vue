@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import { roleName } from '@azulejo/core/messages/en/names';
-import type { SurfacePlan } from '@azulejo/core/planning/planned';
+import type { SurfacePlan } from '@azulejo/core/plan/planned';
 import { formatLength, formatLengthWithUnit } from '@azulejo/core/units/formatLength';
 import { edgeTitle } from '../edgeTitle.ts';
 import { WALKED_SIDES } from './edgeDirections.ts';

@@ -4,7 +4,7 @@ import type { Job, Surface } from '@azulejo/core/job/job';
 import { productOf } from '@azulejo/core/job/job';
 import { describeLedger, describeLines, rodName } from '@azulejo/core/messages/en/lines';
 import { thingNamesOf } from '@azulejo/core/messages/thingNames';
-import type { SurfacePlan } from '@azulejo/core/planning/planned';
+import type { SurfacePlan } from '@azulejo/core/plan/planned';
 import { gaugeRod } from '@azulejo/core/setout/lines/gaugeRod';
 import { formatLength } from '@azulejo/core/units/formatLength';
 import { useTape } from '../../fields/useTape.ts';

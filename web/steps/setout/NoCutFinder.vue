@@ -3,7 +3,7 @@ import Button from 'primevue/button';
 import { computed, ref } from 'vue';
 import type { Job, Surface } from '@azulejo/core/job/job';
 import { productName } from '@azulejo/core/job/job';
-import type { SurfacePlan } from '@azulejo/core/planning/planned';
+import type { SurfacePlan } from '@azulejo/core/plan/planned';
 import { findCoursing, type Coursing, type Courses } from '@azulejo/core/setout/coursing/findCoursing';
 import { actualSize } from '@azulejo/core/tile/product';
 import { formatLengthWithUnit } from '@azulejo/core/units/formatLength';

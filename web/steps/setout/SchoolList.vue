@@ -2,7 +2,7 @@
 import { computed } from 'vue';
 import type { Surface } from '@azulejo/core/job/job';
 import { schoolName } from '@azulejo/core/messages/en/reasons';
-import { SCHOOLS } from '@azulejo/core/setout/weigh/school';
+import { SCHOOLS } from '@azulejo/core/setout/choice/school';
 import type { SetoutMoves } from './useSetoutMoves.ts';
 
 /** The schools of setting out: each holds the search to what it asks for. */

@@ -1,4 +1,4 @@
-import type { Axis } from '@azulejo/core/setout/weigh/axisPlacement';
+import type { Axis } from '@azulejo/core/setout/choice/axisPlacement';
 import { SIDES, type MainEdges, type SurfaceSide } from '@azulejo/core/surface/sides';
 
 /** The sides in the order a key walks them. */

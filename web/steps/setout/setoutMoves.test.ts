@@ -1,9 +1,9 @@
 import { beforeEach, describe, expect, test } from '@jest/globals';
 import { createPinia, setActivePinia } from 'pinia';
 import { computed } from 'vue';
-import { drawSurface } from '@azulejo/core/planning/drawSurface';
+import { drawSurface } from '@azulejo/core/plan/layout/drawSurface';
 import { endCuts } from '@azulejo/core/setout/edges/endCuts';
-import { jobOfOne } from '@azulejo/core/trials/testJob';
+import { jobOfOne } from '@azulejo/core/samples/testJob';
 import { IMPERIAL_TAPE, METRIC_TAPE, type Tape } from '@azulejo/core/units/tape';
 import { useBoardStore } from '../../stores/boardStore.ts';
 

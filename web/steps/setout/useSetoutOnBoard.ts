@@ -1,8 +1,8 @@
 import { computed, type Ref } from 'vue';
 import { distance, type Point } from '@azulejo/core/geometry/point';
-import type { Drawing } from '@azulejo/core/planning/planned';
-import { SCHOOLS } from '@azulejo/core/setout/weigh/school';
-import type { Axis } from '@azulejo/core/setout/weigh/axisPlacement';
+import type { Drawing } from '@azulejo/core/plan/planned';
+import { SCHOOLS } from '@azulejo/core/setout/choice/school';
+import type { Axis } from '@azulejo/core/setout/choice/axisPlacement';
 import { useBoardStore } from '../../stores/boardStore.ts';
 import type { StepOnBoard } from '../stepOnBoard.ts';
 import { sideAxis, sideIsStart, sideOfEdge, WALKED_SIDES } from './edgeDirections.ts';

@@ -3,7 +3,7 @@ import { computed, ref } from 'vue';
 import type { Surface } from '@azulejo/core/job/job';
 import { CHECK_HOW, CHECK_NAMES } from '@azulejo/core/messages/en/log';
 import { checksDue, zonesLaid } from '@azulejo/core/site/checksDue';
-import type { SurfacePlan } from '@azulejo/core/planning/planned';
+import type { SurfacePlan } from '@azulejo/core/plan/planned';
 import NumberField from '../../fields/NumberField.vue';
 import { useLogStore } from '../../stores/logStore.ts';
 import { useTickStore } from '../../stores/tickStore.ts';

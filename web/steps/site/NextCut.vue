@@ -12,7 +12,7 @@ import { describeMark } from '@azulejo/core/messages/en/marks';
 import { kindName } from '@azulejo/core/messages/en/names';
 import { SAFETY } from '@azulejo/core/messages/en/safety';
 import { tapeOf, type Job, type Surface } from '@azulejo/core/job/job';
-import type { SurfacePlan } from '@azulejo/core/planning/planned';
+import type { SurfacePlan } from '@azulejo/core/plan/planned';
 import { formatLength, formatLengthWithUnit } from '@azulejo/core/units/formatLength';
 import PieceOutline from '../cuts/PieceOutline.vue';
 import FindPiece from '../cuts/FindPiece.vue';

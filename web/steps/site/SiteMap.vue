@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import type { SurfacePlan } from '@azulejo/core/planning/planned';
+import type { SurfacePlan } from '@azulejo/core/plan/planned';
 import type { TickState } from '@azulejo/core/site/tick';
 import { frameOf, pathOf } from '../surfaceSvg.ts';
 

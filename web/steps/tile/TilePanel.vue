@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import type { Job, Surface } from '@azulejo/core/job/job';
-import type { SurfacePlan } from '@azulejo/core/planning/planned';
+import type { SurfacePlan } from '@azulejo/core/plan/planned';
 import ChoiceField from '../../fields/ChoiceField.vue';
 import PartTabs from '../../fields/PartTabs.vue';
 import SwitchField from '../../fields/SwitchField.vue';

@@ -3,7 +3,7 @@ import type { CutPiece } from '@azulejo/core/cuts/cutPiece';
 import { labelPoint } from '@azulejo/core/geometry/labelPoint';
 import type { Point } from '@azulejo/core/geometry/point';
 import type { Job, Surface } from '@azulejo/core/job/job';
-import type { Drawing } from '@azulejo/core/planning/planned';
+import type { Drawing } from '@azulejo/core/plan/planned';
 import { productAt, type Field } from '@azulejo/core/setout/fields/field';
 import { addressAt } from '@azulejo/core/setout/place/addressAt';
 import type { Address } from '@azulejo/core/setout/place/layout';

@@ -5,7 +5,7 @@ import { PhPlus, PhTrash } from '@phosphor-icons/vue';
 import type { Surface } from '@azulejo/core/job/job';
 import { describeLevels } from '@azulejo/core/messages/en/levels';
 import { SAFETY } from '@azulejo/core/messages/en/safety';
-import type { SurfacePlan } from '@azulejo/core/planning/planned';
+import type { SurfacePlan } from '@azulejo/core/plan/planned';
 import { boxOf } from '@azulejo/core/geometry/ring';
 import { outlineOf } from '@azulejo/core/surface/shapes/registry';
 import type { Levels } from '@azulejo/core/surface/levels/levels';

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
+import { issue } from '@azulejo/core/result';
 import { handyPart, largestTriangle, readThirdSide } from '@azulejo/core/surface/squareTriangle';
 import { formatLength, formatLengthWithUnit } from '@azulejo/core/units/formatLength';
 import LengthField from '../../../fields/LengthField.vue';
@@ -19,18 +20,12 @@ const show = (mm: number): string => formatLength(mm, tape.value);
 const setAcross = (mm: number) => {
   const { value } = triangle;
   if (value && !readThirdSide(value, mm, props.secondMm)) {
-    return [
-      {
-        code: 'shape/no-triangle',
-        path: [],
-        figures: { longest: 'across', longestMm: mm, first: 'one leg', second: 'the other', togetherMm: value.firstMm + value.secondMm },
-      },
-    ];
+    const togetherMm = value.firstMm + value.secondMm;
+    return [issue('shape/no-triangle', [], { longest: 'across', longestMm: mm, first: 'one leg', second: 'the other', togetherMm })];
   }
   const angle = value && readThirdSide(value, mm, props.secondMm)?.angleDeg;
   if (value && angle && Math.abs(angle - 90) > FAR_OFF_DEG) {
-    const figures = { acrossMm: mm, squareMm: value.acrossMm, deg: Math.round(angle) };
-    return [{ code: 'shape/far-off-square', path: [], figures }];
+    return [issue('shape/far-off-square', [], { acrossMm: mm, squareMm: value.acrossMm, deg: Math.round(angle) })];
   }
   acrossMm.value = mm;
   return [];

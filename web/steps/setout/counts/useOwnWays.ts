@@ -1,6 +1,6 @@
 import { useLocalStorage } from '@vueuse/core';
 import { computed } from 'vue';
-import { wayOfWorkingSchema, type WayOfWorking } from '@azulejo/core/setout/weigh/ways';
+import { wayOfWorkingSchema, type WayOfWorking } from '@azulejo/core/setout/choice/ways';
 
 /** Where this browser keeps them. */
 const KEY = 'azulejo-ways';

@@ -1,6 +1,6 @@
 import { describeBehind, describeReasons, startTitle } from '@azulejo/core/messages/en/reasons';
 import { thingNamesOf } from '@azulejo/core/messages/thingNames';
-import { startName } from '@azulejo/core/setout/weigh/startName';
+import { startName } from '@azulejo/core/setout/tell/startName';
 import { formatLengthWithUnit } from '@azulejo/core/units/formatLength';
 import type { Tape } from '@azulejo/core/units/tape';
 import type { Surface } from '@azulejo/core/job/job';

@@ -4,7 +4,7 @@ import type { Point } from '@azulejo/core/geometry/point';
 import type { Surface } from '@azulejo/core/job/job';
 import { colourAt, placeName } from '@azulejo/core/pattern/colours';
 import { mixOf } from '@azulejo/core/pattern/laying';
-import type { Drawing } from '@azulejo/core/planning/planned';
+import type { Drawing } from '@azulejo/core/plan/planned';
 import type { Field } from '@azulejo/core/setout/fields/field';
 import { addressAt } from '@azulejo/core/setout/place/addressAt';
 import { useEditSurface } from '../../useEditSurface.ts';

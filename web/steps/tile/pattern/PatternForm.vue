@@ -4,7 +4,7 @@ import type { Job, Surface } from '@azulejo/core/job/job';
 import { PATTERN_SUITS } from '@azulejo/core/messages/en/patterns';
 import type { Laying } from '@azulejo/core/pattern/laying';
 import type { Pattern } from '@azulejo/core/pattern/registry';
-import type { SurfacePlan } from '@azulejo/core/planning/planned';
+import type { SurfacePlan } from '@azulejo/core/plan/planned';
 import { useBoardStore } from '../../../stores/boardStore.ts';
 import { useAttempt } from '../../useAttempt.ts';
 import PatternChoice from './PatternChoice.vue';

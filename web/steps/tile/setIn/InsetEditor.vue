@@ -4,7 +4,7 @@ import { computed } from 'vue';
 import { PhPalette, PhTrash } from '@phosphor-icons/vue';
 import { productName, type Job, type Surface } from '@azulejo/core/job/job';
 import { describePattern } from '@azulejo/core/messages/en/patterns';
-import type { SurfacePlan } from '@azulejo/core/planning/planned';
+import type { SurfacePlan } from '@azulejo/core/plan/planned';
 import TextField from '../../../fields/TextField.vue';
 import OutlineEditor from '../../measure/OutlineEditor.vue';
 import PlacedFrom from '../../measure/PlacedFrom.vue';

@@ -2,7 +2,7 @@ import { computed, type Ref } from 'vue';
 import type { Surface } from '@azulejo/core/job/job';
 import { add, type Point } from '@azulejo/core/geometry/point';
 import { boxOf, isInside } from '@azulejo/core/geometry/ring';
-import { fieldsOf } from '@azulejo/core/setout/fields/openSurface';
+import { fieldsOf } from '@azulejo/core/setout/search/openSurface';
 import { lineOfEdge, measuresAt } from '@azulejo/core/surface/fixture';
 import { outlineOf } from '@azulejo/core/surface/shapes/registry';
 import type { Tape } from '@azulejo/core/units/tape';

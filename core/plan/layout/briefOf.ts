@@ -1,0 +1,48 @@
+import type { Job, Surface } from '../../job/job.ts';
+import { tilesNamedBy } from '../../job/tilesNamedBy.ts';
+import type { Product } from '../../tile/product.ts';
+import { companionsOf } from '../groups/groupSetouts.ts';
+import type { LayoutRules, PlanRules } from '../planned.ts';
+
+/** What a surface is planned from: itself, the tiles it names, and the rules of its job. Pictures are none of it. */
+export interface SurfaceBrief {
+  readonly rules: PlanRules;
+  readonly surface: Surface;
+}
+
+/** The brief of one surface of a job, small enough to be sent for every frame of a moving hand. */
+export function briefOf(
+  { products, consumption, blanks, practice, way, tape, surfaces, links, materials, habits, labour, mixing }: PlanRules,
+  surface: Surface,
+): SurfaceBrief {
+  const met = companionsOf(surface, surfaces, links);
+  const named = new Set([surface, ...met.surfaces].flatMap((one) => [...tilesNamedBy(one)]));
+  const own = products.filter(({ id }) => named.has(id)).map(withoutPicture);
+  const said = {
+    ...(blanks ? { blanks } : {}),
+    ...(habits ? { habits } : {}),
+    ...(labour ? { labour } : {}),
+    ...(mixing ? { mixing } : {}),
+  };
+  return { rules: { products: own, consumption, materials, ...said, practice, way, tape, ...met }, surface };
+}
+
+/** What of some rules a layout depends on: while that stays as it is, so does the layout. */
+export function layoutRulesOf({ products, consumption, practice, way, tape, links, surfaces }: PlanRules): LayoutRules {
+  const { kerfMm, coreBitsMm, offCutsKept, skirtingMm, nosingMm, stripEdge } = consumption;
+  const bits = coreBitsMm ? { coreBitsMm } : {};
+  return { products, consumption: { kerfMm, ...bits, offCutsKept, skirtingMm, nosingMm, stripEdge }, practice, way, tape, links, surfaces };
+}
+
+const plain = new WeakMap<Product, Product>();
+
+/** A tile without its picture; the same for the same tile. */
+function withoutPicture(product: Product): Product {
+  if (product.picture === null) return product;
+  const known = plain.get(product) ?? { ...product, picture: null };
+  plain.set(product, known);
+  return known;
+}
+
+/** What the shared stages of a job's plan depend on, without the pictures. */
+export const withoutPictures = (job: Job): Job => ({ ...job, products: job.products.map(withoutPicture) });
