@@ -10,7 +10,7 @@ import { randomJob } from './randomJob.ts';
 import { jobOfOne } from './testJob.ts';
 import { trials } from '../../testing/trials.ts';
 
-const FAULTS = new URL('./faults', import.meta.url);
+const FAULTS = new URL('./faults/', import.meta.url);
 
 /** Jobs that once went wrong and can't be laid: refused, with this reason. */
 const REFUSED: Readonly<Record<string, string>> = {
