@@ -1,11 +1,13 @@
 /**
  * Arrows run down only: web, server, cli -> core. Inside the core each room uses those before it in this list, and so do the
- * rooms of the setout and of the plan among themselves. `result.ts` and `issueCodes.ts` are for all.
+ * rooms of the setout and of the plan among themselves.
  */
 const CORE = [
   ...['units', 'geometry', 'tile', 'surface', 'pattern', 'setout', 'cuts', 'takeoff', 'labour', 'zones', 'programme', 'money'],
   ...['madeUp', 'job', 'site', 'plan', 'advice', 'plan.ts', 'compare', 'messages', 'formats', 'samples', 'balance', 'stories'],
 ];
+/** What has no room of its own. */
+const FOR_ALL = ['result.ts', 'issueCodes.ts', 'memory.ts', 'oncePer.ts'];
 const SETOUT = ['coursing', 'drift', 'choice', 'place', 'fields', 'edges', 'tally', 'trial', 'search', 'tell', 'lines'];
 const PLAN = ['planned.ts', 'prepare', 'groups', 'share', 'layout'];
 const ADVICE = ['harm.ts', 'finding.ts', 'rules/surface', 'rules/job', 'registry.ts'];
@@ -62,7 +64,7 @@ module.exports = {
     ...oneWayDown('core/setout', SETOUT),
     ...oneWayDown('core/plan', PLAN),
     ...oneWayDown('core/advice', ADVICE),
-    allInOrder('core', [...CORE, 'result.ts', 'issueCodes.ts']),
+    allInOrder('core', [...CORE, ...FOR_ALL]),
     allInOrder('core/setout', SETOUT),
     allInOrder('core/plan', PLAN),
   ],

@@ -31,6 +31,21 @@ export default tseslint.config(
     },
   },
   {
+    // What is kept from one plan to the next is in the Memory that is handed in; what hangs on data is worked out oncePer it.
+    files: ['core/**/*.ts'],
+    ignores: ['core/oncePer.ts', '**/*.test.ts'],
+    rules: {
+      'no-restricted-syntax': [
+        'error',
+        {
+          selector:
+            ':matches(Program, Program > ExportNamedDeclaration) > VariableDeclaration > VariableDeclarator > NewExpression[callee.name=/^(Weak)?Map$/][arguments.length=0]',
+          message: 'The core keeps nothing of its own: hand in a Memory, or work it out oncePer what it hangs on.',
+        },
+      ],
+    },
+  },
+  {
     files: ['scripts/**', '**/*.mjs', '*.js', '*.cjs'],
     languageOptions: { globals: { module: 'writable', process: 'readonly', URL: 'readonly', console: 'readonly', setTimeout: 'readonly' } },
   },

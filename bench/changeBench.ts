@@ -1,3 +1,4 @@
+import { Memory } from '@azulejo/core/memory';
 import { readFileSync } from 'node:fs';
 import { readJobFile } from '@azulejo/core/formats/jobFile';
 import type { Job } from '@azulejo/core/job/job';
@@ -23,14 +24,15 @@ export function benchChanges(): ChangeRow {
   const job = read.value;
   plan(job);
   const anewMs = timeOf(() => plan(job));
-  let kept = job.surfaces.map((surface) => layOutOrTell(job, surface));
+  const memory = new Memory();
+  let kept = job.surfaces.map((surface) => layOutOrTell(job, surface, memory));
   let round = 0;
   const wallMs = median(ROUNDS, () => {
     const changed = withWallMoved(job, ++round);
-    kept = kept.map((layout, k) => (k === MOVED ? layOutOrTell(changed, changed.surfaces[k]) : layout));
-    return completePlan(changed, kept);
+    kept = kept.map((layout, k) => (k === MOVED ? layOutOrTell(changed, changed.surfaces[k], memory) : layout));
+    return completePlan(changed, kept, memory);
   });
-  const priceMs = median(ROUNDS, () => completePlan(withWallMoved(job, round), kept));
+  const priceMs = median(ROUNDS, () => completePlan(withWallMoved(job, round), kept, memory));
   return { job: job.name, surfaces: job.surfaces.length, anewMs, wallMs, priceMs };
 }
 

@@ -1,3 +1,4 @@
+import { Memory } from '@azulejo/core/memory';
 import type { Fixture } from '@azulejo/core/surface/fixture';
 import { sharedArea } from '@azulejo/core/geometry/clip';
 import { drawSurface } from '@azulejo/core/plan/layout/drawSurface';
@@ -99,16 +100,17 @@ function freshPlans(pieces: number): () => unknown {
 function stagesOf(pieces: number, rounds: number): PlanStages {
   const times = Array.from({ length: rounds }, (_, round): PlanStages => {
     // Other floors than those above.
+    const memory = new Memory();
     const job = floorOf(pieces * (1 + (round + 0.5) / 1000));
     const stages = { setOutMs: 0, cutsMs: 0, sharedMs: 0 };
-    const steps = layoutSteps(job, job.surfaces[0]);
+    const steps = layoutSteps(job, job.surfaces[0], memory);
     let at: keyof typeof stages = 'setOutMs';
     for (;;) {
       const before = performance.now();
       const step = steps.next();
       stages[at] += performance.now() - before;
       if (step.done) {
-        stages.sharedMs = timeOf(() => shareOut(job, [step.value]));
+        stages.sharedMs = timeOf(() => shareOut(job, [step.value], memory));
         return stages;
       }
       if (step.value.stage === 'cuts') at = 'cutsMs';

@@ -1,3 +1,4 @@
+import { Memory } from '@azulejo/core/memory';
 import { compareSetouts } from '@azulejo/core/compare/compareSetouts';
 import { prepareSurface } from '@azulejo/core/plan/prepare/prepareSurface';
 import type { Job } from '@azulejo/core/job/job';
@@ -33,7 +34,7 @@ function spent(steps: Generator): void {
 
 function benchRoom(room: string, job: Job): SearchRow {
   const [surface] = job.surfaces;
-  const { placer } = prepareSurface(job, surface);
+  const { placer } = prepareSurface(job, surface, new Memory());
   const trials = placer.trialsAt(0);
   const candidate = placer.candidateAt([31, 47], AS_DRAWN);
   const { fields } = placer.lay(candidate);
@@ -47,7 +48,7 @@ function benchRoom(room: string, job: Job): SearchRow {
   let firstMs = 0;
   const endMs = timeOf(() => {
     const start = performance.now();
-    const steps = compareSetouts(job, surface);
+    const steps = compareSetouts(job, surface, new Memory());
     for (let step = steps.next(); !step.done; step = steps.next()) {
       if (firstMs === 0 && step.value.best) firstMs = performance.now() - start;
     }

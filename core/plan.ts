@@ -1,3 +1,4 @@
+import { Memory } from './memory.ts';
 import type { Finding } from './advice/finding.ts';
 import { adviseJob } from './advice/registry.ts';
 import { findingsOn } from './advice/findingsOn.ts';
@@ -40,18 +41,23 @@ export interface Plan {
 /** The first day of a programme that nobody has dated. */
 const ANY_MONDAY = '2001-01-01';
 
-/** Job in, Plan out: pure. Each surface is laid out by itself first, then come the stages that surfaces share. */
-export const plan = (job: Job): Plan =>
+/**
+ * Job in, Plan out: pure. Each surface is laid out by itself first, then come the stages that surfaces share. What is in the
+ * memory makes it quicker, never different.
+ */
+export const plan = (job: Job, memory: Memory = new Memory()): Plan =>
   completePlan(
     job,
-    job.surfaces.map((surface) => layOutOrTell(job, surface)),
+    job.surfaces.map((surface) => layOutOrTell(job, surface, memory)),
+    memory,
   );
 
 /** The stages that surfaces share, over their layouts: off-cuts, quantities, money, advice. */
-export function completePlan(job: Job, laidOut: readonly (SurfaceLayout | Unplanned)[]): Plan {
+export function completePlan(job: Job, laidOut: readonly (SurfaceLayout | Unplanned)[], memory: Memory): Plan {
   const surfaces = shareOut(
     job,
     laidOut.filter((one): one is SurfaceLayout => !('issues' in one)),
+    memory,
   );
   const figures = surfaces.map((surface) => surface.figures);
   const work = workHours(figures, job);
@@ -87,22 +93,22 @@ function toolsNamed(surfaces: readonly SurfacePlan[]): Partial<Record<Tool, numb
 }
 
 /** The whole plan of one surface by itself. */
-export const planSurface = (rules: PlanRules, surface: Surface): SurfacePlan =>
-  shareOut(rules, [runThrough(layoutSteps(rules, surface))])[0];
+export const planSurface = (rules: PlanRules, surface: Surface, memory: Memory = new Memory()): SurfacePlan =>
+  shareOut(rules, [runThrough(layoutSteps(rules, surface, memory))], memory)[0];
 
 /** The whole plan of one surface a step at a time, so that it can be watched and given up between steps. */
-export function* planSteps(rules: PlanRules, surface: Surface): Generator<PlanProgress, SurfacePlan> {
-  const layout = yield* layoutSteps(rules, surface);
-  return shareOut(rules, [layout])[0];
+export function* planSteps(rules: PlanRules, surface: Surface, memory: Memory = new Memory()): Generator<PlanProgress, SurfacePlan> {
+  const layout = yield* layoutSteps(rules, surface, memory);
+  return shareOut(rules, [layout], memory)[0];
 }
 
 /**
  * Lays a surface out, or tells why it can't be: what today's checks find in it where there is something, a place
  * that was never thought of where there is nothing.
  */
-export function layOutOrTell(job: Job, surface: Surface): SurfaceLayout | Unplanned {
+export function layOutOrTell(job: Job, surface: Surface, memory: Memory): SurfaceLayout | Unplanned {
   try {
-    return runThrough(layoutSteps(job, surface));
+    return runThrough(layoutSteps(job, surface, memory));
   } catch (error) {
     const issues = issuesOfSurface(job, surface);
     const reason = error instanceof Error ? error.message : String(error);

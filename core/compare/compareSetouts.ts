@@ -1,3 +1,5 @@
+import { Memory } from '../memory.ts';
+import type { SetoutAdvice } from '../setout/tell/adviseSetout.ts';
 import type { Surface } from '../job/job.ts';
 import { misfitOf, type Pattern } from '../pattern/registry.ts';
 import { moduleOf } from '../pattern/laying.ts';
@@ -63,15 +65,16 @@ interface Found {
 export function* compareSetouts(
   rules: Pick<PlanRules, 'products' | 'way' | 'links' | 'surfaces' | 'consumption'>,
   surface: Surface,
+  memory: Memory,
 ): Generator<ComparisonProgress, ComparedSetout[]> {
   const variants = variantsOf(rules, surface);
-  const free = groupedSetout(groupsOf(rules), { ...surface, setout: BEST_SETOUT });
+  const free = groupedSetout(groupsOf(rules, memory), { ...surface, setout: BEST_SETOUT });
   const found: Found[] = [];
   let [trials, tried] = [0, 0];
   const best = (): Candidate | null =>
     found.reduce<Candidate | null>((a, { candidate }) => (a && a.score <= candidate.score ? a : candidate), null);
   for (const [k, change] of variants.entries()) {
-    const { placer } = prepareSurface(rules, { ...surface, ...change });
+    const { placer } = prepareSurface(rules, { ...surface, ...change }, memory);
     const turns = free.turn ? placer.turns(free.turn) : turnsToTry(placer, surface);
     for (const [t, turn] of turns.entries()) {
       const steps = searchOffsets(placer.trialsAt(turn.deg), rangeOf(placer, turn, free), placer.weights, {
@@ -94,7 +97,7 @@ export function* compareSetouts(
   found.sort((a, b) => a.candidate.score - b.candidate.score);
   // What a plan of the surface would lay is one of them, so that nothing laid is better than the first.
   const [own] = variants;
-  const { placer: ownPlacer } = prepareSurface(rules, { ...surface, ...own });
+  const { placer: ownPlacer } = prepareSurface(rules, { ...surface, ...own }, memory);
   const laidNow: Found = { candidate: chooseSetout(ownPlacer, free).best, placer: ownPlacer, change: own };
   const laid: (Omit<ComparedSetout, 'reasons'> & { readonly index: number })[] = [];
   const different = [
@@ -136,7 +139,7 @@ export function candidatesOf(
   rules: Pick<PlanRules, 'products' | 'way' | 'links' | 'surfaces' | 'consumption'>,
   surface: Surface,
 ): ComparedSetout[] {
-  const steps = compareSetouts(rules, surface);
+  const steps = compareSetouts(rules, surface, new Memory());
   for (;;) {
     const step = steps.next();
     if (step.done) return step.value;
@@ -183,10 +186,15 @@ function jointsOf(range: readonly [number, number] | null): number[] {
 }
 
 /** The whole plan of a surface in a setout that was compared, so that what it takes can be told. */
-export function planCompared(rules: PlanRules, surface: Surface, { candidate, change, reasons }: ComparedSetout): SurfacePlan {
+export function planCompared(
+  rules: PlanRules,
+  surface: Surface,
+  { candidate, change, reasons }: ComparedSetout,
+  memory: Memory,
+): SurfacePlan {
   const changed = { ...surface, ...change };
-  const drawing = drawingOf(changed, prepareSurface(rules, changed), handyPart(surface.tape ?? rules.tape), candidate);
-  const steps = finishSteps(rules, changed, drawing, {
+  const drawing = drawingOf(changed, prepareSurface(rules, changed, memory), handyPart(surface.tape ?? rules.tape), candidate);
+  const advice: SetoutAdvice = {
     chosen: candidate,
     best: candidate,
     isBest: true,
@@ -194,9 +202,10 @@ export function planCompared(rules: PlanRules, surface: Surface, { candidate, ch
     options: { x: [], y: [] },
     missedPins: [],
     hindered: [],
-  });
+  };
+  const steps = finishSteps(rules, changed, drawing, advice, groupsOf(rules, memory));
   for (;;) {
     const step = steps.next();
-    if (step.done) return shareOut(rules, [step.value])[0];
+    if (step.done) return shareOut(rules, [step.value], memory)[0];
   }
 }

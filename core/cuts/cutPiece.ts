@@ -1,3 +1,4 @@
+import { oncePer } from '../oncePer.ts';
 import { TOLERANCE_MM } from '../geometry/conventions.ts';
 import { boxOf, mapPolygon, mapRing, polygonArea, rectangleRing, tidyRing, type Polygon, type Ring } from '../geometry/ring.ts';
 import { labelPoint } from '../geometry/labelPoint.ts';
@@ -220,14 +221,8 @@ function asDone(cut: MarkedCut, { material }: Product): MarkedCut {
 const textOf = (polygon: Polygon): string =>
   polygon.map((ring) => ring.map(([x, y]) => `${Math.round(x * 1000)} ${Math.round(y * 1000)}`).join(' ')).join('|');
 
-const reaches = new WeakMap<Ring, number>();
-
 /** How far a tile reaches from the corner of its box, mm. */
-function reachOf(outline: Ring): number {
-  const reach = reaches.get(outline) ?? outline.reduce((far, [x, y]) => Math.max(far, Math.hypot(x, y)), 0);
-  reaches.set(outline, reach);
-  return reach;
-}
+const reachOf = oncePer((outline: Ring): number => outline.reduce((far, [x, y]) => Math.max(far, Math.hypot(x, y)), 0));
 
 function kindOf(cuts: readonly MarkedCut[], size: Size, tile: Size): CutKind {
   if (cuts.length === 0) return 'straight';

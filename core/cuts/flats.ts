@@ -1,3 +1,4 @@
+import { oncePer } from '../oncePer.ts';
 import { distance, subtract, type Point } from '../geometry/point.ts';
 import type { Ring } from '../geometry/ring.ts';
 
@@ -19,17 +20,11 @@ export interface FlatMeasure {
   readonly mm: number;
 }
 
-const known = new WeakMap<Ring, readonly Flat[] | null>();
-
 /** The flats of a tile; null where two look the same way, so that no name tells which is meant. */
-export function flatsOf(tile: Ring): readonly Flat[] | null {
-  const before = known.get(tile);
-  if (before !== undefined) return before;
+export const flatsOf = oncePer((tile: Ring): readonly Flat[] | null => {
   const flats = tile.length > FLATS.length ? [] : tile.map((corner, k) => flatFrom(corner, tile[(k + 1) % tile.length]));
-  const found = flats.length > 0 && new Set(flats.map(({ name }) => name)).size === flats.length ? flats : null;
-  known.set(tile, found);
-  return found;
-}
+  return flats.length > 0 && new Set(flats.map(({ name }) => name)).size === flats.length ? flats : null;
+});
 
 function flatFrom(corner: Point, next: Point): Flat {
   const [x, y] = subtract(next, corner);

@@ -168,7 +168,7 @@ test('the words on the card alone give the piece back, for every pattern; rounde
   const jobs = Array.from({ length: trials(12) }, (_, k) => randomJob(k + 41)).filter((job) => checkJob(job).length === 0);
   const fine = { ...METRIC_TAPE, metricStepMm: 0.1 } as const;
   const off = { fine: 0, half: 0, all: 0 };
-  for (const surface of [...jobs.map(plan), demoPlan('sample-boards')].flatMap(({ surfaces }) => surfaces)) {
+  for (const surface of [...jobs.map((job) => plan(job)), demoPlan('sample-boards')].flatMap(({ surfaces }) => surfaces)) {
     for (const { first } of surface.groups) {
       if (first.of === 'chip' || !givesBack(first.marks, first.tile, first.inTile)) continue;
       off.all++;

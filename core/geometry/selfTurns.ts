@@ -1,3 +1,4 @@
+import { oncePer } from '../oncePer.ts';
 import { TOLERANCE_MM } from './conventions.ts';
 import { motion, type Motion, type Point } from './point.ts';
 import { boxOf, mapRing, ringArea, type Ring } from './ring.ts';
@@ -5,16 +6,15 @@ import { boxOf, mapRing, ringArea, type Ring } from './ring.ts';
 /** Turns that are tried: all that an outline of the trade can have. */
 const TURNS_DEG = [0, 180, 90, 270, 60, 120, 240, 300, 45, 135, 225, 315];
 
-/** Outlines are shared by all pieces of a tile, so each is looked at once. */
-const known = new WeakMap<Ring, Map<number, readonly Motion[]>>();
+/** Turns that were found, by the slack; outlines are shared by all pieces of a tile, so each is looked at once. */
+const knownOf = oncePer<Ring, Map<number, readonly Motion[]>>(() => new Map());
 
 /**
  * The turns about its middle that bring an outline onto itself, the plain one first: four for a square,
  * six for a regular hexagon. `slackMm` is how far corners may miss. A flip is never a turn.
  */
 export function selfTurns(ring: Ring, slackMm = 100 * TOLERANCE_MM): readonly Motion[] {
-  const own = known.get(ring) ?? new Map<number, readonly Motion[]>();
-  known.set(ring, own);
+  const own = knownOf(ring);
   const turns = own.get(slackMm) ?? findTurns(ring, slackMm);
   own.set(slackMm, turns);
   return turns;

@@ -1,3 +1,4 @@
+import { oncePer } from '../oncePer.ts';
 import { boxOf } from '../geometry/ring.ts';
 import { productOf, type Job, type Surface } from './job.ts';
 import type { Blank } from '../cuts/offCuts/blank.ts';
@@ -37,23 +38,14 @@ function repeatedIds(items: readonly { readonly id: string }[], key: string): Is
   return items.flatMap(({ id }, k) => (first.get(id) === k ? [] : [issue('job/repeated-id', [key, k, 'id'], { id })]));
 }
 
-/** What a surface was found to be, for the tiles it was checked with. */
-interface Checked {
-  readonly products: readonly Product[];
-  readonly issues: readonly Issue[];
-}
+/** What a surface is found to be with some tiles: worked out again only where either changes. */
+const checkedWith = oncePer((surface: Surface) => oncePer((products: Job['products']) => checkSurface({ products }, surface)));
 
-const checked = new WeakMap<Surface, Checked>();
-
-/** What can't be true of one surface of a job; paths within the surface. Remembered while neither it nor the tiles change. */
+/** What can't be true of one surface of a job; paths within the surface. */
 export function issuesOfSurface({ products, rooms }: Pick<Job, 'products' | 'rooms'>, surface: Surface): readonly Issue[] {
   const { roomId } = surface;
   if (roomId !== null && !rooms.some(({ id }) => id === roomId)) return [issue('surface/no-such-room', ['roomId'], { roomId })];
-  const known = checked.get(surface);
-  if (known?.products === products) return known.issues;
-  const issues = checkSurface({ products }, surface);
-  checked.set(surface, { products, issues });
-  return issues;
+  return checkedWith(surface)(products);
 }
 
 function checkSurface(job: Pick<Job, 'products'>, surface: Surface): Issue[] {

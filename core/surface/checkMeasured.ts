@@ -1,3 +1,4 @@
+import { oncePer } from '../oncePer.ts';
 import { difference, intersect } from '../geometry/clip.ts';
 import { selfCrossing } from '../geometry/crossing.ts';
 import { distance } from '../geometry/point.ts';
@@ -12,18 +13,8 @@ import { measuredOutline, traceSurface, type Traced } from './traceSurface.ts';
 /** A fixture may stick out, or lie over another, by less than this area, mm²: rounding of arcs. */
 const STICKS_OUT_MM2 = 2;
 
-const checked = new WeakMap<Measured, readonly Issue[]>();
-
-/** What is wrong with measurements that are each readable, remembered for the same data; paths are relative to the measured part. */
-export function checkMeasured(measured: Measured): readonly Issue[] {
-  const known = checked.get(measured);
-  if (known) return known;
-  const issues = findIssues(measured);
-  checked.set(measured, issues);
-  return issues;
-}
-
-function findIssues(measured: Measured): readonly Issue[] {
+/** What is wrong with measurements that are each readable; paths are relative to the measured part. */
+export const checkMeasured = oncePer((measured: Measured): readonly Issue[] => {
   const shape = checkOutline(measured.shape).map((found) => ({ ...found, path: ['shape', ...found.path] }));
   if (shape.length > 0) return shape;
   const placed = [...checkBase(measured), ...checkDoorways(measured), ...checkFixturePlaces(measured)];
@@ -34,7 +25,7 @@ function findIssues(measured: Measured): readonly Issue[] {
   if (traced.field.length === 0) return [issue('surface/gaps-leave-nothing', ['gapsMm'], widestGap(measured))];
   if (polygonsArea(traced.region) <= 0) return [issue('surface/fixtures-leave-nothing', ['fixtures'])];
   return [];
-}
+});
 
 /** What is wrong with the shape of a surface or a cut-out; paths within the shape. */
 function checkOutline(shape: Shape): Issue[] {

@@ -1,3 +1,5 @@
+/** Asking costs, and the answer never changes. */
+// eslint-disable-next-line no-restricted-syntax -- it hangs on nothing but the name
 const digits = new Map<string, number>();
 
 /** Digits after the point that a currency is paid in: 2 for most, 0 for the yen, 3 for a dinar (ISO 4217); 2 for a code that nobody knows. */

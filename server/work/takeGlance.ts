@@ -1,4 +1,5 @@
 import { glanceOf, type Glance } from '@azulejo/core/formats/glance';
+import type { Memory } from '@azulejo/core/memory';
 import type { Job } from '@azulejo/core/job/job';
 import { plan } from '@azulejo/core/plan';
 
@@ -10,4 +11,5 @@ export interface GlanceTask {
 }
 
 /** Plans a whole job and sums it up. */
-export const takeGlance = ({ job, surfaceIds }: GlanceTask): Promise<Glance> => Promise.resolve(glanceOf(job, plan(job), surfaceIds));
+export const takeGlance = ({ job, surfaceIds }: GlanceTask, memory?: Memory): Promise<Glance> =>
+  Promise.resolve(glanceOf(job, plan(job, memory), surfaceIds));

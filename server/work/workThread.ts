@@ -1,4 +1,5 @@
 import { parentPort, workerData } from 'node:worker_threads';
+import { Memory } from '@azulejo/core/memory';
 import { ApiError } from '../errors/apiError.ts';
 import { WORK, type WorkKind } from './registry.ts';
 import type { Answer } from './workLine.ts';
@@ -6,11 +7,12 @@ import type { Answer } from './workLine.ts';
 const answer = (message: Answer<unknown>): void => parentPort?.postMessage(message);
 
 // Runs in a thread of its own, which does one kind of work: one task after the other, as they are sent.
-const work = WORK[workerData as WorkKind] as (task: unknown) => Promise<unknown>;
+const work = WORK[workerData as WorkKind] as (task: unknown, memory: Memory) => Promise<unknown>;
+const memory = new Memory();
 
 parentPort?.on('message', (task: unknown) => {
   Promise.resolve()
-    .then(() => work(task))
+    .then(() => work(task, memory))
     .then(
       (done) => answer({ done }),
       (error: unknown) => {

@@ -1,3 +1,4 @@
+import { Memory } from '@azulejo/core/memory';
 import type { Job, Surface } from '@azulejo/core/job/job';
 import { entriesInForce } from '@azulejo/core/site/entry';
 import { NO_RECORDS, type SiteRecords } from '@azulejo/core/site/siteRecords';
@@ -28,22 +29,25 @@ export interface Written {
 const kinds: Readonly<Record<string, ExportKind>> = EXPORTS;
 
 /** Writes one export. Throws `export/not-found`, `surface/not-found`, `piece/not-found`. */
-export async function writeExport({ exportId, job, surfaceId, records = NO_RECORDS, label }: ExportTask): Promise<Written> {
+export async function writeExport(
+  { exportId, job, surfaceId, records = NO_RECORDS, label }: ExportTask,
+  memory: Memory = new Memory(),
+): Promise<Written> {
   const kind = Object.hasOwn(kinds, exportId) ? kinds[exportId] : undefined;
   if (!kind) throw new ApiError('export/not-found');
   if (kind.of === 'job')
-    return { name: job.name, content: await kind.write(job, () => plan(job), entriesInForce(records.entries), records) };
+    return { name: job.name, content: await kind.write(job, () => plan(job, memory), entriesInForce(records.entries), records) };
   const surface = job.surfaces.find(({ id }) => id === surfaceId);
   if (!surface) throw new ApiError('surface/not-found');
-  const source = sourceOf(job, surface);
+  const source = sourceOf(job, surface, memory);
   if (label === undefined) return { name: `${job.name}-${surface.name}`, content: await kind.write(source) };
   if (!source.planned.cuts.some((piece) => piece.label === label)) throw new ApiError('piece/not-found');
   return { name: `${job.name}-${surface.name}-${label}`, content: await kind.write({ ...source, label }) };
 }
 
 /** A surface as it is planned beside the others: what its pieces are cut from, and how it is mixed for, is planned for all together. */
-function sourceOf(job: Job, surface: Surface): SurfaceSource {
-  const { surfaces, mixes } = plan(job);
-  const planned = surfaces.find(({ surfaceId }) => surfaceId === surface.id) ?? planSurface(job, surface);
+function sourceOf(job: Job, surface: Surface, memory: Memory): SurfaceSource {
+  const { surfaces, mixes } = plan(job, memory);
+  const planned = surfaces.find(({ surfaceId }) => surfaceId === surface.id) ?? planSurface(job, surface, memory);
   return { job, surface, planned, mixes };
 }

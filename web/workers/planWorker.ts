@@ -2,6 +2,7 @@ import { expose } from 'comlink';
 import type { Finding } from '@azulejo/core/advice/finding';
 import { findingsOn } from '@azulejo/core/advice/findingsOn';
 import { mendedJob, mendHolds } from '@azulejo/core/advice/mendHolds';
+import { Memory, type Shelf } from '@azulejo/core/memory';
 import type { Job } from '@azulejo/core/job/job';
 import { lookingLonger, type LookedLonger } from '@azulejo/core/cuts/offCuts/lookLonger';
 import { MOST_ROUNDS } from '@azulejo/core/takeoff/consumption';
@@ -35,22 +36,16 @@ let wanted = 0;
 
 const lookUp = (): Promise<void> => new Promise((resolve) => setTimeout(resolve));
 
-/** Layouts that are remembered, by the text of what they were made from: twice the largest job. */
-const MOST_LAYOUTS = 400;
+/** What this worker worked out before, for as long as it runs. */
+const memory = new Memory();
 
-const known = new Map<string, SurfaceLayout>();
-
-function remember(brief: string, layout: SurfaceLayout): void {
-  known.delete(brief);
-  known.set(brief, layout);
-  const [oldest] = known.keys();
-  if (known.size > MOST_LAYOUTS && oldest !== undefined) known.delete(oldest);
-}
+/** Layouts, by all that they were made from: twice the largest job. */
+const LAYOUTS: Shelf<SurfaceLayout> = { most: 400 };
 
 /** The whole plan of one surface, a step at a time; null where it was given up on the way. */
 async function planSurface({ rules, surface }: SurfaceBrief, told: (progress: PlanProgress) => void): Promise<SurfacePlan | null> {
   const layout = await layOut({ rules, surface }, ++wanted, told);
-  return layout && shareOut(rules, [layout])[0];
+  return layout && shareOut(rules, [layout], memory)[0];
 }
 
 /** All that a layout is made from. */
@@ -62,16 +57,13 @@ async function layOut(
   told: (progress: PlanProgress) => void,
 ): Promise<SurfaceLayout | null> {
   const brief = textOf({ rules, surface });
-  const remembered = known.get(brief);
+  const remembered = memory.find(LAYOUTS, brief);
   if (remembered) return remembered;
-  const steps = layoutSteps(rules, surface);
+  const steps = layoutSteps(rules, surface, memory);
   let lookedUp = performance.now();
   for (;;) {
     const step = steps.next();
-    if (step.done) {
-      remember(brief, step.value);
-      return step.value;
-    }
+    if (step.done) return memory.keep(LAYOUTS, brief, step.value);
     if (performance.now() - lookedUp < LOOK_UP_MS) continue;
     told(step.value);
     await lookUp();
@@ -92,7 +84,7 @@ async function mendsThatHold(job: Job, surfaceId: string, findings: readonly Fin
     const brief = briefOf(mended, surface);
     const layout = await layOut(brief, own, () => undefined).catch(() => null);
     if (own !== wanted) return null;
-    if (layout && mendHolds(finding, findings, findingsOn(mended, surface, shareOut(brief.rules, [layout])[0]))) holding.push(k);
+    if (layout && mendHolds(finding, findings, findingsOn(mended, surface, shareOut(brief.rules, [layout], memory)[0]))) holding.push(k);
   }
   return holding;
 }
@@ -103,17 +95,17 @@ async function planJob(job: Job, told: (surface: SurfacePlan) => void): Promise<
   const laidOut: (SurfaceLayout | Unplanned)[] = [];
   for (const surface of job.surfaces) {
     const brief = briefOf(job, surface);
-    const remembered = known.get(textOf(brief));
-    const layout = remembered ?? (await layOut(brief, own, () => undefined).catch(() => layOutOrTell(job, surface)));
+    const remembered = memory.find(LAYOUTS, textOf(brief));
+    const layout = remembered ?? (await layOut(brief, own, () => undefined).catch(() => layOutOrTell(job, surface, memory)));
     if (layout === null || own !== wanted) return null;
     laidOut.push(layout);
     // What has just been laid out is shown by itself; what was known comes with the whole plan soon enough.
     if (remembered || 'issues' in layout) continue;
-    told(shareOut(job, [layout])[0]);
+    told(shareOut(job, [layout], memory)[0]);
     await lookUp();
     if (own !== wanted) return null;
   }
-  return completePlan(job, laidOut);
+  return completePlan(job, laidOut, memory);
 }
 
 /** Looks longer for a plan that opens fewer tiles for the cuts of a whole job; where it is stopped, what it has come to. */
@@ -158,7 +150,7 @@ async function compare(
   told: (progress: ComparisonProgress) => void,
 ): Promise<readonly ShownSetout[] | null> {
   const own = ++wanted;
-  const steps = compareSetouts(rules, surface);
+  const steps = compareSetouts(rules, surface, memory);
   let lookedUp = performance.now();
   for (;;) {
     const step = steps.next();
@@ -166,7 +158,7 @@ async function compare(
       const shown: ShownSetout[] = [];
       for (const compared of step.value) {
         const { candidate, change, reasons } = compared;
-        shown.push({ candidate, change, reasons, plan: planCompared(rules, surface, compared) });
+        shown.push({ candidate, change, reasons, plan: planCompared(rules, surface, compared, memory) });
         await lookUp();
         if (own !== wanted) return null;
       }
@@ -181,7 +173,7 @@ async function compare(
 }
 
 const planner = {
-  drawSurface: ({ rules, surface }: SurfaceBrief) => drawSurface(rules, surface),
+  drawSurface: ({ rules, surface }: SurfaceBrief) => drawSurface(rules, surface, memory),
   planSurface,
   /** Gives up the plan that is being worked out. */
   giveUp: () => void wanted++,

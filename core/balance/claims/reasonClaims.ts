@@ -1,3 +1,4 @@
+import { Memory } from '../../memory.ts';
 import { describeBehind, describeReasons } from '../../messages/en/reasons.ts';
 import { thingNamesOf } from '../../messages/thingNames.ts';
 import type { Job } from '../../job/job.ts';
@@ -57,7 +58,7 @@ const TELLS_APART: ReadonlySet<Statement['says']> = new Set(['narrowest', 'squar
 function laidOut(job: Job, surfaceId: string, candidate: Candidate): Laid | null {
   const surface = job.surfaces.find(({ id }) => id === surfaceId);
   if (!surface) return null;
-  const drawing = drawingOf(surface, prepareSurface(job, surface), 100, candidate);
+  const drawing = drawingOf(surface, prepareSurface(job, surface, new Memory()), 100, candidate);
   return { drawing, pieces: laidPieces(drawing), candidate };
 }
 

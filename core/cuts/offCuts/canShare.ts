@@ -1,3 +1,4 @@
+import { oncePer } from '../../oncePer.ts';
 import { boxOf } from '../../geometry/ring.ts';
 import type { Size } from '../../tile/product.ts';
 import type { Side } from '../cutKind.ts';
@@ -64,13 +65,14 @@ function standsIn({ width, height, sides }: Way, roomX: number, roomY: number, h
   return (sides & 12) !== 12 || Math.abs(height - roomY) <= 2 * FITS_MM;
 }
 
-const known = new WeakMap<WantedPiece, readonly Way[]>();
+const waysOf = (piece: WantedPiece, { directional }: CutRule): readonly Way[] => (directional ? asItLies : turnedRound)(piece);
 
-function waysOf(piece: WantedPiece, { directional }: CutRule): readonly Way[] {
-  const before = known.get(piece);
-  if (before) return before;
+const asItLies = oncePer((piece: WantedPiece) => distinctWays(piece, [0]));
+const turnedRound = oncePer((piece: WantedPiece) => distinctWays(piece, [0, 1, 2, 3]));
+
+function distinctWays(piece: WantedPiece, quarters: readonly number[]): readonly Way[] {
   const { widthMm, heightMm } = coreOf(piece);
-  const ways = (directional ? [0] : [0, 1, 2, 3]).map((quarter): Way => {
+  const ways = quarters.map((quarter): Way => {
     const sides = piece.factorySides.map((side) => ROUND[(ROUND.indexOf(side) + quarter) % 4]);
     return {
       width: quarter % 2 === 0 ? widthMm : heightMm,
@@ -79,21 +81,16 @@ function waysOf(piece: WantedPiece, { directional }: CutRule): readonly Way[] {
       sides: widthMm === 0 ? 0 : sides.reduce((bits, side) => bits | BIT[side], 0),
     };
   });
-  const distinct = ways.filter(
+  return ways.filter(
     (way, k) => ways.findIndex((one) => one.width === way.width && one.height === way.height && one.sides === way.sides) === k,
   );
-  known.set(piece, distinct);
-  return distinct;
 }
 
-const cores = new WeakMap<WantedPiece, Size>();
 const NOTHING: Size = { widthMm: 0, heightMm: 0 };
 
 /** The largest box in a piece that has the piece's factory edges. */
-function coreOf(piece: WantedPiece): Size {
+const coreOf = oncePer((piece: WantedPiece): Size => {
   if (piece.isRectangle) return piece.sizeMm;
-  const known = cores.get(piece);
-  if (known) return known;
   const own = boxOf(piece.outline[0]);
   const box = largestBoxWithin(piece.outline, ({ minX, minY, maxX, maxY }) => {
     const at: Readonly<Record<Side, boolean>> = {
@@ -104,7 +101,5 @@ function coreOf(piece: WantedPiece): Size {
     };
     return piece.factorySides.every((side) => at[side]);
   });
-  const core = box ? { widthMm: box.maxX - box.minX, heightMm: box.maxY - box.minY } : NOTHING;
-  cores.set(piece, core);
-  return core;
-}
+  return box ? { widthMm: box.maxX - box.minX, heightMm: box.maxY - box.minY } : NOTHING;
+});

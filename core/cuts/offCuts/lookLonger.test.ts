@@ -1,3 +1,4 @@
+import { Memory } from '../../memory.ts';
 import { expect, test } from '@jest/globals';
 import { plan } from '../../plan.ts';
 import type { Job } from '../../job/job.ts';
@@ -30,7 +31,10 @@ test('what looking longer finds is the plan of the job from then on, to the tile
   for (; !step.done; step = steps.next()) told.push(step.value);
   const looked = step.value;
   const opened = (rounds: number): number =>
-    planOffCuts(laid, job.products, { ...cutRuleOf(job), offCutRounds: rounds }).reduce((sum, { openedForCuts }) => sum + openedForCuts, 0);
+    planOffCuts(laid, job.products, { ...cutRuleOf(job), offCutRounds: rounds }, new Memory()).reduce(
+      (sum, { openedForCuts }) => sum + openedForCuts,
+      0,
+    );
   expect(looked.openedAtFirst).toBe(opened(0));
   expect(opened(looked.foundAfter)).toBe(looked.opened);
   expect(looked.opened).toBeLessThan(looked.openedAtFirst);

@@ -1,3 +1,4 @@
+import { oncePer } from '../../oncePer.ts';
 import { difference } from '../../geometry/clip.ts';
 import { drawnIn } from '../../geometry/drawnIn.ts';
 import { seededNumbers } from '../../geometry/seededNumbers.ts';
@@ -243,17 +244,13 @@ function leavesACorner(ring: Ring, { minX, minY, maxX, maxY }: Box): boolean {
   );
 }
 
-function toPacked({ placed }: Bin): PackedTile {
-  const known =
-    packedAs.get(placed) ??
-    placed.map(({ item: { piece }, turned, box }): PlacedPiece => ({
-      piece,
-      outline: mapPolygon(turned.outline, ([x, y]) => [x + box.minX, y + box.minY]),
-      at: [box.minX, box.minY],
-      turnDeg: turned.deg,
-    }));
-  packedAs.set(placed, known);
-  return known;
-}
+const toPacked = ({ placed }: Bin): PackedTile => packedFrom(placed);
 
-const packedAs = new WeakMap<Bin['placed'], PackedTile>();
+const packedFrom = oncePer((placed: Bin['placed']): PackedTile =>
+  placed.map(({ item: { piece }, turned, box }): PlacedPiece => ({
+    piece,
+    outline: mapPolygon(turned.outline, ([x, y]) => [x + box.minX, y + box.minY]),
+    at: [box.minX, box.minY],
+    turnDeg: turned.deg,
+  })),
+);

@@ -1,3 +1,4 @@
+import { Memory } from '../../memory.ts';
 import { expect, test } from '@jest/globals';
 import { demoJob } from '../../../testing/demoJob.ts';
 import { plan } from '../../plan.ts';
@@ -7,6 +8,7 @@ import { planOffCuts, type CutsOfSurface } from './planOffCuts.ts';
 const demo = demoJob('tidewater-bakehouse');
 // Walls, a floor and steps that share their tiles.
 const job = { ...demo, surfaces: demo.surfaces.filter(({ id }) => /^(washroom|steps)/.test(id)) };
+const memory = new Memory();
 const rule = { ...cutRuleOf(job), blanks: [] };
 const laid: CutsOfSurface[] = plan(job).surfaces.map(({ surfaceId, cuts, sheets }) => ({ surfaceId, cuts, sheets }));
 
@@ -26,18 +28,17 @@ const CHANGES = {
 } as const;
 
 test.each(Object.entries(CHANGES))('once a job is planned, %s gives the plan that a job planned anew has', (_, [surfaces, changed]) => {
-  const first = planOffCuts(laid, job.products, rule);
-  const again = planOffCuts(surfaces, job.products, changed);
-  // A copy shares nothing by which a plan could be remembered.
-  expect(again).toEqual(planOffCuts(structuredClone(surfaces), job.products, changed));
+  const first = planOffCuts(laid, job.products, rule, memory);
+  const again = planOffCuts(surfaces, job.products, changed, memory);
+  expect(again).toEqual(planOffCuts(surfaces, job.products, changed, new Memory()));
   expect(again).not.toEqual(first);
-  expect(planOffCuts(laid, job.products, rule)).toEqual(first);
+  expect(planOffCuts(laid, job.products, rule, memory)).toEqual(first);
 });
 
 test('a tile whose face gets a way up is packed anew', () => {
   const upright = job.products.map((product) => ({ ...product, face: 'directional' as const }));
-  const before = planOffCuts(laid, job.products, rule);
-  const after = planOffCuts(laid, upright, rule);
-  expect(after).toEqual(planOffCuts(structuredClone(laid), upright, rule));
+  const before = planOffCuts(laid, job.products, rule, memory);
+  const after = planOffCuts(laid, upright, rule, memory);
+  expect(after).toEqual(planOffCuts(laid, upright, rule, new Memory()));
   expect(after).not.toEqual(before);
 });

@@ -1,3 +1,5 @@
+import type { Memory, Shelf } from '../../memory.ts';
+import { oncePer } from '../../oncePer.ts';
 import { boxOf } from '../../geometry/ring.ts';
 import { hasWayUp, productNamed, type Product } from '../../tile/product.ts';
 import type { CutPiece } from '../cutPiece.ts';
@@ -47,48 +49,34 @@ export interface PackedKind {
 /** One text for one kind. */
 export const keyOf = ({ productId, hand }: TileKind): string => `${hand ?? ''}/${productId}`;
 
-const byKind = new WeakMap<readonly CutPiece[], ReadonlyMap<string, readonly CutPiece[]>>();
-
 /** The cuts of a surface by the kind of tile they come from, each kind where it is first met. The same lists for the same cuts. */
-export function cutsByKind(cuts: readonly CutPiece[]): ReadonlyMap<string, readonly CutPiece[]> {
-  const before = byKind.get(cuts);
-  if (before) return before;
+export const cutsByKind = oncePer((cuts: readonly CutPiece[]): ReadonlyMap<string, readonly CutPiece[]> => {
   const lists = new Map<string, CutPiece[]>();
   for (const piece of cuts) {
     const own = lists.get(keyOf(piece));
     if (own) own.push(piece);
     else lists.set(keyOf(piece), [piece]);
   }
-  byKind.set(cuts, lists);
   return lists;
-}
+});
 
-/** A plan with all that it was made from. */
-interface Remembered {
-  readonly surfaces: readonly CutsOfKind[];
-  readonly rule: string;
-  readonly plan: KindPlan;
-}
+/** Plans of what is opened, about the first pieces they are for: a surface is planned alone, with its job, and for a comparison. */
+const KIND_PLANS: Shelf<KindPlan> = { most: 4 };
 
-/** By the first list of pieces, so that a plan goes when its pieces do: a surface is planned alone, with its job, and for a comparison. */
-const remembered = new WeakMap<readonly CutPiece[], readonly Remembered[]>();
-const MOST_REMEMBERED = 4;
-
-/** Plans what is opened of one kind of tile for all surfaces. While the same pieces are asked for by the same rule, the plan is remembered. */
-export function planKind(kind: TileKind, surfaces: readonly CutsOfKind[], products: readonly Product[], rule: OffCutRule): KindPlan {
+/** Plans what is opened of one kind of tile for all surfaces; the same again while the same pieces are asked for by the same rule. */
+export function planKind(
+  kind: TileKind,
+  surfaces: readonly CutsOfKind[],
+  products: readonly Product[],
+  rule: OffCutRule,
+  memory: Memory,
+): KindPlan {
   const [{ cuts: first }] = surfaces;
   const asked = askedFor(kind, products, rule);
   const text = JSON.stringify([keyOf(kind), rule.offCutsKept, rule.offCutRounds ?? 0, asked]);
-  const before = remembered.get(first) ?? [];
-  const same = before.find((one) => one.rule === text && areSame(one.surfaces, surfaces));
-  if (same) return same.plan;
-  const plan = plannedAnew(surfaces, asked, rule);
-  remembered.set(first, [{ surfaces, rule: text, plan }, ...before.slice(0, MOST_REMEMBERED - 1)]);
-  return plan;
+  const all = [text, ...surfaces.flatMap(({ surfaceId, cuts }) => [surfaceId, cuts])];
+  return memory.recallAbout(KIND_PLANS, first, all, () => plannedAnew(surfaces, asked, rule));
 }
-
-const areSame = (a: readonly CutsOfKind[], b: readonly CutsOfKind[]): boolean =>
-  a.length === b.length && a.every(({ surfaceId, cuts }, k) => surfaceId === b[k].surfaceId && cuts === b[k].cuts);
 
 /** What is packed of one kind of tile: all pieces that do not come from a blank. */
 export function packedOfKind(kind: TileKind, surfaces: readonly CutsOfKind[], products: readonly Product[], rule: OffCutRule): PackedKind {

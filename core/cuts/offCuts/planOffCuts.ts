@@ -1,3 +1,4 @@
+import type { Memory } from '../../memory.ts';
 import { boxOf, boxRing, type Polygon, type Ring } from '../../geometry/ring.ts';
 import type { Product } from '../../tile/product.ts';
 import type { CutPiece } from '../cutPiece.ts';
@@ -61,7 +62,12 @@ export interface OffCutPlan {
  * Plans which tiles are opened for the cuts of all surfaces, in the order in which they are laid: pieces of every surface
  * that share a tile are packed together. Chips come with their sheets. One plan for each surface, in their order.
  */
-export function planOffCuts(surfaces: readonly CutsOfSurface[], products: readonly Product[], rule: OffCutRule): OffCutPlan[] {
+export function planOffCuts(
+  surfaces: readonly CutsOfSurface[],
+  products: readonly Product[],
+  rule: OffCutRule,
+  memory: Memory,
+): OffCutPlan[] {
   const drafts = surfaces.map(() => ({
     sources: new Map<string, CutSource>(),
     tiles: [] as OpenedTile[],
@@ -79,7 +85,7 @@ export function planOffCuts(surfaces: readonly CutsOfSurface[], products: readon
       });
       continue;
     }
-    const { tiles, filled, needed } = planKind(kind, ofKind(kind, surfaces), products, rule);
+    const { tiles, filled, needed } = planKind(kind, ofKind(kind, surfaces), products, rule, memory);
     const numberedFrom = (start: number, blank: OpenedTile['blank'], outline: Ring | null) => (uses: PackedTile, k: number) => ({
       ...kind,
       tile: start + k + 1,

@@ -1,6 +1,6 @@
 import { selfTurns } from '../../geometry/selfTurns.ts';
 import { boxOf } from '../../geometry/ring.ts';
-import { remembered } from '../../tile/sheet/remembered.ts';
+import { oncePer } from '../../oncePer.ts';
 import { chipOutline, chipRing } from '../../tile/sheet/sheetChips.ts';
 import type { Sheet } from '../../tile/sheet/sheet.ts';
 
@@ -37,7 +37,7 @@ interface Chip {
   readonly turnedKind: number;
 }
 
-const allMoves = remembered((sheet): readonly SheetMove[] => {
+const allMoves = oncePer((sheet: Sheet): readonly SheetMove[] => {
   const chips = chipsOf(sheet);
   const finder = new ChipFinder(chips);
   const found = new Map<number, { readonly turnDeg: 0 | 180; readonly dx: number; readonly dy: number; hits: number }>();

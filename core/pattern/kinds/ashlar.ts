@@ -1,3 +1,4 @@
+import { oncePer } from '../../oncePer.ts';
 import { z } from 'zod';
 import { rectangleRing } from '../../geometry/ring.ts';
 import type { Size } from '../../tile/product.ts';
@@ -68,18 +69,19 @@ export const ashlarRules = (pattern: Ashlar, module: Module): AshlarRules => ({
   sizes: cuttableSizes(pattern, module),
 });
 
-const drawn = new Map<string, readonly Stone[]>();
-
-/** The stones of a cell: set by hand, or as drawn. A draw is remembered, as every change of the surface asks for it. */
+/** The stones of a cell: set by hand, or as drawn. Drawing can take long, so it is done once for the same pattern. */
 export function stonesOf(pattern: Ashlar, module: Module): readonly Stone[] {
   if (pattern.stones) return pattern.stones;
   const rules = ashlarRules(pattern, module);
-  const key = JSON.stringify([rules, pattern.seed]);
-  const known = drawn.get(key) ?? drawAshlar(rules, pattern.seed);
-  if (drawn.size > 40) drawn.clear();
-  drawn.set(key, known);
-  return known;
+  const drawn = drawnFor(pattern);
+  const key = JSON.stringify(rules);
+  const stones = drawn.get(key) ?? drawAshlar(rules, pattern.seed);
+  drawn.set(key, stones);
+  return stones;
 }
+
+/** What was drawn for a pattern, by its rules: they hang on the tile too. */
+const drawnFor = oncePer<Ashlar, Map<string, readonly Stone[]>>(() => new Map());
 
 /**
  * Random modular ashlar, cut from one tile: a stone of a x b modules measures a m - j by b m - j. Drawn by

@@ -1,3 +1,4 @@
+import type { Memory, Shelf } from '../../memory.ts';
 import type { Surface } from '../../job/job.ts';
 import { criticalOffsets } from '../../setout/search/criticalOffsets.ts';
 import { AS_DRAWN } from '../../setout/choice/turns.ts';
@@ -27,21 +28,17 @@ interface InStep {
 const MOST_PHASES = 36;
 const MOST_ACROSS = 8;
 
-/** Phases of groups that were weighed, by what they depend on. */
-const phases = new Map<string, number>();
-const MOST_REMEMBERED = 200;
+/** Phases of groups that were weighed. */
+const PHASES: Shelf<number> = { most: 200 };
 
 /** The phase that costs a group least. */
-export function phaseOf(group: InStep, { way }: Pick<PlanRules, 'way'>): number {
+export function phaseOf(group: InStep, { way }: Pick<PlanRules, 'way'>, memory: Memory): number {
   const { members } = group;
   const text = JSON.stringify([
     members.map(({ open, axis, sign, offMm, surface: { setout } }) => [open.key, axis, sign, offMm, setout]),
     way,
   ]);
-  const phase = phases.get(text) ?? cheapestPhase(group, weightsOf(way));
-  if (phases.size >= MOST_REMEMBERED) phases.clear();
-  phases.set(text, phase);
-  return phase;
+  return memory.recall(PHASES, text, () => cheapestPhase(group, weightsOf(way)));
 }
 
 /** Each member is weighed with the best of a few places in its other direction. */

@@ -1,3 +1,4 @@
+import type { Memory } from '../../memory.ts';
 import { distance, subtract, type Point } from '../../geometry/point.ts';
 import type { Surface } from '../../job/job.ts';
 import type { Repeat } from '../../pattern/repeat.ts';
@@ -27,14 +28,15 @@ export interface Group {
 /** The groups of a job while one surface of it is planned: what was opened and found for it. */
 export interface Groups {
   readonly rules: GroupRules;
+  readonly memory: Memory;
   readonly opened: Map<Surface, OpenSurface>;
   readonly found: Map<string, Group | null>;
 }
 
-export const groupsOf = (rules: GroupRules): Groups => ({ rules, opened: new Map(), found: new Map() });
+export const groupsOf = (rules: GroupRules, memory: Memory): Groups => ({ rules, memory, opened: new Map(), found: new Map() });
 
-function openIn({ rules, opened }: Groups, surface: Surface): OpenSurface {
-  const open = opened.get(surface) ?? prepareSurface(rules, surface);
+function openIn({ rules, memory, opened }: Groups, surface: Surface): OpenSurface {
+  const open = opened.get(surface) ?? prepareSurface(rules, surface, memory);
   opened.set(surface, open);
   return open;
 }
@@ -62,7 +64,7 @@ export function groupedSetout(groups: Groups, surface: Surface): SetoutChoice {
     const own = group.members.find((member) => member.surface.id === surface.id && member.axis === axis);
     if (!own) continue;
     const { open } = own.open.placer;
-    const at = own.sign * phaseOf(group, groups.rules) + own.offMm;
+    const at = own.sign * phaseOf(group, groups.rules, groups.memory) + own.offMm;
     const limits = spanOf(open.ground.limits, axis);
     const piece = firstPieceSpan(open.laid.repeat, axis);
     const period = periodOf(open.laid.repeat, axis) ?? group.stepMm;

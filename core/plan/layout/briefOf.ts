@@ -1,3 +1,4 @@
+import { oncePer } from '../../oncePer.ts';
 import type { Job, Surface } from '../../job/job.ts';
 import { tilesNamedBy } from '../../job/tilesNamedBy.ts';
 import type { Product } from '../../tile/product.ts';
@@ -34,15 +35,8 @@ export function layoutRulesOf({ products, consumption, practice, way, tape, link
   return { products, consumption: { kerfMm, ...bits, offCutsKept, skirtingMm, nosingMm, stripEdge }, practice, way, tape, links, surfaces };
 }
 
-const plain = new WeakMap<Product, Product>();
-
 /** A tile without its picture; the same for the same tile. */
-function withoutPicture(product: Product): Product {
-  if (product.picture === null) return product;
-  const known = plain.get(product) ?? { ...product, picture: null };
-  plain.set(product, known);
-  return known;
-}
+const withoutPicture = oncePer((product: Product): Product => (product.picture === null ? product : { ...product, picture: null }));
 
 /** What the shared stages of a job's plan depend on, without the pictures. */
 export const withoutPictures = (job: Job): Job => ({ ...job, products: job.products.map(withoutPicture) });

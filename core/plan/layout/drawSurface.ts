@@ -1,3 +1,4 @@
+import { Memory } from '../../memory.ts';
 import type { Surface } from '../../job/job.ts';
 import type { Candidate } from '../../setout/tally/candidate.ts';
 import { chooseSetout } from '../../setout/search/chooseSetout.ts';
@@ -9,13 +10,17 @@ import { prepareSurface, type OpenSurface } from '../prepare/prepareSurface.ts';
 import type { Drawing, PlanRules } from '../planned.ts';
 
 /** The first stage of a surface's plan: all that the drawing needs. */
-export function drawSurface(rules: Pick<PlanRules, 'products' | 'way' | 'tape' | 'links' | 'surfaces'>, surface: Surface): Drawing {
-  const ready = prepareSurface(rules, surface);
+export function drawSurface(
+  rules: Pick<PlanRules, 'products' | 'way' | 'tape' | 'links' | 'surfaces'>,
+  surface: Surface,
+  memory: Memory = new Memory(),
+): Drawing {
+  const ready = prepareSurface(rules, surface, memory);
   return drawingOf(
     surface,
     ready,
     handyPart(surface.tape ?? rules.tape),
-    chooseSetout(ready.placer, groupedSetout(groupsOf(rules), surface)).best,
+    chooseSetout(ready.placer, groupedSetout(groupsOf(rules, memory), surface)).best,
   );
 }
 

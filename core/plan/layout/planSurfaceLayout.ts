@@ -1,3 +1,4 @@
+import type { Memory } from '../../memory.ts';
 import { describeCuts } from '../../cuts/cutPiece.ts';
 import { groupCuts } from '../../cuts/groupCuts.ts';
 import { startLabels } from '../../cuts/labelPieces.ts';
@@ -27,11 +28,11 @@ export interface PlanProgress {
 }
 
 /** What one surface has by itself, a step at a time, so that it can be watched and given up between steps. */
-export function* layoutSteps(rules: LayoutRules, surface: Surface): Generator<PlanProgress, SurfaceLayout> {
+export function* layoutSteps(rules: LayoutRules, surface: Surface, memory: Memory): Generator<PlanProgress, SurfaceLayout> {
   yield { stage: 'placing', share: 0 };
-  const ready = prepareSurface(rules, surface);
+  const ready = prepareSurface(rules, surface, memory);
   const { placer } = ready;
-  const groups = groupsOf(rules);
+  const groups = groupsOf(rules, memory);
   const setout = groupedSetout(groups, surface);
   const found = yield* compared(choosingForPlan(placer, setout), 0.05);
   const chosen = fewestSheets(rules, placer, setout, found.best);
@@ -53,7 +54,7 @@ export function* finishSteps(
   surface: Surface,
   drawing: Drawing,
   advice: SetoutAdvice,
-  groups: Groups = groupsOf(rules),
+  groups: Groups,
 ): Generator<PlanProgress, SurfaceLayout> {
   yield { stage: 'cuts', share: 0.7 };
   const labels = startLabels(drawing.fields, surface.counted, surface.pattern.kind);

@@ -1,3 +1,4 @@
+import type { Memory, Shelf } from '../../memory.ts';
 import { planOffCuts } from '../../cuts/offCuts/planOffCuts.ts';
 import type { OffCutRule } from '../../cuts/offCuts/planKind.ts';
 import { layingZones, type LayingZones } from '../../zones/layingZones.ts';
@@ -11,8 +12,8 @@ import { surfaceMix } from './surfaceMix.ts';
  * The stage after all surfaces are laid out: which tiles are opened for the cuts of each, what one leaves for another,
  * and what it takes. Surfaces are laid in their order.
  */
-export function shareOut(rules: PlanRules, layouts: readonly SurfaceLayout[]): SurfacePlan[] {
-  const plans = planOffCuts(layouts, rules.products, cutRuleOf(rules));
+export function shareOut(rules: PlanRules, layouts: readonly SurfaceLayout[], memory: Memory): SurfacePlan[] {
+  const plans = planOffCuts(layouts, rules.products, cutRuleOf(rules), memory);
   return layouts.map((layout, k) => {
     const figures = surfaceFigures(layout, plans[k], rules.products);
     return {
@@ -20,7 +21,7 @@ export function shareOut(rules: PlanRules, layouts: readonly SurfaceLayout[]): S
       offCuts: plans[k],
       figures,
       totals: totalsOf(figures, rules.consumption, rules.products),
-      zones: zonesOf(layout, figures, rules),
+      zones: zonesOf(layout, figures, rules, memory),
     };
   });
 }
@@ -29,18 +30,14 @@ export function shareOut(rules: PlanRules, layouts: readonly SurfaceLayout[]): S
 export const cutRuleOf = ({ consumption, blanks }: Pick<PlanRules, 'consumption' | 'blanks'>): OffCutRule => ({ ...consumption, blanks });
 
 /** The zones of a surface: unless the person says otherwise, each of what one mix of adhesive covers. */
-function zonesOf(layout: SurfaceLayout, figures: SurfaceFigures, rules: PlanRules): LayingZones {
+function zonesOf(layout: SurfaceLayout, figures: SurfaceFigures, rules: PlanRules, memory: Memory): LayingZones {
   const mix = surfaceMix(figures, rules);
   const areaM2 = mix && mix.areaM2 > 0 ? mix.areaM2 : USUAL_ZONE_M2;
-  const before = parted.get(layout);
-  if (before?.areaM2 === areaM2) return before.zones;
-  const zones = layingZones({ ...layout, ...layout.laid }, areaM2);
-  parted.set(layout, { areaM2, zones });
-  return zones;
+  return memory.recallAbout(PARTED, layout, [areaM2], () => layingZones({ ...layout, ...layout.laid }, areaM2));
 }
 
 /** The zones of a layout, as they were parted last. */
-const parted = new WeakMap<SurfaceLayout, { readonly areaM2: number; readonly zones: LayingZones }>();
+const PARTED: Shelf<LayingZones> = { most: 1 };
 
 /** Where nothing is mixed, m². */
 const USUAL_ZONE_M2 = 2;

@@ -1,3 +1,4 @@
+import { oncePer } from '../../oncePer.ts';
 import { ON_LINE_MM, TOLERANCE_MM } from '../../geometry/conventions.ts';
 import { distanceToStretch } from '../../geometry/distanceToStretch.ts';
 import { cross, distance, motion, quarterTurn, subtract, unit, type Point } from '../../geometry/point.ts';
@@ -50,8 +51,7 @@ const CHORD_MM = 0.1;
 
 /** Finds whose every stretch of the boundary is. Curves are taken by their chords. */
 export function boundaryOf(ground: Ground, turnDeg: number): Boundary {
-  const known = asDrawn.get(ground) ?? boundaryAsDrawn(ground);
-  asDrawn.set(ground, known);
+  const known = boundaryAsDrawn(ground);
   if (turnDeg === 0) return known;
   const { unturn } = motion(turnDeg, [0, 0]);
   return {
@@ -66,9 +66,7 @@ export function boundaryOf(ground: Ground, turnDeg: number): Boundary {
 }
 
 /** The boundary of a ground before it is turned: whose a stretch is does not hang on the turn. */
-const asDrawn = new WeakMap<Ground, Boundary>();
-
-function boundaryAsDrawn(ground: Ground): Boundary {
+const boundaryAsDrawn = oncePer((ground: Ground): Boundary => {
   const owners = ownersOf(ground);
   const edges = [...ground.edges, ...ground.beside].map((edge) => ownedLine(edge, owners));
   const lines: BoundaryLine[] = [];
@@ -84,7 +82,7 @@ function boundaryAsDrawn(ground: Ground): Boundary {
     notches.push(...notchesOf(ring, isHole));
   }
   return { owners, lines, notches };
-}
+});
 
 /** Stretches of one owner that follow each other with hardly a turn, as few as stay near to them. */
 function byChords(stretches: readonly BoundaryLine[]): BoundaryLine[] {

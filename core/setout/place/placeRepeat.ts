@@ -1,3 +1,4 @@
+import { oncePer } from '../../oncePer.ts';
 import { LEAST_CUT_MM } from '../../geometry/conventions.ts';
 import { motion } from '../../geometry/point.ts';
 import { boxOf, mapPolygon, mapRing, type Box, type Polygon } from '../../geometry/ring.ts';
@@ -51,8 +52,8 @@ interface TurnedRegion {
   readonly near: RegionNear | null;
 }
 
-/** What regions look like from the turns they were last seen from. */
-const seen = new WeakMap<readonly Polygon[], TurnedRegion[]>();
+/** What a region looks like from the turns it was last seen from. */
+const seenFrom = oncePer<readonly Polygon[], { turns: readonly TurnedRegion[] }>(() => ({ turns: [] }));
 const MOST_TURNS = 4;
 
 function turnedRegion(region: readonly Polygon[], turnDeg: number, { pieces }: Repeat): TurnedRegion {
@@ -63,14 +64,14 @@ function turnedRegion(region: readonly Polygon[], turnDeg: number, { pieces }: R
     maxX: Math.max(...boxes.map(({ minX, maxX }) => maxX - minX)),
     maxY: Math.max(...boxes.map(({ minY, maxY }) => maxY - minY)),
   };
-  const known = seen.get(region) ?? [];
-  const same = known.find((one) => one.turnDeg === turnDeg && one.tile.maxX === tile.maxX && one.tile.maxY === tile.maxY);
+  const seen = seenFrom(region);
+  const same = seen.turns.find((one) => one.turnDeg === turnDeg && one.tile.maxX === tile.maxX && one.tile.maxY === tile.maxY);
   if (same) return same;
   const { unturn } = motion(turnDeg, [0, 0]);
   const flat = region.map((polygon) => mapPolygon(polygon, unturn));
   const near = flat.length > 0 ? new RegionNear(flat, boxOf(flat.flat(2)), tile) : null;
   const turned = { turnDeg, tile, segments: boundarySegments(flat), near };
-  seen.set(region, [turned, ...known].slice(0, MOST_TURNS));
+  seen.turns = [turned, ...seen.turns].slice(0, MOST_TURNS);
   return turned;
 }
 

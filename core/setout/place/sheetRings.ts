@@ -1,3 +1,4 @@
+import { oncePer } from '../../oncePer.ts';
 import { boxOf, type Box, type Polygon, type Ring } from '../../geometry/ring.ts';
 import { cellShift } from '../../pattern/repeat.ts';
 import { placementMotion, type Layout } from './layout.ts';
@@ -20,17 +21,12 @@ export function sheetInSight(layout: Pick<Layout, 'repeat' | 'placement'>, i: nu
   };
 }
 
-const known = new WeakMap<Layout, readonly (readonly [number, number])[]>();
-
 /** Every cell that a piece lies in. */
-export function cellsInUse(layout: Layout): readonly (readonly [number, number])[] {
-  const cells = known.get(layout);
-  if (cells) return cells;
+export const cellsInUse = oncePer((layout: Layout): readonly (readonly [number, number])[] => {
   const found = new Map<string, readonly [number, number]>();
   const runs = layout.wholeRuns;
   for (let k = 0; k < runs.length; k += 4)
     for (let i = runs[k + 2]; i <= runs[k + 3]; i++) found.set(`${i}/${runs[k + 1]}`, [i, runs[k + 1]]);
   for (const { i, j } of layout.cutTiles) found.set(`${i}/${j}`, [i, j]);
-  known.set(layout, [...found.values()]);
   return [...found.values()];
-}
+});

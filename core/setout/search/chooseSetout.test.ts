@@ -1,3 +1,4 @@
+import { Memory } from '../../memory.ts';
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { planSurface } from '../../plan.ts';
@@ -75,7 +76,7 @@ describe('the proposal', () => {
     fc.assert(
       fc.property(rooms, ({ width, height, tile, roles }) => {
         const job = jobOfOne({ size: [width, height], tile, jointMm: 3, measured: { roles } });
-        const { placer } = prepareSurface(job, job.surfaces[0]);
+        const { placer } = prepareSurface(job, job.surfaces[0], new Memory());
         const best = chooseSetout(placer, BEST_SETOUT).best;
         for (const x of FIXED_RULES)
           for (const y of FIXED_RULES) {
@@ -93,7 +94,7 @@ describe('the proposal', () => {
         const there: Wanted = { ...room, measured: { roles: { left: roles.right, right: roles.left } } };
         const [here, mirrored] = [room, there].map((wanted) => {
           const job = jobOfOne(wanted);
-          return chooseSetout(prepareSurface(job, job.surfaces[0]).placer, BEST_SETOUT).best.score;
+          return chooseSetout(prepareSurface(job, job.surfaces[0], new Memory()).placer, BEST_SETOUT).best.score;
         });
         expect(mirrored).toBeCloseTo(here, 3);
       }),
@@ -105,7 +106,7 @@ describe('the proposal', () => {
     fc.assert(
       fc.property(rooms, ({ width, height, tile, roles }) => {
         const job = jobOfOne({ size: [width, height], tile, jointMm: 3, measured: { roles } });
-        const { placer } = prepareSurface(job, job.surfaces[0]);
+        const { placer } = prepareSurface(job, job.surfaces[0], new Memory());
         const best = chooseSetout(placer, BEST_SETOUT).best;
         expect(placer.weigh(best.x, best.y, AS_DRAWN).score).toBeCloseTo(best.score, 2);
       }),
@@ -119,7 +120,7 @@ test('what is proposed is no worse, as it is laid, than what else was found', ()
   const worse: string[] = [];
   for (const seed of [5, 47]) {
     const job = roundedJob(seed);
-    const { placer } = prepareSurface(job, job.surfaces[0]);
+    const { placer } = prepareSurface(job, job.surfaces[0], new Memory());
     const laid = (candidate: Candidate): number => placer.weighLaid(candidate, placer.lay(candidate)).score;
     const steps = choosing(placer, BEST_SETOUT, QUICK);
     let step = steps.next();

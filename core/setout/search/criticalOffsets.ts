@@ -1,3 +1,4 @@
+import { oncePer } from '../../oncePer.ts';
 import { SMALLEST_PIECE_WIDTH_MM, TOLERANCE_MM } from '../../geometry/conventions.ts';
 import { distance, quarterTurn, subtract, unit } from '../../geometry/point.ts';
 import { boxOf } from '../../geometry/ring.ts';
@@ -44,13 +45,11 @@ export function periodOf({ vectors }: Repeat, axis: Axis): number | null {
  * every cut grows or shrinks evenly, so nothing is best there. Within one period, mm.
  */
 export function criticalOffsets(trials: Trials, axis: Axis): readonly number[] {
-  const known = found.get(trials) ?? {};
-  known[axis] ??= findCritical(trials, axis);
-  found.set(trials, known);
-  return known[axis];
+  return (axis === 'x' ? criticalAlongX : criticalAlongY)(trials);
 }
 
-const found = new WeakMap<Trials, Partial<Record<Axis, readonly number[]>>>();
+const criticalAlongX = oncePer((trials: Trials) => findCritical(trials, 'x'));
+const criticalAlongY = oncePer((trials: Trials) => findCritical(trials, 'y'));
 
 function findCritical(trials: Trials, axis: Axis): readonly number[] {
   const { repeat } = trials;

@@ -1,3 +1,4 @@
+import { Memory } from '../../memory.ts';
 import { describe, expect, test } from '@jest/globals';
 import { checkJob } from '../../job/checkJob.ts';
 import { seededNumbers } from '../../geometry/seededNumbers.ts';
@@ -30,7 +31,7 @@ describe('the search', () => {
     const worse: string[] = [];
     for (let seed = 1; seed <= trials(200); seed++) {
       const job = roomToSearch(seed, 1);
-      const { placer } = prepareSurface(job, job.surfaces[0]);
+      const { placer } = prepareSurface(job, job.surfaces[0], new Memory());
       const trials = placer.trialsAt(0);
       const [best] = run(placer);
       const [a, b] = trials.repeat.vectors;
@@ -55,7 +56,7 @@ describe('the search', () => {
     let [tries, off, pieces, offPieces] = [0, 0, 0, 0];
     for (let seed = 1; seed <= trials(200); seed++) {
       const job = roomToSearch(seed, 8);
-      const { placer } = prepareSurface(job, job.surfaces[0]);
+      const { placer } = prepareSurface(job, job.surfaces[0], new Memory());
       const next = seededNumbers(seed + 5000);
       for (let k = 0; k < 3; k++) {
         const tried = placer.candidateAt([next() * 500, next() * 500], AS_DRAWN);
@@ -76,7 +77,7 @@ describe('the search', () => {
     for (let seed = 1; seed <= trials(100); seed++) {
       const job = roomToSearch(seed, 8);
       if (checkJob(job).length > 0) continue;
-      const { placer } = prepareSurface(job, job.surfaces[0]);
+      const { placer } = prepareSurface(job, job.surfaces[0], new Memory());
       const best = firstFound(placer, job.surfaces[0].setout);
       const laid = placer.weighLaid(best, placer.lay(best));
       if (laid.score > best.score + 0.02 * Math.max(1, laid.score)) mistold.push(`${seed}: ${best.score} was laid as ${laid.score}`);
@@ -94,7 +95,7 @@ describe('the search', () => {
       const next = seededNumbers(seed + 9000);
       const band = { id: 'b', productId: first.productId, run: 'along', way: 'level', atMm: 8 * (25 + next() * 40) } as const;
       const surface = { ...first, bands: [band] };
-      const { placer } = prepareSurface(room, surface);
+      const { placer } = prepareSurface(room, surface, new Memory());
       const { edges, beside } = placer.open.ground;
       for (let k = 0; k < 3; k++) {
         const tried = placer.candidateAt([next() * 500, next() * 500], AS_DRAWN);

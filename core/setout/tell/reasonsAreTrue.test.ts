@@ -1,3 +1,4 @@
+import { Memory } from '../../memory.ts';
 import { expect, test } from '@jest/globals';
 import type { Job } from '../../job/job.ts';
 import { drawingOf } from '../../plan/layout/drawSurface.ts';
@@ -25,7 +26,7 @@ interface SetOut extends Drawing {
 
 function setOut(job: Job): SetOut {
   const [surface] = job.surfaces;
-  const ready = prepareSurface(job, surface);
+  const ready = prepareSurface(job, surface, new Memory());
   const chosen = chooseSetout(ready.placer, surface.setout).best;
   const found = chooseSetout(ready.placer, BEST_SETOUT);
   const drawing = drawingOf(surface, ready, 100, chosen);
@@ -52,7 +53,7 @@ test('no reason is untrue, in any room', () => {
     for (const statement of [gain, ...(cost ? [cost] : [])]) check(plan, pieces, statement, plan.advice.chosen);
     if (!rival || !than) continue;
     rivals++;
-    const other = { ...drawingOf(job.surfaces[0], prepareSurface(job, job.surfaces[0]), 100, than), advice: plan.advice };
+    const other = { ...drawingOf(job.surfaces[0], prepareSurface(job, job.surfaces[0], new Memory()), 100, than), advice: plan.advice };
     check(other, laidPieces(other), rival, than);
     // What the other one is told to leave, the chosen one does not leave, or less of it.
     if (rival.says !== 'strips' && rival.says !== 'pieces') continue;
@@ -104,7 +105,7 @@ test('what speaks against a start that is behind is what the best one has not; a
     if (cost) check(plan, pieces, cost, chosen);
     if (cost?.says === 'work') wrong.push(`${seed}: a number of cuts by itself says nothing against it`);
     if (!instead) continue;
-    const best = { ...drawingOf(job.surfaces[0], prepareSurface(job, job.surfaces[0]), 100, than), advice: plan.advice };
+    const best = { ...drawingOf(job.surfaces[0], prepareSurface(job, job.surfaces[0], new Memory()), 100, than), advice: plan.advice };
     check(best, laidPieces(best), instead, than);
   }
   expect(behind).toBeGreaterThan(trials(40));

@@ -1,3 +1,4 @@
+import { oncePer } from '../../oncePer.ts';
 import { LEAST_CUT_MM } from '../../geometry/conventions.ts';
 import { flatRing } from '../../geometry/flatRing.ts';
 import { distance, type Point } from '../../geometry/point.ts';
@@ -125,18 +126,12 @@ function liesTo(ring: Ring, x: number, y: number, reachMm: number): typeof LIES 
   return LIES;
 }
 
-const circles = new WeakMap<Ring, { readonly centre: Point; readonly radiusMm: number }>();
-
-/** A circle round a ring, about the middle of its box; remembered. */
-function circleRound(ring: Ring): { readonly centre: Point; readonly radiusMm: number } {
-  const known = circles.get(ring);
-  if (known) return known;
+/** A circle round a ring, about the middle of its box. */
+const circleRound = oncePer((ring: Ring): { readonly centre: Point; readonly radiusMm: number } => {
   const { minX, minY, maxX, maxY } = boxOf(ring);
   const centre: Point = [(minX + maxX) / 2, (minY + maxY) / 2];
-  const circle = { centre, radiusMm: Math.max(...ring.map(([x, y]) => Math.hypot(x - centre[0], y - centre[1]))) };
-  circles.set(ring, circle);
-  return circle;
-}
+  return { centre, radiusMm: Math.max(...ring.map(([x, y]) => Math.hypot(x - centre[0], y - centre[1]))) };
+});
 
 /** Tells what something round falls on, and marks the tiles it bites into. */
 export function fallsOf({ centre, radiusMm }: RoundThing, cell: Cell, [x, y]: Point, tiles: TileTable): Falls {

@@ -1,3 +1,4 @@
+import { oncePer } from '../../oncePer.ts';
 import { LEAST_CUT_MM } from '../../geometry/conventions.ts';
 import type { Point } from '../../geometry/point.ts';
 import { boxOf, rectangleRing } from '../../geometry/ring.ts';
@@ -18,7 +19,7 @@ export function sheetStarts(repeat: Repeat, fine: Repeat, boundary: Boundary, at
   const toLattice = latticeOf(repeat);
   const { minX, minY, maxX, maxY } = boxOf(repeat.pieces.flatMap(({ ring }) => ring));
   const ring = rectangleRing(minX + LEAST_CUT_MM, minY + LEAST_CUT_MM, maxX - minX - 2 * LEAST_CUT_MM, maxY - minY - 2 * LEAST_CUT_MM);
-  return phasesOf(repeat, fine)
+  return phasesOf(repeat)(fine)
     .slice(1)
     .map(([dx, dy]) => {
       const start: Point = [at[0] + dx, at[1] + dy];
@@ -36,9 +37,9 @@ export function sheetStarts(repeat: Repeat, fine: Repeat, boundary: Boundary, at
 }
 
 /** The steps of the lattice of chips within one sheet. */
-function phasesOf(repeat: Repeat, fine: Repeat): Point[] {
-  const known = phases.get(repeat);
-  if (known) return known;
+const phasesOf = oncePer((repeat: Repeat) => oncePer((fine: Repeat) => findPhases(repeat, fine)));
+
+function findPhases(repeat: Repeat, fine: Repeat): readonly Point[] {
   const count = Math.round(cellArea(repeat) / cellArea(fine));
   const found: Point[] = [[0, 0]];
   if (count <= MOST_PHASES) {
@@ -51,8 +52,5 @@ function phasesOf(repeat: Repeat, fine: Repeat): Point[] {
         if ((i !== 0 || j !== 0) && within(u) && within(v)) found.push(step);
       }
   }
-  phases.set(repeat, found);
   return found;
 }
-
-const phases = new WeakMap<Repeat, Point[]>();

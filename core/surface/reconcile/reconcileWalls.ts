@@ -1,3 +1,4 @@
+import { oncePer } from '../../oncePer.ts';
 import { add, distance, motion, scale, subtract, type Point } from '../../geometry/point.ts';
 import { invert } from '../../geometry/solveLinear.ts';
 import { distanceReadings, TURN_SIGMA_DEG, walkWalls, type DistanceReading, type MeasuredWalls } from './observations.ts';
@@ -27,16 +28,8 @@ const MOST_WALLS = 60;
 /** Walls that close within this need no reconciling, mm. */
 export const CLOSES_MM = 1;
 
-const reconciledOf = new WeakMap<MeasuredWalls, Reconciled>();
-
-/** Reconciles walls and checks by least squares; remembers the answer for the same data. */
-export function reconcileWalls(shape: MeasuredWalls): Reconciled {
-  const known = reconciledOf.get(shape);
-  if (known) return known;
-  const made = solve(shape);
-  reconciledOf.set(shape, made);
-  return made;
-}
+/** Reconciles walls and checks by least squares. */
+export const reconcileWalls = oncePer((shape: MeasuredWalls): Reconciled => solve(shape));
 
 /** The corners of walls: reconciled where there are checks or an opening to spread, else as walked. */
 export function cornersOf(shape: MeasuredWalls): readonly Point[] {

@@ -1,3 +1,4 @@
+import { oncePer } from '../../oncePer.ts';
 import { z } from 'zod';
 import type { Issue } from '../../result.ts';
 import { alcove } from './alcove.ts';
@@ -25,16 +26,8 @@ export const shapeSchema: z.ZodType<Shape> = z.discriminatedUnion('kind', [first
 
 const kindOf = (shape: Shape): ShapeKind<Shape> => SHAPES[shape.kind] as unknown as ShapeKind<Shape>;
 
-const outlines = new WeakMap<Shape, NamedRing>();
-
-/** The corners and named edges of any shape; remembered for the same data. */
-export function outlineOf(shape: Shape): NamedRing {
-  const known = outlines.get(shape);
-  if (known) return known;
-  const made = kindOf(shape).outline(shape);
-  outlines.set(shape, made);
-  return made;
-}
+/** The corners and named edges of any shape. */
+export const outlineOf = oncePer((shape: Shape): NamedRing => kindOf(shape).outline(shape));
 
 /** What can't be true of a shape whose figures are each readable; paths within the shape. */
 export const checkShape = (shape: Shape): readonly Issue[] => kindOf(shape).check?.(shape) ?? [];

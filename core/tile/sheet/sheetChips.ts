@@ -6,7 +6,7 @@ import { motion } from '../../geometry/point.ts';
 import { boxOf, mapRing, tidyRing, type Ring } from '../../geometry/ring.ts';
 import type { Size } from '../product.ts';
 import { cellAround, lanternCell, scallopCell, tileOutline } from '../tileOutline.ts';
-import { remembered } from './remembered.ts';
+import { oncePer } from '../../oncePer.ts';
 import type { Chip, ChipType, Sheet } from './sheet.ts';
 
 /** The outline of a chip with its middle at the origin, mm. Lanterns and scallops are drawn in for the joint they are made for. */
@@ -27,14 +27,14 @@ function outlineOf(shape: ChipType['shape'], size: Size, jointMm: number): Ring 
 }
 
 /** The outlines of the types of a sheet. */
-const typeOutlines = remembered((sheet) => sheet.types.map((type) => chipOutline(type, sheet.jointMm)));
+const typeOutlines = oncePer((sheet: Sheet) => sheet.types.map((type) => chipOutline(type, sheet.jointMm)));
 
 /** Where a chip lies in its sheet, mm, counter-clockwise. */
 export const chipRing = (sheet: Sheet, { type, xMm, yMm, turnDeg }: Chip): Ring =>
   mapRing(typeOutlines(sheet)[type], motion(turnDeg, [xMm, yMm]).turn);
 
 /** The box round the chips of a sheet: its size as it is bought, mm. */
-export const sheetSize = remembered((sheet): Size => {
+export const sheetSize = oncePer((sheet: Sheet): Size => {
   const { minX, minY, maxX, maxY } = boxOf(sheet.chips.flatMap((chip) => chipRing(sheet, chip)));
   return { widthMm: maxX - minX, heightMm: maxY - minY };
 });
@@ -43,7 +43,7 @@ export const sheetSize = remembered((sheet): Size => {
  * The outline of a sheet: its chips with half a joint round them, run together; interlocking ones have a
  * toothed edge. Gaps within, as between rounds, belong to the sheet.
  */
-export const sheetOutline = remembered((sheet): readonly Ring[] => {
+export const sheetOutline = oncePer((sheet: Sheet): readonly Ring[] => {
   const grown = sheet.chips.map((chip) => drawnIn(chipRing(sheet, chip), -(sheet.jointMm / 2 + 0.05)));
   return unionOfRings(grown).map(([outer]) => tidyRing(outer));
 });

@@ -2,7 +2,7 @@ import { intersect } from '../../geometry/clip.ts';
 import { distanceToStretch } from '../../geometry/distanceToStretch.ts';
 import { add, scale, type Point } from '../../geometry/point.ts';
 import { boxOf, mapRing, polygonsArea, type Box, type Ring } from '../../geometry/ring.ts';
-import { remembered } from './remembered.ts';
+import { oncePer } from '../../oncePer.ts';
 import { chipRing } from './sheetChips.ts';
 import type { Sheet } from './sheet.ts';
 
@@ -18,7 +18,7 @@ const TOUCH_MM2 = 0.5;
  * What keeps a sheet from being laid: two of its chips overlap, or the sheets beside it overlap it or
  * stay further away than twice its joint. At most one fault of each kind is named.
  */
-export const sheetFaults = remembered(findFaults);
+export const sheetFaults = oncePer(findFaults);
 
 function findFaults(sheet: Sheet): SheetFault[] {
   const rings = sheet.chips.map((chip) => chipRing(sheet, chip));
