@@ -1,6 +1,6 @@
 // npm run bench: builds and runs the benchmarks.
 import { build, install } from './build.mjs';
-import { installBrowser } from './chromium.mjs';
+import { installBrowser } from './debian.mjs';
 
 install();
 installBrowser();

@@ -6,7 +6,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { build, install } from './build.mjs';
-import { installBrowser } from './chromium.mjs';
+import { installBrowser } from './debian.mjs';
 import { demoJobs } from './demoJobs.mjs';
 
 process.chdir(fileURLToPath(new URL('..', import.meta.url)));

@@ -20,7 +20,7 @@ const GROUPS = [
     ['format', bin('prettier'), ['--check', '--log-level', 'warn', '.']],
     ['lint', bin('eslint'), ['.']],
     ['types', bin('tsc'), ['-p', 'tsconfig.check.json']],
-    ['browser', ...node('scripts/chromium.mjs')],
+    ['browser and PostgreSQL', ...node('scripts/debian.mjs')],
     ['layers', bin('depcruise'), ['core', 'server', 'cli', 'web', 'e2e', 'testing', '--config', '.dependency-cruiser.cjs']],
     ['unused code', bin('knip'), []],
   ],

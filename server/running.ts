@@ -24,8 +24,12 @@ export class RunningServer {
   /** All it said, on both of its outputs. */
   said = '';
 
-  constructor(folder = newFolder()) {
+  private readonly environment: Readonly<Record<string, string>>;
+
+  /** On a folder with data as after a first start; with what the environment says besides. */
+  constructor(folder = newFolder(), environment: Readonly<Record<string, string>> = {}) {
     this.folder = folder;
+    this.environment = environment;
   }
 
   /** Takes the data of another folder to start with: a first start takes seconds. */
@@ -36,7 +40,10 @@ export class RunningServer {
 
   /** Starts it on any free port; rejects with what it said when it ends instead. */
   async start(...flags: readonly string[]): Promise<void> {
-    const started = spawn(process.execPath, [START, '--data', this.folder, '--port', '0', ...flags], { stdio: ['ignore', 'pipe', 'pipe'] });
+    const started = spawn(process.execPath, [START, '--data', this.folder, '--port', '0', ...flags], {
+      stdio: ['ignore', 'pipe', 'pipe'],
+      env: { ...process.env, ...this.environment },
+    });
     this.process = started;
     this.said = '';
     this.address = await new Promise<string>((resolve, reject) => {

@@ -6,13 +6,13 @@ import { fileURLToPath } from 'node:url';
 import { readJobFile } from '@azulejo/core/formats/jobFile';
 import { describeIssue } from '@azulejo/core/messages/en/issues';
 import { buildApp } from './app.ts';
+import { toApiError } from './errors/apiError.ts';
 import { CopyFolder, today } from './copies/copyFolder.ts';
-import { goBackTo, openOrRescue, type Opened } from './copies/rescue.ts';
+import type { Opened } from './copies/rescue.ts';
 import { RescueNote } from './copies/rescueNote.ts';
 import type { Database } from './db/database.ts';
-import { lockFolder, type FolderLock } from './db/lockFolder.ts';
-import { openPglite } from './db/openPglite.ts';
 import { takePort } from './frontDoor.ts';
+import { openData } from './openData.ts';
 import { JobRepository } from './jobs/jobRepository.ts';
 import { SiteRepository } from './site/siteRepository.ts';
 import { addressesOfMachine, hostNames, isLoopback, readSettings, type Settings } from './settings.ts';
@@ -39,14 +39,11 @@ async function start(): Promise<void> {
   const settings = readSettings(process.argv.slice(2), process.env);
   const certificate = await certificateFor(settings, [...hostNames(settings)]);
   const door = await takePort(settings.host, settings.port, certificate);
-  const lock = lockFolder(settings.dataFolder);
-  say(
-    `Opening the data folder ${settings.dataFolder}${existsSync(`${settings.dataFolder}/db`) ? '' : ' (the first time takes some seconds)'}`,
-  );
   const copies = new CopyFolder(settings.dataFolder);
   const note = new RescueNote(settings.dataFolder);
-  const { database, rescued } = await openData(settings, lock, copies);
-  if (rescued) tellOfRescue(rescued, note);
+  const data = await openData(settings, copies, say);
+  const { database } = data;
+  if (data.rescued) tellOfRescue(data.rescued, note);
   const jobs = new JobRepository(database);
   const site = new SiteRepository(database, jobs);
   for (const file of settings.jobFiles) await addJob(jobs, file, settings.withSite ? site : null);
@@ -72,25 +69,18 @@ async function start(): Promise<void> {
   // Asked before it is ready, a route would fail on what it does not have yet.
   answers.forEach(door.open);
   tellAddresses(settings, door.server.address() as AddressInfo);
-  const copying = keepCopies(copies, jobs, site);
+  const copying = keepCopies(database, copies, jobs, site);
   const stop = async (): Promise<void> => {
     setTimeout(() => process.exit(0), STOP_LIMIT_MS).unref();
     clearInterval(copying);
     await app.close();
     door.server.closeAllConnections();
     await Promise.all([exports.close(), glances.close()]);
-    await database.close();
-    lock.release();
+    await data.close();
     process.exit(0);
   };
   process.once('SIGINT', () => void stop());
   process.once('SIGTERM', () => void stop());
-}
-
-function openData(settings: Settings, lock: FolderLock, copies: CopyFolder): Promise<Opened> {
-  const folder = `${settings.dataFolder}/db`;
-  const open = (path: string): Promise<Database> => openPglite(path, { mayWrite: () => lock.check() });
-  return settings.restore === null ? openOrRescue(folder, open, copies) : goBackTo(settings.restore, folder, open, copies);
 }
 
 function tellOfRescue(rescued: NonNullable<Opened['rescued']>, note: RescueNote): void {
@@ -117,13 +107,17 @@ function tellAddresses(settings: Settings, { port }: AddressInfo): void {
   );
 }
 
-/** A copy at the start and every hour; a failure is said and tried again the next time. */
-function keepCopies(copies: CopyFolder, jobs: JobRepository, site: SiteRepository): NodeJS.Timeout {
-  const copy = (): void => {
-    copies.copyAll(jobs, site, today()).catch((error: unknown) => process.stderr.write(`The daily copy failed: ${explain(error)}\n`));
+/** A copy at the start and every hour, by one of all processes on the data; a failure is said and tried again the next time. */
+function keepCopies(database: Database, copies: CopyFolder, jobs: JobRepository, site: SiteRepository): NodeJS.Timeout {
+  const copy = async (): Promise<void> => {
+    try {
+      if (await database.leads('copies')) await copies.copyAll(jobs, site, today());
+    } catch (error) {
+      process.stderr.write(`The daily copy failed: ${explain(error)}\n`);
+    }
   };
-  copy();
-  return setInterval(copy, COPY_EVERY_MS);
+  void copy();
+  return setInterval(() => void copy(), COPY_EVERY_MS);
 }
 
 async function addJob(jobs: JobRepository, file: string, site: SiteRepository | null): Promise<void> {
@@ -139,6 +133,8 @@ function explain(error: unknown): string {
   const code = 'code' in error ? String(error.code) : '';
   if (code === 'EADDRINUSE') return 'the port is taken by another program: expected a free one (--port NUMBER), or 0 for any';
   if (code === 'EADDRNOTAVAIL') return 'this machine has no such address: expected one of its own after --host';
+  if (toApiError(error).code === 'storage/unreachable' || /^(28|3D)/.test(code))
+    return `the database of DATABASE_URL can't be opened: ${error.message || code}`;
   if (/ENOSPC|EDQUOT|No space left|53100/.test(`${code} ${error.message}`)) return 'the disk is full: free some space and start again';
   return error.message;
 }

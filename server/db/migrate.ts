@@ -1,6 +1,6 @@
 import { readdirSync, readFileSync } from 'node:fs';
 import { fileURLToPath } from 'node:url';
-import type { Database } from './database.ts';
+import type { Database, Queryable } from './database.ts';
 
 const FOLDER = fileURLToPath(new URL('./migrations/', import.meta.url));
 
@@ -11,20 +11,30 @@ export const migrationNames = (): string[] =>
     .sort();
 
 /**
- * Brings a database forward, one numbered file after the other; each is recorded in the transaction
- * that runs it. Returns the names that ran. Throws when the database is newer than this code.
+ * Brings a database forward, one numbered file after the other; each is recorded in the transaction that runs it, and
+ * runs once where several processes start beside each other. Returns the names that ran here. Throws when the database
+ * is newer than this code.
  */
 export async function migrate(database: Database, names: readonly string[] = migrationNames()): Promise<string[]> {
-  await database.run('CREATE TABLE IF NOT EXISTS migration (name text PRIMARY KEY, ran_at timestamptz NOT NULL DEFAULT now())');
-  const done = new Set((await database.query<{ name: string }>('SELECT name FROM migration')).map(({ name }) => name));
-  const unknown = [...done].filter((name) => !migrationNames().includes(name));
-  if (unknown.length > 0) throw new Error(`the data folder was written by a newer Azulejo: it has ${unknown.join(', ')}`);
-  const pending = names.filter((name) => !done.has(name));
-  for (const name of pending) {
+  const ran: string[] = [];
+  await database.transaction(async (inside) => {
+    await othersWait(inside);
+    await inside.run('CREATE TABLE IF NOT EXISTS migration (name text PRIMARY KEY, ran_at timestamptz NOT NULL DEFAULT now())');
+  });
+  for (const name of names) {
     await database.transaction(async (inside) => {
+      await othersWait(inside);
+      const done = (await inside.query<{ name: string }>('SELECT name FROM migration')).map((row) => row.name);
+      const unknown = done.filter((one) => !migrationNames().includes(one));
+      if (unknown.length > 0) throw new Error(`the data was written by a newer Azulejo: it has ${unknown.join(', ')}`);
+      if (done.includes(name)) return;
       await inside.run(readFileSync(FOLDER + name, 'utf8'));
       await inside.query('INSERT INTO migration (name) VALUES ($1::text)', [name]);
+      ran.push(name);
     });
   }
-  return pending;
+  return ran;
 }
+
+/** Whoever migrates beside us waits until this transaction ends. */
+const othersWait = (inside: Queryable): Promise<unknown> => inside.query("SELECT pg_advisory_xact_lock(hashtext('azulejo migrations'))");

@@ -45,6 +45,8 @@ export async function openPglite(folder: string | null, { onSynced, mayWrite }: 
     query: (sql, parameters) => kept(() => inside.query(sql, parameters)),
     run: (sql) => kept(() => run(sql)),
     transaction: (work) => kept(() => inTransaction(inside, () => work(inside))),
+    // The folder is this process's alone.
+    leads: () => Promise.resolve(true),
     close: () => inTurn(() => pglite.close()),
   };
 }

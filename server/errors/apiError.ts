@@ -36,6 +36,10 @@ const DISK_FULL = /^(53100|ENOSPC|EDQUOT)$|no space left|disk.*full|could not ex
 /** PostgreSQL's class XX is damage found in its files: a page that fails its checksum, a broken index. */
 const DAMAGED = /^XX00[012]$/;
 
+/** PostgreSQL's class 08 is a connection that failed, 57P a server that stops or starts; the rest is said by the network. */
+const UNREACHABLE =
+  /^(08...|57P0[123]|ECONNREFUSED|ECONNRESET|EPIPE|ETIMEDOUT|ENOTFOUND|EHOSTUNREACH)$|connection terminated|timeout exceeded when trying to connect/i;
+
 /** PostgreSQL's class 22 is data that no column takes: text with a zero byte, a figure too large, a time that is none. */
 const UNREADABLE = /^22...$/;
 
@@ -45,6 +49,7 @@ export function toApiError(error: FastifyError | Error): ApiError {
   const code = 'code' in error ? String(error.code) : '';
   if (DISK_FULL.test(code) || DISK_FULL.test(error.message)) return new ApiError('storage/full');
   if (DAMAGED.test(code)) return new ApiError('storage/damaged');
+  if (UNREACHABLE.test(code) || UNREACHABLE.test(error.message)) return new ApiError('storage/unreachable');
   const status = 'statusCode' in error ? Number(error.statusCode) : 500;
   if (code === 'FST_ERR_VALIDATION') return new ApiError('request/invalid', [], { reason: error.message });
   if (status === 413) return new ApiError('request/too-large');

@@ -29,6 +29,7 @@ export const ERRORS = {
     message:
       'A part of the data can’t be read. Start the server again: it rescues what can be read and takes the rest from the daily copies.',
   },
+  'storage/unreachable': { status: 503, message: 'The database does not answer. Nothing was saved; try again in a moment.' },
   'server/failed': { status: 500, message: 'Something went wrong on the server. Nothing was saved.' },
 } as const;
 

@@ -24,6 +24,7 @@ const SQL = readQueries(import.meta.url, [
   'forgetOldest',
   'forgetHistory',
   'deleteJob',
+  'holdJob',
   'tidy',
 ]);
 
@@ -34,8 +35,8 @@ const FORGOTTEN_AT_ONCE = 20;
 /** After so many writes, rows that were overwritten are cleared away. */
 const WRITES_A_TIDYING = 300;
 
-/** A write that others were quicker than is built anew this often. */
-const TRIES = 8;
+/** The outcome of a move that others were quicker than: it is built anew. */
+const OVERTAKEN = 'overtaken';
 
 /** PostgreSQL's word for a key that is there already: the change was made before. */
 const TAKEN = '23505';
@@ -72,7 +73,7 @@ export class JobRepository {
   /** The parts of a job that changed after a version of it, and whether a change is in its history. */
   async since(id: string, version: number, changeId: string): Promise<{ changed: string[]; made: boolean }> {
     const known = await this.read(id);
-    return { changed: changedSince(known, version), made: await this.isMade(id, changeId) };
+    return { changed: changedSince(known, version), made: await isMade(this.database, id, changeId) };
   }
 
   /** Adds a job; false when its id is taken. */
@@ -83,38 +84,64 @@ export class JobRepository {
 
   /**
    * Makes a change, unless it was made already. What others changed in other parts meanwhile stays.
-   * Throws `job/not-found`, `job/changed-elsewhere`, `job/refused`, `request/invalid`, `server/busy`.
+   * Throws `job/not-found`, `job/changed-elsewhere`, `job/refused`, `request/invalid`.
    */
   async makeChange(id: string, baseVersion: number, change: SentChange): Promise<Saved> {
     refuseWholeLists(change.edits);
-    return this.inTurn(id, () => this.makeOne(id, baseVersion, change));
+    return this.inTurn(id, () => this.moving(id, (on) => this.makeOne(on, id, baseVersion, change)));
   }
 
-  /** Where other processes write to the same database, a change may still be overtaken. */
-  private async makeOne(id: string, baseVersion: number, change: SentChange): Promise<Saved> {
-    for (let tries = 0; tries < TRIES; tries++) {
-      const known = await this.latest(id, baseVersion);
-      const others = changedSince(known, baseVersion);
-      const touched = new Set(change.edits.map(partOf));
-      const clash = others.filter((part) => touched.has(part));
-      if (clash.length > 0 || baseVersion > known.version) {
-        if (!(await this.isMade(id, change.id))) throw changedElsewhere(known.version, clash);
-        return { ...(await this.standing(id, change.by)), others: others.filter((part) => !touched.has(part)) };
-      }
-      const after = changed(known, change.edits);
-      const written = await this.write(known, { after, edits: change.edits, position: known.position + 1, change });
-      if (written === 'made') return { ...(await this.standing(id, change.by)), others };
-      if (written !== 'overtaken') {
-        const last = { label: change.label, person: change.person ?? '', own: true };
-        return { version: written.version, undoLabel: change.label, redoLabel: null, last, others };
-      }
+  private async makeOne(on: Queryable, id: string, baseVersion: number, change: SentChange): Promise<Saved | typeof OVERTAKEN> {
+    const known = await this.latest(on, id, baseVersion);
+    const others = changedSince(known, baseVersion);
+    const touched = new Set(change.edits.map(partOf));
+    const clash = others.filter((part) => touched.has(part));
+    if (clash.length > 0 || baseVersion > known.version) {
+      if (!(await isMade(on, id, change.id))) throw changedElsewhere(known.version, clash);
+      return { ...(await standingOn(on, id, change.by)), others: others.filter((part) => !touched.has(part)) };
     }
-    throw new ApiError('server/busy');
+    let after: Job;
+    try {
+      after = changed(known, change.edits);
+    } catch (error) {
+      // What is known may be old where another process changed it: only what stands now is judged.
+      if ((await this.read(id, on)).version !== known.version) return OVERTAKEN;
+      throw error;
+    }
+    const written = await this.write(on, known, { after, edits: change.edits, position: known.position + 1, change });
+    if (written === OVERTAKEN) return OVERTAKEN;
+    if (written === 'made') return { ...(await standingOn(on, id, change.by)), others };
+    const last = { label: change.label, person: change.person ?? '', own: true };
+    return { version: written.version, undoLabel: change.label, redoLabel: null, last, others };
+  }
+
+  /**
+   * Moves a job on from what is known of it. Where another process was quicker, once more with the job held, so that
+   * nobody is quicker again.
+   */
+  private async moving<Done>(id: string, move: (on: Queryable) => Promise<Done | typeof OVERTAKEN>): Promise<Done> {
+    const first = await move(this.database);
+    if (first !== OVERTAKEN) return first;
+    const outcome = await this.database.transaction(async (on) => {
+      await on.query(SQL.holdJob, [id]);
+      try {
+        const done = await move(on);
+        if (done === OVERTAKEN) throw new Overtaken('a job that was held was written');
+        return { done };
+      } catch (error) {
+        // A refusal is an answer, and what it wrote down stays.
+        if (error instanceof ApiError) return { refused: error };
+        this.memory.forget(id);
+        throw error;
+      }
+    });
+    if ('refused' in outcome) throw outcome.refused;
+    return outcome.done;
   }
 
   /**
    * Makes a change that follows from the job as it stands, together with other writes: all of it or nothing. Where
-   * there is nothing to change, the other writes are made. Throws `job/not-found`, `server/busy`, and what they throw.
+   * there is nothing to change, the other writes are made. Throws `job/not-found`, and what they throw.
    */
   changeBeside(
     id: string,
@@ -122,52 +149,62 @@ export class JobRepository {
     recipe: (draft: Job) => void,
     beside: (on: Queryable) => Promise<unknown>,
   ): Promise<void> {
-    return this.inTurn(id, async () => {
-      for (let tries = 0; tries < TRIES; tries++) {
-        const known = await this.read(id);
-        const { job: after, change } = editJob(known.job, name.label, recipe);
-        if (change.edits.length === 0) return void (await this.database.transaction(beside));
-        const move: Move = { after, edits: change.edits, position: known.position + 1, change: { ...change, id: name.id }, beside };
-        if (typeof (await this.write(known, move)) !== 'string') return;
-      }
-      throw new ApiError('server/busy');
+    return this.movingOn(id, async (on) => {
+      const known = await this.read(id, on);
+      const { job: after, change } = editJob(known.job, name.label, recipe);
+      if (change.edits.length === 0) return void (await this.allOrNothing(on, beside));
+      return this.write(on, known, {
+        after,
+        edits: change.edits,
+        position: known.position + 1,
+        change: { ...change, id: name.id },
+        beside,
+      });
     });
   }
 
   /**
    * Takes back the last change that somebody made, whatever others did elsewhere meanwhile. Where others changed the
-   * same after it, it stays, and is not asked for again. Throws `job/not-found`, `job/nothing-to-undo`,
-   * `job/built-upon`, `server/busy`.
+   * same after it, it stays, and is not asked for again. Throws `job/not-found`, `job/nothing-to-undo`, `job/built-upon`.
    */
   undo(id: string, by = ''): Promise<StoredJob> {
-    return this.inTurn(id, () => this.moveInHistory(id, by, 'undo'));
+    return this.moveInHistory(id, by, 'undo');
   }
 
   /** Makes again what somebody took back last. Throws as undo does, and `job/nothing-to-redo`. */
   redo(id: string, by = ''): Promise<StoredJob> {
-    return this.inTurn(id, () => this.moveInHistory(id, by, 'redo'));
+    return this.moveInHistory(id, by, 'redo');
   }
 
   /** What a job was before or after is not judged again: it was in force once. */
   private async moveInHistory(id: string, by: string, step: 'undo' | 'redo'): Promise<StoredJob> {
-    for (let tries = 0; tries < TRIES; tries++) {
-      const known = await this.read(id);
-      const change = await findInHistory(this.database, id, by, step);
+    await this.movingOn(id, async (on) => {
+      const known = await this.read(id, on);
+      const change = await findInHistory(on, id, by, step);
       const edits = step === 'undo' ? change.inverse : change.edits;
-      const after = await builtOn(this.database, known.job, by, change, edits);
+      const after = await builtOn(on, known.job, by, change, edits);
       const position = step === 'undo' ? known.position : known.position + 1;
-      const beside = mark(known, change, step, after);
-      const written = await this.write(known, { after, edits, position, change: null, beside });
-      if (typeof written !== 'string') return this.find(id, by);
-    }
-    throw new ApiError('server/busy');
+      return this.write(on, known, { after, edits, position, change: null, beside: mark(known, change, step, after) });
+    });
+    return this.find(id, by);
   }
 
-  /** Puts a job in the place of the stored one of its id, and forgets how that came about. Throws `job/not-found`. */
-  async replace(job: Job): Promise<void> {
-    const known = await this.read(job.id);
-    await this.database.query(SQL.forgetHistory, [job.id]);
-    await this.write(known, { after: job, edits: [], position: 0, change: null });
+  /**
+   * Puts what is made of a job in its place, and forgets how it came about; where that is nothing, it stays as it is.
+   * Throws `job/not-found`.
+   */
+  replace(id: string, make: (job: Job) => Job | null): Promise<void> {
+    const beside = (on: Queryable): Promise<unknown> => on.query(SQL.forgetHistory, [id]);
+    return this.movingOn(id, async (on) => {
+      const known = await this.read(id, on);
+      const after = make(known.job);
+      return after === null ? undefined : this.write(on, known, { after, edits: [], position: 0, change: null, beside });
+    });
+  }
+
+  /** A move of which nobody asks what it came to. */
+  private movingOn(id: string, move: (on: Queryable) => Promise<unknown>): Promise<void> {
+    return this.inTurn(id, () => this.moving(id, async (on) => ((await move(on)) === OVERTAKEN ? OVERTAKEN : undefined)));
   }
 
   /** Deletes a job. Throws `job/not-found`, `job/changed-elsewhere`. */
@@ -188,24 +225,18 @@ export class JobRepository {
   }
 
   /** Where a job stands for somebody. Throws `job/not-found`. */
-  async standing(id: string, by = ''): Promise<JobStanding> {
-    const [standing] = await this.database.query<JobStanding>(SQL.findStanding, [id, by]);
-    if (!standing) throw new ApiError('job/not-found');
-    return standing;
+  standing(id: string, by = ''): Promise<JobStanding> {
+    return standingOn(this.database, id, by);
   }
 
-  private async isMade(id: string, changeId: string): Promise<boolean> {
-    return (await this.database.query(SQL.isMade, [id, changeId])).length > 0;
-  }
-
-  /** The job from memory, which a write finds out to be old; read where the writer knows a newer version. */
-  private async latest(id: string, baseVersion: number): Promise<KnownJob> {
+  /** The job from memory, which a write finds out to be old; read where the writer knows a newer version, or it is held. */
+  private async latest(on: Queryable, id: string, baseVersion: number): Promise<KnownJob> {
     const known = this.memory.get(id);
-    return known && known.version >= baseVersion ? known : this.read(id);
+    return known && known.version >= baseVersion && on === this.database ? known : this.read(id, on);
   }
 
-  private async read(id: string): Promise<KnownJob> {
-    const [found] = await this.database.query<JobRows & Omit<KnownJob, 'job'>>(SQL.findJob, [id]);
+  private async read(id: string, on: Queryable = this.database): Promise<KnownJob> {
+    const [found] = await on.query<JobRows & Omit<KnownJob, 'job'>>(SQL.findJob, [id]);
     if (!found) {
       this.memory.forget(id);
       throw new ApiError('job/not-found');
@@ -217,42 +248,58 @@ export class JobRepository {
   }
 
   /** Writes a move; says where others were quicker, or where the change was made already. */
-  private async write(known: KnownJob, move: Move): Promise<KnownJob | 'overtaken' | 'made'> {
+  private async write(on: Queryable, known: KnownJob, move: Move): Promise<KnownJob | typeof OVERTAKEN | 'made'> {
     const { id } = known.job;
     let moved: readonly unknown[];
     try {
       const parameters = writeParameters(known, move);
+      const forgets = known.hasUndone && move.change;
       moved =
-        (known.hasUndone && move.change) || move.beside
-          ? await this.database.transaction(async (on) => {
-              if (known.hasUndone && move.change) await on.query(SQL.forgetUndone, [id, move.change.by ?? '']);
-              const written = await writeOrTakeBack(on, parameters);
-              await move.beside?.(on);
+        forgets || move.beside
+          ? await this.allOrNothing(on, async (inside) => {
+              if (forgets) await inside.query(SQL.forgetUndone, [id, move.change?.by ?? '']);
+              const written = await writeOrTakeBack(inside, parameters);
+              await move.beside?.(inside);
               return written;
             })
-          : await this.database.query(SQL.writeJob, parameters);
+          : await on.query(SQL.writeJob, parameters);
     } catch (error) {
       this.memory.forget(id);
-      if (error instanceof Overtaken) return 'overtaken';
-      if (error instanceof Error && 'code' in error && error.code === TAKEN && move.change) {
+      if (error instanceof Overtaken) return OVERTAKEN;
+      if (error instanceof Error && 'code' in error && error.code === TAKEN && move.change && on === this.database) {
         // The key of the change, or its place in the history: then others were quicker.
-        return (await this.isMade(id, move.change.id)) ? 'made' : 'overtaken';
+        return (await isMade(on, id, move.change.id)) ? 'made' : OVERTAKEN;
       }
       throw error;
     }
     if (moved.length === 0) {
       this.memory.forget(id);
-      return 'overtaken';
+      return OVERTAKEN;
     }
-    await this.afterWrite(id, move.position);
+    await this.afterWrite(on, id, move.position);
     return this.memory.keep(movedOn(known, move));
   }
 
-  private async afterWrite(id: string, position: number): Promise<void> {
-    if (position > HISTORY && position % FORGOTTEN_AT_ONCE === 0) await this.database.query(SQL.forgetOldest, [id, position - HISTORY]);
+  /** Within a transaction that is under way, or one of its own. */
+  private allOrNothing<T>(on: Queryable, work: (inside: Queryable) => Promise<T>): Promise<T> {
+    return on === this.database ? this.database.transaction(work) : work(on);
+  }
+
+  private async afterWrite(on: Queryable, id: string, position: number): Promise<void> {
+    if (position > HISTORY && position % FORGOTTEN_AT_ONCE === 0) await on.query(SQL.forgetOldest, [id, position - HISTORY]);
     if (++this.writes >= WRITES_A_TIDYING) void this.tidy().catch(() => undefined);
   }
 }
+
+/** Where a job stands for somebody. Throws `job/not-found`. */
+async function standingOn(on: Queryable, id: string, by = ''): Promise<JobStanding> {
+  const [standing] = await on.query<JobStanding>(SQL.findStanding, [id, by]);
+  if (!standing) throw new ApiError('job/not-found');
+  return standing;
+}
+
+const isMade = async (on: Queryable, id: string, changeId: string): Promise<boolean> =>
+  (await on.query(SQL.isMade, [id, changeId])).length > 0;
 
 class Overtaken extends Error {}
 
