@@ -7,7 +7,7 @@ const CORE = [
   ...['madeUp', 'job', 'site', 'plan', 'advice', 'plan.ts', 'compare', 'messages', 'formats', 'samples', 'balance', 'stories'],
 ];
 /** What has no room of its own. */
-const FOR_ALL = ['result.ts', 'issueCodes.ts', 'memory.ts', 'oncePer.ts'];
+const FOR_ALL = ['tolerances.ts', 'result.ts', 'issueCodes.ts', 'memory.ts', 'oncePer.ts'];
 const SETOUT = ['coursing', 'drift', 'choice', 'place', 'fields', 'edges', 'tally', 'trial', 'search', 'tell', 'lines'];
 const PLAN = ['planned.ts', 'prepare', 'groups', 'share', 'layout'];
 const ADVICE = ['harm.ts', 'finding.ts', 'rules/surface', 'rules/job', 'registry.ts'];

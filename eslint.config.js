@@ -2,6 +2,8 @@ import eslint from '@eslint/js';
 import vue from 'eslint-plugin-vue';
 import tseslint from 'typescript-eslint';
 
+const TOLERANCE = 'How near is near has one home: core/tolerances.ts.';
+
 export default tseslint.config(
   { ignores: ['**/dist/', '**/node_modules/', '.data/', 'test-results/'] },
   eslint.configs.recommended,
@@ -33,7 +35,7 @@ export default tseslint.config(
   {
     // What is kept from one plan to the next is in the Memory that is handed in; what hangs on data is worked out oncePer it.
     files: ['core/**/*.ts'],
-    ignores: ['core/oncePer.ts', '**/*.test.ts'],
+    ignores: ['core/oncePer.ts', 'core/tolerances.ts', 'core/{samples,balance,stories}/**', '**/*.test.ts'],
     rules: {
       'no-restricted-syntax': [
         'error',
@@ -42,6 +44,9 @@ export default tseslint.config(
             ':matches(Program, Program > ExportNamedDeclaration) > VariableDeclaration > VariableDeclarator > NewExpression[callee.name=/^(Weak)?Map$/][arguments.length=0]',
           message: 'The core keeps nothing of its own: hand in a Memory, or work it out oncePer what it hangs on.',
         },
+        { selector: 'Literal[raw=/^[0-9.]+e-/]', message: TOLERANCE },
+        { selector: 'VariableDeclarator[id.name=/_MM$/] > Literal[value>0][value<0.6]', message: TOLERANCE },
+        { selector: 'VariableDeclarator[id.name=/^(HAIR|SAW|SEEN|ON_LINE|SAME)_MM$/] > Literal', message: TOLERANCE },
       ],
     },
   },

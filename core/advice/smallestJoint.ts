@@ -1,3 +1,4 @@
+import { HAIR_MM } from '../tolerances.ts';
 import type { Job, Surface } from '../job/job.ts';
 
 /** Smallest joints, mm: European practice 2 on walls and 3 on floors, North American 1/16 in. Check the standard in force. */
@@ -5,9 +6,6 @@ const SMALLEST_MM = {
   european: { floor: 3, wall: 2, countertop: 2 },
   northAmerican: { floor: 1.6, wall: 1.6, countertop: 1.6 },
 } as const;
-
-/** A sixteenth of an inch is 1.59 mm and counts for 1.6. */
-const HAIR_MM = 0.05;
 
 /** The smallest joint that the practice of a job allows on a surface, mm. */
 export const smallestJoint = ({ practice }: Pick<Job, 'practice'>, { kind }: Pick<Surface, 'kind'>): number => SMALLEST_MM[practice][kind];

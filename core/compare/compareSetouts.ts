@@ -1,3 +1,4 @@
+import { ROUNDING } from '../tolerances.ts';
 import { Memory } from '../memory.ts';
 import type { SetoutAdvice } from '../setout/tell/adviseSetout.ts';
 import type { Surface } from '../job/job.ts';
@@ -53,7 +54,7 @@ const MOST_LAID = 100;
 const MOST_SHOWN = 6;
 
 /** Joints of a range are tried at every so many mm. */
-const JOINT_STEP_MM = 0.5;
+const JOINT_STEP_MM = 1 / 2;
 
 interface Found {
   readonly candidate: Candidate;
@@ -181,7 +182,7 @@ function variantsOf({ products }: Pick<PlanRules, 'products'>, surface: Surface)
 function jointsOf(range: readonly [number, number] | null): number[] {
   if (range === null) return [];
   const [low, high] = range;
-  const steps = Math.min(12, Math.floor((high - low) / JOINT_STEP_MM + 1e-9));
+  const steps = Math.min(12, Math.floor((high - low) / JOINT_STEP_MM + ROUNDING));
   return [...Array.from({ length: steps + 1 }, (_, k) => low + k * ((high - low) / Math.max(1, steps)))];
 }
 

@@ -1,3 +1,4 @@
+import { HAIR_MM } from '../tolerances.ts';
 import type { FlatMeasure } from './flats.ts';
 import type { CutKind } from '../tile/cutKinds.ts';
 
@@ -91,6 +92,6 @@ export const CORE_BITS_MM: readonly number[] = [
 
 /** The smallest of some core bits that clears a diameter in mm; null when the hole must be sawn or ground. */
 export function coreBitFor(diameterMm: number, bitsMm: readonly number[] = CORE_BITS_MM): number | null {
-  const enough = bitsMm.filter((bit) => bit >= diameterMm - 0.05);
+  const enough = bitsMm.filter((bit) => bit >= diameterMm - HAIR_MM);
   return enough.length === 0 ? null : Math.min(...enough);
 }

@@ -1,3 +1,4 @@
+import { READS_ALIKE_MM } from '../tolerances.ts';
 import { z } from 'zod';
 import type { Pattern } from '../pattern/registry.ts';
 import type { CutGroup } from './groupCuts.ts';
@@ -152,7 +153,7 @@ const fenceAt = (mark: Mark): number | null =>
   mark.type !== 'line' || Math.abs(mark.mm[0] - mark.mm[1]) > SAME_FENCE_MM ? null : (mark.mm[0] + mark.mm[1]) / 2;
 
 /** A fence is left as it stands within this, mm: a tape does not tell more apart. */
-const SAME_FENCE_MM = 0.25;
+const SAME_FENCE_MM = READS_ALIKE_MM;
 
 /**
  * How often a fence is set for cuts in the order in which they are made, those of pieces with several cuts among them: of

@@ -1,5 +1,5 @@
+import { ON_LINE_MM, TOLERANCE_MM } from '../tolerances.ts';
 import { oncePer } from '../oncePer.ts';
-import { TOLERANCE_MM } from '../geometry/conventions.ts';
 import { boxOf, mapPolygon, mapRing, polygonArea, rectangleRing, tidyRing, type Polygon, type Ring } from '../geometry/ring.ts';
 import { labelPoint } from '../geometry/labelPoint.ts';
 import { cross, distance, motion, subtract, unit, type Point } from '../geometry/point.ts';
@@ -268,10 +268,10 @@ function depthBeside(inTile: Polygon, outline: Ring): number {
 function keptSides([outer]: Polygon, { widthMm, heightMm }: Size): Side[] {
   const box = boxOf(outer);
   const sides: readonly [Side, boolean][] = [
-    ['left', box.minX < 0.01],
-    ['right', box.maxX > widthMm - 0.01],
-    ['bottom', box.minY < 0.01],
-    ['top', box.maxY > heightMm - 0.01],
+    ['left', box.minX < ON_LINE_MM],
+    ['right', box.maxX > widthMm - ON_LINE_MM],
+    ['bottom', box.minY < ON_LINE_MM],
+    ['top', box.maxY > heightMm - ON_LINE_MM],
   ];
   return sides.filter(([, kept]) => kept).map(([side]) => side);
 }

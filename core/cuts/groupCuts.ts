@@ -1,3 +1,4 @@
+import { SEEN_MM } from '../tolerances.ts';
 import { mapPolygon, type Polygon } from '../geometry/ring.ts';
 import { distance, type Point } from '../geometry/point.ts';
 import { selfTurns } from '../geometry/selfTurns.ts';
@@ -5,7 +6,7 @@ import { hasWayUp, productNamed, type Product } from '../tile/product.ts';
 import type { CutPiece } from './cutPiece.ts';
 
 /** Cuts that differ by less than this are one setting of the fence, mm. */
-export const SAME_CUT_MM = 0.5;
+export const SAME_CUT_MM = SEEN_MM;
 
 /** Equal cuts: one line of the cut list. */
 export interface CutGroup {

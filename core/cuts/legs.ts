@@ -1,4 +1,4 @@
-import { TOLERANCE_MM } from '../geometry/conventions.ts';
+import { TOLERANCE_MM } from '../tolerances.ts';
 import { distanceToStretch } from '../geometry/distanceToStretch.ts';
 import { cross, distance, quarterTurn, subtract, unit } from '../geometry/point.ts';
 import { reachWithin } from '../geometry/reachWithin.ts';

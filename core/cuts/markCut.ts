@@ -1,4 +1,4 @@
-import { ON_LINE_MM } from '../geometry/conventions.ts';
+import { ON_LINE_MM, ROUNDED_OFTEN, ROUNDING } from '../tolerances.ts';
 import { boxOf, isBox, type Box, type Ring } from '../geometry/ring.ts';
 import { cross, distance, subtract, unit, type Point } from '../geometry/point.ts';
 import type { Size } from '../tile/product.ts';
@@ -124,9 +124,9 @@ function acrossTile(p: Point, q: Point, outline: Ring): readonly [Point, Point] 
   const meets = outline.flatMap((from, k) => {
     const side = subtract(outline[(k + 1) % outline.length], from);
     const turn = cross(way, side);
-    if (Math.abs(turn) < 1e-9) return [];
+    if (Math.abs(turn) < ROUNDING) return [];
     const along = cross(subtract(p, from), way) / -turn;
-    return along > -1e-6 && along < 1 + 1e-6 ? [cross(subtract(from, p), side) / turn] : [];
+    return along > -ROUNDED_OFTEN && along < 1 + ROUNDED_OFTEN ? [cross(subtract(from, p), side) / turn] : [];
   });
   const slack = ON_LINE_MM / Math.max(ON_LINE_MM, distance(p, q));
   const before = Math.max(...meets.filter((share) => share < slack));

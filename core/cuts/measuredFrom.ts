@@ -1,3 +1,4 @@
+import { SAW_MM } from '../tolerances.ts';
 import { distanceToStretch } from '../geometry/distanceToStretch.ts';
 import type { Point } from '../geometry/point.ts';
 import { boxOf, type Box, type Polygon, type Ring } from '../geometry/ring.ts';
@@ -6,7 +7,7 @@ import { flatsOf } from './flats.ts';
 import { rebuildPiece } from './rebuildPiece.ts';
 
 /** A tape finds an edge that lies so near to where it was, mm. */
-const THERE_MM = 0.1;
+const THERE_MM = SAW_MM;
 
 /** A side of which less is left is no edge to set a fence to, mm. */
 const EDGE_LEFT_MM = 20;

@@ -1,3 +1,4 @@
+import { ON_LINE_MM, ROUNDED_OFTEN, ROUNDING } from '../tolerances.ts';
 import type { Point } from '../geometry/point.ts';
 import { boxOf, type Ring } from '../geometry/ring.ts';
 import type { Field } from '../setout/fields/field.ts';
@@ -108,10 +109,10 @@ export function firstHit([x, y]: Point, [dx, dy]: Point, walls: readonly Ring[])
       const [left, right] = [dx * ay - dy * ax, dx * by - dy * bx];
       // A hair beyond a corner still meets it.
       const span = Math.abs(left - right);
-      if (span < 1e-9 || Math.min(left, right) > 0.01 || Math.max(left, right) < -0.01) continue;
+      if (span < ROUNDING || Math.min(left, right) > ON_LINE_MM || Math.max(left, right) < -ON_LINE_MM) continue;
       const share = Math.min(1, Math.max(0, left / (left - right)));
       const far = dx * (ax + share * (bx - ax)) + dy * (ay + share * (by - ay));
-      if (far >= -0.01) nearest = Math.min(nearest, Math.max(0, far));
+      if (far >= -ON_LINE_MM) nearest = Math.min(nearest, Math.max(0, far));
     }
   return nearest;
 }
@@ -131,7 +132,7 @@ const OPPOSITE: Readonly<Record<Side, Side>> = { left: 'right', right: 'left', b
 
 /** Judges a mark; a figure may be off by `slackMm`, which is what the tape can tell. */
 export function judgeMark({ piece, answer, jointMm, gapMm, acrossMm }: Exercise, given: LineMark, slackMm: number): Verdict {
-  const near = (a: number, b: number): boolean => Math.abs(a - b) <= slackMm + 1e-6;
+  const near = (a: number, b: number): boolean => Math.abs(a - b) <= slackMm + ROUNDED_OFTEN;
   const both = (mm: readonly [number, number]): boolean => near(given.mm[0], mm[0]) && near(given.mm[1], mm[1]);
   const [first, last] = answer.mm;
   const isSame = given.from === answer.from;

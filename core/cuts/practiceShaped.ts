@@ -1,3 +1,4 @@
+import { ROUNDED_OFTEN } from '../tolerances.ts';
 import { scale, type Point } from '../geometry/point.ts';
 import { boxOf, type Ring } from '../geometry/ring.ts';
 import type { Field } from '../setout/fields/field.ts';
@@ -110,7 +111,7 @@ export function judgeShaped(
   given: ShapedMark,
   slackMm: number,
 ): ShapedVerdict {
-  const near = (a: number, b: number): boolean => Math.abs(a - b) <= slackMm + 1e-6;
+  const near = (a: number, b: number): boolean => Math.abs(a - b) <= slackMm + ROUNDED_OFTEN;
   const isAt = (x: number, y: number): boolean => near(given.xMm, x) && near(given.yMm, y);
   const isSameCorner = answer.type === 'circle' || (given.type === 'notch' && given.sideX === answer.sideX && given.sideY === answer.sideY);
   const { xMm, yMm } = answer;

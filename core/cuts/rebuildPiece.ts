@@ -1,3 +1,4 @@
+import { HAIR_MM, READS_ALIKE_MM, ROUNDING, SAW_MM } from '../tolerances.ts';
 import { difference, intersect } from '../geometry/clip.ts';
 import { circleRing } from '../geometry/circleRing.ts';
 import { add, distance, dot, quarterTurn, scale, subtract, unit, type Point } from '../geometry/point.ts';
@@ -10,7 +11,7 @@ import { flatsOf } from './flats.ts';
 const FAR_MM = 10_000;
 
 /** Marks may give a piece back so far beside its outline on average, mm. */
-const BESIDE_MM = 0.25;
+const BESIDE_MM = READS_ALIKE_MM;
 
 /** Whether marks, set one after the other on the whole tile, give a piece back. */
 export function givesBack(marks: readonly Mark[], tile: Ring, piece: Polygon): boolean {
@@ -21,7 +22,7 @@ export function givesBack(marks: readonly Mark[], tile: Ring, piece: Polygon): b
 }
 
 /** Corners nearer than this are the same, mm: outlines of such corners lie no further beside each other. */
-const SAME_CORNER_MM = 0.1;
+const SAME_CORNER_MM = SAW_MM;
 
 /** Whether two polygons go through the same corners, ring by ring, wherever each begins: most do, and nothing has to be clipped. */
 const haveSameCorners = (a: Polygon, b: Polygon): boolean =>
@@ -34,7 +35,7 @@ const haveSameCorners = (a: Polygon, b: Polygon): boolean =>
   });
 
 /** The end of a free line lies so near to the edge it begins at, mm; rounded as a tape is, further off. */
-const ON_EDGE_MM = 0.05;
+const ON_EDGE_MM = HAIR_MM;
 
 /**
  * What a tile is after its marks, in its own frame: every mark is set and cut in turn. A free line begins and ends at the
@@ -142,7 +143,7 @@ function alongRing(p: Point, ring: Ring, reachMm: number): number | null {
     const [from, to] = [ring[k], ring[(k + 1) % ring.length]];
     const side = subtract(to, from);
     const size = Math.hypot(side[0], side[1]);
-    if (size < 1e-9) continue;
+    if (size < ROUNDING) continue;
     const run = dot(subtract(p, from), side) / size;
     const off = Math.abs(dot(subtract(p, from), quarterTurn(side)) / size);
     if (off >= nearest || run <= -reachMm || run >= size + reachMm) continue;

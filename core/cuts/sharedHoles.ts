@@ -1,3 +1,4 @@
+import { AS_MADE_MM } from '../tolerances.ts';
 import { distance } from '../geometry/point.ts';
 import type { TracedFixture } from '../surface/traceSurface.ts';
 import type { CutPiece } from './cutPiece.ts';
@@ -9,7 +10,7 @@ export interface SharedHole {
 }
 
 /** A corner of a piece this near to the circle lies on it, mm: a ring stands for the circle. */
-const ON_CIRCLE_MM = 0.3;
+const ON_CIRCLE_MM = AS_MADE_MM;
 
 /** Fewer corners on a circle are no bite of it. */
 const FEWEST_CORNERS = 3;

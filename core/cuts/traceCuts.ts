@@ -1,5 +1,5 @@
+import { AS_MADE_MM, ON_LINE_MM, ROUNDING, SAW_MM } from '../tolerances.ts';
 import { cross, distance, dot, length, subtract, type Point } from '../geometry/point.ts';
-import { ON_LINE_MM } from '../geometry/conventions.ts';
 import { distanceToStretch } from '../geometry/distanceToStretch.ts';
 import type { Polygon, Ring } from '../geometry/ring.ts';
 
@@ -61,7 +61,7 @@ function splitAtCorners(whole: readonly Point[], tile: Ring): CutLine[] {
 }
 
 /** Stretches shorter than this are no cuts of their own, mm. */
-const STUB_MM = 0.4;
+const STUB_MM = 4 * SAW_MM;
 
 /** A chain without corners that follow the one before, or its end, within a stub. */
 function withoutStubs(chain: readonly Point[]): readonly Point[] {
@@ -97,7 +97,7 @@ function onSameSide(tile: Ring, end: Point, moved: Point, along: Point): Point |
   if (k === null) return moved;
   const [from, side] = [tile[k], subtract(tile[(k + 1) % tile.length], tile[k])];
   const det = cross(along, side);
-  if (Math.abs(det) < 1e-9) return null;
+  if (Math.abs(det) < ROUNDING) return null;
   const off = subtract(from, moved);
   const share = cross(off, along) / det;
   if (share < 0 || share > 1) return null;
@@ -105,7 +105,7 @@ function onSameSide(tile: Ring, end: Point, moved: Point, along: Point): Point |
 }
 
 /** No saw follows a kink smaller than this, mm. */
-const KINK_MM = 0.3;
+const KINK_MM = AS_MADE_MM;
 
 /** A chain without the kinks that no saw follows. */
 function straightened(points: readonly Point[]): readonly Point[] {

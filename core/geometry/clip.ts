@@ -1,5 +1,6 @@
+import { TOLERANCE_MM } from '../tolerances.ts';
 import { Clipper, ClipType, Clipper64, FillRule, PolyTree64, type Path64, type Paths64 } from 'clipper2-ts';
-import { CLIP_UNITS_PER_MM, TOLERANCE_MM } from './conventions.ts';
+import { CLIP_UNITS_PER_MM } from './conventions.ts';
 import { polygonArea, polygonsArea, ringArea, ringLength, type Polygon, type Ring } from './ring.ts';
 
 type PolyPath = PolyTree64['child'] extends (index: number) => infer P ? P : never;

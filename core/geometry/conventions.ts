@@ -1,3 +1,5 @@
+import { HAIR_MM, ON_ARC_MM, ON_LINE_MM, SEEN_MM } from '../tolerances.ts';
+
 /**
  * The conventions every figure of the computation keeps. Read this before touching geometry.
  *
@@ -9,26 +11,20 @@
  * Outer rings run counter-clockwise (positive area), holes clockwise; the inside is on the left.
  */
 
-/** Two positions nearer than this are the same position, in mm. What clips and reckons by itself uses this one. */
-export const TOLERANCE_MM = 0.001;
-
-/** What lies this near a line lies on it, in mm: clipping rounds to a thousandth of it. */
-export const ON_LINE_MM = 0.01;
-
 /** Polygon clipping works on whole numbers: this many of them make one millimetre (0.1 micrometre). */
 export const CLIP_UNITS_PER_MM = 10_000;
 
 /** How far a polygon that stands for an arc may stray from it, in mm. */
-export const ARC_SAGITTA_MM = 0.01;
+export const ARC_SAGITTA_MM = ON_LINE_MM;
 
 /** The same for the round sides of tiles, of which a floor may have thousands; a tenth of what a saw can hold. */
-export const TILE_SAGITTA_MM = 0.03;
+export const TILE_SAGITTA_MM = ON_ARC_MM;
 
 /** A joint or gap that is out by no more than this is as it was meant, in mm: a twentieth is seen by nobody. */
-export const WHOLE_SLACK_MM = 0.05;
+export const WHOLE_SLACK_MM = HAIR_MM;
 
 /** No hand cuts less than this off a tile, in mm (trade practice): it is laid whole, and the joint or gap gives it. */
-export const LEAST_CUT_MM = 0.5;
+export const LEAST_CUT_MM = SEEN_MM;
 
 /** What is narrower than this is no piece: nobody can cut or set it, and the joint takes it. */
 export const SMALLEST_PIECE_WIDTH_MM = 1.5;

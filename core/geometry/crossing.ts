@@ -1,4 +1,4 @@
-import { TOLERANCE_MM } from './conventions.ts';
+import { TOLERANCE_MM } from '../tolerances.ts';
 import { cross, distance, dot, subtract, type Point } from './point.ts';
 import type { Ring } from './ring.ts';
 

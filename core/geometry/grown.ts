@@ -1,3 +1,4 @@
+import { HAIR_MM } from '../tolerances.ts';
 import { EndType, inflatePaths, JoinType } from 'clipper2-ts';
 import { CLIP_UNITS_PER_MM } from './conventions.ts';
 import { unionOfRings } from './clip.ts';
@@ -7,7 +8,7 @@ import type { Polygon } from './ring.ts';
 const MITRE_LIMIT = 1.5;
 
 /** How far round corners may stay within their arc, mm. */
-const ARC_MM = 0.05;
+const ARC_MM = HAIR_MM;
 
 /** Polygons grown by a distance in mm and joined where they meet; corners sharp, or rounded so that nothing lies further off than that. */
 export function grown(polygons: readonly Polygon[], byMm: number, corners: 'sharp' | 'round' = 'sharp'): Polygon[] {

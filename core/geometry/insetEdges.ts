@@ -1,4 +1,4 @@
-import { TOLERANCE_MM } from './conventions.ts';
+import { TOLERANCE_MM } from '../tolerances.ts';
 import { unionOfRings } from './clip.ts';
 import { meetLines } from './meetLines.ts';
 import { add, quarterTurn, scale, subtract, unit, type Point } from './point.ts';

@@ -1,3 +1,4 @@
+import { ROUNDING } from '../tolerances.ts';
 import { add, cross, scale, subtract, type Point } from './point.ts';
 
 /** A straight line through a position, running a way of length one; what lies on its left is inside. */
@@ -7,7 +8,7 @@ export interface Line {
 }
 
 /** Lines whose ways differ by less than this sine run the same way. */
-const SAME_WAY_SINE = 1e-9;
+const SAME_WAY_SINE = ROUNDING;
 
 /** Where two lines meet; null where they run the same way. */
 export function meetLines(a: Line, b: Line): Point | null {

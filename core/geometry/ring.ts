@@ -1,4 +1,4 @@
-import { TOLERANCE_MM } from './conventions.ts';
+import { TOLERANCE_MM } from '../tolerances.ts';
 import { cross, distance, subtract, type Point } from './point.ts';
 
 /** A closed chain of corners; see conventions.ts for its sense. */

@@ -1,5 +1,5 @@
+import { TOLERANCE_MM } from '../tolerances.ts';
 import { oncePer } from '../oncePer.ts';
-import { TOLERANCE_MM } from './conventions.ts';
 import { motion, type Motion, type Point } from './point.ts';
 import { boxOf, mapRing, ringArea, type Ring } from './ring.ts';
 

@@ -1,3 +1,5 @@
+import { NOTHING } from '../tolerances.ts';
+
 /**
  * Solves a system of linear equations by elimination with row pivots. Takes a square matrix of rows
  * and the right-hand side; returns null when the rows do not fix one answer.
@@ -26,7 +28,7 @@ function eliminate(matrix: readonly (readonly number[])[], right: readonly (read
     let pivot = column;
     for (let k = column + 1; k < size; k++) if (Math.abs(rows[k][column]) > Math.abs(rows[pivot][column])) pivot = k;
     const lead = rows[pivot][column];
-    if (Math.abs(lead) < 1e-12) return null;
+    if (Math.abs(lead) < NOTHING) return null;
     [rows[column], rows[pivot]] = [rows[pivot], rows[column]];
     const top = rows[column];
     for (let m = column; m < top.length; m++) top[m] /= lead;

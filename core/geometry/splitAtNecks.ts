@@ -1,3 +1,4 @@
+import { ROUNDED_OFTEN } from '../tolerances.ts';
 import { cross, distance, dot, subtract, type Point } from './point.ts';
 import type { Polygon, Ring } from './ring.ts';
 
@@ -44,9 +45,7 @@ function partedAt(ring: Ring, { corner, side, at }: Neck): Ring[] {
   return parts.map(withoutRepeats).filter((part) => part.length >= 3);
 }
 
-const SAME_MM = 1e-7;
-
-const withoutRepeats = (ring: Ring): Ring => ring.filter((p, k) => distance(p, ring[(k + 1) % ring.length]) > SAME_MM);
+const withoutRepeats = (ring: Ring): Ring => ring.filter((p, k) => distance(p, ring[(k + 1) % ring.length]) > ROUNDED_OFTEN / 10);
 
 function narrowest(ring: Ring, widthMm: number): Neck | null {
   let [found, least]: [Neck | null, number] = [null, widthMm];
@@ -61,7 +60,7 @@ function narrowest(ring: Ring, widthMm: number): Neck | null {
       const mm = distance(here, at);
       const to = subtract(at, here);
       // Across the material: between the two sides of the corner, not over the notch that it ends.
-      if (mm < least && (mm < SAME_MM || cross(come, to) > -SAME_MM || cross(go, to) > -SAME_MM))
+      if (mm < least && (mm < ROUNDED_OFTEN / 10 || cross(come, to) > -(ROUNDED_OFTEN / 10) || cross(go, to) > -(ROUNDED_OFTEN / 10)))
         [found, least] = [{ corner, side, at }, mm];
     }
   }

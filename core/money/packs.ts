@@ -1,3 +1,4 @@
+import { ROUNDING } from '../tolerances.ts';
 import type { PackOffer } from '../takeoff/materialKind.ts';
 
 /** So many packs of one size. */
@@ -27,9 +28,6 @@ export function buyBars(bars: readonly PackOffer[], need: number): Purchase {
 /** Choices looked at before the best so far is taken; a need of a few sizes is proven long before. */
 const MOST_CHOICES = 200_000;
 
-/** A need this little over a pack does not open another. */
-const ROUNDING = 1e-9;
-
 /**
  * The cheapest packs that cover a need; of those that cost the same, the ones that leave least. Counts of one size
  * after the other, the cheapest for what it holds first; what can't become cheaper than the best so far is left.
@@ -43,12 +41,12 @@ export function buyPacks(need: number, offers: readonly PackOffer[]): Purchase {
     if (++choices > MOST_CHOICES) return;
     const left = need - holds;
     if (left <= ROUNDING * need) {
-      if (!best || cost < best.cost - 1e-9 || (cost < best.cost + 1e-9 && holds < best.holds)) best = { counts, cost, holds };
+      if (!best || cost < best.cost - ROUNDING || (cost < best.cost + ROUNDING && holds < best.holds)) best = { counts, cost, holds };
       return;
     }
     if (k === sizes.length) return;
     const { size, price } = sizes[k];
-    if (best && cost + left * (price / size) > best.cost + 1e-9) return;
+    if (best && cost + left * (price / size) > best.cost + ROUNDING) return;
     for (let count = Math.ceil(left / size - ROUNDING); count >= 0; count--)
       look(k + 1, [...counts, count], cost + count * price, holds + count * size);
   };

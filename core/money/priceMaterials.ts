@@ -1,3 +1,4 @@
+import { ROUNDING } from '../tolerances.ts';
 import { MATERIALS, packsFor, type MaterialId, type MaterialRules, type Quantity } from '../takeoff/registry.ts';
 import type { PackOffer } from '../takeoff/materialKind.ts';
 import { isWholeTile, type Blank } from '../cuts/offCuts/blank.ts';
@@ -97,7 +98,7 @@ const holdsOf = (packs: readonly PackCount[]): number => packs.reduce((sum, { co
 
 /** Whole packs that what is left over makes up, the largest first. */
 function closedOf(packs: readonly PackCount[], left: number): number {
-  let [closed, rest] = [0, left + 1e-9];
+  let [closed, rest] = [0, left + ROUNDING];
   for (const { size, count } of packs) {
     const own = Math.min(count, Math.floor(rest / size));
     closed += own;
@@ -118,7 +119,7 @@ function marginOf(line: Quantity, spread: number, most: number): number {
 function chanceForTiles(line: Quantity, holds: number): number | null {
   if (line.item !== 'tiles') return null;
   const { opened, expectedBreakage } = line.how;
-  return expectedBreakage === 0 ? null : chanceOfMoreBroken(expectedBreakage, Math.floor(holds - opened + 1e-9));
+  return expectedBreakage === 0 ? null : chanceOfMoreBroken(expectedBreakage, Math.floor(holds - opened + ROUNDING));
 }
 
 /** Tiles come in their own boxes, all else in the packs of the job. */

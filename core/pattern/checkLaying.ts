@@ -1,3 +1,4 @@
+import { SEEN_MM } from '../tolerances.ts';
 import { issue, type Issue } from '../result.ts';
 import { actualSize, type Product } from '../tile/product.ts';
 import type { Colours } from './colours.ts';
@@ -7,7 +8,7 @@ import type { Module } from './repeat.ts';
 import { isSquare } from './squareOf.ts';
 
 /** Tiles that are mixed may differ by this much and still lie in one repeat, mm. */
-const SAME_SIZE_MM = 0.5;
+const SAME_SIZE_MM = SEEN_MM;
 
 /** What keeps a laying from being laid: tiles that are not there, that don't suit the pattern, or each other. */
 export function checkLaying(laying: Laying, products: readonly Product[]): Issue[] {

@@ -1,3 +1,4 @@
+import { HAIR_MM, ROUNDED_OFTEN } from '../tolerances.ts';
 import { cross, motion, type Point } from '../geometry/point.ts';
 import { boxOf, mapRing } from '../geometry/ring.ts';
 import type { Size } from '../tile/product.ts';
@@ -42,7 +43,7 @@ export function makeSheet(pattern: Pattern, module: Module, size: Size, colours:
   };
   const plain = mountChips(repeat, module, pattern, sheetVectors(repeat, size), colours);
   if (!plain || (turnDeg % 90 !== 0 && !isSquare(plain))) return null;
-  if (offBy(plain) < 0.05) return plain;
+  if (offBy(plain) < HAIR_MM) return plain;
   // Interlocking sheets measure more than they step by: mounted again for what their teeth leave.
   const made = sheetSize(plain);
   const within = (asked: number, boxMm: number, step: Point): number => Math.max(1, asked - Math.max(0, boxMm - Math.hypot(...step)));
@@ -88,7 +89,7 @@ function mountChips(
 }
 
 /** A turned pattern makes a sheet where it comes again square to it. */
-const isSquare = ({ across, up }: Sheet): boolean => Math.abs(across[1]) < 0.05 && Math.abs(up[0]) < 0.05;
+const isSquare = ({ across, up }: Sheet): boolean => Math.abs(across[1]) < HAIR_MM && Math.abs(up[0]) < HAIR_MM;
 
 function pieceShapeOf({ shape = { kind: 'rectangle' } }: Module): ChipType['shape'] {
   if (shape.kind === 'sheet') throw new Error('a sheet is made of chips: got another sheet');
@@ -105,7 +106,7 @@ function sheetVectors({ vectors: [a, b] }: Repeat, { widthMm, heightMm }: Size):
       for (let j = -reach; j <= reach; j++) {
         const v: Point = [i * a[0] + j * b[0], i * a[1] + j * b[1]];
         const off = Math.hypot(v[0] - x, v[1] - y) + 4 * Math.abs(offAxis(v));
-        if (off < least - 1e-6 && (x === 0 ? v[1] > 1 : v[0] > 1)) [best, least] = [v, off];
+        if (off < least - ROUNDED_OFTEN && (x === 0 ? v[1] > 1 : v[0] > 1)) [best, least] = [v, off];
       }
     }
     return best ?? a;
@@ -132,4 +133,4 @@ function placesIn({ vectors: [a, b] }: Repeat, { ring, turnDeg }: RepeatPiece, a
 }
 
 /** A middle that lies on the edge of the sheet counts once. */
-const EDGE = 1e-6;
+const EDGE = ROUNDED_OFTEN;

@@ -1,3 +1,4 @@
+import { ROUNDING } from '../tolerances.ts';
 import { motion, type Point } from '../geometry/point.ts';
 import { boxOf, boxRing, type Ring } from '../geometry/ring.ts';
 import type { Repeat } from './repeat.ts';
@@ -13,7 +14,7 @@ export function turnRepeat(repeat: Repeat, turnDeg: number, mirrored = false): R
   const place = ([x, y]: Point): Point => turn(mirrored ? [-x, y] : [x, y]);
   const placeRing = (ring: Ring): Ring => (mirrored ? ring.map(place).reverse() : ring.map(place));
   const quarters = Math.round(turnDeg / 90);
-  const square = Math.abs(turnDeg - quarters * 90) < 1e-9;
+  const square = Math.abs(turnDeg - quarters * 90) < ROUNDING;
   return {
     ...repeat,
     vectors: [place(repeat.vectors[0]), place(repeat.vectors[1])],

@@ -1,3 +1,5 @@
+import { ROUNDED_OFTEN, ROUNDING } from '../tolerances.ts';
+
 /** Days that are counted from the start of the programme, midnight to midnight, and hours within them. */
 export interface WorkCalendar {
   /** The first day, ISO: 2026-11-30. */
@@ -34,9 +36,9 @@ export function isWorkday(calendar: WorkCalendar, day: number): boolean {
 export function nextWorkTime(calendar: WorkCalendar, at: number): number {
   let time = Math.max(0, at);
   for (let tries = 0; tries < MOST_OFF; tries++) {
-    const day = Math.floor(time / 24 + 1e-9);
+    const day = Math.floor(time / 24 + ROUNDING);
     const [begins, ends] = [24 * day + calendar.startHour, 24 * day + calendar.startHour + calendar.hoursPerDay];
-    if (isWorkday(calendar, day) && time < ends - 1e-9) return Math.max(time, begins);
+    if (isWorkday(calendar, day) && time < ends - ROUNDING) return Math.max(time, begins);
     time = 24 * (day + 1);
   }
   return time;
@@ -52,12 +54,12 @@ const STAYED_ON = 0.25;
 const WORTH_BEGINNING = 0.5;
 
 const endOfDay = ({ startHour, hoursPerDay }: WorkCalendar, time: number): number =>
-  24 * Math.floor(time / 24 + 1e-9) + startHour + hoursPerDay;
+  24 * Math.floor(time / 24 + ROUNDING) + startHour + hoursPerDay;
 
 /** Whether so many hours of work would be begun at a time for hardly anything of them. */
 function isHardlyBegun(calendar: WorkCalendar, time: number, hours: number): boolean {
   const left = endOfDay(calendar, time) - time;
-  return left < WORTH_BEGINNING - 1e-9 && hours > left + STAYED_ON + 1e-9;
+  return left < WORTH_BEGINNING - ROUNDING && hours > left + STAYED_ON + ROUNDING;
 }
 
 /** The first time at or after one at which so many hours of work are begun. */
@@ -70,9 +72,9 @@ export function beginWork(calendar: WorkCalendar, at: number, hours: number): nu
 export function workFrom(calendar: WorkCalendar, at: number, hours: number, atOnce = false): Stretch[] {
   const stretches: Stretch[] = [];
   let [time, left] = [atOnce ? nextWorkTime(calendar, at) : beginWork(calendar, at, hours), hours];
-  while (left > 1e-6 && stretches.length < 5000) {
+  while (left > ROUNDED_OFTEN && stretches.length < 5000) {
     const ends = endOfDay(calendar, time);
-    const to = time + left <= ends + STAYED_ON + 1e-9 ? time + left : ends;
+    const to = time + left <= ends + STAYED_ON + ROUNDING ? time + left : ends;
     stretches.push([time, to]);
     left -= to - time;
     time = nextWorkTime(calendar, to);
@@ -85,11 +87,11 @@ export function workBack(calendar: WorkCalendar, by: number, hours: number): num
   if (by === Infinity) return Infinity;
   let [time, left] = [by, hours];
   for (let tries = 0; tries < MOST_OFF; tries++) {
-    const day = Math.floor(time / 24 - 1e-9);
+    const day = Math.floor(time / 24 - ROUNDING);
     const begins = 24 * day + calendar.startHour;
     const at = Math.min(time, begins + calendar.hoursPerDay);
     if (isWorkday(calendar, day) && at > begins) {
-      if (at - begins >= left - 1e-9) return at - left;
+      if (at - begins >= left - ROUNDING) return at - left;
       left -= at - begins;
     }
     time = 24 * day;

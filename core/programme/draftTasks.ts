@@ -1,3 +1,4 @@
+import { ROUNDED_OFTEN } from '../tolerances.ts';
 import type { TaskId } from '../labour/tasks.ts';
 import { HOURS_PER_DAY, type Labour, type WorkHours } from '../labour/workHours.ts';
 import type { Speaker, Spoken } from '../takeoff/materialKind.ts';
@@ -121,7 +122,7 @@ function inParts(wholes: readonly Whole[], place: Place, rules: DraftRules): Dra
   const prime = wholes.find(({ task }) => task === 'prime');
   const lay = wholes.find(({ task }) => task === 'lay');
   const isPortioned = prime !== undefined && lay !== undefined && lay.after.some(({ task }) => task === 'prime');
-  const portions = isPortioned ? Math.max(1, Math.ceil((lay.hours + prime.hours) / hoursPerDay - 1e-6)) : 1;
+  const portions = isPortioned ? Math.max(1, Math.ceil((lay.hours + prime.hours) / hoursPerDay - ROUNDED_OFTEN)) : 1;
   return wholes.flatMap((whole): Draft[] => {
     const { task, hours, coats } = whole;
     const isDaily = portions > 1 && (task === 'prime' || task === 'lay');
@@ -141,7 +142,7 @@ function inParts(wholes: readonly Whole[], place: Place, rules: DraftRules): Dra
 }
 
 /** To the quarter of an hour. */
-const inQuarters = (hours: number): number => Math.ceil(4 * hours - 1e-6) / 4;
+const inQuarters = (hours: number): number => Math.ceil(4 * hours - ROUNDED_OFTEN) / 4;
 
 /** A coat comes after the one before it; the first after what the work comes after: of what is primed day by day, the first day's. */
 function coatAfter(

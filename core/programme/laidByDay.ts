@@ -1,3 +1,4 @@
+import { ROUNDING } from '../tolerances.ts';
 import type { WorkHours } from '../labour/workHours.ts';
 import type { Place } from './draftTasks.ts';
 import type { Programme } from './programme.ts';
@@ -22,8 +23,8 @@ export function laidByDay(
       for (const { surfaceId, hours } of own) {
         const share = (Math.min(end, at + hours) - Math.max(start, at)) / hours;
         at += hours;
-        if (share <= 1e-9) continue;
-        const day = Math.floor(from / 24 + 1e-9);
+        if (share <= ROUNDING) continue;
+        const day = Math.floor(from / 24 + ROUNDING);
         const laid = days.get(day) ?? new Map<string, number>();
         laid.set(surfaceId, Math.min(1, (laid.get(surfaceId) ?? 0) + share));
         days.set(day, laid);

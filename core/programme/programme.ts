@@ -1,3 +1,4 @@
+import { ROUNDED_OFTEN, ROUNDING } from '../tolerances.ts';
 import type { TaskId } from '../labour/tasks.ts';
 import { HOURS_PER_DAY, type WorkHours } from '../labour/workHours.ts';
 import { beginWork, dayNumber, nextWorkTime, workBack, workFrom, type Stretch, type WorkCalendar } from './calendar.ts';
@@ -111,7 +112,7 @@ export function planProgramme(work: readonly WorkHours[], places: readonly Place
     const stretches = workFrom(calendar, next.start, draft.hours, next.atOnce);
     const start = stretches[0]?.[0] ?? next.start;
     const end = stretches.at(-1)?.[1] ?? start;
-    const held: Held = next.at > free + 1e-9 ? next.held : last === null ? { by: 'start' } : { by: 'hands', id: last };
+    const held: Held = next.at > free + ROUNDING ? next.held : last === null ? { by: 'start' } : { by: 'hands', id: last };
     placed.set(draft.id, {
       id: draft.id,
       task: draft.task,
@@ -204,7 +205,7 @@ function meetsWindow(draft: Draft, start: number, following: Followers, calendar
     const end = workFrom(calendar, at, draft.hours).at(-1)?.[1] ?? at;
     const ready = workFrom(calendar, end + Math.min(...closers.map(({ hours }) => hours)), between).at(-1)?.[1] ?? end;
     if (closers.every((one) => nextWorkTime(calendar, Math.max(ready, end + one.hours)) - end <= (one.withinHours ?? Infinity))) return at;
-    at = nextWorkTime(calendar, 24 * (Math.floor(at / 24 + 1e-9) + 1));
+    at = nextWorkTime(calendar, 24 * (Math.floor(at / 24 + ROUNDING) + 1));
   }
   return start;
 }
@@ -247,7 +248,7 @@ function missedWindows(tasks: readonly PlannedTask[]): MissedWindow[] {
   return tasks.flatMap(({ id, start, after }) =>
     after.flatMap(({ id: afterId, withinHours }): MissedWindow[] => {
       const hours = start - (byId.get(afterId)?.end ?? start);
-      return withinHours !== null && hours > withinHours + 1e-6 ? [{ id, afterId, hours, withinHours }] : [];
+      return withinHours !== null && hours > withinHours + ROUNDED_OFTEN ? [{ id, afterId, hours, withinHours }] : [];
     }),
   );
 }

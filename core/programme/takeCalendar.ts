@@ -1,3 +1,4 @@
+import { ROUNDING } from '../tolerances.ts';
 import { dayNumber, isoDay } from './calendar.ts';
 import type { Programme } from './programme.ts';
 
@@ -36,9 +37,9 @@ export function takeCalendar(jobId: string, { tasks, calendar }: Programme, entr
     const wanted = dayNumber(calendar, day);
     if (!found) foreign++;
     else if (found.k > 0) {
-      if (wanted !== Math.floor(found.task.stretches[found.k][0] / 24 + 1e-9)) laterDays.add(found.task.id);
+      if (wanted !== Math.floor(found.task.stretches[found.k][0] / 24 + ROUNDING)) laterDays.add(found.task.id);
     } else {
-      const planned = Math.floor(found.task.start / 24 + 1e-9);
+      const planned = Math.floor(found.task.start / 24 + ROUNDING);
       if (wanted > planned) notBefore[found.task.id] = isoDay(calendar, wanted);
       else if (wanted < planned) tooEarly.push(found.task.id);
       else asTheyWere++;

@@ -1,3 +1,4 @@
+import { ON_LINE_MM } from '../tolerances.ts';
 import { oncePer } from '../oncePer.ts';
 import { difference, intersect } from '../geometry/clip.ts';
 import { selfCrossing } from '../geometry/crossing.ts';
@@ -60,7 +61,7 @@ function checkBase({ base, shape }: Measured): Issue[] {
   if (edgeIds.lastIndexOf(base.edge) !== at) return [issue('base/curved-edge', ['base', 'edge'], { edge: nameOf(outline, base.edge) })];
   const edgeMm = distance(ring[at], ring[(at + 1) % ring.length]);
   return base.readings.flatMap(({ alongMm }, k) => {
-    if (alongMm > edgeMm + 0.01) return [issue('base/outside', ['base', 'readings', k, 'alongMm'], { alongMm, edgeMm })];
+    if (alongMm > edgeMm + ON_LINE_MM) return [issue('base/outside', ['base', 'readings', k, 'alongMm'], { alongMm, edgeMm })];
     const beforeMm = base.readings[k - 1]?.alongMm ?? -1;
     return alongMm <= beforeMm ? [issue('base/out-of-order', ['base', 'readings', k, 'alongMm'], { alongMm, beforeMm })] : [];
   });
@@ -93,7 +94,9 @@ function checkFixturesInside({ fixtures, shape }: Measured, { fixtures: traced, 
     const k = fixtures.indexOf(fixture);
     const box = boxOf(placed.ring);
     const tooWide =
-      fixtureSize(fixture.outline).widthMm > body.maxX - body.minX || box.minX < body.minX - 0.01 || box.maxX > body.maxX + 0.01;
+      fixtureSize(fixture.outline).widthMm > body.maxX - body.minX ||
+      box.minX < body.minX - ON_LINE_MM ||
+      box.maxX > body.maxX + ON_LINE_MM;
     const runs = placed.lines.map(({ from, to }) => Math.abs(to[0] - from[0]) > Math.abs(to[1] - from[1]));
     const measure = Math.max(0, runs.indexOf(!tooWide));
     const spaceMm = tooWide ? body.maxX - body.minX : body.maxY - body.minY;
@@ -124,7 +127,7 @@ function checkDoorways(measured: Measured): Issue[] {
     if (edgeIds.lastIndexOf(doorway.edge) !== at) return [issue('doorway/curved-edge', ['doorways', k, 'edge'], { edge })];
     const wallMm = distance(ring[at], ring[(at + 1) % ring.length]);
     const end = doorway.fromStartMm + doorway.widthMm;
-    if (end > wallMm + 0.01) return [issue('doorway/outside', ['doorways', k, 'fromStartMm'], { edge, wallMm, endMm: end })];
+    if (end > wallMm + ON_LINE_MM) return [issue('doorway/outside', ['doorways', k, 'fromStartMm'], { edge, wallMm, endMm: end })];
     const clash = doorways.some(
       (other, m) =>
         m < k && other.edge === doorway.edge && other.fromStartMm < end && doorway.fromStartMm < other.fromStartMm + other.widthMm,

@@ -1,3 +1,4 @@
+import { READS_ALIKE_MM } from '../tolerances.ts';
 import { solveLinear } from '../geometry/solveLinear.ts';
 
 /** One offset: along the straight line, and square to it, mm. */
@@ -16,7 +17,7 @@ export interface FittedCurve {
 }
 
 /** A tape held to a curve is read to about this, mm: a fit that is nearer follows the slips of the hand. */
-const READING_MM = 0.75;
+const READING_MM = 3 * READS_ALIKE_MM;
 
 /**
  * Fits a smooth curve to offsets from the straight line between two corners; it meets the line at

@@ -1,3 +1,4 @@
+import { ROUNDING } from '../tolerances.ts';
 import { z } from 'zod';
 import { circleRing, type Circle } from '../geometry/circleRing.ts';
 import { cross, dot, motion, quarterTurn, subtract, unit, type Point } from '../geometry/point.ts';
@@ -101,7 +102,7 @@ export function measuresAt(
 export function fixtureTurn({ from, to }: MeasuringLine): number {
   const deg = (Math.atan2(to[1] - from[1], to[0] - from[0]) * 180) / Math.PI;
   const turn = deg - 90 * Math.round(deg / 90);
-  return Math.abs(turn) < 1e-9 ? 0 : turn;
+  return Math.abs(turn) < ROUNDING ? 0 : turn;
 }
 
 /** The outline about its own centre, unturned. */

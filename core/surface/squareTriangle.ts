@@ -1,3 +1,4 @@
+import { ROUNDING } from '../tolerances.ts';
 import { MM_PER_INCH, type Tape } from '../units/tape.ts';
 
 /** A triangle with a right angle from a tape: legs of 3 and 4 parts, 5 parts across. */
@@ -15,7 +16,7 @@ export const handyPart = ({ system }: Pick<Tape, 'system'>): number => (system =
 
 /** The largest 3-4-5 triangle whose parts are multiples of `partMm` (100 mm or 6 in) and that two walls have room for; null for none. */
 export function largestTriangle(firstMm: number, secondMm: number, partMm: number): SquareTriangle | null {
-  const parts = (a: number, b: number): number => Math.floor(Math.min(firstMm / a, secondMm / b) / partMm + 1e-9);
+  const parts = (a: number, b: number): number => Math.floor(Math.min(firstMm / a, secondMm / b) / partMm + ROUNDING);
   const [lying, standing] = [parts(4, 3), parts(3, 4)];
   const [count, a, b] = lying >= standing ? [lying, 4, 3] : [standing, 3, 4];
   const part = count * partMm;

@@ -1,3 +1,4 @@
+import { ROUNDING } from '../tolerances.ts';
 import type { SurfaceFigures } from './figures.ts';
 import type { MaterialUnit, Spoken, Taken } from './materialKind.ts';
 
@@ -34,7 +35,7 @@ export function byRate(
   const { unit, of, figures, variant } = line;
   const sum = rows.reduce((all, { quantity }) => all + quantity, 0);
   if (sum === 0) return [];
-  const quantity = unit === 'piece' ? Math.ceil(sum - 1e-9) : sum;
+  const quantity = unit === 'piece' ? Math.ceil(sum - ROUNDING) : sum;
   return [{ productId: null, hand: null, ...(variant ? { variant } : {}), quantity, unit, how: { of, surfaces: rows, figures } }];
 }
 

@@ -1,3 +1,4 @@
+import { SAW_MM } from '../tolerances.ts';
 import { distanceToStretch } from '../geometry/distanceToStretch.ts';
 import { distance, dot, subtract, unit, type Point } from '../geometry/point.ts';
 import { ringLength, type Ring } from '../geometry/ring.ts';
@@ -7,7 +8,7 @@ import type { Traced, TracedFixture } from '../surface/traceSurface.ts';
 import type { SealedJoint } from './figures.ts';
 
 /** A stretch of the region's boundary this near a line runs along it, mm: arcs stray a little. */
-const ALONG_MM = 0.1;
+const ALONG_MM = SAW_MM;
 
 /** A stretch of the region's boundary. */
 type Stretch = readonly [from: Point, to: Point];

@@ -1,5 +1,6 @@
+import { TOLERANCE_MM } from '../tolerances.ts';
 import { pointsOfArc } from '../geometry/arc.ts';
-import { TILE_SAGITTA_MM, TOLERANCE_MM } from '../geometry/conventions.ts';
+import { TILE_SAGITTA_MM } from '../geometry/conventions.ts';
 import { circleRing } from '../geometry/circleRing.ts';
 import { drawnIn } from '../geometry/drawnIn.ts';
 import type { Point } from '../geometry/point.ts';

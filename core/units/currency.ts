@@ -1,3 +1,5 @@
+import { ROUNDED_OFTEN } from '../tolerances.ts';
+
 /** Asking costs, and the answer never changes. */
 // eslint-disable-next-line no-restricted-syntax -- it hangs on nothing but the name
 const digits = new Map<string, number>();
@@ -12,7 +14,7 @@ export function coinDigits(currency: string): number {
 }
 
 /** An amount in the smallest coins of its currency: cents, yen. Half a coin goes up. */
-export const toCoins = (amount: number, currency: string): number => Math.round(amount * 10 ** coinDigits(currency) + 1e-7);
+export const toCoins = (amount: number, currency: string): number => Math.round(amount * 10 ** coinDigits(currency) + ROUNDED_OFTEN / 10);
 
 /** Coins as an amount. */
 export const fromCoins = (coins: number, currency: string): number => coins / 10 ** coinDigits(currency);

@@ -1,3 +1,4 @@
+import { HAIR_MM, ROUNDED_OFTEN, ROUNDING } from '../tolerances.ts';
 import { MM_PER_INCH, type Tape } from './tape.ts';
 
 const FEET_FROM_INCHES = 96;
@@ -13,7 +14,7 @@ export function formatLengthWithUnit(mm: number, tape: Tape): string {
 }
 
 /** A figure that the tape shows within this, mm, is shown as it is. */
-const EXACT_MM = 0.05;
+const EXACT_MM = HAIR_MM;
 
 /**
  * A figure that was chosen, with its unit, never another than the one in force: as the tape reads it where it can,
@@ -49,13 +50,15 @@ export function readLength(mm: number, tape: Tape): string {
 
 /** The length of a room or a floor as one says it: metres to the next centimetre, or feet and inches: `12 m`, `10.01 m`, `32' 10"`. */
 export const formatRun = (mm: number, tape: Tape): string =>
-  tape.system === 'metric' ? `${(Math.ceil(mm / 10 - 1e-6) / 100).toString()} m` : spellInches(Math.ceil(mm / MM_PER_INCH - 1e-6), 1);
+  tape.system === 'metric'
+    ? `${(Math.ceil(mm / 10 - ROUNDED_OFTEN) / 100).toString()} m`
+    : spellInches(Math.ceil(mm / MM_PER_INCH - ROUNDED_OFTEN), 1);
 
 const trimmed = (text: string): string => text.replace(/\.?0+$/, '');
 
 function formatMetric(mm: number, step: number): string {
   const decimals = step < 1 ? 1 : 0;
-  const shown = (Math.round(mm / step + 1e-9) * step).toFixed(decimals);
+  const shown = (Math.round(mm / step + ROUNDING) * step).toFixed(decimals);
   return shown.replace(/\.0$/, '').replace(/^-0$/, '0');
 }
 

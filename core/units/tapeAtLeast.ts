@@ -1,7 +1,5 @@
+import { HAIR_MM } from '../tolerances.ts';
 import { MM_PER_INCH, type Tape } from './tape.ts';
-
-/** What a tape shows differs from what was meant by no more, mm: a sixteenth of an inch counts for 1.6. */
-const HAIR_MM = 0.05;
 
 /** The least length in mm that a tape can show and that is no less than another. */
 export function tapeAtLeast(mm: number, { system, metricStepMm, fraction }: Tape): number {

@@ -1,3 +1,4 @@
+import { SEEN_MM } from '../tolerances.ts';
 import { intersect, unionOfRings } from '../geometry/clip.ts';
 import { distance, type Point } from '../geometry/point.ts';
 import { boxOf, boxRing, isInside, polygonArea, polygonsArea, stripWidth, type Box, type Polygon } from '../geometry/ring.ts';
@@ -45,7 +46,7 @@ const SMALL_SHARE = 0.25;
 const NARROW_MM = 300;
 
 /** Sides nearer than this lie on each other, mm: clipping works in thousandths. */
-const TOUCH_MM = 0.5;
+const TOUCH_MM = SEEN_MM;
 
 interface Draft {
   readonly id: string;

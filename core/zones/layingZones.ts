@@ -1,3 +1,4 @@
+import { ROUNDED_OFTEN } from '../tolerances.ts';
 import { labelPoint } from '../geometry/labelPoint.ts';
 import { cross, motion, subtract, unit, type Motion, type Point } from '../geometry/point.ts';
 import { intersect } from '../geometry/clip.ts';
@@ -149,7 +150,7 @@ function gridOf(
   const { repeat, placement } = layout;
   const origin = frame.unturn(placement.origin);
   const quarter = Math.round((placement.turnDeg - frameTurn(placement.turnDeg)) / 90) % 2 !== 0;
-  const isSquare = Math.abs(placement.turnDeg - frameTurn(placement.turnDeg) - 90 * Math.round(placement.turnDeg / 90)) < 1e-6;
+  const isSquare = Math.abs(placement.turnDeg - frameTurn(placement.turnDeg) - 90 * Math.round(placement.turnDeg / 90)) < ROUNDED_OFTEN;
   const unit = unitOf(repeat);
   const snapped = (mm: number, k: 0 | 1): number => {
     if (!isSquare) return mm;

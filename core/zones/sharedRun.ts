@@ -1,3 +1,4 @@
+import { ROUNDED_OFTEN } from '../tolerances.ts';
 import { cross, distance, dot, subtract, unit, type Point } from '../geometry/point.ts';
 import type { Polygon } from '../geometry/ring.ts';
 
@@ -28,11 +29,11 @@ export function sharedRun(a: readonly Stretch[], b: readonly Stretch[], withinMm
   let at: Point = [0, 0];
   for (const [from, to] of a) {
     const size = distance(from, to);
-    if (size < 1e-6) continue;
+    if (size < ROUNDED_OFTEN) continue;
     const along = unit(subtract(to, from));
     for (const [p, q] of b) {
       const own = distance(p, q);
-      if (own < 1e-6 || Math.abs(cross(along, subtract(q, p))) > ALIKE_SINE * own) continue;
+      if (own < ROUNDED_OFTEN || Math.abs(cross(along, subtract(q, p))) > ALIKE_SINE * own) continue;
       if (Math.abs(cross(along, subtract(p, from))) > withinMm || Math.abs(cross(along, subtract(q, from))) > withinMm) continue;
       const [s, t] = [dot(along, subtract(p, from)), dot(along, subtract(q, from))];
       const [low, high] = [Math.max(0, Math.min(s, t)), Math.min(size, Math.max(s, t))];

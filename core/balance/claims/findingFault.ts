@@ -19,9 +19,9 @@ export interface Spoken {
 type Check = (figures: Readonly<Record<string, number>>, spoken: Spoken, finding: Finding) => boolean;
 
 /** Tapes agree so far, mm. */
-const TAPE_MM = 1;
+const READ_TO_MM = 1;
 
-const near = (mm: number, other: number, within = TAPE_MM): boolean => Math.abs(mm - other) <= within;
+const near = (mm: number, other: number, within = READ_TO_MM): boolean => Math.abs(mm - other) <= within;
 const sides = (ring: Ring): readonly [number, number] => {
   const { minX, maxX, minY, maxY } = boxOf(ring);
   return [maxX - minX, maxY - minY];
@@ -83,7 +83,7 @@ export const FINDING_CHECKS: Readonly<Record<string, Check>> = {
     const cut = cutNamed(spoken, finding);
     if (!cut) return false;
     // A leg runs along one side of the notch; the nearest way to the rim may be aslant, and no longer.
-    return innerCorners(cut.inTile[0]).some((mm) => mm <= legMm + TAPE_MM) && legMm < Math.max(25, Math.max(...sides(cut.tile)) / 3);
+    return innerCorners(cut.inTile[0]).some((mm) => mm <= legMm + READ_TO_MM) && legMm < Math.max(25, Math.max(...sides(cut.tile)) / 3);
   },
   'advice/thin-bridge': ({ bridgeMm, limitMm }, spoken, finding) => {
     const cut = cutNamed(spoken, finding);

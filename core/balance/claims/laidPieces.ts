@@ -33,7 +33,7 @@ export function laidPieces({ fields }: Pick<Drawing, 'fields'>, all = false): La
 export type EndingLine = Pick<Edge, 'from' | 'to' | 'gapMm'>;
 
 /** Corners lie on a line within this, mm. */
-const ON_LINE_MM = 0.02;
+const BESIDE_MM = 0.02;
 
 /** A tile reaches a line where it comes this near, mm. */
 const REACHES_MM = 0.05;
@@ -53,8 +53,8 @@ function stretchesOn(
     ring.flatMap((p, k) => {
       const q = ring[(k + 1) % ring.length];
       const isOn =
-        Math.abs(depth(p)) < ON_LINE_MM &&
-        Math.abs(depth(q)) < ON_LINE_MM &&
+        Math.abs(depth(p)) < BESIDE_MM &&
+        Math.abs(depth(q)) < BESIDE_MM &&
         Math.abs(run(p) - run(q)) > REACHES_MM &&
         Math.max(run(p), run(q)) > 0 &&
         Math.min(run(p), run(q)) < length;

@@ -9,7 +9,7 @@ import { depthsAlong, depthsFrom, tilesRound, widthsAlong, type EndingLine, type
 const LOST_MM = 1.6;
 
 /** A tape read twice, mm. */
-const TAPE_MM = 0.6;
+const READ_TO_MM = 0.6;
 
 /** Measured along sides up to 42 degrees off square, a depth reads up to a third longer. */
 const ASLANT = Math.cos((42 * Math.PI) / 180);
@@ -25,7 +25,7 @@ function sizesAreTrue(plan: Drawing, pieces: readonly LaidPiece[], { along, cutM
   if (cutMm === null) return depths.every((mm) => mm < LOST_MM);
   // What would lose less than half a millimetre is laid whole: a trial tells it as nearly full.
   const deep = pieces.map(({ tile }) => boxOf(tile)).flatMap(({ minX, minY, maxX, maxY }) => [maxX - minX, maxY - minY]);
-  const nearlyFull = deep.some((mm) => Math.abs(mm - cutMm[1]) <= TAPE_MM);
+  const nearlyFull = deep.some((mm) => Math.abs(mm - cutMm[1]) <= READ_TO_MM);
   const most = (nearlyFull ? Math.max(...depths, cutMm[1]) : Math.max(...depths)) / ASLANT + 0.1;
   return cutMm[0] <= cutMm[1] + 1e-9 && cutMm[1] <= most && cutMm[0] <= most;
 }
@@ -45,12 +45,12 @@ function isNarrowest(plan: Drawing, pieces: readonly LaidPiece[], { along, cutMm
   const toldMm = cutMm?.[0] ?? 0;
   for (const edge of plan.traced.edges) {
     const least = Math.min(...depthsFrom(edge, pieces).filter((mm) => mm >= LOST_MM));
-    if (least < toldMm * slackOf(edge, pieces) - TAPE_MM) return `a piece of ${least.toFixed(1)} along ${edge.id}`;
+    if (least < toldMm * slackOf(edge, pieces) - READ_TO_MM) return `a piece of ${least.toFixed(1)} along ${edge.id}`;
   }
   for (const { id, cuts } of plan.beside) {
     const lines = [...new Set(cuts.map(({ edge }) => edge))];
     const least = Math.min(...lines.flatMap((one) => depthsFrom(one, pieces)).filter((mm) => mm >= LOST_MM));
-    if (lines.some((one) => least < toldMm * slackOf(one, pieces) - TAPE_MM)) return `a piece of ${least.toFixed(1)} beside ${id}`;
+    if (lines.some((one) => least < toldMm * slackOf(one, pieces) - READ_TO_MM)) return `a piece of ${least.toFixed(1)} beside ${id}`;
   }
   const [line] = plan.traced.edges.filter(({ id }) => id === along.id);
   if (!line || !hasOneLine(plan, along)) return null;
@@ -76,7 +76,7 @@ export function statementFault(plan: Drawing, pieces: readonly LaidPiece[], stat
       return statement.edges.some(isCut) ? 'cut pieces at a full end' : null;
     case 'even': {
       const sizes = statement.edges.flatMap((id) => depthsAlong(plan, pieces, id));
-      return sizes.length > 0 && sizes.every((mm) => mm >= statement.cutMm[0] * 0.74 - TAPE_MM) ? null : 'the ends are not even';
+      return sizes.length > 0 && sizes.every((mm) => mm >= statement.cutMm[0] * 0.74 - READ_TO_MM) ? null : 'the ends are not even';
     }
     case 'ends':
       return statement.sizes.every((size) => sizesAreTrue(plan, pieces, size)) ? null : 'an end is of another size';

@@ -1,12 +1,10 @@
+import { ROUNDED_OFTEN, ROUNDING, SAW_MM } from '../../tolerances.ts';
 import { boxOf, ringArea } from '../../geometry/ring.ts';
 import type { Size } from '../../tile/product.ts';
 import { canShare } from './canShare.ts';
 import { byFixedPlaces } from './fixedPlaces.ts';
 import { pairBound } from './pairBound.ts';
 import { isFromRectangle, tileSize, type CutRule, type WantedPiece } from './wanted.ts';
-
-/** Sizes are taken to be smaller by this, mm, so that a hair never proves anything. */
-const HAIR_MM = 0.1;
 
 /**
  * So many tiles are needed at least, whatever the plan: the best of several proofs, or the first that proves `enough`. Each
@@ -16,7 +14,7 @@ export function leastTiles(pieces: readonly WantedPiece[], rule: CutRule, enough
   if (pieces.length === 0) return 0;
   let least = 1;
   for (const sum of proofs(pieces, rule)) {
-    least = Math.max(least, Math.ceil(sum - 1e-6));
+    least = Math.max(least, Math.ceil(sum - ROUNDED_OFTEN));
     if (least >= enough) break;
   }
   return least;
@@ -38,7 +36,7 @@ function* proofs(pieces: readonly WantedPiece[], rule: CutRule): Generator<numbe
  */
 function byArea(pieces: readonly WantedPiece[]): number {
   const tile = Math.abs(ringArea(pieces[0].tile));
-  const shares = pieces.map(({ areaMm2 }) => Math.max(0, areaMm2 / tile - 1e-6));
+  const shares = pieces.map(({ areaMm2 }) => Math.max(0, areaMm2 / tile - ROUNDED_OFTEN));
   // Smallest first, with what all from each on come to: every `share` is a place in this row.
   const sorted = [...shares].sort((a, b) => a - b);
   const fromOn = new Float64Array(sorted.length + 1);
@@ -57,7 +55,7 @@ function cornersOf({ factorySides, outline: [outer] }: WantedPiece): number {
   const { minX, minY, maxX, maxY } = boxOf(outer);
   const has = new Set(factorySides);
   const at = { left: minX, right: maxX, bottom: minY, top: maxY };
-  const reaches = (x: number, y: number): boolean => outer.some((p) => Math.abs(p[0] - x) < HAIR_MM && Math.abs(p[1] - y) < HAIR_MM);
+  const reaches = (x: number, y: number): boolean => outer.some((p) => Math.abs(p[0] - x) < SAW_MM && Math.abs(p[1] - y) < SAW_MM);
   return (['left', 'right'] as const).reduce(
     (sum, x) => sum + (['bottom', 'top'] as const).filter((y) => has.has(x) && has.has(y) && reaches(at[x], at[y])).length,
     0,
@@ -86,7 +84,7 @@ const rounded =
   (k: number): Dual =>
   (share) => {
     const parts = share * (k + 1);
-    return Math.abs(parts - Math.round(parts)) < 1e-9 ? share : Math.floor(parts) / k;
+    return Math.abs(parts - Math.round(parts)) < ROUNDING ? share : Math.floor(parts) / k;
   };
 
 /**
@@ -110,8 +108,8 @@ function* dualFeasible(pieces: readonly WantedPiece[], { kerfMm, directional }: 
   function sharesOf(size: Size, sides: number): readonly (readonly [number, number])[] {
     const ways = directional ? [size] : [size, { widthMm: size.heightMm, heightMm: size.widthMm }];
     return ways
-      .filter((way) => way.widthMm <= widthMm + HAIR_MM && way.heightMm <= heightMm + HAIR_MM)
-      .map((way) => [(way.widthMm + kerfMm - HAIR_MM) / wide, (way.heightMm + kerfMm - HAIR_MM) / high] as const)
+      .filter((way) => way.widthMm <= widthMm + SAW_MM && way.heightMm <= heightMm + SAW_MM)
+      .map((way) => [(way.widthMm + kerfMm - SAW_MM) / wide, (way.heightMm + kerfMm - SAW_MM) / high] as const)
       .slice(0, sides === 4 ? 1 : 2);
   }
   const duals: Dual[] = [

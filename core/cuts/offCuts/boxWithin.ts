@@ -1,8 +1,9 @@
+import { ON_LINE_MM } from '../../tolerances.ts';
 import { areaInBox } from '../../geometry/areaInBox.ts';
 import type { Box, Polygon } from '../../geometry/ring.ts';
 
 /** A box may reach over an outline by this much on average, mm. */
-const OVER_MM = 0.01;
+const OVER_MM = ON_LINE_MM;
 
 /** So many corners of an outline are tried as sides of a box; a curve has more. */
 const MOST_CORNERS = 9;

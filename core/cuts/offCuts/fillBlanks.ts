@@ -1,3 +1,4 @@
+import { HAIR_MM } from '../../tolerances.ts';
 import { motion } from '../../geometry/point.ts';
 import { boxOf, mapPolygon, type Box } from '../../geometry/ring.ts';
 import type { Side } from '../cutKind.ts';
@@ -19,9 +20,6 @@ interface Part {
 
 /** Sides in their order round a piece, so that a quarter turn moves each on by one. */
 const ROUND: readonly Side[] = ['bottom', 'right', 'top', 'left'];
-
-/** Slack with which a piece fills a blank from side to side, mm. */
-const HAIR_MM = 0.05;
 
 /** Nothing is taken from what is narrower, mm. */
 const NARROWEST_MM = 15;

@@ -1,3 +1,4 @@
+import { ON_LINE_TWICE_MM, SAW_MM } from '../../tolerances.ts';
 import { cross, distance, dot, motion, subtract, unit, type Point } from '../../geometry/point.ts';
 import { isBox, isConvex, mapPolygon, ringArea, type Ring } from '../../geometry/ring.ts';
 import { Clearance, placeOf, type Place } from './outlinePlaces.ts';
@@ -11,17 +12,14 @@ const MOST_CORNERS = 12;
 const MOST_PIECES = 200;
 
 /** A side that is kept runs along one of the tile's within this, mm, and is at least so long. */
-const ALONG_MM = 0.02;
+const ALONG_MM = ON_LINE_TWICE_MM;
 const KEPT_MM = 1;
 
 /** Two sides that meet at less than this can be slid along, as a sine. */
 const SLIDES_SINE = 0.2;
 
 /** Corners are alike whose sine and cosine differ by less; a hair at the end of a tile. */
-const ALIKE = 1e-3;
-
-/** Sizes are taken to be smaller by this, mm, so that a hair never proves anything. */
-const HAIR_MM = 0.1;
+const ALIKE = 1 / 1000;
 
 /**
  * So many tiles are needed at least for the pieces that keep two sides of their tile which run in two ways: those have to be
@@ -36,7 +34,7 @@ export function byFixedPlaces(pieces: readonly WantedPiece[], { kerfMm, directio
     return corner ? [{ piece, corner }] : [];
   });
   if (held.length > MOST_PIECES) return 0;
-  const keepsOff = new Clearance(Math.max(0, kerfMm - HAIR_MM), Infinity);
+  const keepsOff = new Clearance(Math.max(0, kerfMm - SAW_MM), Infinity);
   const places = new Map(held.map(({ piece, corner }) => [piece, cornerPlaces(piece, corner, directional, keepsOff)]));
   const fixed = [...places.keys()].sort((a, b) => b.areaMm2 - a.areaMm2);
   const findRoom = (taken: readonly Place[], [piece, ...others]: readonly WantedPiece[]): boolean =>
@@ -84,7 +82,7 @@ function cornerPlaces(piece: WantedPiece, [a, b]: readonly [Side, Side], directi
         const [x, y] = turn(p);
         return [x - turned[0] + to[0], y - turned[1] + to[1]];
       });
-      const lies = outline[0].every((p) => sides.every(({ from, along }) => cross(along, subtract(p, from)) > -HAIR_MM));
+      const lies = outline[0].every((p) => sides.every(({ from, along }) => cross(along, subtract(p, from)) > -SAW_MM));
       if (lies) places.push(placeOf(outline, turnDeg, keepsOff));
     }
   return places.filter(({ key }, k) => places.findIndex((other) => other.key === key) === k);

@@ -1,9 +1,10 @@
+import { HAIR_MM } from '../../tolerances.ts';
 import type { Box } from '../../geometry/ring.ts';
 import type { Size } from '../../tile/product.ts';
 import type { Side } from '../cutKind.ts';
 
 /** Sizes nearer than this fit each other, mm. */
-export const FITS_MM = 0.05;
+export const FITS_MM = HAIR_MM;
 
 /** A box of a size that has to touch some sides of the tile. */
 export interface WantedBox extends Size {

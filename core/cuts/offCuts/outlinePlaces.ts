@@ -1,3 +1,4 @@
+import { HAIR_MM, SEEN_MM } from '../../tolerances.ts';
 import { difference } from '../../geometry/clip.ts';
 import { distanceToStretch } from '../../geometry/distanceToStretch.ts';
 import { labelPoint } from '../../geometry/labelPoint.ts';
@@ -7,10 +8,10 @@ import { boxOf, isConvex, isInside, mapPolygon, polygonArea, polygonsArea, type 
 import type { CutRule, WantedPiece } from './wanted.ts';
 
 /** Measured outlines miss their own turn by a little, mm. */
-const TURN_SLACK_MM = 0.5;
+const TURN_SLACK_MM = SEEN_MM;
 
 /** Pieces come this much nearer to each other than the kerf, mm: no saw knows it. */
-const TOUCH_MM = 0.05;
+const TOUCH_MM = HAIR_MM;
 
 /** Two outlines that share so little share nothing, mm²: clipping works in thousandths. */
 const NOTHING_MM2 = 0.5;

@@ -1,3 +1,4 @@
+import { ON_LINE_MM } from '../../tolerances.ts';
 import { oncePer } from '../../oncePer.ts';
 import { difference } from '../../geometry/clip.ts';
 import { drawnIn } from '../../geometry/drawnIn.ts';
@@ -223,15 +224,15 @@ function openWithin([outer]: Polygon, kerfMm: number): Box[] {
   const left = difference([[boxRing(own)]], [[kerfMm > 0 ? drawnIn(outer, -kerfMm) : outer]]);
   const isOpen = ({ minX, minY, maxX, maxY }: Box): boolean =>
     Math.min(maxX - minX, maxY - minY) >= SMALLEST_OPEN_MM &&
-    (minX < own.minX + 0.01 || maxX > own.maxX - 0.01) &&
-    (minY < own.minY + 0.01 || maxY > own.maxY - 0.01);
+    (minX < own.minX + ON_LINE_MM || maxX > own.maxX - ON_LINE_MM) &&
+    (minY < own.minY + ON_LINE_MM || maxY > own.maxY - ON_LINE_MM);
   return left.flatMap((part) => largestBoxWithin(part, isOpen) ?? []);
 }
 
 /** Whether the sides of a ring's box are free beside one of its corners for as long as an opening has to be. */
 function leavesACorner(ring: Ring, { minX, minY, maxX, maxY }: Box): boolean {
   const along = (k: 0 | 1, side: number): readonly [number, number] => {
-    const on = ring.filter((p) => Math.abs(p[1 - k] - side) < 0.01).map((p) => p[k]);
+    const on = ring.filter((p) => Math.abs(p[1 - k] - side) < ON_LINE_MM).map((p) => p[k]);
     return [Math.min(...on), Math.max(...on)];
   };
   const [bottom, top, left, right] = [along(0, minY), along(0, maxY), along(1, minX), along(1, maxX)];

@@ -1,10 +1,8 @@
+import { ROUNDED_OFTEN, SAW_MM } from '../../tolerances.ts';
 import { leftOfLine } from '../../geometry/leftOfLine.ts';
 import { add, cross, distance, dot, quarterTurn, scale, subtract, unit, type Point } from '../../geometry/point.ts';
 import { boxOf, type Polygon, type Ring } from '../../geometry/ring.ts';
 import type { Side } from '../cutKind.ts';
-
-/** Nearer than this two edges are one, mm. */
-const SAME_MM = 0.1;
 
 /** A shorter edge is part of a curve, or too short to lay a fence or a rule to, mm. */
 const SHORT_MM = 5;
@@ -66,7 +64,7 @@ function nextCut(part: Ring, pieces: readonly Held[], kerfMm: number): Cut | nul
       const cut = cutAlong(part, pieces, piece.index, from, along, kerfMm);
       // A line that only touches a piece serves to part it from others.
       if (!cut || (!isEdge && cut.parts === 0)) continue;
-      if (!best || cut.parts > best.parts || (cut.parts === best.parts && lengthOf(cut) < lengthOf(best) - SAME_MM)) best = cut;
+      if (!best || cut.parts > best.parts || (cut.parts === best.parts && lengthOf(cut) < lengthOf(best) - SAW_MM)) best = cut;
     }
   return best;
 }
@@ -85,7 +83,7 @@ function linesOf(outline: Ring): Line[] {
     const to = outline[(k + 1) % outline.length];
     if (distance(from, to) < SHORT_MM) return [];
     const along = unit(subtract(to, from));
-    return outline.every((p) => cross(along, subtract(p, from)) > -SAME_MM) ? [{ from, along, isEdge: true }] : [];
+    return outline.every((p) => cross(along, subtract(p, from)) > -SAW_MM) ? [{ from, along, isEdge: true }] : [];
   });
   const { minX, minY, maxX, maxY } = boxOf(outline);
   const around: readonly Line[] = [
@@ -102,22 +100,22 @@ function cutAlong(part: Ring, pieces: readonly Held[], piece: number, from: Poin
   const off = (p: Point): number => cross(along, subtract(p, from));
   const reach = part.map(off);
   const least = Math.min(...reach);
-  if (least > -SAME_MM || Math.max(...reach) < SAME_MM) return null;
+  if (least > -SAW_MM || Math.max(...reach) < SAW_MM) return null;
   // The blade takes its width on the side that is not kept; at the rim of the tile there may be less to take.
   const bladeMm = Math.min(kerfMm, -least);
   const keptPieces: Held[] = [];
   const otherPieces: Held[] = [];
   for (const held of pieces) {
     const own = held.outline.map(off);
-    if (Math.min(...own) > -2 * SAME_MM) keptPieces.push(held);
-    else if (Math.max(...own) < 2 * SAME_MM - bladeMm) otherPieces.push(held);
+    if (Math.min(...own) > -2 * SAW_MM) keptPieces.push(held);
+    else if (Math.max(...own) < 2 * SAW_MM - bladeMm) otherPieces.push(held);
     else return null;
   }
   const to = add(from, along);
   const kept = leftOfLine(part, from, to);
   const beyond = scale(quarterTurn(along), -bladeMm);
   const rest = leftOfLine(part, add(to, beyond), add(from, beyond));
-  const run = kept.filter((p) => Math.abs(off(p)) < SAME_MM / 10).map((p) => dot(subtract(p, from), along));
+  const run = kept.filter((p) => Math.abs(off(p)) < SAW_MM / 10).map((p) => dot(subtract(p, from), along));
   const at = (mm: number): Point => add(from, scale(along, mm));
   return {
     pass: { from: at(Math.min(...run)), to: at(Math.max(...run)), fence: fenceFor(part, from, along), piece },
@@ -137,14 +135,14 @@ function fenceFor(part: Ring, from: Point, along: Point): Pass['fence'] {
   const mm = Math.max(...off);
   const lies = part.some((p, k) => {
     const next = (k + 1) % part.length;
-    return off[k] > mm - SAME_MM && off[next] > mm - SAME_MM && distance(p, part[next]) > SHORT_MM;
+    return off[k] > mm - SAW_MM && off[next] > mm - SAW_MM && distance(p, part[next]) > SHORT_MM;
   });
   return lies ? { side, mm } : null;
 }
 
 /** The side of the tile that a line runs with, on what lies left of it; null for a slanted one. */
 function sideAcross([x, y]: Point): Side | null {
-  if (Math.abs(x) < 1e-6) return y > 0 ? 'left' : 'right';
-  if (Math.abs(y) < 1e-6) return x > 0 ? 'top' : 'bottom';
+  if (Math.abs(x) < ROUNDED_OFTEN) return y > 0 ? 'left' : 'right';
+  if (Math.abs(y) < ROUNDED_OFTEN) return x > 0 ? 'top' : 'bottom';
   return null;
 }

@@ -1,3 +1,4 @@
+import { ROUNDED_OFTEN } from '../../tolerances.ts';
 import type { Field } from '../../setout/fields/field.ts';
 import type { Sheet } from '../../tile/sheet/sheet.ts';
 import { sheetCells, type SheetCell } from './sheetCells.ts';
@@ -114,7 +115,7 @@ function boundFor(sheet: Sheet, cells: readonly SheetCell[]): number {
     }
   }
   const byPlace = [...places.values()].map((own) => own.wanted / own.onSheet);
-  return Math.ceil(Math.max(0, ...byType, ...byPlace) - 1e-6);
+  return Math.ceil(Math.max(0, ...byType, ...byPlace) - ROUNDED_OFTEN);
 }
 
 /** Names sheets by row from the bottom and place from the left, S2-3: never like a piece of one drawing with them, B3. */

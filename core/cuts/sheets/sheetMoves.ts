@@ -1,3 +1,4 @@
+import { AS_MADE_MM } from '../../tolerances.ts';
 import { selfTurns } from '../../geometry/selfTurns.ts';
 import { boxOf } from '../../geometry/ring.ts';
 import { oncePer } from '../../oncePer.ts';
@@ -5,7 +6,7 @@ import { chipOutline, chipRing } from '../../tile/sheet/sheetChips.ts';
 import type { Sheet } from '../../tile/sheet/sheet.ts';
 
 /** Chips that lie this near to where one is wanted are the one, mm. */
-const SAME_PLACE_MM = 0.3;
+const SAME_PLACE_MM = AS_MADE_MM;
 
 /** A way to lay a sheet upon itself so that chips come to lie on equal ones. */
 export interface SheetMove {

@@ -1,3 +1,4 @@
+import { ON_LINE_MM, ROUNDED_OFTEN, ROUNDING } from '../../tolerances.ts';
 import { packLengths } from './packLengths.ts';
 
 /** A bar as it is sold: m, and what it costs. */
@@ -11,9 +12,6 @@ export interface CutBar<Offer> {
   readonly offer: Offer;
   readonly own: readonly number[];
 }
-
-/** What is this little too long still fits, mm. */
-const HAIR_MM = 0.01;
 
 /** So many lengths are parted over bars in every way there is; more are, a few bars at a time. */
 const MOST_AT_ONCE = 11;
@@ -33,13 +31,13 @@ export function cheapestBars<Offer extends BarOffer>(
 ): CutBar<Offer>[] {
   const fitting = (own: readonly number[]): Offer | null => {
     const takes = own.reduce((sum, k) => sum + lengthsMm[k] + kerfMm, -kerfMm);
-    const fits = offers.filter(({ size }) => size * 1000 >= takes - HAIR_MM);
+    const fits = offers.filter(({ size }) => size * 1000 >= takes - ON_LINE_MM);
     return fits.length === 0 ? null : fits.reduce((a, b) => (b.price < a.price || (b.price === a.price && b.size < a.size) ? b : a));
   };
   const all = lengthsMm.map((_, k) => k);
   if (all.length <= MOST_AT_ONCE) return everyWay(all, fitting);
   const starts = offers.flatMap(({ size }): CutBar<Offer>[][] => {
-    if (lengthsMm.some((mm) => mm > size * 1000 + HAIR_MM)) return [];
+    if (lengthsMm.some((mm) => mm > size * 1000 + ON_LINE_MM)) return [];
     return [packLengths(lengthsMm, size * 1000, kerfMm).bars.flatMap((own) => barsOf([own], fitting))];
   });
   return starts.map((start) => partedAnew(start, fitting)).reduce((a, b) => (isCheaper(b, a) ? b : a));
@@ -50,7 +48,7 @@ type Fitting<Offer> = (own: readonly number[]) => Offer | null;
 const costOf = (bars: readonly CutBar<BarOffer>[]): number => bars.reduce((sum, { offer }) => sum + offer.price, 0);
 
 const isCheaper = (a: readonly CutBar<BarOffer>[], b: readonly CutBar<BarOffer>[]): boolean =>
-  costOf(a) < costOf(b) - 1e-9 || (costOf(a) < costOf(b) + 1e-9 && a.length < b.length);
+  costOf(a) < costOf(b) - ROUNDING || (costOf(a) < costOf(b) + ROUNDING && a.length < b.length);
 
 function barsOf<Offer extends BarOffer>(sets: readonly (readonly number[])[], fitting: Fitting<Offer>): CutBar<Offer>[] {
   return sets.map((own) => {
@@ -73,8 +71,8 @@ function everyWay<Offer extends BarOffer>(items: readonly number[], fitting: Fit
     // A bar more is worth a trifle, so that of plans of one price the one of fewer bars is taken.
     for (let set = mask; set > 0; set = (set - 1) & mask) {
       const offer = set & lowest ? bars[set] : null;
-      if (offer && best[mask ^ set] + offer.price + 1e-7 < best[mask])
-        [best[mask], last[mask]] = [best[mask ^ set] + offer.price + 1e-7, set];
+      if (offer && best[mask ^ set] + offer.price + ROUNDED_OFTEN / 10 < best[mask])
+        [best[mask], last[mask]] = [best[mask ^ set] + offer.price + ROUNDED_OFTEN / 10, set];
     }
   }
   const sets: number[][] = [];

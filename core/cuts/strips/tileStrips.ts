@@ -1,3 +1,4 @@
+import { ROUNDING } from '../../tolerances.ts';
 import type { Size } from '../../tile/product.ts';
 import { packLengths, partRun } from './packLengths.ts';
 
@@ -27,7 +28,7 @@ export interface TileStrips {
 
 /** So many strips a tile gives across a side; none where it is narrower than a strip. */
 export function stripsAcross(sideMm: number, { widthMm, kerfMm, factoryEdge }: StripRule): number {
-  const fit = Math.floor((sideMm + kerfMm) / (widthMm + kerfMm) + 1e-9);
+  const fit = Math.floor((sideMm + kerfMm) / (widthMm + kerfMm) + ROUNDING);
   return factoryEdge ? Math.min(2, fit) : fit;
 }
 

@@ -1,3 +1,4 @@
+import { ROUNDED_OFTEN, ROUNDING } from '../../tolerances.ts';
 import { distance, type Point } from '../../geometry/point.ts';
 
 interface Flat {
@@ -20,7 +21,7 @@ export function ellipsePoints({
 } {
   const round = 2 * Math.PI;
   const sweep = (((endAngle - startAngle) % round) + round) % round || round;
-  const closed = sweep > round - 1e-6;
+  const closed = sweep > round - ROUNDED_OFTEN;
   const count = closed ? STEPS : STEPS + 1;
   const points = Array.from({ length: count }, (_, k): Point => {
     const t = startAngle + (sweep * k) / STEPS;
@@ -79,7 +80,7 @@ const FIT_STEPS = 24;
  * and bend run on from piece to piece, free at both ends, as drawing programs lay a spline through fit points.
  */
 function throughPoints(given: readonly Point[]): Point[] {
-  const points = given.filter((p, k) => k === 0 || distance(p, given[k - 1]) > 1e-9);
+  const points = given.filter((p, k) => k === 0 || distance(p, given[k - 1]) > ROUNDING);
   if (points.length < 3 || points.length > MOST_FITTED) return [...points];
   const spans = points.slice(1).map((p, k) => distance(p, points[k]));
   const bends = [0, 1].map((axis) =>

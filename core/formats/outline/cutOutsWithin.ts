@@ -1,3 +1,4 @@
+import { SAW_MM } from '../../tolerances.ts';
 import { dot, motion, subtract, unit, type Point } from '../../geometry/point.ts';
 import { boxOf, isInside, ringArea, type Ring } from '../../geometry/ring.ts';
 import { fixtureTurn, lineOfEdge, measuresAt, placeFixture, type Fixture, type MeasuringLine } from '../../surface/fixture.ts';
@@ -8,7 +9,7 @@ import { pathPoints, type DrawnPath } from './drawnPath.ts';
 import { outlineShape, placedOutline } from './outlineShape.ts';
 
 /** Corners nearer than this to a rectangle or a circle make one, mm. */
-const ON_MM = 0.1;
+const ON_MM = SAW_MM;
 
 /** Sides nearer to square than this make a rectangle, degrees. */
 const SQUARE_DEG = 0.02;

@@ -1,3 +1,4 @@
+import { ROUNDING } from '../../tolerances.ts';
 import { pointsOfArc, type Arc } from '../../geometry/arc.ts';
 import { distance, type Point } from '../../geometry/point.ts';
 
@@ -35,7 +36,7 @@ export interface OutlineFile {
 
 /** The arc on from a corner; null where the way is straight. */
 export const arcOn = ({ at, bulge }: DrawnCorner, to: Point): Arc | null =>
-  Math.abs(bulge) < 1e-9 ? null : { from: at, to, riseMm: (bulge * distance(at, to)) / 2 };
+  Math.abs(bulge) < ROUNDING ? null : { from: at, to, riseMm: (bulge * distance(at, to)) / 2 };
 
 /** All points of a path, arcs drawn out. */
 export function pathPoints({ corners, closed }: DrawnPath): Point[] {

@@ -1,3 +1,4 @@
+import { ROUNDED_OFTEN, ROUNDING } from '../../tolerances.ts';
 import { distance, type Point } from '../../geometry/point.ts';
 import type { DrawnCorner, DrawnPath } from './drawnPath.ts';
 
@@ -60,7 +61,7 @@ class LooseEnds {
   constructor(paths: readonly DrawnPath[], tolerance: number) {
     this.left = new Set(paths);
     this.tolerance = tolerance;
-    this.cell = Math.max(tolerance, 1e-6);
+    this.cell = Math.max(tolerance, ROUNDED_OFTEN);
     for (const path of paths)
       for (const isEnd of [false, true]) {
         const at = isEnd ? end(path) : start(path);
@@ -108,7 +109,7 @@ export function reversed(path: DrawnPath): DrawnPath {
 
 function withoutRepeatedEnd(path: DrawnPath): DrawnPath {
   const { corners } = path;
-  return corners.length > 2 && distance(corners[0].at, corners[corners.length - 1].at) < 1e-9
+  return corners.length > 2 && distance(corners[0].at, corners[corners.length - 1].at) < ROUNDING
     ? { ...path, corners: corners.slice(0, -1) }
     : path;
 }

@@ -1,3 +1,4 @@
+import { ROUNDING, SAW_MM, TOLERANCE_MM } from '../../tolerances.ts';
 import type { Circle } from '../../geometry/circleRing.ts';
 import { cross, distance, subtract, type Point } from '../../geometry/point.ts';
 import { ringArea } from '../../geometry/ring.ts';
@@ -9,10 +10,10 @@ import { pathPoints, type DrawnCorner, type DrawnPath } from './drawnPath.ts';
 import { reversed } from './joinPaths.ts';
 
 /** Points nearer than this to a straight line or a circle lie on it, mm. */
-const ON_MM = 0.1;
+const ON_MM = SAW_MM;
 
 /** Programs that draw arcs out by cubic curves stray from the circle by this share of its radius. */
-const DRAWN_OUT_SHARE = 4e-4;
+const DRAWN_OUT_SHARE = 1 / 2500;
 
 /** A larger circle is a straight line that was measured badly, mm. */
 const LARGEST_RADIUS_MM = 100_000;
@@ -49,7 +50,7 @@ export function placedOutline(outline: DrawnPath, mmPerUnit: number): { readonly
 
 function curveOf(bulge: number, chordMm: number): Curve | null {
   const riseMm = Math.round(((Math.abs(bulge) * chordMm) / 2) * 1e6) / 1e6;
-  return riseMm < 1e-3 ? null : { by: 'rise', riseMm, bulges: bulge > 0 ? 'out' : 'in' };
+  return riseMm < TOLERANCE_MM ? null : { by: 'rise', riseMm, bulges: bulge > 0 ? 'out' : 'in' };
 }
 
 /** Leaves out corners that repeat, and straight ones between straight stretches. */
@@ -60,7 +61,7 @@ function withoutIdle(corners: readonly DrawnCorner[]): DrawnCorner[] {
     const after = apart[(k + 1) % apart.length];
     if (bulge !== 0 || before.bulge !== 0) return true;
     const along = subtract(after.at, before.at);
-    return Math.abs(cross(along, subtract(at, before.at))) / Math.max(1e-9, Math.hypot(...along)) > ON_MM / 20;
+    return Math.abs(cross(along, subtract(at, before.at))) / Math.max(ROUNDING, Math.hypot(...along)) > ON_MM / 20;
   });
 }
 

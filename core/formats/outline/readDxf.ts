@@ -1,3 +1,4 @@
+import { ROUNDED_OFTEN } from '../../tolerances.ts';
 import * as dxfParser from 'dxf-parser';
 import type { IDxf, IEntity } from 'dxf-parser';
 import { motion, type Point } from '../../geometry/point.ts';
@@ -109,7 +110,7 @@ function pathsOf(raw: IEntity, reading: Reading, depth: number): DrawnPath[] {
     return [];
   }
   const heights = ((raw as Entity)['vertices'] as readonly { readonly z?: number }[] | undefined)?.map(({ z = 0 }) => z) ?? [];
-  if (Math.max(0, ...heights.map((z) => Math.abs(z - heights[0]))) > 1e-6) reading.passedOver.add('heights, drawn flat');
+  if (Math.max(0, ...heights.map((z) => Math.abs(z - heights[0]))) > ROUNDED_OFTEN) reading.passedOver.add('heights, drawn flat');
   const paths = drawnBy(raw, reading, depth);
   if (raw.type !== 'INSERT') reading.budget.spend(1 + paths.reduce((sum, { corners }) => sum + corners.length, 0));
   const isWhole = paths.every(({ corners }) => corners.every(({ at, bulge }) => [...at, bulge].every(Number.isFinite)));

@@ -1,3 +1,4 @@
+import { ROUNDED_OFTEN } from '../../tolerances.ts';
 import { XMLParser, XMLValidator } from 'fast-xml-parser';
 import svgpath from 'svgpath';
 import type { Point } from '../../geometry/point.ts';
@@ -197,7 +198,7 @@ function hasEllipses(path: ReturnType<typeof svgpath>): boolean {
   let found = false;
   path.iterate((segment: readonly (string | number)[]) => {
     const [command, rx, ry] = segment;
-    if (command === 'A' && Math.abs(Number(rx) - Number(ry)) > 1e-6 * Number(rx)) found = true;
+    if (command === 'A' && Math.abs(Number(rx) - Number(ry)) > ROUNDED_OFTEN * Number(rx)) found = true;
   });
   return found;
 }

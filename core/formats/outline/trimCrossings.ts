@@ -1,3 +1,4 @@
+import { ROUNDED_OFTEN, ROUNDING } from '../../tolerances.ts';
 import { cross, subtract, type Point } from '../../geometry/point.ts';
 import type { DrawnPath } from './drawnPath.ts';
 
@@ -25,7 +26,7 @@ export function trimCrossings(paths: readonly DrawnPath[]): { readonly paths: re
 const MOST_LINES = 400;
 
 /** A line that stops short of another by more than this share of its length leaves a gap, which is closed elsewhere. */
-const SHORT_SHARE = 1e-6;
+const SHORT_SHARE = ROUNDED_OFTEN;
 
 const isLoneLine = ({ closed, corners }: DrawnPath): boolean => !closed && corners.length === 2 && corners[0].bulge === 0;
 
@@ -37,7 +38,7 @@ const along = ([x, y]: Point, to: Point, t: number): Point => [x + t * (to[0] - 
 function crossingAt([a, b]: readonly [Point, Point], [c, d]: readonly [Point, Point]): number | null {
   const [way, other, between] = [subtract(b, a), subtract(d, c), subtract(c, a)];
   const turn = cross(way, other);
-  if (Math.abs(turn) < 1e-9 * Math.hypot(...way) * Math.hypot(...other)) return null;
+  if (Math.abs(turn) < ROUNDING * Math.hypot(...way) * Math.hypot(...other)) return null;
   const [t, s] = [cross(between, other) / turn, cross(between, way) / turn];
   const isOn = (share: number): boolean => share > -SHORT_SHARE && share < 1 + SHORT_SHARE;
   return isOn(t) && isOn(s) ? t : null;

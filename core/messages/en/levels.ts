@@ -1,3 +1,4 @@
+import { HAIR_MM } from '../../tolerances.ts';
 import type { BaseFigures, BaseLine } from '../../surface/baseLine.ts';
 import type { BuildUpFigures } from '../../surface/buildUp.ts';
 import type { LevelFigures } from '../../surface/levels/levelFigures.ts';
@@ -37,9 +38,9 @@ export function describeBuildUp(
   const length = (mm: number): string => formatLengthWithUnit(mm, tape);
   const name = neighbour || 'its neighbour';
   const meets =
-    Math.abs(proudMm) < 0.05 ? `flush with ${name}` : `${length(Math.abs(proudMm))} ${proudMm > 0 ? 'proud of' : 'below'} ${name}`;
+    Math.abs(proudMm) < HAIR_MM ? `flush with ${name}` : `${length(Math.abs(proudMm))} ${proudMm > 0 ? 'proud of' : 'below'} ${name}`;
   const mend =
-    flushMm === null || Math.abs(proudMm) < 0.05
+    flushMm === null || Math.abs(proudMm) < HAIR_MM
       ? []
       : flushMm >= 0
         ? [`${layer ?? 'The layer'} of ${length(flushMm)} would make it flush.`]

@@ -1,3 +1,4 @@
+import { ON_LINE_MM, ROUNDING } from '../../tolerances.ts';
 import { productName, tapeOf, type Job } from '../../job/job.ts';
 import type { Material } from '../../money/priceMaterials.ts';
 import type { RateHow } from '../../takeoff/byRate.ts';
@@ -195,7 +196,7 @@ function explainBars(how: BarsHow, item: Material['item'], words: Words): string
       lengths.filter(({ of }) => of.surfaceId === surfaceId && of.edgeId === edgeId && of.mm === mm),
     );
     // No bar is as long.
-    const joined = parts.length > 1 && parts.every((part) => part.mm < mm - 0.01) ? `, joined from ${parts.length} lengths` : '';
+    const joined = parts.length > 1 && parts.every((part) => part.mm < mm - ON_LINE_MM) ? `, joined from ${parts.length} lengths` : '';
     return `${words.nameOf(surfaceId)}, ${where}: ${formatRun(mm, words.tapeOf(surfaceId))}${cut}${joined}.`;
   });
   const bars = how.bars.map(({ sizeM, lengths }, k) => {
@@ -226,7 +227,7 @@ const explainRate = (how: RateHow, unit: Material['unit'], words: Words): string
         : how.of === 'count'
           ? ` x ${per.toFixed(2)}`
           : ` at ${Math.round(per * 1000) / 1000} ${UNIT_NAMES[unit]}/${RATES[how.of]}`;
-    return `${words.nameOf(surfaceId)}: ${measured}${rate}: ${describeAmount(unit === 'piece' ? Math.ceil(quantity - 1e-9) : quantity, unit, tape)}.`;
+    return `${words.nameOf(surfaceId)}: ${measured}${rate}: ${describeAmount(unit === 'piece' ? Math.ceil(quantity - ROUNDING) : quantity, unit, tape)}.`;
   }),
   ...figuresLine(how.figures),
 ];

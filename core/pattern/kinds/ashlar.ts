@@ -1,3 +1,4 @@
+import { HAIR_MM } from '../../tolerances.ts';
 import { oncePer } from '../../oncePer.ts';
 import { z } from 'zod';
 import { rectangleRing } from '../../geometry/ring.ts';
@@ -29,7 +30,7 @@ const schema = z.strictObject({
 export type Ashlar = z.infer<typeof schema>;
 
 /** A side that is shorter than the tile by less than the kerf can't be cut off it. */
-const fitsSide = (mm: number, tileMm: number, kerfMm: number): boolean => Math.abs(mm - tileMm) < 0.05 || mm <= tileMm - kerfMm;
+const fitsSide = (mm: number, tileMm: number, kerfMm: number): boolean => Math.abs(mm - tileMm) < HAIR_MM || mm <= tileMm - kerfMm;
 
 /** Whether a piece can be cut from a tile: as it lies, or turned a quarter. */
 const canCut = (w: number, h: number, { widthMm, heightMm }: Size, kerfMm: number): boolean =>
@@ -115,7 +116,7 @@ export const ashlar = {
     const pieces = stonesOf(pattern, module).map(([x, y, w, h]): RepeatPiece => {
       const [wide, high] = [w * m - module.jointMm, h * m - module.jointMm];
       const turned = !(fitsSide(wide, module.widthMm, 0) && fitsSide(high, module.heightMm, 0));
-      const whole = Math.abs(wide - module.widthMm) < 0.05 && Math.abs(high - module.heightMm) < 0.05;
+      const whole = Math.abs(wide - module.widthMm) < HAIR_MM && Math.abs(high - module.heightMm) < HAIR_MM;
       const piece = tilePiece(rectangleRing(x * m, y * m, wide, high), { turnDeg: turned ? 90 : 0 });
       return whole ? piece : { ...piece, cutFrom: { widthMm: module.widthMm, heightMm: module.heightMm } };
     });

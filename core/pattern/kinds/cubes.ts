@@ -1,3 +1,4 @@
+import { SAW_MM } from '../../tolerances.ts';
 import { z } from 'zod';
 import { add, scale, type Point } from '../../geometry/point.ts';
 import { tileOutline } from '../../tile/tileOutline.ts';
@@ -11,7 +12,7 @@ const schema = z.strictObject({ kind: z.literal('cubes') });
 const towards = (deg: number): Point => [Math.cos((deg * Math.PI) / 180), Math.sin((deg * Math.PI) / 180)];
 
 /** A short diagonal this far from a long one over √3 still closes, mm; beyond a quarter of the joint it shows. */
-const SIXTY_SLACK_MM = 0.1;
+const SIXTY_SLACK_MM = SAW_MM;
 
 /**
  * Three diamonds of 60 degrees round a corner, each a third of a turn on: they look like stacked cubes.

@@ -1,3 +1,4 @@
+import { HAIR_MM } from '../../tolerances.ts';
 import { z } from 'zod';
 import { tileOutline, tipOf } from '../../tile/tileOutline.ts';
 import type { PatternKind } from '../patternKind.ts';
@@ -11,7 +12,7 @@ const schema = z.strictObject({
 });
 
 /** Without flats it is a diamond, and its outline would have sides of no length, mm. */
-const LEAST_FLAT_MM = 0.05;
+const LEAST_FLAT_MM = HAIR_MM;
 
 /**
  * Hexagons, regular or long. Across the flats d: (d+j, 0), ((d+j)/2, V). The slanted sides are j apart

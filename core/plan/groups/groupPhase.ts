@@ -1,3 +1,4 @@
+import { HAIR_MM, ROUNDING } from '../../tolerances.ts';
 import type { Memory, Shelf } from '../../memory.ts';
 import type { Surface } from '../../job/job.ts';
 import { criticalOffsets } from '../../setout/search/criticalOffsets.ts';
@@ -68,7 +69,7 @@ function cheapestPhase({ members, stepMm }: InStep, weights: Weights): number {
       });
       return sum + Math.min(...scores);
     }, 0);
-    if (cost < best.cost - 1e-9) best = { phase, cost };
+    if (cost < best.cost - ROUNDING) best = { phase, cost };
   }
   return best.phase;
 }
@@ -76,7 +77,7 @@ function cheapestPhase({ members, stepMm }: InStep, weights: Weights): number {
 function distinctPhases(values: readonly number[], stepMm: number): readonly number[] {
   const within = values.map((mm) => mm - stepMm * Math.floor(mm / stepMm)).sort((a, b) => a - b);
   return evenly(
-    within.filter((mm, k) => k === 0 || mm - within[k - 1] > 0.05),
+    within.filter((mm, k) => k === 0 || mm - within[k - 1] > HAIR_MM),
     MOST_PHASES,
   );
 }

@@ -1,3 +1,4 @@
+import { HAIR_MM, ROUNDING } from '../../tolerances.ts';
 import type { Memory } from '../../memory.ts';
 import { distance, subtract, type Point } from '../../geometry/point.ts';
 import type { Surface } from '../../job/job.ts';
@@ -42,7 +43,7 @@ function openIn({ rules, memory, opened }: Groups, surface: Surface): OpenSurfac
 }
 
 /** Joints run on over an edge where pieces repeat alike along it, to this, mm. */
-const ALIKE_MM = 0.05;
+const ALIKE_MM = HAIR_MM;
 
 /** An edge that is further off level or upright carries no joints, mm over its length. */
 const STRAIGHT_MM = 3;
@@ -72,7 +73,7 @@ export function groupedSetout(groups: Groups, surface: Surface): SetoutChoice {
     setout = {
       ...setout,
       turn: { rule: 'asDrawn' },
-      [axis]: { rule: 'free', offsetMm: Math.round((offset - period * Math.floor(offset / period + 1e-9)) * 1e4) / 1e4 },
+      [axis]: { rule: 'free', offsetMm: Math.round((offset - period * Math.floor(offset / period + ROUNDING)) * 1e4) / 1e4 },
     };
   }
   return setout;

@@ -1,4 +1,4 @@
-import { TOLERANCE_MM } from '../../geometry/conventions.ts';
+import { TOLERANCE_MM } from '../../tolerances.ts';
 import { motion } from '../../geometry/point.ts';
 import { boxOf, type Box, type Ring } from '../../geometry/ring.ts';
 import { unitOf, type Repeat } from '../../pattern/repeat.ts';

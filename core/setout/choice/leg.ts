@@ -1,3 +1,5 @@
+import { ON_LINE_MM } from '../../tolerances.ts';
+
 /** A leg of a notched piece under this is fragile, mm, and so is one under a third of the piece (trade practice). */
 export const LEG_MM = 25;
 export const LEG_SHARE = 1 / 3;
@@ -8,8 +10,5 @@ export const BRIDGE_MM = 10;
 /** What a leg has to be so that it does not break on the way to the wall, mm; `fullMm` is the piece that way. */
 export const legLimit = (fullMm: number): number => Math.max(LEG_MM, fullMm * LEG_SHARE);
 
-/** What is laid and what was tried differ by less, mm. */
-const HAIR_MM = 0.01;
-
 /** Whether a leg breaks easily; what is at the limit to a hair does not. */
-export const isFragile = (legMm: number, fullMm: number): boolean => legMm < legLimit(fullMm) - HAIR_MM;
+export const isFragile = (legMm: number, fullMm: number): boolean => legMm < legLimit(fullMm) - ON_LINE_MM;

@@ -1,3 +1,4 @@
+import { HAIR_MM } from '../../tolerances.ts';
 import { z } from 'zod';
 import { lengthSchema, offsetSchema } from '../../units/lengthSchema.ts';
 
@@ -28,4 +29,4 @@ export const POINTED_PINS = ['fullPiece', 'jointUp', 'jointAlong', 'crossing', '
 export type PointedPin = (typeof POINTED_PINS)[number];
 
 /** A pin is kept where it is missed by no more, mm. */
-export const KEPT_MM = 0.05;
+export const KEPT_MM = HAIR_MM;

@@ -1,3 +1,5 @@
+import { TOLERANCE_MM } from '../../tolerances.ts';
+
 /** Under this share of the piece a cut is a sliver (trade practice: under a third). */
 export const SLIVER_SHARE = 1 / 3;
 
@@ -8,11 +10,8 @@ export const SLIVER_MM = 50;
 export const sliverLimit = (fullMm: number): number =>
   fullMm >= 2 * SLIVER_MM ? Math.max(SLIVER_MM, fullMm * SLIVER_SHARE) : fullMm * SLIVER_SHARE;
 
-/** What is laid and what was tried differ by less, mm. */
-const HAIR_MM = 0.002;
-
 /** Whether what stays of a piece is too narrow to look right; what is at the limit to a hair is not. */
-export const isSliver = (depthMm: number, fullMm: number): boolean => depthMm < sliverLimit(fullMm) - HAIR_MM;
+export const isSliver = (depthMm: number, fullMm: number): boolean => depthMm < sliverLimit(fullMm) - 2 * TOLERANCE_MM;
 
 /** A sliver of less than so much of what it should be can hardly be cut or held. */
 const HARDLY_HELD = 0.5;

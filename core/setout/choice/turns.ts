@@ -1,3 +1,4 @@
+import { ROUNDING } from '../../tolerances.ts';
 import { distance, subtract, type Point } from '../../geometry/point.ts';
 import type { Edge } from '../../surface/edge.ts';
 import type { TurnChoice } from './setoutChoice.ts';
@@ -31,7 +32,7 @@ export function turnToEdge(edges: readonly Edge[], id: string, diagonal: boolean
   const straight = own.every((edge) => Math.abs(offBy(degOf(edge.from, edge.to) - degOf(from, to), 360)) < 0.5);
   if (!straight || distance(from, to) < 1) return null;
   const off = offBy(degOf(from, to), 90);
-  return (Math.abs(off) < 1e-9 ? 0 : off) + (diagonal ? 45 : 0);
+  return (Math.abs(off) < ROUNDING ? 0 : off) + (diagonal ? 45 : 0);
 }
 
 /** The turns that a choice allows on some edges. */

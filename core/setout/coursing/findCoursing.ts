@@ -1,3 +1,4 @@
+import { HAIR_MM, ROUNDED_OFTEN, ROUNDING } from '../../tolerances.ts';
 import { actualSize, type Product } from '../../tile/product.ts';
 
 /** What courses may be fitted by: joint and gap at each end, from the least to the most, mm. */
@@ -47,7 +48,7 @@ export function fitCourses(lengthMm: number, sizeMm: number, { jointMm: [least, 
     const middle = (least + most) / 2;
     return {
       count,
-      jointsMm: joints[0] <= joints[1] + 1e-9 ? joints : null,
+      jointsMm: joints[0] <= joints[1] + ROUNDING ? joints : null,
       overMm: Math.max(0, 2 * tight + (count - 1) * least - room),
       underMm: Math.max(0, room - 2 * wide - (count - 1) * most),
       fittingMm: (lengthMm - tight - wide - (count - 1) * middle) / count,
@@ -56,7 +57,7 @@ export function fitCourses(lengthMm: number, sizeMm: number, { jointMm: [least, 
   return tried.reduce((a, b) => (offBy(b) < offBy(a) ? b : a));
 }
 
-const offBy = ({ jointsMm, overMm, underMm }: Courses): number => (jointsMm ? 0 : Math.max(overMm, underMm, 1e-6));
+const offBy = ({ jointsMm, overMm, underMm }: Courses): number => (jointsMm ? 0 : Math.max(overMm, underMm, ROUNDED_OFTEN));
 
 /** Every rectangular tile of a list, both ways, with what fits a room without a cut first. */
 export function findCoursing(
@@ -68,7 +69,7 @@ export function findCoursing(
     .filter(({ shape }) => shape.kind === 'rectangle')
     .flatMap((product) => {
       const { widthMm, heightMm } = actualSize(product);
-      const ways = Math.abs(widthMm - heightMm) < 0.05 ? [false] : [false, true];
+      const ways = Math.abs(widthMm - heightMm) < HAIR_MM ? [false] : [false, true];
       return ways.map((turned): Coursing => {
         const across = fitCourses(room.widthMm, turned ? heightMm : widthMm, range);
         const up = fitCourses(room.heightMm, turned ? widthMm : heightMm, range);
@@ -95,9 +96,9 @@ function commonFit(
 ): Coursing['fit'] {
   if (!across.jointsMm || !up.jointsMm) return null;
   const [low, high] = [Math.max(across.jointsMm[0], up.jointsMm[0]), Math.min(across.jointsMm[1], up.jointsMm[1])];
-  if (low > high + 1e-9) return null;
+  if (low > high + ROUNDING) return null;
   // On half a millimetre where there is one between.
-  const half = Math.ceil(low * 2 - 1e-9) / 2;
+  const half = Math.ceil(low * 2 - ROUNDING) / 2;
   const jointMm = half <= high ? half : low;
   const { widthMm, heightMm } = actualSize(product);
   const gap = (length: number, size: number, count: number): number => (length - count * size - (count - 1) * jointMm) / 2;

@@ -1,3 +1,4 @@
+import { ROUNDED_OFTEN } from '../../tolerances.ts';
 import { distance, motion, quarterTurn, subtract, unit, type Point } from '../../geometry/point.ts';
 import { isInside } from '../../geometry/ring.ts';
 import { coverHidesCut } from '../../surface/fixture.ts';
@@ -72,8 +73,8 @@ function placementAlong(from: Point, to: Point, inward: Point, fields: readonly 
 
 /** The side of a fixture from which one looks this way into the field; null where it runs aslant. */
 function sideFacing([x, y]: Point): BesideFixture['side'] | null {
-  if (Math.abs(y) < 1e-6) return x > 0 ? 'right' : 'left';
-  return Math.abs(x) < 1e-6 ? (y > 0 ? 'top' : 'bottom') : null;
+  if (Math.abs(y) < ROUNDED_OFTEN) return x > 0 ? 'right' : 'left';
+  return Math.abs(x) < ROUNDED_OFTEN ? (y > 0 ? 'top' : 'bottom') : null;
 }
 
 /** This far off a side there are tiles, or there are none along it, mm. */

@@ -1,5 +1,5 @@
+import { ON_LINE_MM, SAW_MM, TOLERANCE_MM } from '../../tolerances.ts';
 import { oncePer } from '../../oncePer.ts';
-import { ON_LINE_MM, TOLERANCE_MM } from '../../geometry/conventions.ts';
 import { distanceToStretch } from '../../geometry/distanceToStretch.ts';
 import { cross, distance, motion, quarterTurn, subtract, unit, type Point } from '../../geometry/point.ts';
 import type { Ring } from '../../geometry/ring.ts';
@@ -47,7 +47,7 @@ export interface Boundary {
 const SHARP_SINE = 0.17;
 
 /** A chord that strays no further than this from the curve it stands for serves a trial, mm: what is laid follows the curve itself. */
-const CHORD_MM = 0.1;
+const CHORD_MM = SAW_MM;
 
 /** Finds whose every stretch of the boundary is. Curves are taken by their chords. */
 export function boundaryOf(ground: Ground, turnDeg: number): Boundary {

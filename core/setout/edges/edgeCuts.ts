@@ -1,5 +1,5 @@
+import { ON_LINE_MM, ROUNDED_OFTEN, SEEN_MM } from '../../tolerances.ts';
 import { dot, quarterTurn, subtract, unit, distance, type Point } from '../../geometry/point.ts';
-import { ON_LINE_MM } from '../../geometry/conventions.ts';
 import { boxOf, type Polygon, type Ring } from '../../geometry/ring.ts';
 import type { Edge, EdgeRole } from '../../surface/edge.ts';
 import { areMain } from '../../pattern/repeat.ts';
@@ -7,7 +7,7 @@ import { isSliver } from '../choice/sliver.ts';
 import { tileRing, type CutTile, type Layout } from '../place/layout.ts';
 
 /** An end narrower than this is a point, mm. */
-const POINT_MM = 0.5;
+const POINT_MM = SEEN_MM;
 
 /** One piece of a tile cut by an edge. */
 export interface EdgeCut {
@@ -173,7 +173,7 @@ const ASLANT_SINE = 0.75;
 function alongSides(ring: Ring, inward: Point, places: readonly [Point, Point], polygons: readonly Polygon[]): CutEnds | null {
   if (ring.length !== 4) return null;
   const sides = ring.map((from, k) => subtract(ring[(k + 1) % 4], from));
-  if (Math.abs(dot(unit(sides[0]), unit(sides[1]))) > 1e-6) return null;
+  if (Math.abs(dot(unit(sides[0]), unit(sides[1]))) > ROUNDED_OFTEN) return null;
   const way = sides.map(unit).reduce((a, b) => (dot(b, inward) > dot(a, inward) ? b : a));
   if (dot(way, inward) < ASLANT_SINE) return null;
   const far = Math.max(...ring.map((p) => dot(p, way)));

@@ -1,8 +1,6 @@
+import { READS_ALIKE_MM } from '../../tolerances.ts';
 import { cross, quarterTurn, scale, subtract, unit, type Point } from '../../geometry/point.ts';
 import type { EdgeCut, EdgeSummary } from './edgeCuts.ts';
-
-/** Cuts that differ by less than this are dimensioned once, mm. */
-const SAME_MM = 0.25;
 
 /** One dimension to write along an edge. */
 export interface EdgeDimension {
@@ -25,7 +23,7 @@ export function edgeDimensions({ edges }: { readonly edges: readonly EdgeSummary
     .flatMap(({ cuts }) => {
       const bySize = new Map<number, Place[]>();
       for (const place of cuts.flatMap(placesOf)) {
-        const size = [...bySize.keys()].find((mm) => Math.abs(mm - place.mm) < SAME_MM) ?? place.mm;
+        const size = [...bySize.keys()].find((mm) => Math.abs(mm - place.mm) < READS_ALIKE_MM) ?? place.mm;
         bySize.set(size, [...(bySize.get(size) ?? []), place]);
       }
       return [...bySize].slice(0, 4).map(([mm, same]) => dimensionOf(same[Math.floor((same.length - 1) / 2)], mm));
@@ -48,7 +46,7 @@ interface Place extends Pick<EdgeCut, 'edge'> {
 
 /** The one size of a straight cut in its middle, the two of a taper at its ends, but for a point. */
 function placesOf({ edge, endsMm, thinnestMm, alongMm }: EdgeCut): Place[] {
-  if (Math.abs(endsMm[0] - endsMm[1]) < SAME_MM) return [{ edge, mm: endsMm[0], runMm: (alongMm[0] + alongMm[1]) / 2 }];
+  if (Math.abs(endsMm[0] - endsMm[1]) < READS_ALIKE_MM) return [{ edge, mm: endsMm[0], runMm: (alongMm[0] + alongMm[1]) / 2 }];
   return endsMm.map((mm, k) => ({ edge, mm, runMm: alongMm[k] })).filter(({ mm }) => mm >= thinnestMm);
 }
 

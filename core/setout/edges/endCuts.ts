@@ -1,3 +1,4 @@
+import { HAIR_MM } from '../../tolerances.ts';
 import type { MainEdges } from '../../surface/sides.ts';
 import type { Axis } from '../choice/axisPlacement.ts';
 import { widthsOf, type EdgeSummary } from './edgeCuts.ts';
@@ -41,4 +42,4 @@ export function cutSizes(edge: EdgeSummary | undefined): number[] {
   return sizes.sort((a, b) => b - a);
 }
 
-const sameCut = (a: number, b: number): boolean => Math.abs(a - b) < 0.05;
+const sameCut = (a: number, b: number): boolean => Math.abs(a - b) < HAIR_MM;

@@ -1,3 +1,4 @@
+import { ROUNDING } from '../../tolerances.ts';
 import { cross, distance, subtract, unit, type Point } from '../../geometry/point.ts';
 import type { Ring } from '../../geometry/ring.ts';
 import { borderRuns, turnAt, type BorderRun } from './borderRuns.ts';
@@ -32,7 +33,7 @@ function chordsOf({ points }: BorderRun, depthMm: number, tileMm: number, jointM
   const lengths = points.slice(1).map((point, k) => distance(points[k], point));
   const whole = lengths.reduce((sum, mm) => sum + mm, 0);
   const turn = (points.slice(2).reduce((sum, point, k) => sum + turnAt(points[k], points[k + 1], point), 0) * Math.PI) / 180;
-  const radiusMm = whole / Math.max(1e-9, Math.abs(turn));
+  const radiusMm = whole / Math.max(ROUNDING, Math.abs(turn));
   const longest = Math.max(whole, whole - turn * depthMm);
   const step = Math.min(tileMm, Math.sqrt(8 * radiusMm * STRAY_MM));
   const count = Math.max(1, Math.ceil(longest / (step + jointMm)));

@@ -1,3 +1,4 @@
+import { SEEN_MM } from '../../tolerances.ts';
 import { distance, dot, subtract, unit, type Point } from '../../geometry/point.ts';
 import { cellShift } from '../../pattern/repeat.ts';
 import { placementMotion } from '../place/layout.ts';
@@ -12,9 +13,6 @@ export interface Crossings {
   readonly wye: number;
 }
 
-/** A corner this near to where it was is still there, mm. */
-const SAME_MM = 0.5;
-
 /** Counts the places where pieces meet, each laid piece with the corner it has there. At walls nothing meets. */
 export function countCrossings(fields: readonly Field[]): Crossings {
   const counts = { cross: 0, tee: 0, wye: 0 };
@@ -25,7 +23,7 @@ export function countCrossings(fields: readonly Field[]): Crossings {
       const [dx, dy] = cellShift(layout.repeat, di, dj);
       const corner = turn([at[0] + dx, at[1] + dy]);
       const { polygons = [] } = map.cutAt(place) ?? {};
-      return polygons.some((rings) => rings.some((ring) => ring.some((p) => distance(p, corner) <= SAME_MM)));
+      return polygons.some((rings) => rings.some((ring) => ring.some((p) => distance(p, corner) <= SEEN_MM)));
     };
     for (const { kind, corners, beside } of meetingsOf(layout.repeat, laid.jointMm)) {
       const meet = corners.map(({ address, at }) => ({ step: map.step(address), at }));
@@ -89,7 +87,7 @@ function staysAlong(
       const ends = [p, ring[(k + 1) % ring.length]];
       const onLine = ends.every((end) => {
         const [x, y] = subtract(end, from);
-        return Math.abs(along[0] * y - along[1] * x) <= jointMm * 1.6 + SAME_MM;
+        return Math.abs(along[0] * y - along[1] * x) <= jointMm * 1.6 + SEEN_MM;
       });
       if (!onLine) return;
       for (const end of ends) {

@@ -1,3 +1,4 @@
+import { ON_LINE_MM, ROUNDING } from '../../tolerances.ts';
 import { difference, intersect } from '../../geometry/clip.ts';
 import { WHOLE_SLACK_MM } from '../../geometry/conventions.ts';
 import { distanceToStretch } from '../../geometry/distanceToStretch.ts';
@@ -20,7 +21,7 @@ export interface Joints {
 const BARE_MM2 = 0.01;
 
 /** The distance is found to this, mm. */
-const STEP_MM = 0.01;
+const STEP_MM = ON_LINE_MM;
 
 /** Measures the joints of a surface on what is laid. */
 export function measureJoints(region: readonly Polygon[], fields: readonly Field[], jointMm: number): Joints {
@@ -135,8 +136,8 @@ function movedNear(repeat: Repeat, box: Box, reachMm: number): MovedPiece[] {
     });
     const cells = boxOf(moves.map(([x, y]): Point => [(x * b[1] - y * b[0]) / size, (y * a[0] - x * a[1]) / size]));
     const near: MovedPiece[] = [];
-    for (let j = Math.ceil(cells.minY - 1e-9); j <= cells.maxY + 1e-9; j++) {
-      for (let i = Math.ceil(cells.minX - 1e-9); i <= cells.maxX + 1e-9; i++) {
+    for (let j = Math.ceil(cells.minY - ROUNDING); j <= cells.maxY + ROUNDING; j++) {
+      for (let i = Math.ceil(cells.minX - ROUNDING); i <= cells.maxX + ROUNDING; i++) {
         const [dx, dy] = cellShift(repeat, i, j);
         const moved: Ring = ring.map(([x, y]) => [x + dx, y + dy]);
         const movedBox = boxOf(moved);

@@ -1,3 +1,4 @@
+import { ON_LINE_MM } from '../../tolerances.ts';
 import { WHOLE_SLACK_MM } from '../../geometry/conventions.ts';
 import { distance, motion, subtract } from '../../geometry/point.ts';
 import { boxOf, mapPolygon, ringArea } from '../../geometry/ring.ts';
@@ -26,7 +27,7 @@ export function runSize(
  */
 export function layRun(id: string, kind: Field['kind'], side: BorderSide, product: Product, run: Border['run'], jointMm: number): Field {
   const { alongMm, acrossMm, lay } = runSize(product, run);
-  const upright = lay === 'upright' && Math.abs(alongMm - acrossMm) > 0.01;
+  const upright = lay === 'upright' && Math.abs(alongMm - acrossMm) > ON_LINE_MM;
   const [x, y] = subtract(side.to, side.from);
   const turnDeg = (Math.atan2(y, x) * 180) / Math.PI;
   // An upright stack runs its courses up: along the side it has to be the same tiles in one lying course.

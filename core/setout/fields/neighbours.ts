@@ -1,3 +1,4 @@
+import { AS_MADE_MM } from '../../tolerances.ts';
 import { distanceToStretch } from '../../geometry/distanceToStretch.ts';
 import { cross, distance, dot, subtract, unit, type Point } from '../../geometry/point.ts';
 import { boxOf, mapRing, type Box, type Ring } from '../../geometry/ring.ts';
@@ -35,7 +36,7 @@ const CORNER_SINE = Math.sin((20 * Math.PI) / 180);
 const stepsRound = ({ pieces }: Repeat): readonly number[] => (pieces.length > 24 ? [-1, 0, 1] : [-2, -1, 0, 1, 2]);
 
 /** Pieces this much further apart than a joint are no neighbours, mm and as a share. */
-const REACH_MM = 0.3;
+const REACH_MM = AS_MADE_MM;
 const REACH_SHARE = 1.6;
 
 const isOwn = ({ i, j }: Address): boolean => i === 0 && j === 0;

@@ -1,3 +1,4 @@
+import { ROUNDED_OFTEN, SAW_MM } from '../../tolerances.ts';
 import { LEAST_CUT_MM } from '../../geometry/conventions.ts';
 import { motion, type Point } from '../../geometry/point.ts';
 import { boxOf, boxRing } from '../../geometry/ring.ts';
@@ -5,9 +6,6 @@ import { areMain, cellShift, type Repeat } from '../../pattern/repeat.ts';
 import type { Field, FieldKind } from '../fields/field.ts';
 import { forEachWhole, placementMotion, tileRing, type Address, type Layout } from '../place/layout.ts';
 import { spanOf, type Axis, type Span } from '../choice/axisPlacement.ts';
-
-/** Marks nearer than this are one, mm. */
-const SAME_MM = 0.2;
 
 /** Where pieces begin more often than this a rod is no help, mm. */
 const LEAST_APART_MM = 40;
@@ -25,7 +23,7 @@ export interface RodMark {
 /** How far a pattern was turned beyond the nearest quarter, degrees. */
 const beyondQuarter = (turnedDeg: number): number => {
   const offDeg = turnedDeg - 90 * Math.round(turnedDeg / 90);
-  return Math.abs(offDeg) < 1e-6 ? 0 : offDeg;
+  return Math.abs(offDeg) < ROUNDED_OFTEN ? 0 : offDeg;
 };
 
 /** Whether courses ran up the drawing before the pattern was turned: a repeat that is turned by quarters has turned them along. */
@@ -62,8 +60,8 @@ export function gaugeRod(fields: readonly Pick<Field, 'kind' | 'layout' | 'laid'
   const { jointMm } = fields[0].laid;
   const courses = spansOf(false);
   const steps = courses.slice(1).map(({ low }, k) => low - courses[k].high);
-  const runsTogether = steps.some((mm) => mm < jointMm - SAME_MM);
-  const hasGaps = steps.some((mm) => mm > jointMm + SAME_MM);
+  const runsTogether = steps.some((mm) => mm < jointMm - 2 * SAW_MM);
+  const hasGaps = steps.some((mm) => mm > jointMm + 2 * SAW_MM);
   const all = runsTogether || hasGaps ? begins(spansOf(true), jointMm) : [];
   const marks = runsTogether || all.length > courses.length ? all : courses;
   const start = marks[0]?.low ?? 0;
@@ -72,7 +70,7 @@ export function gaugeRod(fields: readonly Pick<Field, 'kind' | 'layout' | 'laid'
 
 /** Marks where pieces reach past each other: from where some begin to the joint before the next that do. None where that is too often for a rod to help. */
 function begins(spans: readonly Span[], jointMm: number): Span[] {
-  const own = spans.filter(({ low }, k) => k === 0 || low - spans[k - 1].low > SAME_MM);
+  const own = spans.filter(({ low }, k) => k === 0 || low - spans[k - 1].low > 2 * SAW_MM);
   const isReadable = own.every(({ low }, k) => k === 0 || low - own[k - 1].low >= LEAST_APART_MM + jointMm);
   return isReadable ? own.map(({ low, high }, k) => ({ low, high: own[k + 1] ? own[k + 1].low - jointMm : high })) : [];
 }
@@ -82,7 +80,7 @@ function within(spans: readonly Span[], reach: Span): Span[] {
   const inside = spans
     .filter(({ low, high }) => low > reach.low - LEAST_CUT_MM && high < reach.high + LEAST_CUT_MM)
     .sort((a, b) => a.low - b.low || a.high - b.high);
-  return inside.filter(({ low, high }, k) => k === 0 || low - inside[k - 1].low > SAME_MM || high - inside[k - 1].high > SAME_MM);
+  return inside.filter(({ low, high }, k) => k === 0 || low - inside[k - 1].low > 2 * SAW_MM || high - inside[k - 1].high > 2 * SAW_MM);
 }
 
 function reachOf(fields: readonly Pick<Field, 'layout'>[], axis: Axis, unturn: (p: Point) => Point): Span {
@@ -113,7 +111,7 @@ function pieceSpans({ layout, laid }: Pick<Field, 'layout' | 'laid'>, axis: Axis
     if (!every && isAlong && !repeat.sheet) {
       const across = spanOf(box, axis === 'x' ? 'y' : 'x').low;
       first ??= { across, span };
-      if (Math.abs(across - first.across) > SAME_MM && !isInStep(first.span, span, laid.jointMm)) return;
+      if (Math.abs(across - first.across) > 2 * SAW_MM && !isInStep(first.span, span, laid.jointMm)) return;
     }
     found.push(span);
   };
@@ -126,7 +124,7 @@ function pieceSpans({ layout, laid }: Pick<Field, 'layout' | 'laid'>, axis: Axis
 function isInStep(first: Span, { low, high }: Span, jointMm: number): boolean {
   const sizeMm = first.high - first.low;
   const steps = (low - first.low) / (sizeMm + jointMm);
-  return Math.abs(high - low - sizeMm) < SAME_MM && Math.abs(steps - Math.round(steps)) * (sizeMm + jointMm) < SAME_MM;
+  return Math.abs(high - low - sizeMm) < 2 * SAW_MM && Math.abs(steps - Math.round(steps)) * (sizeMm + jointMm) < 2 * SAW_MM;
 }
 
 /** The outline of a piece if nothing cut it; of a chip that of its sheet. */

@@ -1,3 +1,4 @@
+import { READS_ALIKE_MM, ROUNDED_OFTEN } from '../../tolerances.ts';
 import { distance } from '../../geometry/point.ts';
 import { boxOf, type Ring } from '../../geometry/ring.ts';
 import type { EdgeSummary } from '../edges/edgeCuts.ts';
@@ -58,7 +59,8 @@ export function ledgerOf(
   if (framed === 'between') return null;
   const isSquare = layout.placement.turnDeg % 90 === 0;
   const atMm =
-    framed ?? (isSquare ? lowestLevel(fields, lowest) : start + Math.ceil((lowest - start) / course.stepMm - 1e-6) * course.stepMm);
+    framed ??
+    (isSquare ? lowestLevel(fields, lowest) : start + Math.ceil((lowest - start) / course.stepMm - ROUNDED_OFTEN) * course.stepMm);
   if (atMm === null || atMm > limits.maxY) return null;
   const [left, right] = [own[0].from[1], own[own.length - 1].to[1]];
   // Along a stair, or a floor that falls as much, a level board holds nothing at one of its ends.
@@ -89,7 +91,7 @@ function reachesOf(fields: readonly Pick<Field, 'kind' | 'layout'>[]): (readonly
 }
 
 /** Pieces that end nearer than this to a level do not run across it, mm. */
-const ACROSS_MM = 0.25;
+const ACROSS_MM = READS_ALIKE_MM;
 
 /** What stands on the base ends no further below the second course, mm: a joint. */
 const JOINT_MM = 25;

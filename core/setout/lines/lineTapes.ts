@@ -1,3 +1,4 @@
+import { ROUNDING } from '../../tolerances.ts';
 import { cross, distance, dot, quarterTurn, subtract, unit, type Point } from '../../geometry/point.ts';
 import { isInside, type Ring } from '../../geometry/ring.ts';
 import type { Edge } from '../../surface/edge.ts';
@@ -42,7 +43,7 @@ export function meetings(edges: readonly Edge[], way: Point, offset: number): Me
   return edges
     .flatMap((edge, k): Meeting[] => {
       const [a, b] = [side(edge.from), side(edge.to)];
-      if (a <= 0 === b <= 0 || Math.abs(cross(subtract(edge.to, edge.from), way)) < 1e-9) return [];
+      if (a <= 0 === b <= 0 || Math.abs(cross(subtract(edge.to, edge.from), way)) < ROUNDING) return [];
       const share = a / (a - b);
       const at: Point = [edge.from[0] + share * (edge.to[0] - edge.from[0]), edge.from[1] + share * (edge.to[1] - edge.from[1])];
       const before = edges[(k + edges.length - 1) % edges.length];
@@ -62,7 +63,7 @@ export function tapesTo(surface: Traced, low: Meeting, high: Meeting): readonly 
     { at: high.at, inward: [-way[0], -way[1]] as Point },
   ].map((end) => ({ ...end, free: freePlace(surface, end.at, end.inward, inset, length) }));
   // From the left or the bottom first.
-  const back: Point = normal[0] > 1e-9 || (Math.abs(normal[0]) <= 1e-9 && normal[1] > 0) ? [-normal[0], -normal[1]] : normal;
+  const back: Point = normal[0] > ROUNDING || (Math.abs(normal[0]) <= ROUNDING && normal[1] > 0) ? [-normal[0], -normal[1]] : normal;
   const held = ({ at, inward, free }: (typeof ends)[number], ray: Point): LineTape | null => {
     const tape = isWithinReach(surface, at, inward, ray) ? castTape(surface, at, ray, way, 0) : null;
     const other = castFurtherIn(surface, at, free, inward, ray, length);
@@ -133,11 +134,11 @@ function castTape({ edges, fixtures }: Traced, at: Point, ray: Point, way: Point
   const meet = (a: Point, b: Point, from: 'edge' | 'fixture', id: string): void => {
     const run = subtract(b, a);
     const det = cross(ray, run);
-    if (Math.abs(det) < 1e-9) return;
+    if (Math.abs(det) < ROUNDING) return;
     const to = subtract(a, at);
     const mm = cross(to, run) / det;
     const share = cross(to, ray) / det;
-    if (mm < 1 || share < -1e-9 || share > 1 + 1e-9 || (best && best.mm <= mm)) return;
+    if (mm < 1 || share < -ROUNDING || share > 1 + ROUNDING || (best && best.mm <= mm)) return;
     best = { mm, from, id, run };
   };
   for (const edge of edges) {

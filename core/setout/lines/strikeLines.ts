@@ -1,3 +1,4 @@
+import { ROUNDED_OFTEN, ROUNDING } from '../../tolerances.ts';
 import { dot, motion, type Point } from '../../geometry/point.ts';
 import { boxRing, type Ring } from '../../geometry/ring.ts';
 import { cellShift, unitOf, type Repeat } from '../../pattern/repeat.ts';
@@ -67,7 +68,7 @@ const NEARBY = [0, 1, -1, 2, -2, 3, -3, 4, -4];
 /** Control lines are struck so many times that way from the first line, as far as the field goes. */
 const CONTROLS = [-4, -3, -2, -1, 1, 2, 3, 4];
 
-const isQuarter = (deg: number): boolean => Math.abs(deg / 90 - Math.round(deg / 90)) < 1e-6;
+const isQuarter = (deg: number): boolean => Math.abs(deg / 90 - Math.round(deg / 90)) < ROUNDED_OFTEN;
 
 /** A direction that lines run in: on the surface and in the repeat, with how pieces repeat square to it. */
 interface Direction {
@@ -84,7 +85,7 @@ interface Direction {
 function directionOf(fields: readonly Field[], normalDeg: number, { limits }: Traced): Direction {
   const { repeat, placement } = fields[0].layout;
   const [nx, ny] = motion(normalDeg, [0, 0]).turn([1, 0]);
-  const ownNormal: Point = nx > 1e-9 || (Math.abs(nx) <= 1e-9 && ny > 0) ? [nx, ny] : [-nx, -ny];
+  const ownNormal: Point = nx > ROUNDING || (Math.abs(nx) <= ROUNDING && ny > 0) ? [nx, ny] : [-nx, -ny];
   const normal = motion(placement.turnDeg, [0, 0]).turn(ownNormal);
   const piece = isQuarter(normalDeg) ? boxRing(unitOf(repeat)) : repeat.pieces[0].ring;
   const low = Math.min(...piece.map((p) => dot(p, ownNormal)));
@@ -115,7 +116,7 @@ function startsOf(stretches: readonly Stretch[], stepMm: number, nearMm: number)
   }
   const starts = stretches
     .flatMap((stretch) => {
-      const first = stretch.startMm + Math.ceil((stretch.fromMm - stretch.startMm) / stepMm - 1e-6) * stepMm;
+      const first = stretch.startMm + Math.ceil((stretch.fromMm - stretch.startMm) / stepMm - ROUNDED_OFTEN) * stepMm;
       return Array.from({ length: Math.max(0, Math.ceil((stretch.toMm - first) / stepMm)) }, (_, k) => first + k * stepMm);
     })
     .sort((a, b) => a - b);
@@ -123,7 +124,7 @@ function startsOf(stretches: readonly Stretch[], stepMm: number, nearMm: number)
   return (pieces) => starts[nearest + pieces] ?? null;
 }
 
-const isWhole = (steps: number): boolean => Math.abs(steps - Math.round(steps)) < 1e-6;
+const isWhole = (steps: number): boolean => Math.abs(steps - Math.round(steps)) < ROUNDED_OFTEN;
 
 /** From one line of pieces to the next along a direction of the repeat, mm. */
 export function stepAlong(repeat: Repeat, normal: Point): number {
@@ -158,7 +159,7 @@ function lineAt(
     Math.abs(way[0]) > Math.abs(way[1]) ? a.at[0] - b.at[0] : a.at[1] - b.at[1],
   );
   const deg = ((Math.atan2(way[1], way[0]) * 180) / Math.PI + 360) % 180;
-  return { ...what, deg: deg > 180 - 1e-9 ? 0 : deg, ends: [low.at, high.at], tapes: tapesTo(surface, low, high) };
+  return { ...what, deg: deg > 180 - ROUNDING ? 0 : deg, ends: [low.at, high.at], tapes: tapesTo(surface, low, high) };
 }
 
 /** Legs along the two first lines from where they cross, as long as they have room for. */

@@ -1,3 +1,4 @@
+import { ON_LINE_TWICE_MM, ROUNDED_OFTEN, ROUNDING } from '../../tolerances.ts';
 import { dot, subtract, unit, type Point } from '../../geometry/point.ts';
 import { boxOf, type Ring } from '../../geometry/ring.ts';
 import type { Traced } from '../../surface/traceSurface.ts';
@@ -36,7 +37,7 @@ export function startOf(fields: readonly Field[], first: StruckLine, level: Stru
 }
 
 /** A corner of a tile lies on a crossing, mm. */
-const ON_CROSSING_MM = 0.02;
+const ON_CROSSING_MM = ON_LINE_TWICE_MM;
 
 /** The tile that has a corner on a crossing of two lines and sides along both, a whole one if there is one: the way to its middle; null where none has. */
 function firstTile(fields: readonly Field[], at: Point, lines: readonly [StruckLine, StruckLine]): Point | null {
@@ -45,7 +46,7 @@ function firstTile(fields: readonly Field[], at: Point, lines: readonly [StruckL
     const k = ring.findIndex((p) => Math.hypot(p[0] - at[0], p[1] - at[1]) < ON_CROSSING_MM);
     if (k < 0) return null;
     const sides = [ring[(k + 1) % ring.length], ring[(k + ring.length - 1) % ring.length]].map((p) => unit(subtract(p, ring[k])));
-    if (!ways.every((way) => sides.some((side) => Math.abs(side[0] * way[1] - side[1] * way[0]) < 1e-4))) return null;
+    if (!ways.every((way) => sides.some((side) => Math.abs(side[0] * way[1] - side[1] * way[0]) < 100 * ROUNDED_OFTEN))) return null;
     const { minX, maxX, minY, maxY } = boxOf(ring);
     return [(minX + maxX) / 2 - at[0], (minY + maxY) / 2 - at[1]];
   };
@@ -64,7 +65,7 @@ export function crossingOf([a, b]: readonly [Point, Point], [c, d]: readonly [Po
   const [rx, ry] = [b[0] - a[0], b[1] - a[1]];
   const [sx, sy] = [d[0] - c[0], d[1] - c[1]];
   const det = rx * sy - ry * sx;
-  if (Math.abs(det) < 1e-9) return null;
+  if (Math.abs(det) < ROUNDING) return null;
   const t = ((c[0] - a[0]) * sy - (c[1] - a[1]) * sx) / det;
   return [a[0] + t * rx, a[1] + t * ry];
 }

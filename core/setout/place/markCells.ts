@@ -1,4 +1,4 @@
-import { TOLERANCE_MM } from '../../geometry/conventions.ts';
+import { TOLERANCE_MM } from '../../tolerances.ts';
 import { boxOf, type Box, type Polygon, type Ring } from '../../geometry/ring.ts';
 import type { Point } from '../../geometry/point.ts';
 import type { Repeat } from '../../pattern/repeat.ts';

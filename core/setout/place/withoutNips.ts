@@ -1,4 +1,4 @@
-import { TOLERANCE_MM } from '../../geometry/conventions.ts';
+import { ROUNDED_OFTEN, TOLERANCE_MM } from '../../tolerances.ts';
 import { cross, distance, dot, subtract, unit, type Point } from '../../geometry/point.ts';
 import { boxOf, ringArea, type Polygon, type Ring } from '../../geometry/ring.ts';
 
@@ -48,7 +48,8 @@ function movedOut(ring: Ring, side: Line, tile: Ring, leastCutMm: number): Ring 
   });
   if (!nips.includes(true)) return ring;
   const { minX, minY, maxX, maxY } = boxOf(tile);
-  const isOnTile = ([x, y]: Point): boolean => x >= minX - 1e-6 && x <= maxX + 1e-6 && y >= minY - 1e-6 && y <= maxY + 1e-6;
+  const isOnTile = ([x, y]: Point): boolean =>
+    x >= minX - ROUNDED_OFTEN && x <= maxX + ROUNDED_OFTEN && y >= minY - ROUNDED_OFTEN && y <= maxY + ROUNDED_OFTEN;
   return ring.map((p, k) => {
     const [before, after] = [(k + count - 1) % count, k];
     if (!(nips[before] || nips[after]) || offs[k] <= TOLERANCE_MM) return p;

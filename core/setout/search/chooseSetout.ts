@@ -1,3 +1,4 @@
+import { ROUNDED_OFTEN, ROUNDING } from '../../tolerances.ts';
 import { isBox } from '../../geometry/ring.ts';
 import type { Repeat } from '../../pattern/repeat.ts';
 import { differInKind } from './fewAndDifferent.ts';
@@ -25,7 +26,8 @@ function quickFor({ fine }: Placer): Effort {
 }
 
 /** Herringbones go up by steps in both directions. */
-const hasStraightCourses = ({ vectors }: Repeat): boolean => vectors.some(([x, y]) => Math.abs(x) < 1e-6 || Math.abs(y) < 1e-6);
+const hasStraightCourses = ({ vectors }: Repeat): boolean =>
+  vectors.some(([x, y]) => Math.abs(x) < ROUNDED_OFTEN || Math.abs(y) < ROUNDED_OFTEN);
 
 /** So many others are told of, out of so many that were tried. */
 const MOST_OTHERS = 3;
@@ -63,7 +65,7 @@ export function* choosing(placer: Placer, choice: SetoutChoice, effort: Effort):
     if (start.place.score > best.place.score + FAR_BEHIND * Math.abs(best.place.score)) break;
     starts[k] = { ...start, place: start.search.refine(start.place, effort) };
     yield start.search.tried;
-    if (starts[k].place.score < best.place.score - 1e-9) best = starts[k];
+    if (starts[k].place.score < best.place.score - ROUNDING) best = starts[k];
   }
   const candidateOf = ({ place, turn }: Start): Candidate => placer.candidateAt(placer.home(place.at, turn.deg, choice), turn, choice);
   const writtenDown = ({ at, turnDeg, turn }: Candidate): Candidate => placer.writtenDown(at, { choice: turn, deg: turnDeg }, choice);

@@ -1,5 +1,6 @@
+import { ON_LINE_MM, TOLERANCE_MM } from '../../tolerances.ts';
 import { oncePer } from '../../oncePer.ts';
-import { SMALLEST_PIECE_WIDTH_MM, TOLERANCE_MM } from '../../geometry/conventions.ts';
+import { SMALLEST_PIECE_WIDTH_MM } from '../../geometry/conventions.ts';
 import { distance, quarterTurn, subtract, unit } from '../../geometry/point.ts';
 import { boxOf } from '../../geometry/ring.ts';
 import type { Repeat } from '../../pattern/repeat.ts';
@@ -20,9 +21,6 @@ const TRANSLATES = [-3, -2, -1, 0, 1, 2, 3];
 
 /** Translates in the other direction that move a course along. */
 const COURSES = [0, 1, 2, 3];
-
-/** Offsets nearer than this are one, mm. */
-const SAME_MM = 0.01;
 
 /** How far the origin of a repeat may move in a direction before it lies as before, mm; null where that never comes. */
 export function periodOf({ vectors }: Repeat, axis: Axis): number | null {
@@ -152,5 +150,5 @@ const within = (mm: number, period: number | null): number => (period === null ?
 /** Values brought into one period, each once, in order. */
 export function distinct(values: readonly number[], period: number | null): number[] {
   const all = values.map((mm) => within(mm, period)).sort((a, b) => a - b);
-  return all.filter((mm, k) => k === 0 || mm - all[k - 1] > SAME_MM);
+  return all.filter((mm, k) => k === 0 || mm - all[k - 1] > ON_LINE_MM);
 }

@@ -1,3 +1,4 @@
+import { SAW_MM } from '../../tolerances.ts';
 import type { Candidate } from '../tally/candidate.ts';
 import type { EdgeTally } from '../tally/figures.ts';
 import { schoolOf } from './schools.ts';
@@ -17,7 +18,7 @@ function looksOther(a: EdgeTally, b: EdgeTally): boolean {
 
 /** The same pieces at other ends score and measure the same, but for what reckoning loses. */
 const TWIN_SCORE = 0.02;
-const TWIN_MM = 0.1;
+const TWIN_MM = SAW_MM;
 
 /** Whether two setouts come to the same pieces at other ends, and so to the same score: one the mirror image of the other. */
 function isMirrored(a: Candidate, b: Candidate): boolean {

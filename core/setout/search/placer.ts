@@ -1,3 +1,4 @@
+import { ON_LINE_TWICE_MM, ROUNDING } from '../../tolerances.ts';
 import { motion, type Point } from '../../geometry/point.ts';
 import type { Repeat } from '../../pattern/repeat.ts';
 import { summariseEdges } from '../edges/edgeCuts.ts';
@@ -22,18 +23,12 @@ import { keptFigures } from '../tally/figures.ts';
 import { laidFigures } from '../tally/laidFigures.ts';
 import { originBesideBands } from './originBesideBands.ts';
 import { normaliseOffset } from '../place/normaliseOffset.ts';
-import { costsOf, pinCost, scoreOf } from '../tally/scoreFigures.ts';
+import { costsOf, pinCost, SAME_SCORE, scoreOf } from '../tally/scoreFigures.ts';
 import { periodOf } from './criticalOffsets.ts';
 import { BEST_SETOUT, FIXED_RULES, type AxisChoice, type SetoutChoice } from '../choice/setoutChoice.ts';
 import type { School } from '../choice/school.ts';
 import type { Pin } from '../choice/pins.ts';
 import { SHIPPED_WAYS, type Weights } from '../choice/ways.ts';
-
-/** A rule's place is the place that was found where they differ by no more, mm. */
-const SAME_MM = 0.02;
-
-/** A place that is written down is as good as it was found where it scores so near. */
-const SAME_SCORE = 1e-3;
 
 /** So little is a place moved each way so that it does not hang on the last digit, mm. */
 const HAIRS_MM = [0, -0.003, 0.003] as const;
@@ -151,7 +146,7 @@ export class Placer {
     const { low, high } = firstPieceSpan(repeat, axis);
     const { boundary, middles } = this.trialsAt(turnDeg);
     const sides = boundary.lines
-      .filter(({ owner, from, to }) => boundary.owners[owner].kind === 'beside' && Math.abs(from[k] - to[k]) < SAME_MM)
+      .filter(({ owner, from, to }) => boundary.owners[owner].kind === 'beside' && Math.abs(from[k] - to[k]) < ON_LINE_TWICE_MM)
       .flatMap(({ from }) => [from[k] - low, from[k] - high].map((origin) => originBesideBands(this.open, axis, origin, from[k])));
     const centres = middles
       .filter((middle) => middle.axis === axis)
@@ -187,7 +182,7 @@ export class Placer {
     const low: Point = [limits.minX - firstPieceSpan(repeat, 'x').low, limits.minY - firstPieceSpan(repeat, 'y').low];
     const into = (axis: Axis, mm: number): number => {
       const period = periodOf(fine, axis);
-      return choice[axis].rule !== 'best' || period === null ? mm : mm - period * Math.floor(mm / period + 1e-9);
+      return choice[axis].rule !== 'best' || period === null ? mm : mm - period * Math.floor(mm / period + ROUNDING);
     };
     const isFree = choice.x.rule === 'best' && choice.y.rule === 'best';
     const [dx, dy] = isFree ? normaliseOffset(fine, [x - low[0], y - low[1]]) : [into('x', x - low[0]), into('y', y - low[1])];
@@ -222,8 +217,8 @@ const tidied = (mm: number): number => Math.round(mm * 1e4) / 1e4;
 
 /** Whether a move brings a repeat onto itself. */
 function isSamePlace(repeat: Repeat, moved: Point): boolean {
-  const [x, y] = normaliseOffset(repeat, [moved[0] + SAME_MM / 2, moved[1] + SAME_MM / 2]);
-  return Math.abs(x - SAME_MM / 2) < SAME_MM && Math.abs(y - SAME_MM / 2) < SAME_MM;
+  const [x, y] = normaliseOffset(repeat, [moved[0] + ON_LINE_TWICE_MM / 2, moved[1] + ON_LINE_TWICE_MM / 2]);
+  return Math.abs(x - ON_LINE_TWICE_MM / 2) < ON_LINE_TWICE_MM && Math.abs(y - ON_LINE_TWICE_MM / 2) < ON_LINE_TWICE_MM;
 }
 
 /** How much wider than the joint the gap between two neighbours is along a wall, once the pattern is turned. */

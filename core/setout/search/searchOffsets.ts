@@ -1,3 +1,4 @@
+import { ON_LINE_TWICE_MM, ROUNDED_OFTEN, ROUNDING } from '../../tolerances.ts';
 import type { Point } from '../../geometry/point.ts';
 import type { Trials } from '../trial/trials.ts';
 import { costsOf, pinCost, scoreOf } from '../tally/scoreFigures.ts';
@@ -37,13 +38,13 @@ const SPREAD = 14;
 const MOST_PINNED = 16;
 
 /** A better score must be better by this. */
-const BETTER = 1e-9;
+const BETTER = ROUNDING;
 
 /** Where no place is critical, a direction is tried in so many steps. */
 const STEPS = 24;
 
 /** A place is moved by no less than this when it is looked round, mm. */
-const FINEST_MM = 0.02;
+const FINEST_MM = ON_LINE_TWICE_MM;
 
 /** A search for where a repeat may start, over the trials of one turn. */
 export class OffsetSearch {
@@ -201,7 +202,7 @@ const movesTo = (values: readonly number[], from: number, period: number | null)
 
 const nearest = (moves: readonly number[], within: number, most: number): number[] =>
   moves
-    .filter((mm) => Math.abs(mm) <= within && Math.abs(mm) > 1e-6)
+    .filter((mm) => Math.abs(mm) <= within && Math.abs(mm) > ROUNDED_OFTEN)
     .sort((a, b) => Math.abs(a) - Math.abs(b))
     .slice(0, most);
 

@@ -157,3 +157,6 @@ function offWhereTurned(a: EdgeTally, b: EdgeTally): number {
 
 /** Mean share of the piece that stays along an edge, full pieces and all. */
 export const meanShare = ({ owner, cutMm, shareMm }: EdgeTally): number => 1 - (cutMm - shareMm) / Math.max(1, owner.lengthMm);
+
+/** A place that was written down, to a ten-thousandth of a millimetre, scores so near to what it was. */
+export const SAME_SCORE = 1 / 1000;

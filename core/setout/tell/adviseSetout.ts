@@ -1,3 +1,5 @@
+import { SAME_SCORE } from '../tally/scoreFigures.ts';
+import { HAIR_MM, ROUNDED_OFTEN } from '../../tolerances.ts';
 import type { EndCuts, EndPieces } from '../edges/endCuts.ts';
 import { differInKind } from '../search/fewAndDifferent.ts';
 import type { Turn } from '../choice/turns.ts';
@@ -85,17 +87,14 @@ function hinderedPins({ open, weights, pins }: Placer, best: Candidate): Hindere
     }));
 }
 
-/** A place that was written down, to a ten-thousandth of a millimetre, scores so near to what it was. */
-const SAME_SCORE = 1e-3;
-
 /** Whether two setouts come to the same place. */
 export const isSameSetout = (a: Candidate, b: Candidate): boolean =>
-  Math.abs(a.turnDeg - b.turnDeg) < 1e-6 && Math.abs(a.score - b.score) < SAME_SCORE && sameEnds(a, b);
+  Math.abs(a.turnDeg - b.turnDeg) < ROUNDED_OFTEN && Math.abs(a.score - b.score) < SAME_SCORE && sameEnds(a, b);
 
 const sameEnds = (a: Candidate, b: Candidate): boolean =>
   a.figures.edges.every(({ thinnestMm, cutMm }, k) => {
     const other = b.figures.edges[k];
-    return Math.abs(cutMm - other.cutMm) < 1 && (cutMm < 1 || Math.abs(thinnestMm - other.thinnestMm) < 0.05);
+    return Math.abs(cutMm - other.cutMm) < 1 && (cutMm < 1 || Math.abs(thinnestMm - other.thinnestMm) < HAIR_MM);
   });
 
 const optionOf = (candidate: Candidate, axis: Axis): SetoutOption => {
@@ -115,5 +114,5 @@ const ALL_CUT = 0.85;
 function piecesOf(tally: EdgeTally | undefined): EndPieces {
   if (!tally || tally.cutMm === 0) return { cutsMm: [], full: true };
   const { widestMm, thinnestMm, cutMm, owner } = tally;
-  return { cutsMm: widestMm - thinnestMm < 0.05 ? [widestMm] : [widestMm, thinnestMm], full: cutMm < ALL_CUT * owner.lengthMm };
+  return { cutsMm: widestMm - thinnestMm < HAIR_MM ? [widestMm] : [widestMm, thinnestMm], full: cutMm < ALL_CUT * owner.lengthMm };
 }

@@ -1,3 +1,4 @@
+import { SEEN_MM } from '../../tolerances.ts';
 import type { Axis } from '../choice/axisPlacement.ts';
 import type { Candidate } from '../tally/candidate.ts';
 import { tallyOf, type EdgeTally } from '../tally/figures.ts';
@@ -5,7 +6,7 @@ import { meanShare } from '../tally/scoreFigures.ts';
 import { alongOf, sizeOf, type Statement } from './statement.ts';
 
 /** Cut pieces at both ends that differ by less are even, mm. */
-const EVEN_MM = 0.5;
+const EVEN_MM = SEEN_MM;
 
 const PAIRS = [
   ['x', 'left', 'right'],
@@ -94,7 +95,7 @@ export function unevenStatement(chosen: Candidate, than: Candidate | null): Stat
 }
 
 /** Narrowest pieces that differ by less look alike, mm. */
-const SEEN_MM = 5;
+const NOTICED_MM = 5;
 
 /** What is narrower may be left to the joint when it is laid, mm. */
 const LOST_MM = 3;
@@ -115,7 +116,7 @@ export function narrowestStatement(chosen: Candidate, rival: Candidate | null): 
   const endsElsewhere = [chosen, rival].some((one) => one?.figures.edges.some(({ owner, cutMm }) => owner.kind === 'other' && cutMm >= 1));
   // Dots and the like are narrow wherever they are cut.
   if (!own || endsElsewhere || own.owner.isReveal || own.thinnestMm < own.thinnestMainMm) return null;
-  if (rival && (!other || other.thinnestMm > own.thinnestMm - SEEN_MM || other.thinnestMm < LOST_MM)) return null;
+  if (rival && (!other || other.thinnestMm > own.thinnestMm - NOTICED_MM || other.thinnestMm < LOST_MM)) return null;
   return { says: 'narrowest', size: { along: alongOf(own), cutMm: [own.thinnestMm, own.thinnestMm] } };
 }
 

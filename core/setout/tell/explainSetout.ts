@@ -1,3 +1,4 @@
+import { ROUNDED_OFTEN } from '../../tolerances.ts';
 import type { Candidate } from '../tally/candidate.ts';
 import { bothEndsStatements, endsStatement, fullSeenStatement, narrowestStatement } from './endStatements.ts';
 import { hasToo } from './hasToo.ts';
@@ -45,7 +46,7 @@ export function explainSetout(
   rivals: readonly Candidate[],
   { weights, isBest, told = [], asLaid = (rival) => rival }: Explaining,
 ): Reasons {
-  const others = rivals.filter((rival) => Math.abs(rival.score - chosen.score) > 1e-6 || rivals.length === 1);
+  const others = rivals.filter((rival) => Math.abs(rival.score - chosen.score) > ROUNDED_OFTEN || rivals.length === 1);
   const rival = others.length === 0 ? null : asLaid(others.reduce((a, b) => (b.score < a.score ? b : a)));
   const isSaid = (one: Statement): boolean => told.some((other) => JSON.stringify(other) === JSON.stringify(one));
   const isNews = (one: Statement | null): Statement | null => (one && !isSaid(one) ? one : null);

@@ -4,7 +4,7 @@ import { tallyOf } from '../tally/figures.ts';
 import type { Statement } from './statement.ts';
 
 /** Less of an offset is not seen, mm. */
-const SEEN_MM = 3;
+const ALIKE_MM = 3;
 
 /** Whether what is said of one setout is so of another as well: then it tells them apart for nobody. */
 export function hasToo(statement: Statement, other: Candidate): boolean {
@@ -20,12 +20,12 @@ export function hasToo(statement: Statement, other: Candidate): boolean {
     case 'even':
       return evenAxes(other).includes(statement.axis);
     case 'narrowest':
-      return (narrowestEdge(other)?.thinnestMm ?? Infinity) > (statement.size.cutMm?.[0] ?? 0) - SEEN_MM;
+      return (narrowestEdge(other)?.thinnestMm ?? Infinity) > (statement.size.cutMm?.[0] ?? 0) - ALIKE_MM;
     case 'square':
-      return !figures.runOffs.some(({ owner, mm }) => owner.id === statement.along.id && mm >= SEEN_MM);
+      return !figures.runOffs.some(({ owner, mm }) => owner.id === statement.along.id && mm >= ALIKE_MM);
     case 'middle':
       return figures.middles.some(
-        ({ fixtureId, offMm }) => fixtureId === statement.fixtureId && Math.abs(offMm - statement.offMm) < SEEN_MM,
+        ({ fixtureId, offMm }) => fixtureId === statement.fixtureId && Math.abs(offMm - statement.offMm) < ALIKE_MM,
       );
     case 'falls':
       return figures.rounds.some(({ fixtureId, falls }) => fixtureId === statement.fixtureId && falls === statement.falls);

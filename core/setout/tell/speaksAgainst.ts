@@ -1,3 +1,4 @@
+import { ROUNDED_OFTEN } from '../../tolerances.ts';
 import type { Candidate } from '../tally/candidate.ts';
 import { unevenStatement } from './endStatements.ts';
 import { tallyOf, type EdgeTally } from '../tally/figures.ts';
@@ -16,7 +17,7 @@ export function speaksAgainst(care: Care, chosen: Candidate, than: Candidate | n
       if (!thin || thin.sliverMm === 0) return null;
       // Where the other one's are hardly wider, both have them.
       const there = than && tallyOf(than.figures, thin.owner.id);
-      if (there && there.cutMm >= 1 && there.thinnestMm < thin.thinnestMm + SEEN_MM) return null;
+      if (there && there.cutMm >= 1 && there.thinnestMm < thin.thinnestMm + NOTICED_MM) return null;
       return { says: 'strips', size: { along: alongOf(thin), cutMm: [thin.thinnestMm, thin.thinnestMm] } };
     }
     case 'ends':
@@ -32,13 +33,13 @@ export function speaksAgainst(care: Care, chosen: Candidate, than: Candidate | n
     case 'square': {
       const offThere = (id: string): number => than?.figures.runOffs.find(({ owner }) => owner.id === id)?.mm ?? 0;
       const [most] = figures.runOffs
-        .filter(({ owner, mm }) => mm > offThere(owner.id) + SEEN_MM)
+        .filter(({ owner, mm }) => mm > offThere(owner.id) + NOTICED_MM)
         .sort((a, b) => b.mm * b.owner.seen - a.mm * a.owner.seen);
       return most ? { says: 'runOff', along: { ...most.owner }, mm: most.mm } : null;
     }
     case 'middle': {
       const [most] = figures.middles
-        .filter(({ offMm }, k) => offMm >= SEEN_MM && offMm > (than?.figures.middles[k]?.offMm ?? 0) + (than ? SEEN_MM : 0))
+        .filter(({ offMm }, k) => offMm >= NOTICED_MM && offMm > (than?.figures.middles[k]?.offMm ?? 0) + (than ? NOTICED_MM : 0))
         .sort((a, b) => b.offMm / b.mostMm - a.offMm / a.mostMm);
       return most ? { says: 'middle', fixtureId: most.fixtureId, offMm: most.offMm } : null;
     }
@@ -70,11 +71,11 @@ const worstPieces = (chosen: Candidate, than: Candidate | null, of: (tally: Edge
 
 /** Less of an edge by this share, or a piece wider by so many mm, is seen. */
 const SEEN_SHARE = 0.95;
-const SEEN_MM = 5;
+const NOTICED_MM = 5;
 
 /** Whether the cut pieces along an edge are clearly more, or narrower, than in another setout. */
 const clearlyWorse = (tally: EdgeTally, other: EdgeTally): boolean =>
-  other.mainCutMm < SEEN_SHARE * tally.mainCutMm || other.thinnestMm > tally.thinnestMm + SEEN_MM;
+  other.mainCutMm < SEEN_SHARE * tally.mainCutMm || other.thinnestMm > tally.thinnestMm + NOTICED_MM;
 
 /** The edge of which something is most, or most more than in another setout; null where it is nowhere more. */
 function worst(chosen: Candidate, than: Candidate | null, of: (tally: EdgeTally) => number): EdgeTally | null {
@@ -82,7 +83,7 @@ function worst(chosen: Candidate, than: Candidate | null, of: (tally: EdgeTally)
   for (const tally of chosen.figures.edges) {
     const other = than && tallyOf(than.figures, tally.owner.id);
     const by = of(tally) - (other ? of(other) : 0);
-    if (by > most + 1e-6) [found, most] = [tally, by];
+    if (by > most + ROUNDED_OFTEN) [found, most] = [tally, by];
   }
   return found;
 }

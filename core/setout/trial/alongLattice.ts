@@ -1,4 +1,4 @@
-import { ON_LINE_MM } from '../../geometry/conventions.ts';
+import { NOTHING, ON_LINE_MM, ROUNDING } from '../../tolerances.ts';
 import { cross, dot, type Point } from '../../geometry/point.ts';
 import type { Repeat } from '../../pattern/repeat.ts';
 import type { RoundThing } from './features.ts';
@@ -37,7 +37,7 @@ const STEPS: readonly Point[] = [
 ];
 
 /** A line runs with a step where they differ by no more than this, as a sine. */
-const PARALLEL_SINE = 1e-10;
+const PARALLEL_SINE = ROUNDING / 10;
 
 /** How a line runs with the lattice of a repeat; null where it does not. Other lines and round things leave clear stretches. */
 export function alongLattice(
@@ -98,9 +98,9 @@ function partWithin(a: Point, b: Point, low: number, high: number): ClearStretch
   const [least, most] = [Math.min(a[0], b[0]), Math.max(a[0], b[0])];
   if (most < low || least > high) return [];
   const at = (across: number): number => {
-    const share = Math.abs(b[0] - a[0]) < 1e-12 ? 0 : (across - a[0]) / (b[0] - a[0]);
+    const share = Math.abs(b[0] - a[0]) < NOTHING ? 0 : (across - a[0]) / (b[0] - a[0]);
     return a[1] + Math.min(1, Math.max(0, share)) * (b[1] - a[1]);
   };
-  const ends = Math.abs(b[0] - a[0]) < 1e-12 ? [a[1], b[1]] : [at(low), at(high)];
+  const ends = Math.abs(b[0] - a[0]) < NOTHING ? [a[1], b[1]] : [at(low), at(high)];
   return [{ from: Math.min(...ends), to: Math.max(...ends) }];
 }

@@ -1,4 +1,5 @@
-import { ON_LINE_MM, SMALLEST_PIECE_WIDTH_MM } from '../../geometry/conventions.ts';
+import { ON_LINE_MM, SEEN_MM } from '../../tolerances.ts';
+import { SMALLEST_PIECE_WIDTH_MM } from '../../geometry/conventions.ts';
 import type { Point } from '../../geometry/point.ts';
 import type { Ring } from '../../geometry/ring.ts';
 import type { Repeat } from '../../pattern/repeat.ts';
@@ -13,7 +14,7 @@ import { pointOn, type TrialLine } from './trialLine.ts';
 const SURELY_LOST_MM = SMALLEST_PIECE_WIDTH_MM - 0.001;
 
 /** An end narrower than this is a point, mm. */
-export const POINT_MM = 0.5;
+export const POINT_MM = SEEN_MM;
 
 /**
  * Takes a tile in a corner into the tallies, cut by all the lines that meet there; `own` are the places of its cuts.

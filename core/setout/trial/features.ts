@@ -1,3 +1,4 @@
+import { ON_ARC_MM, ROUNDED_OFTEN } from '../../tolerances.ts';
 import { oncePer } from '../../oncePer.ts';
 import { LEAST_CUT_MM } from '../../geometry/conventions.ts';
 import { flatRing } from '../../geometry/flatRing.ts';
@@ -20,7 +21,7 @@ export const HOLE = 2;
 const GRAZED_MM = 2;
 
 /** A tile that is this far off something round is clear of it, mm: the ring that stands for a circle reaches out by a hair. */
-export const CLEAR_MM = 0.03;
+export const CLEAR_MM = ON_ARC_MM;
 
 /** Something round that comes through, with its clearance; in the frame of the setout. */
 export interface RoundThing {
@@ -87,7 +88,7 @@ function earOf(ring: Ring, at: Point, way: Point): number {
   const ahead = reachWithin(ring, at, way);
   const full = ahead + reachWithin(ring, at, [-way[0], -way[1]]);
   const limit = legLimit(full);
-  return ahead >= limit - 1e-6 ? 0 : 1 - 0.5 * (ahead / limit);
+  return ahead >= limit - ROUNDED_OFTEN ? 0 : 1 - 0.5 * (ahead / limit);
 }
 
 /** How a ring lies to a place: one for all, filled again and again. Lengths in mm. */

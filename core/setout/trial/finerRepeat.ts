@@ -1,10 +1,11 @@
+import { ON_ARC_MM } from '../../tolerances.ts';
 import { cross, type Point } from '../../geometry/point.ts';
 import { boxOf, type Ring } from '../../geometry/ring.ts';
 import { cellArea, type Repeat } from '../../pattern/repeat.ts';
 import { latticeOf } from '../place/markCells.ts';
 
 /** Outlines that differ by less lie alike, mm: sheets are drawn to a hundredth. */
-const ALIKE_MM = 0.03;
+const ALIKE_MM = ON_ARC_MM;
 
 /** A repeat of so few pieces is as fine as it need be. */
 const FEW_PIECES = 8;

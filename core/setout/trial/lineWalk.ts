@@ -1,4 +1,5 @@
-import { ON_LINE_MM, SMALLEST_PIECE_WIDTH_MM } from '../../geometry/conventions.ts';
+import { ON_LINE_MM, ROUNDING, TOLERANCE_MM } from '../../tolerances.ts';
+import { SMALLEST_PIECE_WIDTH_MM } from '../../geometry/conventions.ts';
 import type { Point } from '../../geometry/point.ts';
 import { boxOf, type Box } from '../../geometry/ring.ts';
 import type { Repeat } from '../../pattern/repeat.ts';
@@ -15,7 +16,7 @@ import { TileTable } from './tileTable.ts';
 import type { TrialLine } from './trialLine.ts';
 
 /** A tile that reaches over a line by no more than this is full in a trial, mm: nothing is gained by leaning on the slack. */
-const FULL_MM = 0.005;
+const FULL_MM = 5 * TOLERANCE_MM;
 
 /** A strip this narrow can't be snapped, mm (trade practice). */
 const NARROW_MM = 20;
@@ -24,10 +25,10 @@ const NARROW_MM = 20;
 export const MAY_BE_LOST_MM = 20 * SMALLEST_PIECE_WIDTH_MM;
 
 /** Steps smaller than this lead nowhere, mm. */
-const LEVEL_MM = 1e-9;
+const LEVEL_MM = ROUNDING;
 
 /** Tiles are looked for this much further, in steps of the lattice, so that rounding leaves none out. */
-const BY_A_HAIR = 1e-9;
+const BY_A_HAIR = ROUNDING;
 
 /** A cut that is in the tally of its edge already. */
 export const TALLIED = -1;

@@ -1,3 +1,4 @@
+import { ROUNDING } from '../../tolerances.ts';
 import { cross, dot, motion, unit, type Point } from '../../geometry/point.ts';
 import { unitOf, type Repeat } from '../../pattern/repeat.ts';
 import type { Ground } from '../fields/ground.ts';
@@ -41,7 +42,7 @@ export function middlesOf({ middles }: Ground, repeat: Repeat, turnDeg: number):
 function mirrorStep(repeat: Repeat, axis: Axis): number {
   const k = axis === 'x' ? 0 : 1;
   const [a, b] = repeat.vectors;
-  const straight = [a, b].some((v) => Math.abs(cross(unit(v), k === 0 ? [1, 0] : [0, 1])) < 1e-9);
+  const straight = [a, b].some((v) => Math.abs(cross(unit(v), k === 0 ? [1, 0] : [0, 1])) < ROUNDING);
   const across = repeat.upright ? 0 : 1;
   const own = k === across ? Math.abs(dot(b, axisOf(k))) / repeat.coursesPerCell : Math.abs(dot(a, axisOf(k)));
   return Math.max(1, straight && own > 1 ? own / 2 : Math.max(Math.abs(a[k]), Math.abs(b[k])));

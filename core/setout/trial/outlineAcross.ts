@@ -1,3 +1,4 @@
+import { ROUNDED_OFTEN, ROUNDING } from '../../tolerances.ts';
 import { dot, subtract, unit, type Point } from '../../geometry/point.ts';
 import { SMALLEST_PIECE_WIDTH_MM } from '../../geometry/conventions.ts';
 import { flatRing } from '../../geometry/flatRing.ts';
@@ -70,7 +71,7 @@ export function outlineAcross(ring: Ring, isMain: boolean, along: Point, inward:
     lowAlong,
     highAlong,
     isMain,
-    straight: way !== null && Math.abs(way.along) < 1e-9,
+    straight: way !== null && Math.abs(way.along) < ROUNDING,
     way,
   };
 }
@@ -99,21 +100,18 @@ export function lostBelow(outline: OutlineAcross): number {
   return low;
 }
 
-/** Steps nearer than this are one, mm. */
-const SAME_MM = 1e-6;
-
 function chordsOf(across: Float64Array, along: Float64Array): Float64Array {
   const stops = Float64Array.from(across)
     .sort()
-    .filter((mm, k, all) => k === 0 || mm - all[k - 1] > SAME_MM);
+    .filter((mm, k, all) => k === 0 || mm - all[k - 1] > ROUNDED_OFTEN);
   const table = new Float64Array(5 * Math.max(0, stops.length - 1));
   for (let k = 0; k + 1 < stops.length; k++) table.set([stops[k], Infinity, -Infinity, Infinity, -Infinity], 5 * k);
   // Each side of the outline tells the steps that it goes through.
   for (let k = 0, last = across.length - 1; k < across.length; last = k++) {
     const [from, to] = across[last] < across[k] ? [last, k] : [k, last];
-    if (across[to] - across[from] <= SAME_MM) continue;
+    if (across[to] - across[from] <= ROUNDED_OFTEN) continue;
     const slope = (along[to] - along[from]) / (across[to] - across[from]);
-    for (let at = stepAt(stops, across[from]); at + 1 < stops.length && stops[at + 1] <= across[to] + SAME_MM; at++) {
+    for (let at = stepAt(stops, across[from]); at + 1 < stops.length && stops[at + 1] <= across[to] + ROUNDED_OFTEN; at++) {
       widen(table, 5 * at + 1, along[from] + slope * (stops[at] - across[from]));
       widen(table, 5 * at + 3, along[from] + slope * (stops[at + 1] - across[from]));
     }
@@ -126,7 +124,7 @@ function stepAt(stops: Float64Array, mm: number): number {
   let [from, to] = [0, stops.length - 1];
   while (from < to) {
     const middle = (from + to) >> 1;
-    if (stops[middle] < mm - SAME_MM) from = middle + 1;
+    if (stops[middle] < mm - ROUNDED_OFTEN) from = middle + 1;
     else to = middle;
   }
   return from;
@@ -141,7 +139,7 @@ function widen(table: Float64Array, at: number, mm: number): void {
 function wayOf(ring: Ring, along: Point, inward: Point): Way | null {
   if (ring.length !== 4) return null;
   const sides = ring.map((from, k) => unit(subtract(ring[(k + 1) % 4], from)));
-  if (Math.abs(dot(sides[0], sides[1])) > 1e-6) return null;
+  if (Math.abs(dot(sides[0], sides[1])) > ROUNDED_OFTEN) return null;
   const dir = sides.reduce((a, b) => (dot(b, inward) > dot(a, inward) ? b : a));
   if (dot(dir, inward) < ASLANT_SINE) return null;
   const farMm = Math.max(...ring.map((p) => dot(p, dir)));

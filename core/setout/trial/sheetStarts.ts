@@ -1,3 +1,4 @@
+import { ROUNDED_OFTEN } from '../../tolerances.ts';
 import { oncePer } from '../../oncePer.ts';
 import { LEAST_CUT_MM } from '../../geometry/conventions.ts';
 import type { Point } from '../../geometry/point.ts';
@@ -44,7 +45,7 @@ function findPhases(repeat: Repeat, fine: Repeat): readonly Point[] {
   const found: Point[] = [[0, 0]];
   if (count <= MOST_PHASES) {
     const toSheets = latticeOf(repeat);
-    const within = (share: number): boolean => share > -1e-6 && share < 1 - 1e-6;
+    const within = (share: number): boolean => share > -ROUNDED_OFTEN && share < 1 - ROUNDED_OFTEN;
     for (let i = -count; i <= count; i++)
       for (let j = -count; j <= count; j++) {
         const step = cellShift(fine, i, j);

@@ -1,4 +1,4 @@
-import { ON_LINE_MM } from '../../geometry/conventions.ts';
+import { NOTHING, ON_LINE_MM } from '../../tolerances.ts';
 import type { Point } from '../../geometry/point.ts';
 import type { Box } from '../../geometry/ring.ts';
 import type { AlongLattice } from './alongLattice.ts';
@@ -41,7 +41,7 @@ export function clippedTo(line: TrialLine, { minX, minY, maxX, maxY }: Box, toLa
     [foot[0], line.alongX, minX, maxX],
     [foot[1], line.alongY, minY, maxY],
   ]) {
-    if (Math.abs(way) < 1e-12) {
+    if (Math.abs(way) < NOTHING) {
       if (from < low - ON_LINE_MM || from > high + ON_LINE_MM) return null;
       continue;
     }

@@ -1,3 +1,4 @@
+import { SAW_MM } from '../../tolerances.ts';
 import { SMALLEST_PIECE_WIDTH_MM } from '../../geometry/conventions.ts';
 import { distance, dot, quarterTurn, subtract, unit, type Point } from '../../geometry/point.ts';
 import { boxOf, isBox, type Box } from '../../geometry/ring.ts';
@@ -265,7 +266,7 @@ function movedOnBy({ bands, jointMm }: Banded, k: 0 | 1): number[] {
 }
 
 /** How near a corner of a ring lies to the circle it stands for, mm. */
-const ROUND_MM = 0.1;
+const ROUND_MM = SAW_MM;
 
 const isOnRound = ({ centre, radiusMm }: RoundThing, p: Point): boolean => Math.abs(distance(p, centre) - radiusMm) < ROUND_MM;
 

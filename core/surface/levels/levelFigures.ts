@@ -1,3 +1,4 @@
+import { ROUNDED_OFTEN } from '../../tolerances.ts';
 import { boxOf, isInside, polygonsArea, type Box, type Polygon } from '../../geometry/ring.ts';
 import type { Point } from '../../geometry/point.ts';
 import { flatnessLimit, worstGap, type FlatnessLimit, type Practice, type WorstGap } from './flatness.ts';
@@ -52,7 +53,7 @@ export function levelFigures(levels: Levels, region: readonly Polygon[], practic
     meanMm: finish - mean,
     areaMm2,
     volumeLitres: ((finish - mean) * areaMm2) / 1e6,
-    flatness: { limit, worst, holds: worst.gapMm <= limit.gapMm + 1e-6 },
+    flatness: { limit, worst, holds: worst.gapMm <= limit.gapMm + ROUNDED_OFTEN },
   };
 }
 

@@ -1,3 +1,4 @@
+import { ROUNDED_OFTEN } from '../../tolerances.ts';
 import type { Point } from '../../geometry/point.ts';
 import { motion, subtract } from '../../geometry/point.ts';
 import { TAPE_SIGMA_MM, type MeasuredWalls } from './observations.ts';
@@ -41,7 +42,7 @@ export function judgeReadings(shape: MeasuredWalls): Judgement {
 
 /** The reading in which the largest slip could go unseen, where that does harm. */
 function leastChecked(readings: readonly ReconciledReading[]): Judgement['hides'] {
-  const hidden = ({ sigma, checkedShare }: ReconciledReading): number => (FOUND * sigma) / Math.sqrt(Math.max(1e-6, checkedShare));
+  const hidden = ({ sigma, checkedShare }: ReconciledReading): number => (FOUND * sigma) / Math.sqrt(Math.max(ROUNDED_OFTEN, checkedShare));
   // What was read twice alike did not slip.
   const once = readings.filter(({ sigma }) => sigma >= TAPE_SIGMA_MM);
   if (once.length === 0) return null;

@@ -1,3 +1,4 @@
+import { ROUNDED_OFTEN, ROUNDING } from '../../tolerances.ts';
 import { oncePer } from '../../oncePer.ts';
 import { add, distance, motion, scale, subtract, type Point } from '../../geometry/point.ts';
 import { invert } from '../../geometry/solveLinear.ts';
@@ -92,7 +93,7 @@ function iterate(
 ): { corners: Point[]; inverse: number[][] } {
   const size = 2 * start.length - 3;
   let corners = [...start];
-  let damping = 1e-6;
+  let damping = ROUNDED_OFTEN;
   let equations = equationsAt(shape, distances, corners);
   for (let round = 0; round < 60; round++) {
     const step = stepOf(equations, size, damping);
@@ -103,11 +104,11 @@ function iterate(
       if (damping > 1e6) break;
       continue;
     }
-    damping = Math.max(1e-9, damping / 10);
+    damping = Math.max(ROUNDING, damping / 10);
     [corners, equations] = [moved, next];
-    if (Math.max(...step.map(Math.abs)) < 1e-7) break;
+    if (Math.max(...step.map(Math.abs)) < ROUNDED_OFTEN / 10) break;
   }
-  const inverse = invert(normalOf(equations, size, 0)) ?? invert(normalOf(equations, size, 1e-9));
+  const inverse = invert(normalOf(equations, size, 0)) ?? invert(normalOf(equations, size, ROUNDING));
   if (!inverse) throw new Error(`walls that nothing holds in place: ${JSON.stringify(shape)}`);
   return { corners, inverse };
 }
@@ -139,7 +140,7 @@ function equationsAt({ walls }: MeasuredWalls, distances: readonly DistanceReadi
 
 function distanceEquation(corners: readonly Point[], { from, to, mm, sigma }: DistanceReading): Equation {
   const along = subtract(corners[to], corners[from]);
-  const size = Math.max(1e-9, Math.hypot(...along));
+  const size = Math.max(ROUNDING, Math.hypot(...along));
   const u: Point = [along[0] / size / sigma, along[1] / size / sigma];
   return { terms: termsOf([to, u], [from, [-u[0], -u[1]]]), missing: (mm - size) / sigma };
 }
@@ -156,7 +157,7 @@ function turnEquation(
   const now = Math.atan2(u[0] * v[1] - u[1] * v[0], u[0] * v[0] + u[1] * v[1]);
   const missing = (turnDeg * Math.PI) / 180 - now;
   const swing = (w: Point): Point => {
-    const square = Math.max(1e-9, w[0] * w[0] + w[1] * w[1]) * sigma;
+    const square = Math.max(ROUNDING, w[0] * w[0] + w[1] * w[1]) * sigma;
     return [-w[1] / square, w[0] / square];
   };
   const [du, dv] = [swing(u), swing(v)];

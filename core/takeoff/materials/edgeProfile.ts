@@ -1,3 +1,4 @@
+import { ROUNDED_OFTEN } from '../../tolerances.ts';
 import { cutFromBars, type BarsHow } from '../cutFromBars.ts';
 import { material, type Taken } from '../materialKind.ts';
 import { tileAndBedMm } from './bedding.ts';
@@ -14,7 +15,7 @@ export const edgeProfile = material({
   choices: { finish: FINISHES },
   takeOff: ({ surfaces, materials, links }, { figures, choices }, offers): Taken<BarsHow>[] => {
     // Profiles are sold by the half millimetre at most; one that is too low leaves the tile proud.
-    const depthOf = (surface: (typeof surfaces)[number]): number => Math.ceil(2 * tileAndBedMm(surface, materials) - 1e-6) / 2;
+    const depthOf = (surface: (typeof surfaces)[number]): number => Math.ceil(2 * tileAndBedMm(surface, materials) - ROUNDED_OFTEN) / 2;
     const depths = [...new Set(surfaces.map(depthOf))].sort((a, b) => a - b);
     return depths.flatMap((mm) => {
       const runs = edgeRuns(

@@ -1,10 +1,11 @@
+import { ROUNDING } from '../../tolerances.ts';
 import { byRate, type RateHow } from '../byRate.ts';
 import type { SurfaceFigures } from '../figures.ts';
 import { material, type Taken } from '../materialKind.ts';
 
 /** Clips along one joint of a length in mm: near both its ends and no further apart than set; one in the middle of a short one. */
 export const clipsAlong = (lengthMm: number, fromCornerMm: number, apartMm: number): number =>
-  lengthMm <= 3 * fromCornerMm ? 1 : 1 + Math.ceil((lengthMm - 2 * fromCornerMm) / apartMm - 1e-9);
+  lengthMm <= 3 * fromCornerMm ? 1 : 1 + Math.ceil((lengthMm - 2 * fromCornerMm) / apartMm - ROUNDING);
 
 /** Clips of one surface, unrounded by what breaks. */
 export const clipsOf = ({ sharedJoints }: Pick<SurfaceFigures, 'sharedJoints'>, fromCornerMm: number, apartMm: number): number =>

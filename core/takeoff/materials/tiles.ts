@@ -1,3 +1,4 @@
+import { ROUNDING } from '../../tolerances.ts';
 import type { Product } from '../../tile/product.ts';
 import type { Consumption } from '../consumption.ts';
 import type { StripFigures, TileFigures } from '../figures.ts';
@@ -78,7 +79,7 @@ function countOf(
 ): TileCount {
   const opened = [...figures, ...strips].reduce((sum, s) => sum + s.opened, 0);
   const expectedBreakage = breakageOf(figures, consumption);
-  const breakage = Math.ceil(expectedBreakage - 1e-9);
+  const breakage = Math.ceil(expectedBreakage - ROUNDING);
   const quantity = opened + breakage + consumption.sparePieces;
   const pieces = figures.reduce((sum, s) => sum + s.shareMm2 / s.footprintMm2, 0);
   return {

@@ -1,3 +1,4 @@
+import { ROUNDED_OFTEN } from '../../tolerances.ts';
 import type { RateHow } from '../byRate.ts';
 import { material, type Taken } from '../materialKind.ts';
 import { CLIP_FIGURES, clipsOf } from './levellingClips.ts';
@@ -25,7 +26,7 @@ export const wedges = material({
     const onDay = (day: ReadonlyMap<string, number>): RateHow['surfaces'] =>
       rows.flatMap(({ surfaceId, amount }) => {
         const per = day.get(surfaceId) ?? 0;
-        return per > 0 ? [{ surfaceId, amount, per, quantity: Math.ceil(amount * per - 1e-6) }] : [];
+        return per > 0 ? [{ surfaceId, amount, per, quantity: Math.ceil(amount * per - ROUNDED_OFTEN) }] : [];
       });
     const sumOf = (of: RateHow['surfaces']): number => of.reduce((sum, { quantity }) => sum + quantity, 0);
     const fullest = days.map(onDay).reduce((a, b) => (sumOf(b) > sumOf(a) ? b : a), []);

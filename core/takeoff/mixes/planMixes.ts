@@ -1,3 +1,4 @@
+import { ROUNDED_OFTEN, ROUNDING } from '../../tolerances.ts';
 import { z } from 'zod';
 import type { MaterialId, MaterialRules, Quantity } from '../registry.ts';
 import { saidFor } from '../registry.ts';
@@ -81,7 +82,7 @@ export function planMixes(
     const byBucket = (bucketLitres * MIXED_KG_PER_LITRE) / (1 + water);
     const most = Math.min(byPotLife, byBucket, line.quantity);
     const limit = most === line.quantity ? 'need' : byPotLife <= byBucket ? 'potLife' : 'bucket';
-    const count = Math.ceil(line.quantity / roundDown(most) - 1e-6);
+    const count = Math.ceil(line.quantity / roundDown(most) - ROUNDED_OFTEN);
     const powderKg = limit === 'need' ? line.quantity : evenShare(line.quantity, count, roundDown(most));
     const mixes = limit === 'need' ? 1 : count;
     const lastKg = line.quantity - (mixes - 1) * powderKg;
@@ -145,6 +146,6 @@ function evenShare(need: number, count: number, most: number): number {
 /** Weights that are easily set on a scale: halves from five kilograms on, tenths below. */
 const roundDown = (kg: number): number => {
   const step = Math.abs(kg) >= 5 ? 2 : 10;
-  const down = Math.floor(kg * step + 1e-9) / step;
+  const down = Math.floor(kg * step + ROUNDING) / step;
   return kg > 0 ? Math.max(0.1, down) : down;
 };

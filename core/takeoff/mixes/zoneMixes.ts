@@ -1,3 +1,4 @@
+import { ROUNDED_OFTEN } from '../../tolerances.ts';
 import { mixFor, type Mix } from './planMixes.ts';
 
 /** What is stirred for one laying zone, kg of powder and l of water. */
@@ -36,4 +37,5 @@ export function zoneMixes(mix: Mix, surfaces: readonly ZonedSurface[]): SurfaceM
 }
 
 /** A weight as it is set on a scale, kg: up to the next tenth, under a kilogram to the next ten grams. */
-export const onScale = (kg: number): number => (kg < 0.995 ? Math.ceil(kg * 100 - 1e-6) / 100 : Math.ceil(kg * 10 - 1e-6) / 10);
+export const onScale = (kg: number): number =>
+  kg < 0.995 ? Math.ceil(kg * 100 - ROUNDED_OFTEN) / 100 : Math.ceil(kg * 10 - ROUNDED_OFTEN) / 10;

@@ -1,3 +1,4 @@
+import { ROUNDING } from '../../tolerances.ts';
 import { intersect } from '../../geometry/clip.ts';
 import { boxOf, polygonsArea, rectangleRing, type Polygon } from '../../geometry/ring.ts';
 import type { Practice } from '../../surface/levels/flatness.ts';
@@ -39,7 +40,7 @@ export function baysOf(region: readonly Polygon[], practice: Practice, works: Pi
   if (region.length === 0) return { limitMm, limitMm2, joints: [] };
   const { minX, minY, maxX, maxY } = boxOf(region.flat(2));
   const [wide, high] = [maxX - minX, maxY - minY];
-  let [across, up] = [Math.ceil(wide / limitMm - 1e-9), Math.ceil(high / limitMm - 1e-9)];
+  let [across, up] = [Math.ceil(wide / limitMm - ROUNDING), Math.ceil(high / limitMm - ROUNDING)];
   const mostMm2 = limitMm2 ?? Infinity;
   while ((wide / across) * (high / up) > mostMm2 + 1) {
     if (wide / across > high / up) across++;

@@ -1,10 +1,11 @@
+import { SAW_MM } from '../../tolerances.ts';
 import { distanceToStretch } from '../../geometry/distanceToStretch.ts';
 import { distance, dot, subtract, unit, type Point } from '../../geometry/point.ts';
 import type { Edge } from '../../surface/edge.ts';
 import type { Traced } from '../../surface/traceSurface.ts';
 
 /** The boundary of the region strays from its edge by no more, mm. */
-const ALONG_MM = 0.1;
+const ALONG_MM = SAW_MM;
 
 /** The straight stretches of an edge in their order, each with how far its start is along the wall: over doorways too, mm. */
 export function stretchesOf(edges: readonly Edge[], edgeId: string): { readonly edge: Edge; readonly startMm: number }[] {

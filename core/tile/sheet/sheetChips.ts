@@ -1,3 +1,4 @@
+import { HAIR_MM } from '../../tolerances.ts';
 import { circleRing } from '../../geometry/circleRing.ts';
 import { unionOfRings } from '../../geometry/clip.ts';
 import { TILE_SAGITTA_MM } from '../../geometry/conventions.ts';
@@ -44,7 +45,7 @@ export const sheetSize = oncePer((sheet: Sheet): Size => {
  * toothed edge. Gaps within, as between rounds, belong to the sheet.
  */
 export const sheetOutline = oncePer((sheet: Sheet): readonly Ring[] => {
-  const grown = sheet.chips.map((chip) => drawnIn(chipRing(sheet, chip), -(sheet.jointMm / 2 + 0.05)));
+  const grown = sheet.chips.map((chip) => drawnIn(chipRing(sheet, chip), -(sheet.jointMm / 2 + HAIR_MM)));
   return unionOfRings(grown).map(([outer]) => tidyRing(outer));
 });
 

@@ -1,3 +1,4 @@
+import { ROUNDED_OFTEN } from '../../../tolerances.ts';
 import { placesOf } from '../../../job/placesOf.ts';
 import { lotFor, type Lot } from '../../../tile/lot.ts';
 import type { Product } from '../../../tile/product.ts';
@@ -60,7 +61,7 @@ function takenByPlace({ job, surfaces, materials }: JobContext, productId: strin
       {
         name: place.name,
         opened: takes,
-        bought: Math.max(takes, Math.ceil((ordered * takes) / opened - 1e-6)),
+        bought: Math.max(takes, Math.ceil((ordered * takes) / opened - ROUNDED_OFTEN)),
       },
     ];
   });

@@ -1,3 +1,4 @@
+import { ON_LINE_MM } from '../../../tolerances.ts';
 import type { AdviceRule, Finding } from '../../finding.ts';
 
 /** Thinnest and thickest, mm. */
@@ -18,8 +19,10 @@ export const fillThickness: AdviceRule = ({ surface, surfaceIndex, plan: { level
     severity: 'warning',
     path,
     figures: { fill, depthMm: thinnestMm, limitMm: leastMm },
-    ...(thickestMm > mostMm + 0.01 || raisedMm <= mostMm + 0.01 ? { mend: { path: [...path, 'leastMm'], value: leastMm } } : {}),
+    ...(thickestMm > mostMm + ON_LINE_MM || raisedMm <= mostMm + ON_LINE_MM
+      ? { mend: { path: [...path, 'leastMm'], value: leastMm } }
+      : {}),
   };
   const thick: Finding = { code: 'advice/fill-thick', severity: 'warning', path, figures: { fill, depthMm: thickestMm, limitMm: mostMm } };
-  return [...(thinnestMm < leastMm - 0.01 ? [thin] : []), ...(thickestMm > mostMm + 0.01 ? [thick] : [])];
+  return [...(thinnestMm < leastMm - ON_LINE_MM ? [thin] : []), ...(thickestMm > mostMm + ON_LINE_MM ? [thick] : [])];
 };

@@ -1,3 +1,4 @@
+import { ON_LINE_MM } from '../../../tolerances.ts';
 import { SEALED_ROLES } from '../../../surface/edge.ts';
 import { productNamed } from '../../../tile/product.ts';
 import { widenGaps } from '../../widenGaps.ts';
@@ -11,7 +12,7 @@ export const glassRoom: AdviceRule = ({ job, surface, surfaceIndex, plan: { trac
   // What lies within the field has the field round it.
   const atEdges = fields.filter(({ kind }) => kind !== 'inset').flatMap(({ laid }) => laid.productIds);
   if (!atEdges.some((id) => productNamed(job.products, id).material === 'glass')) return [];
-  const all = traced.edges.filter(({ role, gapMm, isReveal }) => SEALED_ROLES.has(role) && !isReveal && gapMm < ROOM_MM - 0.01);
+  const all = traced.edges.filter(({ role, gapMm, isReveal }) => SEALED_ROLES.has(role) && !isReveal && gapMm < ROOM_MM - ON_LINE_MM);
   if (all.length === 0) return [];
   const tight = all.reduce((a, b) => (b.gapMm < a.gapMm ? b : a));
   const boxMm = traced.body.maxX - traced.body.minX;

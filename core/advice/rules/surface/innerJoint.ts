@@ -1,10 +1,8 @@
+import { SEEN_MM } from '../../../tolerances.ts';
 import { moduleOf } from '../../../pattern/laying.ts';
 import { innerJointOf, type PatternId } from '../../../pattern/registry.ts';
 import type { AdviceRule } from '../../finding.ts';
 import type { AdviceCode } from '../../harm.ts';
-
-/** Joints side by side that differ by more than this are seen, mm. */
-const SEEN_MM = 0.5;
 
 const CODES: Readonly<Partial<Record<PatternId, AdviceCode>>> = { basketWeave: 'advice/weave-joint', sheet: 'advice/sheet-seam' };
 const PATHS: Readonly<Partial<Record<PatternId, readonly string[]>>> = { basketWeave: ['pattern', 'strips'], sheet: ['jointMm'] };

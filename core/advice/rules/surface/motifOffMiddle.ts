@@ -5,7 +5,7 @@ import { productNamed } from '../../../tile/product.ts';
 import type { AdviceRule } from '../../finding.ts';
 
 /** A motif that is off its middle by more is seen to be, mm (trade practice). */
-const SEEN_MM = 5;
+const NOTICED_MM = 5;
 
 /** So many motifs side by side are looked at one by one; more are a pattern that runs on. */
 const MOST_SINGLE = 2;
@@ -21,7 +21,7 @@ export const motifOffMiddle: AdviceRule = ({ job, surface, surfaceIndex, plan: {
     const middle = (Math.min(...boxes.map(({ minX }) => minX)) + Math.max(...boxes.map(({ maxX }) => maxX))) / 2;
     const { minX, maxX } = traced.body;
     const offMm = middle - (minX + maxX) / 2;
-    if (Math.abs(offMm) < SEEN_MM) return [];
+    if (Math.abs(offMm) < NOTICED_MM) return [];
     return [
       {
         code: 'advice/motif-off-middle',

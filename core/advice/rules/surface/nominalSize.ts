@@ -1,3 +1,4 @@
+import { ON_LINE_MM } from '../../../tolerances.ts';
 import { sheetSize } from '../../../tile/sheet/sheetChips.ts';
 import { productNamed, type Product } from '../../../tile/product.ts';
 import type { AdviceRule } from '../../finding.ts';
@@ -24,5 +25,5 @@ export const nominalSize: AdviceRule = ({ job, surface, surfaceIndex }) => {
 function isSumOfChips({ shape, nominal }: Product): boolean {
   if (shape.kind !== 'sheet') return false;
   const { widthMm, heightMm } = sheetSize(shape);
-  return Math.abs(widthMm - nominal.widthMm) < 0.01 && Math.abs(heightMm - nominal.heightMm) < 0.01;
+  return Math.abs(widthMm - nominal.widthMm) < ON_LINE_MM && Math.abs(heightMm - nominal.heightMm) < ON_LINE_MM;
 }

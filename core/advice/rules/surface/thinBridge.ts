@@ -1,3 +1,4 @@
+import { ON_LINE_MM } from '../../../tolerances.ts';
 import { bridgeOf } from '../../../cuts/legs.ts';
 import { BRIDGE_MM } from '../../../setout/choice/leg.ts';
 import type { AdviceRule } from '../../finding.ts';
@@ -8,7 +9,7 @@ export const thinBridge: AdviceRule = ({ surfaceIndex, plan: { cuts } }) => {
     .filter(({ of }) => of === 'tile')
     .flatMap((cut) => {
       const mm = bridgeOf(cut);
-      return mm !== null && mm < BRIDGE_MM - 0.01 ? [{ label: cut.label, mm }] : [];
+      return mm !== null && mm < BRIDGE_MM - ON_LINE_MM ? [{ label: cut.label, mm }] : [];
     })
     .sort((a, b) => a.mm - b.mm);
   const [worst] = thin;
