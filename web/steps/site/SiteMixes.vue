@@ -4,9 +4,10 @@ import type { Surface } from '@azulejo/core/job/job';
 import { describeShare, describeStirred, explainMix, explainZoneMix, mixName } from '@azulejo/core/messages/en/mixes';
 import type { Plan } from '@azulejo/core/plan';
 import type { Mix } from '@azulejo/core/takeoff/mixes/planMixes';
-import { onScale, zoneMixes } from '@azulejo/core/takeoff/mixes/zoneMixes';
+import { onScale } from '@azulejo/core/takeoff/mixes/zoneMixes';
 import { useTape } from '../../fields/useTape.ts';
 import { useTicking } from '../cuts/useTicking.ts';
+import { mixesAtHand } from './model.ts';
 
 /** What to stir next: of adhesive what the zone takes that is being laid, of the rest as much as is used in time. */
 const props = defineProps<{ surface: Surface; plan: Plan }>();
@@ -14,18 +15,7 @@ const tape = useTape();
 const emit = defineEmits<{ mixed: [mix: Mix, powderKg: number] }>();
 const planned = computed(() => props.plan.surfaces.find(({ surfaceId }) => surfaceId === props.surface.id) ?? null);
 const { stateOf } = useTicking(toRef(props, 'surface'), planned);
-/** The first zone of the surface that is not laid yet. */
-const zoneAtHand = computed(
-  () => planned.value?.zones.zones.find(({ cuts }) => cuts.some((label) => stateOf(label) !== 'laid'))?.id ?? null,
-);
-const mixes = computed(() =>
-  props.plan.mixes.map((mix) => {
-    const stirred = zoneMixes(mix, props.plan.surfaces);
-    const own = stirred.find(({ surfaceId }) => surfaceId === props.surface.id)?.zones ?? [];
-    const now = own.length > 1 ? own.find(({ zoneId }) => zoneId === zoneAtHand.value) : undefined;
-    return { mix, stirred, now };
-  }),
-);
+const mixes = computed(() => mixesAtHand(props.plan, props.surface.id, stateOf));
 </script>
 
 <template>

@@ -15,6 +15,7 @@ import LoadingState from '../LoadingState.vue';
 import { useOpenJob } from '../useOpenJob.ts';
 import CheckNow from './CheckNow.vue';
 import NextCut from './NextCut.vue';
+import { surfaceAtHand } from './model.ts';
 import SiteMixes from './SiteMixes.vue';
 import TimerList from './TimerList.vue';
 import { useTimers } from './useTimers.ts';
@@ -38,10 +39,7 @@ const PARTS = [
 const part = useLocalStorage<(typeof PARTS)[number]['name']>('azulejo-site-part', 'cut');
 const light = useLocalStorage<'sun' | 'cellar'>('azulejo-site-light', 'sun');
 const surfaceId = useLocalStorage<string>('azulejo-site-surface', '');
-const surface = computed(() => {
-  const all = jobs.job?.surfaces ?? [];
-  return all.find(({ id }) => id === surfaceId.value) ?? all.find(({ laid }) => !laid) ?? all[0] ?? null;
-});
+const surface = computed(() => surfaceAtHand(jobs.job?.surfaces ?? [], surfaceId.value));
 const planned = computed(() => (surface.value ? (surfaces.value.get(surface.value.id) ?? null) : null));
 const options = computed(() => jobs.job?.surfaces.map(({ id, name }) => ({ value: id, label: name })) ?? []);
 // Called out whatever is looked at.

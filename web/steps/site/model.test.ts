@@ -1,0 +1,95 @@
+import { describe, expect, test } from '@jest/globals';
+import type { TickState } from '@azulejo/core/site/tick';
+import { demoJob, demoPlan } from '../../../testing/demoJob.ts';
+import { mixesAtHand, nextModel, surfaceAtHand, type NextOn } from './model.ts';
+
+const job = demoJob('tidewater-bakehouse');
+const plan = demoPlan('tidewater-bakehouse');
+
+function on(surfaceId: string, doing: NextOn['doing']): NextOn {
+  const surface = job.surfaces.find(({ id }) => id === surfaceId);
+  const planned = plan.surfaces.find((one) => one.surfaceId === surfaceId);
+  if (!surface || !planned) throw new Error(surfaceId);
+  return { job, surface, plan: planned, mixes: plan.mixes, doing };
+}
+
+/** A phone on which pieces are ticked one after the other. */
+function ticking(of: NextOn) {
+  const states = new Map<string, TickState>();
+  const stateOf = (label: string): TickState => states.get(label) ?? 'open';
+  const model = (asked: string | null = null, putOff: readonly string[] = []) =>
+    nextModel(of, stateOf, { asked, putOff }, (piece) => piece);
+  return { states, stateOf, model };
+}
+
+const withCuts = plan.surfaces.filter(({ cuts }) => cuts.length > 2).map(({ surfaceId }) => surfaceId);
+
+describe.each(withCuts)('%s, one piece at a time', (surfaceId) => {
+  test('ticked until nothing is left, every piece was shown once, with its size, its tool and where it comes from', () => {
+    const cutting = on(surfaceId, 'cut');
+    const { states, model } = ticking(cutting);
+    const came: string[] = [];
+    for (let shown = model(); shown.next; shown = model()) {
+      const { piece, size, kind, marks } = shown.next;
+      expect(shown.left).toBe(cutting.plan.cuts.length - came.length);
+      expect(size).toMatch(/^[\d.,' /"-]+ x [\d.,' /"-]+( mm)?$/);
+      expect(kind).toContain(piece.tool);
+      if (cutting.plan.offCuts.sources.has(piece.label)) expect(kind).toMatch(/from (tile \d+|a piece that is there)$/);
+      expect(marks).toHaveLength(piece.marks.length);
+      came.push(piece.label);
+      states.set(piece.label, 'cut');
+    }
+    expect(model()).toMatchObject({ left: 0, next: null, zone: null });
+    expect([...came].sort()).toEqual(cutting.plan.cuts.map(({ label }) => label).sort());
+  });
+
+  test('what is cut is still to be laid, zone after zone; the last zone begins no other mix', () => {
+    const laying = on(surfaceId, 'laid');
+    const { states, model } = ticking(laying);
+    for (const { label } of laying.plan.cuts) states.set(label, 'cut');
+    const { zones } = laying.plan.zones;
+    const numbers: number[] = [];
+    for (let shown = model(); shown.next; shown = model()) {
+      const { zone } = shown;
+      expect(zone?.zone.cuts).toContain(shown.next.piece.label);
+      numbers.push(zone?.zone.number ?? 0);
+      expect(zone?.ahead === '').toBe(zone?.mix === null || zone?.zone.number === zones.length);
+      states.set(shown.next.piece.label, 'laid');
+    }
+    expect(numbers).toEqual([...numbers].sort((a, b) => a - b));
+  });
+});
+
+test('what is asked for comes at once, and what is put off comes last', () => {
+  const { states, model } = ticking(on(withCuts[0], 'cut'));
+  const { labels } = model();
+  const [first, second] = labels;
+  expect(model(labels.at(-1)).next?.piece.label).toBe(labels.at(-1));
+  expect(model(null, [first]).next?.piece.label).toBe(second);
+  states.set(second, 'cut');
+  // Asked for though it is done: what is next comes.
+  expect(model(second).next?.piece.label).toBe(first);
+});
+
+test('a surface is at hand until it is laid, unless another is chosen', () => {
+  const [first, second, third] = job.surfaces.map((surface) => ({ ...surface, laid: false }));
+  expect(surfaceAtHand([{ ...first, laid: true }, second, third], 'none')?.id).toBe(second.id);
+  expect(surfaceAtHand([first, second, third], third.id)?.id).toBe(third.id);
+  expect(surfaceAtHand([{ ...first, laid: true }], '')?.id).toBe(first.id);
+  expect(surfaceAtHand([], '')).toBeNull();
+});
+
+test('of adhesive the zone at hand is stirred, of what is used at once a whole mix', () => {
+  const surfaceId = plan.surfaces.find(({ zones }) => zones.zones.filter(({ cuts }) => cuts.length > 0).length > 2)?.surfaceId ?? '';
+  const { plan: planned } = on(surfaceId, 'laid');
+  const states = new Map<string, TickState>();
+  const stateOf = (label: string): TickState => states.get(label) ?? 'open';
+  const zones = planned.zones.zones.filter(({ cuts }) => cuts.length > 0);
+  for (const { id, cuts } of zones) {
+    const adhesive = mixesAtHand(plan, surfaceId, stateOf).find(({ mix, now }) => mix.item === 'adhesive' && now);
+    expect(adhesive?.now?.zoneId).toBe(id);
+    for (const label of cuts) states.set(label, 'laid');
+  }
+  for (const { mix, now } of mixesAtHand(plan, surfaceId, stateOf)) if (mix.item !== 'adhesive') expect(now).toBeUndefined();
+  expect(mixesAtHand(plan, 'no such surface', stateOf).every(({ now }) => now === undefined)).toBe(true);
+});

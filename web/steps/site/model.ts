@@ -1,0 +1,136 @@
+import { caresOf } from '@azulejo/core/cuts/cutMethod';
+import type { SeenPiece } from '@azulejo/core/cuts/backView';
+import type { CutPiece } from '@azulejo/core/cuts/cutPiece';
+import { sharedHoles } from '@azulejo/core/cuts/sharedHoles';
+import { tapeOf, type Job, type Surface } from '@azulejo/core/job/job';
+import { describeCares, describeSharedHole } from '@azulejo/core/messages/en/cutting';
+import { describeMark } from '@azulejo/core/messages/en/marks';
+import { describeAhead, describeShare } from '@azulejo/core/messages/en/mixes';
+import { kindName } from '@azulejo/core/messages/en/names';
+import { describeZone } from '@azulejo/core/messages/en/zones';
+import type { Plan } from '@azulejo/core/plan';
+import type { SurfacePlan } from '@azulejo/core/plan/planned';
+import { nextInTurn, piecesInTurn, type Doing, type OutOfTurn } from '@azulejo/core/site/piecesInTurn';
+import type { TickState } from '@azulejo/core/site/tick';
+import { mixFor, type Mix } from '@azulejo/core/takeoff/mixes/planMixes';
+import { zoneMixes, type SurfaceMixes, type ZoneMix } from '@azulejo/core/takeoff/mixes/zoneMixes';
+import { formatLength, formatLengthWithUnit } from '@azulejo/core/units/formatLength';
+import type { LayingZone } from '@azulejo/core/zones/layingZones';
+
+/** How far along a piece of the surface is. */
+type StateOf = (label: string) => TickState;
+
+/** What the next piece is taken from. */
+export interface NextOn {
+  readonly job: Job;
+  readonly surface: Surface;
+  readonly plan: SurfacePlan;
+  readonly mixes: readonly Mix[];
+  readonly doing: Doing;
+}
+
+/** The next piece of a surface as it is shown: one at a time. */
+export interface NextPiece {
+  readonly piece: CutPiece;
+  readonly asMarked: SeenPiece;
+  /** "249 x 300 mm" */
+  readonly size: string;
+  /** "Straight cut, snap cutter, from tile 4" */
+  readonly kind: string;
+  readonly marks: readonly string[];
+  /** What to mind: holes shared with others, and of cutting it. */
+  readonly minding: readonly string[];
+}
+
+/** The zone that a piece is laid in, as it is told. */
+export interface ZoneAtHand {
+  readonly zone: LayingZone;
+  readonly words: string;
+  /** Powder and water of its mix; null where nothing is mixed. */
+  readonly mix: string | null;
+  /** When the mix of the next zone is begun; empty in the last one. */
+  readonly ahead: string;
+}
+
+/** What the view of one piece at a time shows. */
+export interface NextModel {
+  readonly labels: readonly string[];
+  readonly left: number;
+  readonly next: NextPiece | null;
+  readonly zone: ZoneAtHand | null;
+}
+
+/** The next piece to be cut or laid on a surface, by what is done already; `seen` shows a piece as it is marked. */
+export function nextModel(on: NextOn, stateOf: StateOf, outOfTurn: OutOfTurn, seen: (piece: CutPiece) => SeenPiece): NextModel {
+  const { job, surface, plan, doing } = on;
+  const pieces = piecesInTurn(plan, surface.pattern, job.cutting, doing);
+  const isDone = (label: string): boolean => (doing === 'cut' ? stateOf(label) !== 'open' : stateOf(label) === 'laid');
+  const left = pieces.filter(({ label }) => !isDone(label));
+  const next = nextInTurn(left, outOfTurn);
+  return {
+    labels: pieces.map(({ label }) => label),
+    left: left.length,
+    next: next && pieceModel(on, next, seen(next)),
+    zone: next && zoneModel(on, next.label),
+  };
+}
+
+function pieceModel({ job, surface, plan, doing }: NextOn, piece: CutPiece, asMarked: SeenPiece): NextPiece {
+  const tape = tapeOf(job, surface);
+  const { widthMm, heightMm } = piece.sizeMm;
+  const product = job.products.find(({ id }) => id === piece.productId);
+  const holes = (sharedHoles(plan.traced, plan.cuts).get(piece.label) ?? []).map(describeSharedHole);
+  const cares = product && doing === 'cut' ? describeCares(caresOf(piece, product)) : [];
+  return {
+    piece,
+    asMarked,
+    size: `${formatLength(widthMm, tape)} x ${formatLengthWithUnit(heightMm, tape)}`,
+    kind: [kindName(piece.kind), piece.tool, ...sourceOf(plan, piece.label)].join(', '),
+    marks: asMarked.marks.map((mark) => describeMark(mark, tape)),
+    minding: [...holes, ...cares],
+  };
+}
+
+function sourceOf({ offCuts }: SurfacePlan, label: string): string[] {
+  const source = offCuts.sources.get(label);
+  if (!source) return [];
+  return [source.blank === undefined ? `from tile ${source.tile}` : 'from a piece that is there'];
+}
+
+function zoneModel({ job, surface, plan, mixes }: NextOn, label: string): ZoneAtHand | null {
+  const tape = tapeOf(job, surface);
+  const { zones } = plan.zones;
+  const zone = zones.find(({ cuts }) => cuts.includes(label));
+  if (!zone) return null;
+  const adhesive = mixes.find(({ item, surfaces }) => item === 'adhesive' && surfaces.some(({ surfaceId }) => surfaceId === surface.id));
+  const share = adhesive ? mixFor(adhesive, surface.id, zone.areaMm2 / 1e6) : null;
+  return {
+    zone,
+    words: describeZone(zone, tape),
+    mix: share && describeShare(share, tape),
+    ahead: adhesive && zone.number < zones.length ? describeAhead(adhesive, tape) : '',
+  };
+}
+
+/** The surface that is looked at: the one chosen, else the first that is not laid. */
+export const surfaceAtHand = (surfaces: readonly Surface[], chosenId: string): Surface | null =>
+  surfaces.find(({ id }) => id === chosenId) ?? surfaces.find(({ laid }) => !laid) ?? surfaces.at(0) ?? null;
+
+/** A mix of the job, with what of it is stirred next. */
+export interface MixAtHand {
+  readonly mix: Mix;
+  readonly stirred: readonly SurfaceMixes[];
+  /** Of adhesive, what the zone takes that is being laid; undefined where all of a mix is used at once. */
+  readonly now: ZoneMix | undefined;
+}
+
+/** What to stir next on a surface: of adhesive what the first zone takes that is not laid, of the rest as much as is used in time. */
+export function mixesAtHand(plan: Plan, surfaceId: string, stateOf: StateOf): readonly MixAtHand[] {
+  const planned = plan.surfaces.find((one) => one.surfaceId === surfaceId);
+  const atHand = planned?.zones.zones.find(({ cuts }) => cuts.some((label) => stateOf(label) !== 'laid'))?.id;
+  return plan.mixes.map((mix) => {
+    const stirred = zoneMixes(mix, plan.surfaces);
+    const own = stirred.find((one) => one.surfaceId === surfaceId)?.zones ?? [];
+    return { mix, stirred, now: own.length > 1 ? own.find(({ zoneId }) => zoneId === atHand) : undefined };
+  });
+}
