@@ -131,7 +131,7 @@ test('from two lengths to a cut list and an order', async ({ page }) => {
 /** Screen, command line, CSV and PDF say the same; then the job file is read back. */
 async function compareFigures(page: Page): Promise<void> {
   await step(page, 'Order');
-  const tiles = await page.getByTestId(/^need-tile-/).textContent();
+  const tiles = await page.getByTestId(/^need-tiles\//).textContent();
   const total = await page.getByTestId('order-total').textContent();
   await page.getByRole('button', { name: /Pier tile: how/ }).click();
   await expect(page.getByText(/left with the client/)).toBeVisible();

@@ -25,9 +25,9 @@ test.each(planned.map((plan) => [plan.surfaceId, plan] as const))(
 );
 
 test('whatever is put off and asked for, each piece comes once, what is put off last, and what is asked for at once', () => {
-  const pieces = fc.uniqueArray(fc.constantFrom('a', 'b', 'c', 'd', 'e'), { minLength: 1 });
+  const pieces = fc.uniqueArray(fc.constantFrom<string>('a', 'b', 'c', 'd', 'e'), { minLength: 1 });
   fc.assert(
-    fc.property(pieces, pieces, fc.option(fc.constantFrom('a', 'b', 'c', 'z')), (labels, putOff, asked) => {
+    fc.property(pieces, pieces, fc.option(fc.constantFrom<string>('a', 'b', 'c', 'z')), (labels, putOff, asked) => {
       let left = labels.map((label) => ({ label }));
       const came: string[] = [];
       for (let next = nextInTurn(left, { asked, putOff }); next; next = nextInTurn(left, { asked, putOff })) {

@@ -71,8 +71,15 @@ export interface Taken<How> {
   readonly how: How;
 }
 
+/** What lines of an order stand together, in their order. */
+export const LINE_GROUPS = ['tiles', 'underTheTiles', 'joints', 'edges', 'care'] as const;
+
+/** With which others a line of an order stands. */
+export type LineGroup = (typeof LINE_GROUPS)[number];
+
 /** What a material needs to know, and what it takes of the surfaces. Prices are money's, words the messages'. */
 interface MaterialSpec<F extends string, C extends Choices, How> {
+  readonly group: LineGroup;
   /** The packs it usually comes in, made up; none where it is bought by its product. */
   readonly packs: readonly PackOffer[];
   /** How far use strays from what was computed, as a share: its standard deviation, typical. 0 for what is counted. */
@@ -87,6 +94,7 @@ interface MaterialSpec<F extends string, C extends Choices, How> {
 
 /** A material of the registry. */
 export interface MaterialKind<How> {
+  readonly group: LineGroup;
   readonly packs: readonly PackOffer[];
   readonly spread: number;
   readonly figures: Readonly<Record<string, FigureSpec>>;
@@ -115,7 +123,7 @@ const packSchema = z.strictObject({
 });
 
 /** Schema of what is set for one material of a job; all of it may be left out. */
-export function settingsSchema({ figures, stated, choices }: Omit<MaterialKind<unknown>, 'takeOff'>) {
+export function settingsSchema({ figures, stated, choices }: Pick<MaterialKind<unknown>, 'figures' | 'stated' | 'choices'>) {
   const ownFigures = z.strictObject(
     Object.fromEntries(
       Object.entries({ ...figures, ...stated }).map(([name, { min, max }]) => [name, z.number().min(min).max(max).optional()]),

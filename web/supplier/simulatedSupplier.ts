@@ -38,7 +38,7 @@ const numbersOf = (text: string): (() => number) =>
   seededNumbers([...text].reduce((sum, letter) => (sum * 31 + letter.charCodeAt(0)) % 9973, 7));
 
 function answerLine({ key, name, packs }: Asked): LineAnswer {
-  const next = numbersOf(name);
+  const next = numbersOf(key);
   next();
   const asked = packs.reduce((sum, { count }) => sum + count, 0);
   const isCarried = next() >= 1 / NOT_CARRIED_ONE_IN;

@@ -1,5 +1,5 @@
 import { GROUTS } from '../../madeUp/grouts.ts';
-import type { MaterialUnit } from '../../takeoff/materialKind.ts';
+import type { LineGroup, MaterialUnit } from '../../takeoff/materialKind.ts';
 import type { MaterialId } from '../../takeoff/registry.ts';
 import { CHOICES } from './materialFigures.ts';
 
@@ -38,6 +38,15 @@ const NAMES: Readonly<Record<MaterialId, readonly [name: string, pack: string, p
   protection: ['Floor covering', 'roll', 'rolls'],
 };
 
+/** What lines of an order that stand together are called. */
+export const LINE_GROUP_NAMES: Readonly<Record<LineGroup, string>> = {
+  tiles: 'Tiles',
+  underTheTiles: 'Under the tiles',
+  joints: 'Joints',
+  edges: 'Edges',
+  care: 'Care',
+};
+
 /** What a unit is called behind a figure. */
 export const UNIT_NAMES: Readonly<Record<MaterialUnit, string>> = {
   piece: 'pieces',
@@ -70,3 +79,6 @@ export function variantName(item: MaterialId, variant: string): string {
 /** A colour by its name, or as it is written where it has none. */
 export const colourName = (colour: string): string =>
   (GROUTS.find(({ value }) => value === colour.toLowerCase())?.label ?? colour).toLowerCase();
+
+/** What a unit is called; orders of before units had codes have its name already. */
+export const unitName = (unit: string): string => (UNIT_NAMES as Readonly<Record<string, string>>)[unit] ?? unit;

@@ -3,6 +3,7 @@ import type { TaskId } from '../../labour/tasks.ts';
 import { TASKS } from '../../labour/tasks.ts';
 import { placesOf } from '../../job/placesOf.ts';
 import type { Quote, QuoteLineKind } from '../../money/quote.ts';
+import type { QuotePart } from '../../money/splitQuote.ts';
 import type { ToolId, ToolLine, TOOL_WAYS } from '../../money/tools.ts';
 import { formatMoney } from '../../units/currency.ts';
 
@@ -72,6 +73,17 @@ export function adviseTool({ days, buy, perDay, breakEvenDays }: ToolLine, curre
     ? `Hired for ${dayWord}: ${hired} ${currency}. Buying pays from ${even} days on.`
     : `Hired for ${dayWord}: ${hired} ${currency}, more than the ${bought} it costs to buy.`;
 }
+
+/** What the parts of a quoted total are called. */
+export const QUOTE_PART_NAMES: Readonly<Record<QuotePart, string>> = {
+  materials: 'Materials',
+  work: 'Work',
+  tools: 'Tools',
+  travel: 'Travel',
+  overhead: 'Overhead',
+  discount: 'Discount',
+  tax: 'Tax',
+};
 
 const LINE_NAMES: Readonly<Record<QuoteLineKind, string>> = {
   materials: 'Materials',

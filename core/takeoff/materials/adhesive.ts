@@ -3,6 +3,7 @@ import { bedAdhesive, NOTCH_CHOICES } from './bedding.ts';
 
 /** Adhesive powder by the colour it dries to, kg. */
 export const adhesive = material({
+  group: 'underTheTiles',
   packs: [
     { size: 5, price: 7.9 },
     { size: 20, price: 18.5 },

@@ -4,6 +4,7 @@ import { material } from '../materialKind.ts';
 
 /** Foam rod behind wide joints of sealant, m. */
 export const backerRod = material({
+  group: 'joints',
   packs: [
     { size: 10, price: 4.9 },
     { size: 50, price: 18 },

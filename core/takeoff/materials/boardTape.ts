@@ -4,6 +4,7 @@ import { BOARD_FIGURES } from './boards.ts';
 
 /** Tape over the joints of boards, m: each board has one long and one short side to a neighbour. */
 export const boardTape = material({
+  group: 'underTheTiles',
   packs: [
     { size: 20, price: 6.8 },
     { size: 50, price: 13.5 },

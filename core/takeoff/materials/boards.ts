@@ -31,6 +31,7 @@ function widthOf(ring: readonly (readonly [number, number])[]): number {
 
 /** Tile backer boards. */
 export const boards = material({
+  group: 'underTheTiles',
   packs: [{ size: 1, price: 17.5 }],
   spread: 0,
   figures: BOARD_FIGURES,

@@ -3,6 +3,7 @@ import { BED_FIGURES, fillTo } from './fill.ts';
 
 /** Cement of a bed, kg: its part of the dry volume by its density. */
 export const cement = material({
+  group: 'underTheTiles',
   packs: [{ size: 25, price: 7.2 }],
   spread: 0.08,
   figures: {

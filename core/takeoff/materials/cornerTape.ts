@@ -5,6 +5,7 @@ import { material } from '../materialKind.ts';
 
 /** Sealing tape into the corners under waterproofing, m: along every edge that meets another plane, each corner once. */
 export const cornerTape = material({
+  group: 'underTheTiles',
   packs: [
     { size: 10, price: 14.2 },
     { size: 50, price: 58 },

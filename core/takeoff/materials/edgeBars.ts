@@ -32,6 +32,7 @@ function goesOn(end: Link['a'], trim: Trim, surfaces: Need['surfaces'], links: r
 /** A trim that is cut from bars, m. */
 export const edgeBars = (trim: Trim, packs: readonly PackOffer[]) =>
   material({
+    group: 'edges',
     packs,
     spread: 0,
     figures: BAR_FIGURES,

@@ -9,6 +9,7 @@ export const FINISHES = ['aluminium', 'steel', 'brass', 'plastic'] as const;
 
 /** Edge profiles, m, in bars: each as deep as the tile and the bed that it frames, in the finish chosen. */
 export const edgeProfile = material({
+  group: 'edges',
   packs: [{ size: 2.5, price: 13.9 }],
   spread: 0,
   figures: BAR_FIGURES,

@@ -3,6 +3,7 @@ import { fillJoints, groutFigures } from './jointFill.ts';
 
 /** Epoxy grout in two parts, by colour, kg of both. */
 export const epoxyGrout = material({
+  group: 'joints',
   packs: [
     { size: 2, price: 46 },
     { size: 5, price: 98 },

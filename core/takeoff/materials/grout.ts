@@ -3,6 +3,7 @@ import { fillJoints, groutFigures } from './jointFill.ts';
 
 /** Cement grout, fine or with sand, by colour, kg of powder. */
 export const grout = material({
+  group: 'joints',
   packs: [{ size: 5, price: 14.9 }],
   spread: 0.1,
   figures: { ...groutFigures(1.6), waterPerKg: { typical: 0.22, min: 0.05, max: 1 }, potLifeMinutes: { typical: 60, min: 5, max: 600 } },

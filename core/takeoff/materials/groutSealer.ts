@@ -3,6 +3,7 @@ import { material } from '../materialKind.ts';
 
 /** Sealer over joints of cement, l to the square metre of tiling. */
 export const groutSealer = material({
+  group: 'care',
   packs: [
     { size: 0.5, price: 14.9 },
     { size: 1, price: 24 },

@@ -3,6 +3,7 @@ import { material } from '../materialKind.ts';
 
 /** Cleaner that takes the film of cement off, l. */
 export const hazeRemover = material({
+  group: 'care',
   packs: [
     { size: 1, price: 8.9 },
     { size: 5, price: 32 },

@@ -3,6 +3,7 @@ import { material, type Taken } from '../materialKind.ts';
 
 /** Straight boards that the second courses of walls stand on, m. */
 export const ledgerBoard = material({
+  group: 'edges',
   packs: [{ size: 2.4, price: 4.2 }],
   spread: 0,
   figures: { kerfMm: { typical: 3, min: 0, max: 10 } },

@@ -3,6 +3,7 @@ import { fillTo } from './fill.ts';
 
 /** Levelling compound over what was read, kg. */
 export const leveller = material({
+  group: 'underTheTiles',
   packs: [{ size: 25, price: 24.8 }],
   spread: 0.1,
   figures: {

@@ -24,6 +24,7 @@ export const CLIP_FIGURES = {
 
 /** Clips that hold neighbours at one level while they set, each shared joint once; by the joint they keep. */
 export const levellingClips = material({
+  group: 'joints',
   packs: [
     { size: 100, price: 9.5 },
     { size: 250, price: 19.9 },

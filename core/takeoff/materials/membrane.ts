@@ -3,6 +3,7 @@ import { material, REST_HOURS } from '../materialKind.ts';
 
 /** Waterproofing that is brushed or rolled on, kg. */
 export const membrane = material({
+  group: 'underTheTiles',
   packs: [
     { size: 7, price: 49 },
     { size: 15, price: 92 },

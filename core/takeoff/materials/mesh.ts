@@ -3,6 +3,7 @@ import { material } from '../materialKind.ts';
 
 /** Reinforcing mesh in a skim or a bed, m², overlaps included. */
 export const mesh = material({
+  group: 'underTheTiles',
   packs: [
     { size: 5, price: 9.8 },
     { size: 50, price: 62 },

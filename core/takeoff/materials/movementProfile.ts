@@ -3,6 +3,7 @@ import { material, type Taken } from '../materialKind.ts';
 
 /** Movement-joint profiles across floors that are longer than a bay may be, m. */
 export const movementProfile = material({
+  group: 'joints',
   packs: [{ size: 2.5, price: 28.4 }],
   spread: 0,
   figures: { kerfMm: { typical: 3, min: 0, max: 10 } },

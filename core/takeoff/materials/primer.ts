@@ -31,6 +31,7 @@ export const DRINKS: Readonly<Record<Substrate, Drinks>> = {
 
 /** Primer before it is thinned, l. */
 export const primer = material({
+  group: 'underTheTiles',
   packs: [
     { size: 1, price: 9.5 },
     { size: 5, price: 34 },

@@ -3,6 +3,7 @@ import { material } from '../materialKind.ts';
 
 /** Covering for finished floors and counters, m², overlaps included. */
 export const protection = material({
+  group: 'care',
   packs: [
     { size: 25, price: 21 },
     { size: 50, price: 36 },

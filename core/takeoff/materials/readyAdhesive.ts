@@ -3,6 +3,7 @@ import { bedAdhesive, NOTCH_CHOICES } from './bedding.ts';
 
 /** Ready-mixed adhesive from the tub, kg as it comes. */
 export const readyAdhesive = material({
+  group: 'underTheTiles',
   packs: [
     { size: 5, price: 14.5 },
     { size: 15, price: 36 },

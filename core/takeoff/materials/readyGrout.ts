@@ -3,6 +3,7 @@ import { fillJoints, groutFigures } from './jointFill.ts';
 
 /** Ready-mixed grout from the tub, by colour, kg as it comes. */
 export const readyGrout = material({
+  group: 'joints',
   packs: [
     { size: 1.5, price: 12.5 },
     { size: 5, price: 33 },

@@ -3,6 +3,7 @@ import { BED_FIGURES, fillTo } from './fill.ts';
 
 /** Sharp sand of a bed, m³: its part of the dry volume. */
 export const sand = material({
+  group: 'underTheTiles',
   packs: [
     { size: 0.5, price: 38 },
     { size: 0.05, price: 5.4 },

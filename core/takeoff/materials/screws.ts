@@ -3,6 +3,7 @@ import { material } from '../materialKind.ts';
 
 /** Screws with their washers for boards. */
 export const screws = material({
+  group: 'underTheTiles',
   packs: [{ size: 100, price: 11.9 }],
   spread: 0,
   figures: { perM2: { typical: 18, min: 4, max: 60 } },

@@ -17,6 +17,7 @@ export interface SealantHow {
 
 /** Sealant in the colour of the grout, for the joints there are at walls and fixtures, ml: length x width x depth. A corner of two surfaces has one joint. */
 export const sealant = material({
+  group: 'joints',
   packs: [{ size: 310, price: 9.8 }],
   spread: 0.12,
   figures: { depthMm: { typical: 6, min: 1, max: 50 } },

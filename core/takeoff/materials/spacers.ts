@@ -6,6 +6,7 @@ const KINDS: readonly (keyof Crossings)[] = ['cross', 'tee', 'wye'];
 
 /** Spacers by the kind of crossing and the joint, one at each place where pieces meet. */
 export const spacers = material({
+  group: 'joints',
   packs: [
     { size: 100, price: 2.6 },
     { size: 500, price: 9.9 },

@@ -3,6 +3,7 @@ import { material, REST_HOURS } from '../materialKind.ts';
 
 /** Sealer for porous tiles, before they are grouted, l. */
 export const tileSealer = material({
+  group: 'care',
   packs: [
     { size: 1, price: 19.5 },
     { size: 5, price: 78 },

@@ -108,6 +108,7 @@ function countOf(
 
 /** Tiles and sheets, a line for each product, and for each hand of one that comes in two. Bought by their product. */
 export const tiles = material({
+  group: 'tiles',
   packs: [],
   spread: 0,
   figures: {},

@@ -5,6 +5,7 @@ import { CLIP_FIGURES, clipsOf } from './levellingClips.ts';
 
 /** Wedges for the clips, used again each day: as many as are in use on the fullest one, by the days of the plan or as it is said. */
 export const wedges = material({
+  group: 'joints',
   packs: [
     { size: 100, price: 14.5 },
     { size: 250, price: 29 },

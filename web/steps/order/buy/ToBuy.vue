@@ -1,14 +1,12 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
 import type { Job } from '@azulejo/core/job/job';
-import { materialName } from '@azulejo/core/messages/en/materials';
 import { SAFETY } from '@azulejo/core/messages/en/safety';
-import { LIKELY_TO_RUN_OUT, totalOf, type Material } from '@azulejo/core/money/priceMaterials';
 import type { Plan } from '@azulejo/core/plan';
 import { formatMoney } from '@azulejo/core/units/currency';
 import SwitchField from '../../../fields/SwitchField.vue';
 import { useJobStore } from '../../../stores/jobStore.ts';
-import { LINE_GROUPS } from './lineGroups.ts';
+import { buyModel } from '../model.ts';
 import OrderLine from './OrderLine.vue';
 import OrderPlacing from './OrderPlacing.vue';
 
@@ -17,27 +15,7 @@ const props = defineProps<{ job: Job; plan: Plan }>();
 const jobs = useJobStore();
 const open = ref<ReadonlySet<string>>(new Set());
 
-const keyOf = ({ productId, item, hand, variant }: Material): string =>
-  [productId ?? item, hand, variant?.replace(/[ #]/g, '')].filter(Boolean).join('-');
-const groups = computed(() =>
-  LINE_GROUPS.map(({ title, items }) => {
-    const lines = props.plan.materials.filter(({ item }) => items.includes(item)).map((line) => ({ key: keyOf(line), line }));
-    return {
-      title,
-      lines,
-      cost: formatMoney(
-        totalOf(
-          lines.map(({ line }) => line),
-          props.job.currency,
-        ),
-        props.job.currency,
-      ),
-    };
-  }).filter(({ lines }) => lines.length > 0),
-);
-const short = computed(() => props.plan.materials.filter(({ chance }) => (chance ?? 0) > LIKELY_TO_RUN_OUT));
-const shortNames = computed(() => short.value.map((line) => materialName(props.job, line)));
-const packs = computed(() => props.plan.materials.reduce((sum, line) => sum + line.packs.reduce((all, { count }) => all + count, 0), 0));
+const model = computed(() => buyModel(props.job, props.plan));
 
 const ODDS = [
   { value: 0, label: 'As it comes' },
@@ -63,7 +41,7 @@ function toggle(key: string): void {
     <div>
       <dt>To buy</dt>
       <dd>
-        <strong class="figure">{{ packs }}</strong> packs, boxes and bars in {{ plan.materials.length }} lines
+        <strong class="figure">{{ model.packs }}</strong> packs, boxes and bars in {{ plan.materials.length }} lines
       </dd>
     </div>
     <div>
@@ -74,10 +52,10 @@ function toggle(key: string): void {
     </div>
     <div>
       <dt>Will it run out?</dt>
-      <dd v-if="short.length === 0"><strong class="figure calm">Hardly</strong> any line is likely to</dd>
+      <dd v-if="model.short.length === 0"><strong class="figure calm">Hardly</strong> any line is likely to</dd>
       <dd v-else>
-        <strong class="figure risky">{{ short.length }} {{ short.length === 1 ? 'line' : 'lines' }}</strong> may:
-        {{ shortNames.slice(0, 3).join('; ') }}{{ short.length > 3 ? ` and ${short.length - 3} more` : '' }}
+        <strong class="figure risky">{{ model.short.length }} {{ model.short.length === 1 ? 'line' : 'lines' }}</strong> may:
+        {{ model.short.slice(0, 3).join('; ') }}{{ model.short.length > 3 ? ` and ${model.short.length - 3} more` : '' }}
       </dd>
     </div>
   </dl>
@@ -89,7 +67,7 @@ function toggle(key: string): void {
     @choose="setOdds"
   />
   <OrderPlacing :job="job" :plan="plan" />
-  <section v-for="group in groups" :key="group.title" class="group">
+  <section v-for="group in model.groups" :key="group.title" class="group">
     <header class="row">
       <h2 class="grow">{{ group.title }}</h2>
       <span class="figure soft">{{ group.cost }}</span>

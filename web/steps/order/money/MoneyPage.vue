@@ -3,14 +3,14 @@ import Button from 'primevue/button';
 import { computed } from 'vue';
 import { PhFilePdf } from '@phosphor-icons/vue';
 import type { Job } from '@azulejo/core/job/job';
-import { hoursOf } from '@azulejo/core/labour/workHours';
-import { hoursWords, quoteRows, TASK_NAMES } from '@azulejo/core/messages/en/money';
-import { rateInForce, ratesOf } from '@azulejo/core/money/planMoney';
+import { hoursWords, quoteRows } from '@azulejo/core/messages/en/money';
+import { rateInForce } from '@azulejo/core/money/planMoney';
 import type { Plan } from '@azulejo/core/plan';
-import { formatCoins, fromCoins } from '@azulejo/core/units/currency';
+import { formatCoins } from '@azulejo/core/units/currency';
 import { exportUrl } from '../../../api/client.ts';
 import NumberField from '../../../fields/NumberField.vue';
 import TextField from '../../../fields/TextField.vue';
+import { moneyModel } from '../model.ts';
 import PaceForm from './PaceForm.vue';
 import RatesForm from './RatesForm.vue';
 import SplitChart from './SplitChart.vue';
@@ -22,41 +22,7 @@ const props = defineProps<{ job: Job; plan: Plan }>();
 const { set } = useCharging(() => props.job);
 const quote = computed(() => props.plan.money.quote);
 const rates = computed(() => rateInForce(props.job));
-const sets = computed(() =>
-  ratesOf(props.job).map((one) => ({
-    id: one.id,
-    name: one.name,
-    total: props.plan.money.atEachRate.find(({ rateSetId }) => rateSetId === one.id)?.totalCents ?? 0,
-  })),
-);
-const hours = computed(() =>
-  [...new Set(props.plan.money.work.map(({ task }) => task))].map((task) => ({
-    name: TASK_NAMES[task],
-    amount: hoursOf(props.plan.money.work, task),
-  })),
-);
-const split = computed(() => {
-  const sumOf = (...kinds: readonly string[]): number =>
-    fromCoins(
-      quote.value.lines.filter(({ kind }) => kinds.includes(kind)).reduce((sum, { cents }) => sum + cents, 0),
-      props.job.currency,
-    );
-  return [
-    { name: 'Materials', amount: sumOf('materials') },
-    { name: 'Work', amount: sumOf('labour', 'minimum') },
-    { name: 'Tools', amount: sumOf('tools') },
-    { name: 'Travel', amount: sumOf('travel') },
-    { name: 'Overhead', amount: sumOf('overhead') },
-    { name: 'Discount', amount: -fromCoins(quote.value.discountCents, props.job.currency) },
-    {
-      name: 'Tax',
-      amount: fromCoins(
-        quote.value.taxes.reduce((sum, { taxCents }) => sum + taxCents, 0),
-        props.job.currency,
-      ),
-    },
-  ];
-});
+const model = computed(() => moneyModel(props.job, props.plan));
 const choose = (id: string) => set('Rates in force', (charging) => (charging.rateSetId = id));
 const says = (key: 'includes' | 'excludes', label: string) => (text: string) => {
   set(label, (charging) => {
@@ -69,9 +35,9 @@ const says = (key: 'includes' | 'excludes', label: string) => (text: string) => 
 
 <template>
   <div class="sets" role="group" aria-label="Sets of rates">
-    <button v-for="one in sets" :key="one.id" type="button" class="set" :aria-pressed="one.id === rates.id" @click="choose(one.id)">
+    <button v-for="one in model.sets" :key="one.id" type="button" class="set" :aria-pressed="one.id === rates.id" @click="choose(one.id)">
       <span>{{ one.name }}</span>
-      <strong class="figure">{{ formatCoins(one.total, job.currency) }}</strong>
+      <strong class="figure">{{ formatCoins(one.totalCents, job.currency) }}</strong>
       <span class="small">{{ job.currency }}, tax included</span>
     </button>
   </div>
@@ -124,13 +90,13 @@ const says = (key: 'includes' | 'excludes', label: string) => (text: string) => 
     </section>
     <section class="stack">
       <h2>Where the money goes</h2>
-      <SplitChart :parts="split" :unit="job.currency" />
+      <SplitChart :parts="model.split" :unit="job.currency" />
       <h2>Where the time goes</h2>
       <p>
         <strong class="figure">{{ hoursWords(plan.money.hours) }}</strong> of work, {{ plan.money.days }}
         {{ plan.money.days === 1 ? 'day' : 'days' }}; waiting comes on top.
       </p>
-      <SplitChart :parts="hours" unit="h" />
+      <SplitChart :parts="model.hours" unit="h" />
     </section>
     <RatesForm :job="job" />
     <ToolList :job="job" :tools="plan.money.tools" />

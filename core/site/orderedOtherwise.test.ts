@@ -1,6 +1,6 @@
 import { expect, test } from '@jest/globals';
-import type { EntryOf } from '@azulejo/core/site/entry';
-import { changedSince } from './orderedSince.ts';
+import type { EntryOf } from './entry.ts';
+import { orderedOtherwise } from './orderedOtherwise.ts';
 
 const order = (...lines: [string, number][]): EntryOf<'order'> => ({
   id: '00000000-0000-4000-8000-000000000001',
@@ -24,7 +24,7 @@ test('two orders add up; what the plan wants more, less or no longer is told in 
     { key: 'tiles/quay', name: 'Tiles', packs: 9 },
     { key: 'primer', name: 'Primer', packs: 1 },
   ];
-  expect(changedSince(orders, now)).toEqual([
+  expect(orderedOtherwise(orders, now)).toEqual([
     { name: 'Tiles', ordered: 8, now: 9 },
     { name: 'Wedges', ordered: 1, now: 0 },
     { name: 'Primer', ordered: 0, now: 1 },
@@ -35,8 +35,8 @@ test('a tile that is called otherwise since it was ordered is the same tile', ()
   const placed = order(['Quay grey', 6]);
   const [line] = placed.data.lines;
   const keyed = { ...placed, data: { ...placed.data, lines: [{ ...line, key: 'tiles/quay' }] } };
-  expect(changedSince([keyed], [{ key: 'tiles/quay', name: 'Quay light grey', packs: 6 }])).toEqual([]);
-  expect(changedSince([keyed], [{ key: 'tiles/quay', name: 'Quay light grey', packs: 7 }])).toEqual([
+  expect(orderedOtherwise([keyed], [{ key: 'tiles/quay', name: 'Quay light grey', packs: 6 }])).toEqual([]);
+  expect(orderedOtherwise([keyed], [{ key: 'tiles/quay', name: 'Quay light grey', packs: 7 }])).toEqual([
     { name: 'Quay light grey', ordered: 6, now: 7 },
   ]);
 });

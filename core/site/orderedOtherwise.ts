@@ -1,4 +1,4 @@
-import type { EntryOf } from '@azulejo/core/site/entry';
+import type { EntryOf } from './entry.ts';
 
 /** A line of the plan as it would be bought now. */
 export interface LineNow {
@@ -8,15 +8,15 @@ export interface LineNow {
   readonly packs: number;
 }
 
-/** A line that was ordered otherwise than the plan asks for now. */
-export interface Changed {
+/** A line that was ordered otherwise than the plan asks for now; in packs. */
+export interface OrderedOtherwise {
   readonly name: string;
   readonly ordered: number;
   readonly now: number;
 }
 
-/** What all orders together lack, or have too much of, against the plan as it stands; in packs. */
-export function changedSince(orders: readonly EntryOf<'order'>[], lines: readonly LineNow[]): Changed[] {
+/** What all orders together lack, or have too much of, against the plan as it stands. */
+export function orderedOtherwise(orders: readonly EntryOf<'order'>[], lines: readonly LineNow[]): OrderedOtherwise[] {
   const keyOf = new Map(lines.map(({ key, name }) => [name, key]));
   const ordered = new Map<string, { name: string; packs: number }>();
   for (const { data } of orders)
