@@ -8,7 +8,7 @@ import { thingNamesOf } from '../messages/thingNames.ts';
 import { candidatesOf } from '../compare/compareSetouts.ts';
 import { schoolOf } from '../setout/search/schools.ts';
 import type { Plan } from '../plan.ts';
-import { isoDay } from '../programme/calendar.ts';
+import { isoDay, dayAt } from '../programme/calendar.ts';
 import type { Programme } from '../programme/programme.ts';
 import type { SurfacePlan } from '../plan/planned.ts';
 import type { EdgeSummary } from '../setout/edges/edgeCuts.ts';
@@ -82,9 +82,9 @@ const programmeJson = ({ tasks, calendar }: Programme): object[] =>
     task,
     place: placeName,
     hours,
-    startDay: isoDay(calendar, Math.floor(start / 24)),
+    startDay: isoDay(calendar, dayAt(start)),
     startHour: start % 24,
-    endDay: isoDay(calendar, Math.floor(end / 24)),
+    endDay: isoDay(calendar, dayAt(end)),
     endHour: end % 24,
     after,
     critical,

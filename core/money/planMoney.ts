@@ -1,4 +1,4 @@
-import { ROUNDING } from '../tolerances.ts';
+import { dayAt } from '../programme/calendar.ts';
 import { z } from 'zod';
 import type { Tool } from '../cuts/cutTool.ts';
 import type { TaskId } from '../labour/tasks.ts';
@@ -64,7 +64,7 @@ export interface Worked {
 /** Days on which there is work, or work of some kinds. */
 export function daysOf({ tasks }: Pick<Programme, 'tasks'>, kinds?: readonly TaskId[]): number {
   const own = tasks.filter(({ task }) => kinds === undefined || kinds.includes(task));
-  return new Set(own.flatMap(({ stretches }) => stretches.map(([from]) => Math.floor(from / 24 + ROUNDING)))).size;
+  return new Set(own.flatMap(({ stretches }) => stretches.map(([from]) => dayAt(from)))).size;
 }
 
 /** Hours, tools and quotes of a planned job. */

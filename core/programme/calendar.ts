@@ -13,6 +13,9 @@ export interface WorkCalendar {
   readonly holidays: readonly string[];
 }
 
+/** The day that a time lies in; hours from the first midnight. */
+export const dayAt = (hours: number): number => Math.floor(hours / 24 + ROUNDING);
+
 const DAY_MS = 86_400_000;
 const dayOf = (iso: string): number => Date.parse(`${iso}T00:00:00Z`) / DAY_MS;
 
@@ -36,7 +39,7 @@ export function isWorkday(calendar: WorkCalendar, day: number): boolean {
 export function nextWorkTime(calendar: WorkCalendar, at: number): number {
   let time = Math.max(0, at);
   for (let tries = 0; tries < MOST_OFF; tries++) {
-    const day = Math.floor(time / 24 + ROUNDING);
+    const day = dayAt(time);
     const [begins, ends] = [24 * day + calendar.startHour, 24 * day + calendar.startHour + calendar.hoursPerDay];
     if (isWorkday(calendar, day) && time < ends - ROUNDING) return Math.max(time, begins);
     time = 24 * (day + 1);
@@ -53,8 +56,7 @@ const STAYED_ON = 0.25;
 /** Nobody begins, for less than this before the end of a day, what goes on the next, hours. */
 const WORTH_BEGINNING = 0.5;
 
-const endOfDay = ({ startHour, hoursPerDay }: WorkCalendar, time: number): number =>
-  24 * Math.floor(time / 24 + ROUNDING) + startHour + hoursPerDay;
+const endOfDay = ({ startHour, hoursPerDay }: WorkCalendar, time: number): number => 24 * dayAt(time) + startHour + hoursPerDay;
 
 /** Whether so many hours of work would be begun at a time for hardly anything of them. */
 function isHardlyBegun(calendar: WorkCalendar, time: number, hours: number): boolean {

@@ -1,3 +1,4 @@
+import { dayAt } from './calendar.ts';
 import { ROUNDING } from '../tolerances.ts';
 import type { WorkHours } from '../labour/workHours.ts';
 import type { Place } from './draftTasks.ts';
@@ -24,7 +25,7 @@ export function laidByDay(
         const share = (Math.min(end, at + hours) - Math.max(start, at)) / hours;
         at += hours;
         if (share <= ROUNDING) continue;
-        const day = Math.floor(from / 24 + ROUNDING);
+        const day = dayAt(from);
         const laid = days.get(day) ?? new Map<string, number>();
         laid.set(surfaceId, Math.min(1, (laid.get(surfaceId) ?? 0) + share));
         days.set(day, laid);

@@ -1,7 +1,7 @@
 import { ROUNDED_OFTEN, ROUNDING } from '../tolerances.ts';
 import type { TaskId } from '../labour/tasks.ts';
 import { HOURS_PER_DAY, type WorkHours } from '../labour/workHours.ts';
-import { beginWork, dayNumber, nextWorkTime, workBack, workFrom, type Stretch, type WorkCalendar } from './calendar.ts';
+import { beginWork, dayNumber, nextWorkTime, workBack, workFrom, type Stretch, type WorkCalendar, dayAt } from './calendar.ts';
 import { draftTasks, type After, type Draft, type DraftRules, type Place, type TaskPart } from './draftTasks.ts';
 import type { ProgrammeChoice } from './programmeChoice.ts';
 import { RANK } from './steps.ts';
@@ -205,7 +205,7 @@ function meetsWindow(draft: Draft, start: number, following: Followers, calendar
     const end = workFrom(calendar, at, draft.hours).at(-1)?.[1] ?? at;
     const ready = workFrom(calendar, end + Math.min(...closers.map(({ hours }) => hours)), between).at(-1)?.[1] ?? end;
     if (closers.every((one) => nextWorkTime(calendar, Math.max(ready, end + one.hours)) - end <= (one.withinHours ?? Infinity))) return at;
-    at = nextWorkTime(calendar, 24 * (Math.floor(at / 24 + ROUNDING) + 1));
+    at = nextWorkTime(calendar, 24 * (dayAt(at) + 1));
   }
   return start;
 }

@@ -1,5 +1,4 @@
-import { ROUNDING } from '../tolerances.ts';
-import { dayNumber, isoDay } from './calendar.ts';
+import { dayNumber, isoDay, dayAt } from './calendar.ts';
 import type { Programme } from './programme.ts';
 
 /** What a stretch of a work is called in a calendar, so that it is known when it comes back. */
@@ -37,9 +36,9 @@ export function takeCalendar(jobId: string, { tasks, calendar }: Programme, entr
     const wanted = dayNumber(calendar, day);
     if (!found) foreign++;
     else if (found.k > 0) {
-      if (wanted !== Math.floor(found.task.stretches[found.k][0] / 24 + ROUNDING)) laterDays.add(found.task.id);
+      if (wanted !== dayAt(found.task.stretches[found.k][0])) laterDays.add(found.task.id);
     } else {
-      const planned = Math.floor(found.task.start / 24 + ROUNDING);
+      const planned = dayAt(found.task.start);
       if (wanted > planned) notBefore[found.task.id] = isoDay(calendar, wanted);
       else if (wanted < planned) tooEarly.push(found.task.id);
       else asTheyWere++;

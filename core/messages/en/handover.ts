@@ -1,4 +1,4 @@
-import { isoDay } from '../../programme/calendar.ts';
+import { isoDay, dayAt } from '../../programme/calendar.ts';
 import type { Job } from '../../job/job.ts';
 import { productName, tapeOf } from '../../job/job.ts';
 import type { Plan } from '../../plan.ts';
@@ -93,7 +93,7 @@ function spareLines(job: Job, plan: Plan, entries: readonly Entry[]): string[] {
 function useLines(job: Job, { programme }: Plan): string[] {
   if (!job.programme?.startDay || programme.tasks.length === 0) return [];
   const day = (hours: number): string =>
-    new Date(isoDay(programme.calendar, Math.floor(hours / 24))).toLocaleDateString('en-GB', {
+    new Date(isoDay(programme.calendar, dayAt(hours))).toLocaleDateString('en-GB', {
       day: 'numeric',
       month: 'long',
       year: 'numeric',

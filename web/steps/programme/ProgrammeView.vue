@@ -5,8 +5,7 @@ import { computed, ref, toRef } from 'vue';
 import { PhArrowCounterClockwise, PhCalendarCheck, PhCalendarPlus, PhPrinter, PhWarning } from '@phosphor-icons/vue';
 import { HOURS_PER_DAY } from '@azulejo/core/labour/workHours';
 import { hoursWords } from '@azulejo/core/messages/en/money';
-import { lowerFirst } from '@azulejo/core/messages/en/casing';
-import { clockWords, dayWords, describeHeld, describeMissed, describeTaken, taskName, workName } from '@azulejo/core/messages/en/programme';
+import { describeHeld, describeMissed, describeTaken, taskName, workName } from '@azulejo/core/messages/en/programme';
 import { speakerName } from '@azulejo/core/messages/en/materialFigures';
 import { takeCalendar } from '@azulejo/core/programme/takeCalendar';
 import { exportUrl } from '../../api/client.ts';
@@ -17,6 +16,7 @@ import JobPage from '../JobPage.vue';
 import { useOpenJob } from '../useOpenJob.ts';
 import TroubleNote from '../../fields/TroubleNote.vue';
 import DayBars from './DayBars.vue';
+import { daysListed, endModel, firstDayTrouble, isoOf } from './model.ts';
 import { readCalendar } from './readCalendar.ts';
 import { useProgramme } from './useProgramme.ts';
 
@@ -35,17 +35,11 @@ const chosen = computed(() => programme.value?.tasks.find(({ id }) => id === cho
 const isMoved = computed(() => chosen.value !== null && Object.hasOwn(jobs.job?.programme?.notBefore ?? {}, chosen.value.id));
 
 const startDay = computed(() => (jobs.job?.programme?.startDay ? new Date(`${jobs.job.programme.startDay}T00:00:00`) : null));
-const pad = (part: number): string => String(part).padStart(2, '0');
-/** A year typed wrongly puts the work where nobody looks for it. */
-const YEARS_OFF = 2;
 const startTrouble = ref<string | null>(null);
 function setStart(date: unknown): void {
   if (!(date instanceof Date)) return;
-  const off = Math.abs(date.getTime() - Date.now()) / (365.25 * 86_400_000);
-  startTrouble.value =
-    off > YEARS_OFF ? `${date.getFullYear()} is more than ${YEARS_OFF} years off. Expected the day on which the work begins.` : null;
-  if (startTrouble.value === null)
-    set('First day', { startDay: `${date.getFullYear()}-${pad(date.getMonth() + 1)}-${pad(date.getDate())}` });
+  startTrouble.value = firstDayTrouble(date, new Date());
+  if (startTrouble.value === null) set('First day', { startDay: isoOf(date) });
 }
 const WEEKS = [
   { value: '0,6', label: 'Mon to Fri' },
@@ -69,24 +63,8 @@ const setWait = (afterId: string, hours: number) => {
   return set('A wait', { waits: { ...jobs.job?.programme?.waits, [`${before.task}>${task.task}`]: hours } });
 };
 
-/** What is done each day, for the list and for paper. */
-const byDay = computed(() => {
-  const { value } = programme;
-  if (!value) return [];
-  const days = new Map<number, { key: string; text: string }[]>();
-  for (const task of value.tasks)
-    for (const [from, to] of task.stretches) {
-      const day = Math.floor(from / 24 + 1e-9);
-      const text = `${clockWords(from)} to ${clockWords(to)} ${workName(task)}`;
-      days.set(day, [...(days.get(day) ?? []), { key: `${task.id} ${from}`, text }]);
-    }
-  return [...days].sort((a, b) => a[0] - b[0]).map(([day, works]) => ({ day, title: dayWords(value, day, isDated.value), works }));
-});
-const endDay = computed(() => (programme.value ? dayWords(programme.value, Math.floor(programme.value.ends / 24), isDated.value) : ''));
-const loadDay = computed(() =>
-  programme.value ? dayWords(programme.value, Math.floor(programme.value.fullLoad / 24), isDated.value) : '',
-);
-const longestWait = computed(() => programme.value?.tasks.filter(({ critical, held }) => critical && held.by === 'wait') ?? []);
+const end = computed(() => (programme.value ? endModel(programme.value, isDated.value) : null));
+const byDay = computed(() => (programme.value ? daysListed(programme.value, isDated.value) : []));
 const nameOf = (id: string): string => {
   const task = programme.value?.tasks.find((one) => one.id === id);
   return task ? taskName(task).toLowerCase() : id;
@@ -165,18 +143,8 @@ const printIt = (): void => window.print();
             :commit="(humidityPercent) => setClimate({ humidityPercent })"
           />
         </div>
-        <p class="answer">
-          Done on <strong class="figure">{{ endDay }}</strong>; full load from {{ loadDay }}.
-          <template v-if="longestWait.length > 0"
-            >The end hangs on {{ longestWait.length === 1 ? 'one wait' : `${longestWait.length} waits`
-            }}{{ longestWait.length > 2 ? ', among them' : '' }}:
-            {{
-              longestWait
-                .slice(0, 2)
-                .map((task) => lowerFirst(workName(task)))
-                .join('; ')
-            }}.</template
-          >
+        <p v-if="end" class="answer">
+          Done on <strong class="figure">{{ end.endDay }}</strong>; full load from {{ end.loadDay }}. {{ end.hangsOn }}
         </p>
         <p v-for="missed in programme.missed" :key="missed.id" class="missed">
           <PhWarning :size="18" weight="bold" />{{ describeMissed(missed, programme) }}
