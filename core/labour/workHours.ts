@@ -54,16 +54,22 @@ function coatsOf(rules: MaterialRules): CoatsOf {
   };
 }
 
+/** How fast a kind of work goes here, in its own unit an hour: as the job says, as the person is used to, or as is usual. */
+export function paceInForce(
+  { labour, habits = {} }: Pick<HoursRules, 'labour' | 'habits'>,
+  task: TaskId,
+): { readonly pace: number; readonly from: WorkHours['from'] } {
+  const [own, habit] = [labour?.paces?.[task], (habits['pace'] as OwnPaces | undefined)?.[task]];
+  if (own !== undefined) return { pace: own, from: 'job' };
+  return habit !== undefined ? { pace: habit, from: 'habit' } : { pace: TASKS[task].pace, from: 'typical' };
+}
+
 /** The hours of all work on some surfaces, task by task. */
 export function workHours(surfaces: readonly SurfaceFigures[], rules: HoursRules): WorkHours[] {
   const coats = coatsOf(rules);
-  const habits: OwnPaces = rules.habits?.['pace'] ?? {};
   return TASK_IDS.flatMap((task) => {
     const kind: TaskKind = TASKS[task];
-    const own = rules.labour?.paces?.[task];
-    const habit = habits[task];
-    const [usual, from] =
-      own !== undefined ? [own, 'job' as const] : habit !== undefined ? [habit, 'habit' as const] : [kind.pace, 'typical' as const];
+    const { pace: usual, from } = paceInForce(rules, task);
     return surfaces.flatMap((surface): WorkHours[] => {
       const times = kind.coats?.(surface, coats) ?? 1;
       const amount = kind.amount(surface, times);

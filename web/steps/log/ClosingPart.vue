@@ -6,16 +6,14 @@ import { PhPrinter } from '@phosphor-icons/vue';
 import { writeJobFile } from '@azulejo/core/formats/jobFile';
 import type { Job } from '@azulejo/core/job/job';
 import { repeatJob } from '@azulejo/core/job/repeatJob';
-import { describeAmount, materialName } from '@azulejo/core/messages/en/materials';
 import type { Plan } from '@azulejo/core/plan';
 import { entriesOf } from '@azulejo/core/site/entry';
-import { leftOfTiles } from '@azulejo/core/site/leftOfTiles';
-import { actualSize } from '@azulejo/core/tile/product';
 import { api, exportUrl, pictureUrl, ServerError } from '../../api/client.ts';
 import TextField from '../../fields/TextField.vue';
 import TroubleNote from '../../fields/TroubleNote.vue';
 import { newUuid } from '../../stores/newUuid.ts';
 import { useLogStore } from '../../stores/logStore.ts';
+import { placeName, spareTiles } from './model.ts';
 
 /** The end of a job: what is still to be done, the note for the client, what is left over, the same again elsewhere. */
 const props = defineProps<{ job: Job; plan: Plan }>();
@@ -25,26 +23,11 @@ const trouble = ref<string | null>(null);
 const name = ref('');
 const snags = computed(() => entriesOf(log.entries, 'snag'));
 const open = computed(() => snags.value.filter(({ data }) => !data.done));
-const place = (id: string | null): string => props.job.surfaces.find((surface) => surface.id === id)?.name ?? '';
+const place = (id: string | null): string => placeName(props.job, id);
 const settle = (snag: (typeof snags.value)[number]) =>
   log.write({ ...snag.data, done: true }, { surfaceId: snag.surfaceId, replaces: snag.id });
 
-/** Once all is laid: whole tiles that the order leaves, and that are not on the shelf yet. */
-const spare = computed(() => {
-  if (!props.job.surfaces.every(({ laid }) => laid)) return [];
-  const kept = new Set(entriesOf(log.entries, 'leftOver').map(({ data }) => data.productId));
-  return props.plan.materials.flatMap((line) => {
-    const product = props.job.products.find(({ id }) => id === line.productId);
-    const pieces = Math.floor(line.item === 'tiles' ? leftOfTiles(line, log.entries) : line.left);
-    return line.item === 'tiles' && product && pieces >= 1 && !kept.has(product.id)
-      ? [{ line, product, pieces, words: `${materialName(props.job, line)}: ${describeAmount(pieces, line.unit, props.job.tape)}` }]
-      : [];
-  });
-});
-function shelve({ product, pieces }: (typeof spare.value)[number]): void {
-  const { widthMm, heightMm } = actualSize(product);
-  void log.write({ kind: 'leftOver', productId: product.id, name: product.name, widthMm, heightMm, pieces });
-}
+const spare = computed(() => spareTiles(props.job, props.plan, log.entries));
 
 async function again(): Promise<void> {
   if (name.value === '') {
@@ -85,7 +68,7 @@ const setName = (text: string): null => {
     <template v-if="spare.length > 0">
       <h3>Left over, by the order</h3>
       <ul class="snags">
-        <li v-for="one in spare" :key="one.product.id">
+        <li v-for="one in spare" :key="one.productId">
           <span class="grow">{{ one.words }}</span>
           <Button
             class="no-print"
@@ -93,7 +76,7 @@ const setName = (text: string): null => {
             outlined
             label="To the shelf"
             :aria-label="`To the shelf: ${one.words}`"
-            @click="shelve(one)"
+            @click="log.write(one.leftOver)"
           />
         </li>
       </ul>

@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import type { Job } from '@azulejo/core/job/job';
-import { TASKS, type TaskId } from '@azulejo/core/labour/tasks';
-import { HOURS_PER_DAY, hoursOf, type Labour } from '@azulejo/core/labour/workHours';
+import type { TaskId } from '@azulejo/core/labour/tasks';
+import { HOURS_PER_DAY, hoursOf, paceInForce, type Labour } from '@azulejo/core/labour/workHours';
 import { speakerName } from '@azulejo/core/messages/en/materialFigures';
 import { hoursWords, paceUnit, TASK_NAMES } from '@azulejo/core/messages/en/money';
 import type { Money } from '@azulejo/core/money/planMoney';
@@ -14,12 +14,7 @@ const props = defineProps<{ job: Job; money: Money }>();
 const jobs = useJobStore();
 const tasks = computed(() => {
   const ids = [...new Set(props.money.work.map(({ task }) => task))];
-  return ids.map((task) => ({
-    task,
-    hours: hoursWords(hoursOf(props.money.work, task)),
-    from: props.money.work.find((one) => one.task === task)?.from ?? 'typical',
-    pace: props.job.labour?.paces?.[task] ?? props.job.habits?.['pace']?.[task] ?? TASKS[task].pace,
-  }));
+  return ids.map((task) => ({ task, hours: hoursWords(hoursOf(props.money.work, task)), ...paceInForce(props.job, task) }));
 });
 const set = (label: string, part: Labour) =>
   jobs.change(label, (draft) => {
