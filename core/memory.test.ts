@@ -40,9 +40,16 @@ test('what hangs on some data is worked out once for it, nothing and undefined t
 test('a plan made with a memory of other jobs is the plan made with none', () => {
   const memory = new Memory();
   const job = demoJob('tidewater-bakehouse');
-  const few = { ...job, surfaces: job.surfaces.slice(0, 4) };
+  // Two walls that meet, and share their tiles.
+  const few = { ...job, surfaces: job.surfaces.filter(({ id }) => /^shower-wall-[23]$/.test(id)) };
   const [first, ...rest] = few.surfaces;
   const wider = { ...few, surfaces: [{ ...first, jointMm: first.jointMm + 0.5 }, ...rest] };
-  for (const one of [few, wider, few]) expect(plan(one, memory)).toEqual(plan(one));
+  const [plain, changed] = [plan(few), plan(wider)];
+  for (const [one, anew] of [
+    [few, plain],
+    [wider, changed],
+    [few, plain],
+  ] as const)
+    expect(plan(one, memory)).toEqual(anew);
   expect(planSurface(wider, wider.surfaces[0], memory)).toEqual(planSurface(wider, wider.surfaces[0]));
 });

@@ -11,13 +11,14 @@ import { buildApp, type AppOptions } from './app.ts';
 import type { Database } from './db/database.ts';
 import { migrate, migrationNames } from './db/migrate.ts';
 import { bringJobsForward } from './jobs/bringJobsForward.ts';
-import { openPglite } from './db/openPglite.ts';
+import { newPglite, type TestPlace } from '../testing/databases.ts';
 import { JobRepository } from './jobs/jobRepository.ts';
 import { takeGlance } from './work/takeGlance.ts';
 import { writeExport } from './work/writeExport.ts';
 import { ApiError } from './errors/apiError.ts';
 import { ERRORS } from './errors/catalogue.ts';
 
+let place: TestPlace;
 let database: Database;
 let app: FastifyInstance;
 /** How often a job was planned for its glance. */
@@ -37,13 +38,15 @@ const options = (on: Database): AppOptions => ({
 const job: Job = { ...jobOfOne({ size: [2314, 1000], tile: [297.5, 297.5], jointMm: 3 }), id: 'wall' };
 
 beforeAll(async () => {
-  database = await openPglite(null);
+  place = await newPglite();
+  database = await place.open();
   await migrate(database);
   app = await buildApp(options(database));
 }, 60_000);
 afterAll(async () => {
   await app.close();
   await database.close();
+  await place.remove();
 });
 
 const ask = async (method: 'GET' | 'POST' | 'DELETE', url: string, payload?: object | string, headers: Record<string, string> = {}) => {

@@ -8,6 +8,7 @@ import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { writeJobFile } from '@azulejo/core/formats/jobFile';
 import { jobOfOne } from '@azulejo/core/samples/testJob';
+import { emptyDatabase } from '../testing/databases.ts';
 import { migrate } from './db/migrate.ts';
 import { openPglite } from './db/openPglite.ts';
 import { JobRepository } from './jobs/jobRepository.ts';
@@ -29,6 +30,7 @@ beforeAll(async () => {
     const { status } = spawnSync(process.execPath, ['scripts/build.mjs', 'server', 'web'], { cwd: ROOT, stdio: 'inherit' });
     if (status !== 0) throw new Error('the server could not be built');
   }
+  await emptyDatabase(join(prepared.folder, 'db'));
   await prepared.start();
   await prepared.end('SIGTERM');
 }, 300_000);

@@ -1,4 +1,4 @@
-import { mkdtempSync, rmSync } from 'node:fs';
+import { cpSync, existsSync, mkdtempSync, renameSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import type { Database } from '../server/db/database.ts';
@@ -19,12 +19,30 @@ export const NEW_PLACES: readonly (readonly [string, () => Promise<TestPlace>])[
   ...(hasPostgres() ? [['PostgreSQL', newPostgres] as const] : []),
 ];
 
-function newPglite(): Promise<TestPlace> {
+/** A new place in a folder. */
+export async function newPglite(): Promise<TestPlace> {
   const folder = mkdtempSync(join(tmpdir(), 'azulejo-pglite-'));
-  return Promise.resolve({
+  await emptyDatabase(join(folder, 'db'));
+  return {
     open: () => openPglite(join(folder, 'db')),
     remove: () => Promise.resolve(rmSync(folder, { recursive: true, force: true })),
-  });
+  };
+}
+
+/**
+ * Puts an empty database of PGlite into a folder, without tables. Making one takes seconds: in a run of all tests the first
+ * that asks makes it, and the others get a copy.
+ */
+export async function emptyDatabase(folder: string): Promise<void> {
+  const { AZULEJO_PLANS: shared } = process.env;
+  const made = shared === undefined ? null : join(shared, 'empty-database');
+  if (made !== null && existsSync(made)) return cpSync(made, folder, { recursive: true });
+  await (await openPglite(folder)).close();
+  if (made === null) return;
+  // Two may make it at a time; neither is read by half.
+  const own = `${made}.${process.pid}`;
+  cpSync(folder, own, { recursive: true });
+  if (!existsSync(made)) renameSync(own, made);
 }
 
 /** One server for all places of a file of tests. */

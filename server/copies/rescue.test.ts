@@ -3,6 +3,7 @@ import { closeSync, cpSync, existsSync, mkdtempSync, openSync, rmSync, writeSync
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { jobOfOne } from '@azulejo/core/samples/testJob';
+import { emptyDatabase } from '../../testing/databases.ts';
 import { migrate } from '../db/migrate.ts';
 import { openPglite } from '../db/openPglite.ts';
 import { JobRepository } from '../jobs/jobRepository.ts';
@@ -26,6 +27,7 @@ const paths = new Map<string, string>();
 const TABLES = ['job', 'surface', 'product', 'job_change', 'tick', 'entry', 'photo', 'site_count'];
 
 beforeAll(async () => {
+  await emptyDatabase(empty);
   const first = await openPglite(empty);
   await migrate(first);
   await first.close();

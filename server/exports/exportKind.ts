@@ -29,6 +29,6 @@ export type ExportKind =
       /** Whether it shows photos of the log, or holds them. */
       readonly withPhotos?: boolean;
       /** `log` is what is in force of `records`. */
-      readonly write: (job: Job, plan: () => Plan, log: readonly Entry[], records: SiteRecords) => string | Promise<Buffer>;
+      readonly write: (job: Job, plan: () => Plan, log: readonly Entry[], records: SiteRecords) => string | Promise<string | Buffer>;
     })
-  | (ExportBase & { readonly of: 'surface'; readonly write: (source: SurfaceSource) => string | Promise<Buffer> });
+  | (ExportBase & { readonly of: 'surface'; readonly write: (source: SurfaceSource) => string | Promise<string | Buffer> });

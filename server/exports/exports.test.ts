@@ -1,4 +1,5 @@
 import { expect, test } from '@jest/globals';
+import { Memory } from '@azulejo/core/memory';
 import Papa from 'papaparse';
 import { readJobFile } from '@azulejo/core/formats/jobFile';
 import type { Job } from '@azulejo/core/job/job';
@@ -51,7 +52,8 @@ test.each(['sample-boards', 'ferry-kiosk'] as const)('every export of every surf
 
 test.each(['tidewater-bakehouse', 'ferry-kiosk'] as const)('the order, the plan and the job file of %s say the same', async (name) => {
   const job = renamed(demoJob(name));
-  const load = async (exportId: string): Promise<string> => text((await writeExport({ exportId, job, surfaceId: null })).content);
+  const memory = new Memory();
+  const load = async (exportId: string): Promise<string> => text((await writeExport({ exportId, job, surfaceId: null }, memory)).content);
   const json = JSON.parse(await load('plan')) as PlanJson;
   const order = Papa.parse<string[]>((await load('order')).trim());
   expect(order.errors).toEqual([]);

@@ -2,27 +2,37 @@ import { cutsCsv, orderCsv } from '@azulejo/core/formats/csv';
 import { writeJobFile } from '@azulejo/core/formats/jobFile';
 import { planJson } from '@azulejo/core/formats/planJson';
 import type { ExportKind } from './exportKind.ts';
-import { writeCalendar } from './calendar.ts';
-import { writeMixCard } from './mixCard.ts';
-import { writeOrderPaper, writeOrderSheet } from './orderPaper.ts';
-import { writeHandover, writeSnags } from './handoverPaper.ts';
-import { writeQuote } from './quotePaper.ts';
-import { writeBackPaper, writeCutPaper } from './cutPaper.ts';
-import { writeStickers } from './stickers.ts';
-import { writeTemplates } from './templates.ts';
 
-/** Every export. A new one is a file with its writer and a line here. */
+/** Every export. A new one is a file with its writer and a line here; a writer is read when it is first asked for. */
 export const EXPORTS = {
-  paper: { of: 'surface', label: 'Setout and cuts (PDF)', extension: 'pdf', mediaType: 'application/pdf', write: writeCutPaper },
-  back: { of: 'surface', label: 'Cuts, face down (PDF)', extension: 'pdf', mediaType: 'application/pdf', write: writeBackPaper },
+  paper: {
+    of: 'surface',
+    label: 'Setout and cuts (PDF)',
+    extension: 'pdf',
+    mediaType: 'application/pdf',
+    write: async (source) => (await import('./cutPaper.ts')).writeCutPaper(source),
+  },
+  back: {
+    of: 'surface',
+    label: 'Cuts, face down (PDF)',
+    extension: 'pdf',
+    mediaType: 'application/pdf',
+    write: async (source) => (await import('./cutPaper.ts')).writeBackPaper(source),
+  },
   templates: {
     of: 'surface',
     label: 'Full-size templates (PDF)',
     extension: 'pdf',
     mediaType: 'application/pdf',
-    write: writeTemplates,
+    write: async (source) => (await import('./templates.ts')).writeTemplates(source),
   },
-  stickers: { of: 'surface', label: 'Labels on stickers (PDF)', extension: 'pdf', mediaType: 'application/pdf', write: writeStickers },
+  stickers: {
+    of: 'surface',
+    label: 'Labels on stickers (PDF)',
+    extension: 'pdf',
+    mediaType: 'application/pdf',
+    write: async (source) => (await import('./stickers.ts')).writeStickers(source),
+  },
   cuts: {
     of: 'surface',
     label: 'Cut list (CSV)',
@@ -42,22 +52,28 @@ export const EXPORTS = {
     label: 'Order (PDF)',
     extension: 'pdf',
     mediaType: 'application/pdf',
-    write: (job, plan) => writeOrderPaper(job, plan()),
+    write: async (job, plan) => (await import('./orderPaper.ts')).writeOrderPaper(job, plan()),
   },
   orderSheet: {
     of: 'job',
     label: 'Order (XLSX)',
     extension: 'xlsx',
     mediaType: 'application/vnd.openxmlformats-officedocument.spreadsheetml.sheet',
-    write: (job, plan) => writeOrderSheet(job, plan()),
+    write: async (job, plan) => (await import('./orderPaper.ts')).writeOrderSheet(job, plan()),
   },
-  quote: { of: 'job', label: 'Quote (PDF)', extension: 'pdf', mediaType: 'application/pdf', write: (job, plan) => writeQuote(job, plan()) },
+  quote: {
+    of: 'job',
+    label: 'Quote (PDF)',
+    extension: 'pdf',
+    mediaType: 'application/pdf',
+    write: async (job, plan) => (await import('./quotePaper.ts')).writeQuote(job, plan()),
+  },
   handover: {
     of: 'job',
     label: 'Handover note (PDF)',
     extension: 'pdf',
     mediaType: 'application/pdf',
-    write: (job, plan, log) => writeHandover(job, plan(), log),
+    write: async (job, plan, log) => (await import('./handoverPaper.ts')).writeHandover(job, plan(), log),
   },
   snags: {
     of: 'job',
@@ -65,21 +81,21 @@ export const EXPORTS = {
     withPhotos: true,
     extension: 'pdf',
     mediaType: 'application/pdf',
-    write: (job, _plan, log) => writeSnags(job, log),
+    write: async (job, _plan, log) => (await import('./handoverPaper.ts')).writeSnags(job, log),
   },
   mixes: {
     of: 'job',
     label: 'Card for the mixer (PDF)',
     extension: 'pdf',
     mediaType: 'application/pdf',
-    write: (job, plan) => writeMixCard(job, plan()),
+    write: async (job, plan) => (await import('./mixCard.ts')).writeMixCard(job, plan()),
   },
   calendar: {
     of: 'job',
     label: 'Days (iCalendar)',
     extension: 'ics',
     mediaType: 'text/calendar; charset=utf-8',
-    write: (job, plan) => writeCalendar(job, plan()),
+    write: async (job, plan) => (await import('./calendar.ts')).writeCalendar(job, plan()),
   },
   plan: {
     of: 'job',
