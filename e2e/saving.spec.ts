@@ -54,6 +54,50 @@ test('a note that is refused lies in sight with its reason and holds nothing up;
   await expect.poll(async () => (await stored()).job.programme?.startHour).toBe(7);
 });
 
+/** Puts rows into a database as an older release had it. */
+async function keepAsOnce(page: Page, name: string, version: number, store: string, keyPath: string[], row: object): Promise<void> {
+  await page.evaluate(
+    async ([of, at, into, path, kept]) => {
+      const opened = await new Promise<IDBDatabase>((resolve, reject) => {
+        const asked = indexedDB.open(of, at);
+        asked.onupgradeneeded = () => asked.result.createObjectStore(into, { keyPath: path });
+        asked.onsuccess = () => resolve(asked.result);
+        asked.onerror = () => reject(new Error(asked.error?.message));
+      });
+      const writing = opened.transaction(into, 'readwrite');
+      writing.objectStore(into).put(kept);
+      await new Promise((resolve) => (writing.oncomplete = resolve));
+      opened.close();
+    },
+    [name, version, store, keyPath, row] as const,
+  );
+}
+
+test('what an older release kept in databases of its own goes out after the update', async ({ browser }) => {
+  const page = await (await browser.newContext()).newPage();
+  const { version } = await stored();
+  const change = { id: 'kept-since', label: 'Begin of work', edits: [{ op: 'set', path: ['programme', 'startHour'], value: 9 }] };
+  const queue = { jobId: 'ferry-kiosk', windowId: 'closed', version, waiting: [change], parked: [] };
+  const note = {
+    id: '00000000-0000-4000-8000-00000000000b',
+    at: '2027-03-01T08:00:00.000Z',
+    by: '',
+    surfaceId: null,
+    replaces: null,
+    data: { kind: 'note', text: 'Kept since before', pin: null },
+  };
+  // Any page of the same origin that is none of the application.
+  await page.goto(`${server.address}/api/docs`);
+  await keepAsOnce(page, 'azulejo-unsaved', 1, 'queues', ['jobId', 'windowId'], queue);
+  await keepAsOnce(page, 'azulejo-site', 2, 'entries', ['jobId', 'id'], { jobId: 'ferry-kiosk', id: note.id, item: note });
+  await page.goto(job('/log'));
+  await expect(page.getByText('Kept since before')).toBeVisible();
+  await expect.poll(async () => (await stored()).job.programme?.startHour).toBe(9);
+  await expect(mark(page)).toHaveText('Saved');
+  const entries = (await (await page.request.get(`${server.address}/api/jobs/ferry-kiosk/entries`)).json()) as object[];
+  expect(JSON.stringify(entries)).toContain('Kept since before');
+});
+
 test('a phone on a job that was deleted says so, and keeps it with what was ticked', async ({ browser }) => {
   const page = await (await browser.newContext({ viewport: { width: 390, height: 844 }, hasTouch: true })).newPage();
   await page.goto(job('/site'));

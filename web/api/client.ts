@@ -2,7 +2,7 @@ import type { Glance } from '@azulejo/core/formats/glance';
 import type { Job } from '@azulejo/core/job/job';
 import type { Entry } from '@azulejo/core/site/entry';
 import type { Tick } from '@azulejo/core/site/tick';
-import { lastSeen } from './lastSeen.ts';
+import { lastSeen } from '../saving/lastSeen.ts';
 import { isAway, isSignedOut } from './reach.ts';
 import { listOf, nothing, perhaps, thingWith, type Shape } from './shapes.ts';
 import { thisBrowser, whoHolds } from './thisBrowser.ts';

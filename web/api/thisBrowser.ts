@@ -1,4 +1,4 @@
-import { newUuid } from '../stores/newUuid.ts';
+import { newUuid } from '../saving/newUuid.ts';
 
 const NAME = 'azulejo-browser';
 let known: string | null = null;

@@ -6,7 +6,7 @@ import { writeJobFile } from '@azulejo/core/formats/jobFile';
 import { api, ServerError } from '../api/client.ts';
 import { useJobStore } from '../stores/jobStore.ts';
 import { useLogStore } from '../stores/logStore.ts';
-import { plain } from '../stores/plain.ts';
+import { plain } from '../saving/plain.ts';
 import { useTickStore } from '../stores/tickStore.ts';
 
 const [jobs, ticks, log] = [useJobStore(), useTickStore(), useLogStore()];

@@ -6,7 +6,7 @@ import { describeEdit } from '@azulejo/core/messages/en/edits';
 import { describeEntry, ENTRY_NAMES } from '@azulejo/core/messages/en/log';
 import type { JobEntry, SentChange } from '@azulejo/core/formats/apiTypes';
 import { computed, ref, watch } from 'vue';
-import { lastSeen } from '../api/lastSeen.ts';
+import { lastSeen } from '../saving/lastSeen.ts';
 import { useJobStore } from '../stores/jobStore.ts';
 import { useLogStore } from '../stores/logStore.ts';
 import { useTickStore } from '../stores/tickStore.ts';

@@ -8,9 +8,10 @@ import { partOf } from '@azulejo/core/job/edit/edit';
 import { editJob } from '@azulejo/core/job/edit/editJob';
 import { keepCount } from '@azulejo/core/site/tick';
 import { useTickStore } from './tickStore.ts';
-import { JobSaver } from './saving/jobSaver.ts';
-import { browserQueues, nameWindow, passingQueues, type KeptQueue, type KeptQueues } from './saving/keptQueues.ts';
-import type { LeftOf } from './outbox.ts';
+import { hasDatabase } from '../saving/browserDatabase.ts';
+import { JobSaver } from '../saving/jobSaver.ts';
+import { browserQueues, nameWindow, passingQueues, type KeptQueue, type KeptQueues } from '../saving/keptQueues.ts';
+import type { LeftOf } from '../saving/outbox.ts';
 
 /** Whether what is on screen is on disk. */
 export type SaveState = 'saved' | 'saving' | 'unsaved' | 'parked' | 'conflict' | 'gone';
@@ -19,7 +20,7 @@ const windows = typeof BroadcastChannel === 'undefined' ? null : new BroadcastCh
 
 /** The open job: changed by commands, saved as it is made. Jobs left with unsaved changes go on being saved. */
 export const useJobStore = defineStore('job', () => {
-  const inBrowser = typeof indexedDB !== 'undefined' && typeof sessionStorage !== 'undefined';
+  const inBrowser = hasDatabase && typeof sessionStorage !== 'undefined';
   const windowId = inBrowser ? nameWindow() : 'window';
   const kept: KeptQueues = inBrowser ? browserQueues(windowId) : passingQueues();
   const ticks = useTickStore();

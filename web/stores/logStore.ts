@@ -2,8 +2,8 @@ import { defineStore } from 'pinia';
 import { computed } from 'vue';
 import { entriesInForce, type Entry } from '@azulejo/core/site/entry';
 import { api } from '../api/client.ts';
-import { newUuid } from './newUuid.ts';
-import { useOutbox } from './outbox.ts';
+import { newUuid } from '../saving/newUuid.ts';
+import { useOutbox } from '../saving/outbox.ts';
 
 /** The log of the open job: written here or on another phone, kept until the server has it. */
 export const useLogStore = defineStore('log', () => {

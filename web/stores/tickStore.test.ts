@@ -4,7 +4,7 @@ import { tickSchema, ticksInForce, type Tick } from '@azulejo/core/site/tick';
 
 // A channel to other windows would keep the test alive.
 Reflect.deleteProperty(globalThis, 'BroadcastChannel');
-const { newUuid } = await import('./newUuid.ts');
+const { newUuid } = await import('../saving/newUuid.ts');
 const { useTickStore } = await import('./tickStore.ts');
 
 /** What a server of one job has, and whether it answers. */

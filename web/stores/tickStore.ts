@@ -2,8 +2,8 @@ import { defineStore } from 'pinia';
 import { computed, shallowRef } from 'vue';
 import { nextTick, pieceKey, ticksInForce, type Kept, type Tick, type TickState } from '@azulejo/core/site/tick';
 import { api } from '../api/client.ts';
-import { newUuid } from './newUuid.ts';
-import { useOutbox } from './outbox.ts';
+import { newUuid } from '../saving/newUuid.ts';
+import { useOutbox } from '../saving/outbox.ts';
 
 /** What is cut and laid of the open job: ticked here or on another phone, kept until the server has it. */
 export const useTickStore = defineStore('ticks', () => {

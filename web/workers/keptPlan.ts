@@ -1,6 +1,6 @@
 import type { Job } from '@azulejo/core/job/job';
 import type { Plan } from '@azulejo/core/plan';
-import { lastSeen } from '../api/lastSeen.ts';
+import { lastSeen } from '../saving/lastSeen.ts';
 
 interface Kept {
   /** The release that planned it, and what it was planned from. */

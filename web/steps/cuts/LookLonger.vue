@@ -7,7 +7,7 @@ import type { LookedLonger } from '@azulejo/core/cuts/offCuts/lookLonger';
 import { withoutPictures } from '@azulejo/core/plan/layout/briefOf';
 import { describeLooked, describeLooking } from '@azulejo/core/messages/en/offCuts';
 import { useJobStore } from '../../stores/jobStore.ts';
-import { plain } from '../../stores/plain.ts';
+import { plain } from '../../saving/plain.ts';
 import { drawer } from '../../workers/planner.ts';
 
 /** Looks a few seconds longer for a plan that opens fewer tiles; what it finds becomes the plan of the job. */

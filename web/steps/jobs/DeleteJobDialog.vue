@@ -3,7 +3,7 @@ import Button from 'primevue/button';
 import Dialog from 'primevue/dialog';
 import { ref } from 'vue';
 import type { JobEntry } from '@azulejo/core/formats/apiTypes';
-import { lastSeen } from '../../api/lastSeen.ts';
+import { lastSeen } from '../../saving/lastSeen.ts';
 import { api, exportUrl, ServerError } from '../../api/client.ts';
 import { useJobStore } from '../../stores/jobStore.ts';
 import TroubleNote from '../../fields/TroubleNote.vue';

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { newUuid } from '../../stores/newUuid.ts';
+import { newUuid } from '../../saving/newUuid.ts';
 import Button from 'primevue/button';
 import { computed, ref } from 'vue';
 import { useRouter } from 'vue-router';

@@ -6,7 +6,7 @@ import { PhClockCounterClockwise, PhFolderOpen, PhPlus } from '@phosphor-icons/v
 import { siteRecordsSchema } from '@azulejo/core/site/siteRecords';
 import type { JobEntry } from '@azulejo/core/formats/apiTypes';
 import { api, isUnreachable, ServerError } from '../../api/client.ts';
-import { lastSeen } from '../../api/lastSeen.ts';
+import { lastSeen } from '../../saving/lastSeen.ts';
 import { readText } from '../readText.ts';
 import CopiesDialog from './CopiesDialog.vue';
 import DeleteJobDialog from './DeleteJobDialog.vue';

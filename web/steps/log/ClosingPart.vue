@@ -11,7 +11,7 @@ import { entriesOf } from '@azulejo/core/site/entry';
 import { api, exportUrl, pictureUrl, ServerError } from '../../api/client.ts';
 import TextField from '../../fields/TextField.vue';
 import TroubleNote from '../../fields/TroubleNote.vue';
-import { newUuid } from '../../stores/newUuid.ts';
+import { newUuid } from '../../saving/newUuid.ts';
 import { useLogStore } from '../../stores/logStore.ts';
 import { placeName, spareTiles } from './model.ts';
 

@@ -1,6 +1,6 @@
-import { openDB, type DBSchema, type IDBPDatabase } from 'idb';
 import type { SentChange } from '@azulejo/core/formats/apiTypes';
-import { newUuid } from '../newUuid.ts';
+import { browserDatabase } from './browserDatabase.ts';
+import { newUuid } from './newUuid.ts';
 import type { ParkedChange } from './queueState.ts';
 
 /** What a window left unsaved of a job. */
@@ -23,10 +23,6 @@ export interface KeptQueues {
   /** Jobs that something was left of. */
   jobIds(): Promise<readonly string[]>;
   forget(queue: Pick<KeptQueue, 'jobId' | 'windowId'>): Promise<void>;
-}
-
-interface Schema extends DBSchema {
-  queues: { key: [string, string]; value: KeptQueue };
 }
 
 /** A window's name, the same after a reload; its lock tells other windows that it is open. */
@@ -66,24 +62,19 @@ async function openWindows(): Promise<ReadonlySet<string>> {
 
 /** Queues in the browser's own database. */
 export function browserQueues(windowId: string): KeptQueues {
-  let database: Promise<IDBPDatabase<Schema>> | null = null;
-  const opened = (): Promise<IDBPDatabase<Schema>> =>
-    (database ??= openDB<Schema>('azulejo-unsaved', 1, {
-      upgrade: (made) => void made.createObjectStore('queues', { keyPath: ['jobId', 'windowId'] }),
-    }));
   return {
     keep: async (queue) => {
-      const db = await opened();
+      const db = await browserDatabase();
       if (queue.waiting.length + queue.parked.length > 0) await db.put('queues', queue);
       else await db.delete('queues', [queue.jobId, queue.windowId]);
     },
     take: async (jobId) => {
-      const all = await (await opened()).getAll('queues', IDBKeyRange.bound([jobId], [jobId, []]));
+      const all = await (await browserDatabase()).getAll('queues', IDBKeyRange.bound([jobId], [jobId, []]));
       const open = await openWindows();
       return all.filter((queue) => queue.windowId === windowId || !open.has(lockOf(queue.windowId)));
     },
-    jobIds: async () => [...new Set((await (await opened()).getAllKeys('queues')).map(([jobId]) => jobId))],
-    forget: async (queue) => (await opened()).delete('queues', [queue.jobId, queue.windowId]),
+    jobIds: async () => [...new Set((await (await browserDatabase()).getAllKeys('queues')).map(([jobId]) => jobId))],
+    forget: async (queue) => (await browserDatabase()).delete('queues', [queue.jobId, queue.windowId]),
   };
 }
 

@@ -1,19 +1,11 @@
 import { ref, shallowRef } from 'vue';
-import { ServerError, type Came } from '../api/client.ts';
-import { lastSeen } from '../api/lastSeen.ts';
+import type { Came, ServerError } from '../api/client.ts';
+import { batchOf } from './batchOf.ts';
+import { hasDatabase } from './browserDatabase.ts';
+import { failureOf, meaningOf, RETRY_MS } from './failure.ts';
+import { lastSeen } from './lastSeen.ts';
 import { plain } from './plain.ts';
 import { browserRecords, passingRecords, type KeptRecord, type KeptRecords, type Named, type RecordKind } from './keptRecords.ts';
-
-const RETRY_MS = 4000;
-
-/** What one request carries, characters: a proxy may let through no more than a few megabytes. */
-const MOST_AT_ONCE = 900_000;
-
-/** Refused for good: sent again, the answer would be the same. */
-const FINAL = new Set(['request/invalid', 'request/too-large', 'request/unsupported', 'job/refused']);
-
-/** Not refused, but not answered for either: where others pass, it is the record. */
-const UNEXPLAINED = 'server/failed';
 
 /** What records of one kind go by. */
 interface OutboxKind<Item extends Named> {
@@ -64,7 +56,7 @@ interface Sent<Item> {
  */
 export function useOutbox<Item extends Named>(
   { kind, most, list, send: sendItems, merge }: OutboxKind<Item>,
-  kept: KeptRecords<Item> = typeof indexedDB === 'undefined' ? passingRecords<Item>() : browserRecords<Item>(kind),
+  kept: KeptRecords<Item> = hasDatabase ? browserRecords<Item>(kind) : passingRecords<Item>(),
 ) {
   const windows = typeof BroadcastChannel === 'undefined' ? null : new BroadcastChannel(`azulejo-${kind}`);
   const jobId = ref<string | null>(null);
@@ -123,7 +115,8 @@ export function useOutbox<Item extends Named>(
       const items = (await kept.list(other)).filter(({ why }) => why === null).map(({ item }) => item);
       const failure = await sendAllOf(other, items);
       const rest = (await kept.list(other)).map(({ why }) => why ?? failure?.words ?? '');
-      if (rest.length > 0) left.push({ jobId: other, count: rest.length, why: rest[0], isGone: failure?.code === 'job/not-found' });
+      if (rest.length > 0)
+        left.push({ jobId: other, count: rest.length, why: rest[0], isGone: failure !== null && meaningOf(failure) === 'gone' });
     }
     others.value = left;
   }
@@ -147,7 +140,7 @@ export function useOutbox<Item extends Named>(
       const id = jobId.value;
       const failure = await sendAllOf(id, waiting.value);
       if (jobId.value !== id) continue;
-      isGone.value = failure?.code === 'job/not-found';
+      isGone.value = failure !== null && meaningOf(failure) === 'gone';
       trouble.value = failure?.words ?? null;
       if (failure === null) continue;
       // A job that is gone is looked for again when its page is opened, not all the time.
@@ -186,10 +179,10 @@ export function useOutbox<Item extends Named>(
     try {
       return { passed: items, answer: await sendItems(id, items), refused: [], failure: null };
     } catch (error) {
-      const failure = error instanceof ServerError ? error : new ServerError('network/unreachable', 'They could not be sent.');
-      const isRefusal = FINAL.has(failure.code) || failure.code === UNEXPLAINED;
-      if (isRefusal && items.length > 1) return sendOneByOne(id, items);
-      if (FINAL.has(failure.code)) return { passed: [], answer: [], refused: [{ item: items[0], why: failure.words }], failure: null };
+      const failure = failureOf(error, 'They could not be sent.');
+      const meaning = meaningOf(failure);
+      if ((meaning === 'refused' || meaning === 'unexplained') && items.length > 1) return sendOneByOne(id, items);
+      if (meaning === 'refused') return { passed: [], answer: [], refused: [{ item: items[0], why: failure.words }], failure: null };
       return { passed: [], answer: [], refused: [], failure };
     }
   }
@@ -203,9 +196,9 @@ export function useOutbox<Item extends Named>(
       passed.push(...one.passed);
       answer.push(...one.answer);
       refused.push(...one.refused);
-      if (one.failure?.code === UNEXPLAINED) unexplained.push({ item, why: one.failure.words });
+      if (one.failure && meaningOf(one.failure) === 'unexplained') unexplained.push({ item, why: one.failure.words });
       failure = one.failure ?? failure;
-      if (one.failure && one.failure.code !== UNEXPLAINED) return { passed, answer, refused, failure: one.failure };
+      if (one.failure && meaningOf(one.failure) !== 'unexplained') return { passed, answer, refused, failure: one.failure };
     }
     return passed.length > 0
       ? { passed, answer, refused: [...refused, ...unexplained], failure: null }
@@ -257,15 +250,6 @@ export function useOutbox<Item extends Named>(
   });
 
   return { jobId, known, waiting, aside, trouble, isGone, others, look, add, sendOthers, tryAside, dropAside, letGo };
-}
-
-/** The first of some records, as many as one request carries; one that is larger goes alone. */
-function batchOf<Item>(items: readonly Item[], most: number): readonly Item[] {
-  let size = 0;
-  const end = items.findIndex(
-    (item, k) => k > 0 && (k >= most || (size += JSON.stringify(item).length) + JSON.stringify(items[0]).length > MOST_AT_ONCE),
-  );
-  return end < 0 ? items : items.slice(0, end);
 }
 
 const byId = <Item extends Named>(items: readonly Item[]): Item[] => [...new Map(items.map((item) => [item.id, item])).values()];

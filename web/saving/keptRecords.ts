@@ -1,4 +1,4 @@
-import { openDB, type DBSchema, type IDBPDatabase } from 'idb';
+import { browserDatabase } from './browserDatabase.ts';
 
 /** A record that is added and never changed, named by who makes it. */
 export interface Named {
@@ -25,50 +25,24 @@ export interface KeptRecords<Item extends Named> {
 /** Kinds of records, each in a store of its own. */
 export type RecordKind = 'ticks' | 'entries';
 
-interface Row {
-  readonly jobId: string;
-  readonly id: string;
-  readonly item?: unknown;
-  readonly why?: string;
-  /** Where version 1 kept a tick. */
-  readonly tick?: unknown;
-}
-
-interface Schema extends DBSchema {
-  ticks: { key: [string, string]; value: Row };
-  entries: { key: [string, string]; value: Row };
-}
-
-let database: Promise<IDBPDatabase<Schema>> | null = null;
-
-/** Opened once for all kinds. */
-const opened = (): Promise<IDBPDatabase<Schema>> =>
-  (database ??= openDB<Schema>('azulejo-site', 2, {
-    upgrade: (made) => {
-      for (const kind of ['ticks', 'entries'] as const) {
-        if (!made.objectStoreNames.contains(kind)) made.createObjectStore(kind, { keyPath: ['jobId', 'id'] });
-      }
-    },
-  }));
-
 /** Records in the browser's own database; all windows share them. */
 export function browserRecords<Item extends Named>(kind: RecordKind): KeptRecords<Item> {
   return {
     add: async (jobId, items) => {
-      const within = (await opened()).transaction(kind, 'readwrite');
+      const within = (await browserDatabase()).transaction(kind, 'readwrite');
       await Promise.all([...items.map((item) => within.store.put({ jobId, id: item.id, item })), within.done]);
     },
-    putAside: async (jobId, item, why) => void (await (await opened()).put(kind, { jobId, id: item.id, item, why })),
+    putAside: async (jobId, item, why) => void (await (await browserDatabase()).put(kind, { jobId, id: item.id, item, why })),
     list: async (jobId) =>
-      (await (await opened()).getAll(kind, IDBKeyRange.bound([jobId], [jobId, []]))).map(({ item, tick, why = null }) => ({
-        item: (item ?? tick) as Item,
+      (await (await browserDatabase()).getAll(kind, IDBKeyRange.bound([jobId], [jobId, []]))).map(({ item, why = null }) => ({
+        item: item as Item,
         why,
       })),
     forget: async (jobId, ids) => {
-      const within = (await opened()).transaction(kind, 'readwrite');
+      const within = (await browserDatabase()).transaction(kind, 'readwrite');
       await Promise.all([...ids.map((id) => within.store.delete([jobId, id])), within.done]);
     },
-    jobIds: async () => [...new Set((await (await opened()).getAllKeys(kind)).map(([jobId]) => jobId))],
+    jobIds: async () => [...new Set((await (await browserDatabase()).getAllKeys(kind)).map(([jobId]) => jobId))],
   };
 }
 

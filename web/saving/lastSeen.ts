@@ -1,15 +1,4 @@
-import { openDB, type DBSchema, type IDBPDatabase } from 'idb';
-
-interface Schema extends DBSchema {
-  seen: { key: string; value: unknown };
-}
-
-let database: Promise<IDBPDatabase<Schema>> | null = null;
-
-const opened = (): Promise<IDBPDatabase<Schema>> =>
-  (database ??= openDB<Schema>('azulejo-seen', 1, { upgrade: (made) => void made.createObjectStore('seen') }));
-
-const inBrowser = typeof indexedDB !== 'undefined';
+import { browserDatabase, hasDatabase } from './browserDatabase.ts';
 
 /**
  * What the server last answered, and what was planned of it, for when it is away: a job under `job/ID`, what was ticked
@@ -18,22 +7,22 @@ const inBrowser = typeof indexedDB !== 'undefined';
 export const lastSeen = {
   /** Keeps a value; a browser that keeps nothing, or has no room, goes without. */
   keep: async (key: string, value: unknown): Promise<void> => {
-    if (inBrowser)
-      await opened()
+    if (hasDatabase)
+      await browserDatabase()
         .then((db) => db.put('seen', value, key), ignore)
         .catch(ignore);
   },
   /** What was kept; null for nothing. Its shape is that of the release that kept it. */
   find: async <T>(key: string): Promise<T | null> =>
-    inBrowser
-      ? (((await opened()
+    hasDatabase
+      ? (((await browserDatabase()
           .then((db) => db.get('seen', key))
           .catch(ignore)) as T | undefined) ?? null)
       : null,
   /** Forgets all of a job that is gone. */
   forgetJob: async (jobId: string): Promise<void> => {
-    if (!inBrowser) return;
-    const db = await opened();
+    if (!hasDatabase) return;
+    const db = await browserDatabase();
     await Promise.all(['job', 'ticks', 'entries', 'plan'].map((kind) => db.delete('seen', `${kind}/${jobId}`))).catch(ignore);
   },
 };

@@ -1,10 +1,11 @@
 import type { Job } from '@azulejo/core/job/job';
 import type { Issue } from '@azulejo/core/result';
 import type { LatestJob, SentChange, StoredJob } from '@azulejo/core/formats/apiTypes';
-import { api, isUnreachable, ServerError } from '../../api/client.ts';
-import { lastSeen } from '../../api/lastSeen.ts';
-import { newUuid } from '../newUuid.ts';
-import { plain } from '../plain.ts';
+import { api, isUnreachable, ServerError } from '../api/client.ts';
+import { lastSeen } from './lastSeen.ts';
+import { newUuid } from './newUuid.ts';
+import { plain } from './plain.ts';
+import { failureOf, meaningOf, RETRY_MS } from './failure.ts';
 import type { KeptQueue, KeptQueues } from './keptQueues.ts';
 import {
   addChange,
@@ -31,13 +32,8 @@ export interface SaverEvents {
   isOwn?(part: string, before: Job, now: Job): boolean;
 }
 
-const RETRY_MS = 2000;
-
 /** A failure that nobody can explain is tried this often before the change is put aside. */
 const UNEXPLAINED_TRIES = 4;
-
-/** Refused for good: sent again, the answer would be the same. */
-const FINAL = new Set(['request/invalid', 'request/too-large', 'request/unsupported', 'job/refused']);
 
 /** Saves the changes of one job, one after the other, until each is answered; also while another job is on screen. */
 export class JobSaver {
@@ -188,7 +184,8 @@ export class JobSaver {
   }
 
   private async sendFirst(): Promise<void> {
-    if (this.unseen.length > 0) return this.takeStored().catch((error: unknown) => this.handleTrouble(failureOf(error)));
+    if (this.unseen.length > 0)
+      return this.takeStored().catch((error: unknown) => this.handleTrouble(failureOf(error, 'The change could not be saved.')));
     const { base, waiting } = this.state;
     this.state = { ...this.state, wasSent: true };
     try {
@@ -199,19 +196,20 @@ export class JobSaver {
       this.unseen = saved.others;
       if (this.unseen.length > 0) await this.takeStored();
     } catch (error) {
-      await this.handleTrouble(failureOf(error));
+      await this.handleTrouble(failureOf(error, 'The change could not be saved.'));
     }
   }
 
   private async handleTrouble(failure: ServerError): Promise<void> {
-    if (failure.code === 'job/changed-elsewhere') return this.takeStored().catch(() => this.pause(failure));
-    if (failure.code === 'job/not-found') {
+    const meaning = meaningOf(failure);
+    if (meaning === 'elsewhere') return this.takeStored().catch(() => this.pause(failure));
+    if (meaning === 'gone') {
       this.isGone = true;
       this.events.changed();
       return;
     }
-    const unexplained = failure.code === 'server/failed' && ++this.tries >= UNEXPLAINED_TRIES;
-    if (!FINAL.has(failure.code) && !unexplained) return this.pause(failure);
+    const isAside = meaning === 'refused' || (meaning === 'unexplained' && ++this.tries >= UNEXPLAINED_TRIES);
+    if (!isAside) return this.pause(failure);
     [this.trouble, this.tries] = [null, 0];
     this.become(parkFirst(this.state, failure.words));
   }
@@ -281,8 +279,5 @@ async function lastSeenOf(jobId: string, error: unknown): Promise<LatestJob> {
   if (!seen) throw error;
   return { ...seen, changed: [], made: false };
 }
-
-const failureOf = (error: unknown): ServerError =>
-  error instanceof ServerError ? error : new ServerError('server/failed', 'The change could not be saved.');
 
 const newChangeId = newUuid;
