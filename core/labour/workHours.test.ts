@@ -89,12 +89,15 @@ describe('how fast it goes', () => {
     expect(lay({ longestSideMm: 1200 })).toBeGreaterThan(lay({ longestSideMm: 600 }));
   });
 
-  test.each(Object.keys(PATTERN_SLOWER) as PatternId[])('%s goes no faster than straight joints, and no more than twice as slow', (pattern) => {
-    const slower = hours('lay', { ...floor, pattern }) / hours('lay', { ...floor, pattern: 'stack' });
-    expect(slower).toBeCloseTo(PATTERN_SLOWER[pattern], 9);
-    expect(slower).toBeGreaterThanOrEqual(1);
-    expect(slower).toBeLessThan(2);
-  });
+  test.each(Object.keys(PATTERN_SLOWER) as PatternId[])(
+    '%s goes no faster than straight joints, and no more than twice as slow',
+    (pattern) => {
+      const slower = hours('lay', { ...floor, pattern }) / hours('lay', { ...floor, pattern: 'stack' });
+      expect(slower).toBeCloseTo(PATTERN_SLOWER[pattern], 9);
+      expect(slower).toBeGreaterThanOrEqual(1);
+      expect(slower).toBeLessThan(2);
+    },
+  );
 
   test('more joint to fill takes longer to grout, up to three times', () => {
     const grout = (share: number): number => hours('grout', { ...floor, jointAreaMm2: share * floor.areaMm2 });
@@ -120,7 +123,9 @@ describe('what is there to do', () => {
 
   test('coats are gone over each, by the data sheet or as is usual on the ground', () => {
     const wet = does({ membrane: true, prime: true });
-    const coats = (item: string, figure: string, value: number): HoursRules => ({ materials: { [item]: { figures: { [figure]: value } } } });
+    const coats = (item: string, figure: string, value: number): HoursRules => ({
+      materials: { [item]: { figures: { [figure]: value } } },
+    });
     const once = hours('waterproof', wet, coats('membrane', 'coats', 1));
     expect(hours('waterproof', wet, coats('membrane', 'coats', 3))).toBeCloseTo(3 * once, 9);
     expect(of('waterproof', wet, coats('membrane', 'coats', 3))?.coats).toBe(3);

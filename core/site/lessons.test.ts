@@ -60,4 +60,7 @@ test('figures and breakage stand beside what was known before, and nothing else 
 });
 
 test('what was planned as nothing teaches nothing', () =>
-  expect(after({ ...used('a', 1), uses: [{ item: 'adhesive', unit: 'kg', planned: 0, used: 3, isSkimmed: false }] })).toEqual({ lessons: NONE, habits: {} }));
+  expect(after({ ...used('a', 1), uses: [{ item: 'adhesive', unit: 'kg', planned: 0, used: 3, isSkimmed: false }] })).toEqual({
+    lessons: NONE,
+    habits: {},
+  }));

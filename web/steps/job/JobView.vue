@@ -5,6 +5,7 @@ import Button from 'primevue/button';
 import { computed, ref, toRef } from 'vue';
 import { RouterLink, useRouter } from 'vue-router';
 import { PhCopy, PhDownloadSimple, PhPlus, PhShoppingCartSimple, PhSlidersHorizontal, PhStack } from '@phosphor-icons/vue';
+import { removeSurface } from '@azulejo/core/job/removeSurface';
 import { repeatRoom, repeatSurface } from '@azulejo/core/job/repeatSurface';
 import { tilesNamedBy } from '@azulejo/core/job/tilesNamedBy';
 import { describeFinding } from '@azulejo/core/messages/en/advice';
@@ -51,13 +52,7 @@ const groups = computed(() => {
     .filter((group) => group.surfaces.length > 0);
 });
 
-function remove(id: string): void {
-  jobs.change('Delete surface', (draft) => {
-    draft.surfaces = draft.surfaces.filter((surface) => surface.id !== id);
-    draft.links = draft.links.filter(({ a, b }) => a.surface !== id && b.surface !== id);
-    draft.rooms = draft.rooms.filter((room) => draft.surfaces.some(({ roomId }) => roomId === room.id));
-  });
-}
+const remove = (id: string) => jobs.change('Delete surface', (draft) => removeSurface(draft, id));
 function setLaid(id: string, laid: boolean): void {
   const name = jobs.job?.surfaces.find((one) => one.id === id)?.name ?? 'surface';
   jobs.change(laid ? `${name} is laid` : `${name} is not laid yet`, (draft) => {

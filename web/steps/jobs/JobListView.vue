@@ -11,6 +11,7 @@ import { readText } from '../readText.ts';
 import CopiesDialog from './CopiesDialog.vue';
 import DeleteJobDialog from './DeleteJobDialog.vue';
 import FirstSetout from './FirstSetout.vue';
+import { groupJobs } from './model.ts';
 import JobRow from './JobRow.vue';
 import NewJobDialog from './NewJobDialog.vue';
 import RescueNotice from './RescueNotice.vue';
@@ -88,15 +89,7 @@ async function demoFiles(): Promise<{ readonly job: string; readonly site: unkno
   ];
 }
 
-/** Jobs that something is left to do on, and those that are done. */
-const groups = computed(() => {
-  const isDone = ({ surfaceCount, laidCount }: JobEntry): boolean => surfaceCount > 0 && laidCount === surfaceCount;
-  const jobs = list.value ?? [];
-  return [
-    { name: 'In hand', jobs: jobs.filter((job) => !isDone(job)) },
-    { name: 'All laid', jobs: jobs.filter(isDone) },
-  ].filter(({ jobs: own }) => own.length > 0);
-});
+const groups = computed(() => groupJobs(list.value ?? []));
 </script>
 
 <template>

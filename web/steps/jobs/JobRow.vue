@@ -2,10 +2,10 @@
 import Button from 'primevue/button';
 import { computed, ref } from 'vue';
 import { PhArrowRight, PhCheckCircle, PhRuler, PhTrash, PhWarning } from '@phosphor-icons/vue';
-import { worstFirst } from '@azulejo/core/advice/worstFirst';
 import { describeFinding } from '@azulejo/core/messages/en/advice';
 import type { JobEntry } from '@azulejo/core/formats/apiTypes';
 import { fieldSought, stepOfFinding } from '../stepOfFinding.ts';
+import { jobRow } from './model.ts';
 import SurfaceThumb from './SurfaceThumb.vue';
 import { useGlance } from './useGlance.ts';
 
@@ -20,26 +20,8 @@ const toSurface = (surfaceId: string, step: string, at?: string) => ({
   params: { jobId: props.job.id, surfaceId, step },
   query: at === undefined ? {} : { at },
 });
-const isLaid = computed(() => props.job.surfaceCount > 0 && props.job.laidCount === props.job.surfaceCount);
-/** The surface to go on with: the one not laid that changed last. */
-const next = computed(() => props.job.latest.find(({ laid }) => !laid) ?? null);
+const model = computed(() => jobRow(props.job, glance.value));
 const sketchOf = (id: string) => glance.value?.sketches.find(({ surfaceId }) => surfaceId === id) ?? null;
-/** The surface with the worst of all. */
-const first = computed(() => {
-  const all = glance.value?.attention ?? [];
-  const [worst] = worstFirst(all.map((one) => one.first));
-  return all.find((one) => one.first === worst) ?? null;
-});
-const others = computed(() => {
-  const more = (glance.value?.attention.length ?? 1) - 1;
-  return more === 1 ? 'One more surface needs a look.' : `${more} more surfaces need a look.`;
-});
-const progress = computed(() => {
-  const { surfaceCount: all, laidCount: laid } = props.job;
-  if (all === 0) return 'No surface yet';
-  const surfaces = all === 1 ? '1 surface' : `${all} surfaces`;
-  return laid === 0 ? surfaces : laid === all ? `${surfaces}, all laid` : `${laid} of ${surfaces} laid`;
-});
 const changed = computed(() => new Date(props.job.updatedAt).toLocaleString([], { dateStyle: 'medium', timeStyle: 'short' }));
 </script>
 
@@ -48,10 +30,9 @@ const changed = computed(() => new Date(props.job.updatedAt).toLocaleString([], 
     <div class="who">
       <RouterLink :to="toJob" class="name">{{ job.name }}</RouterLink>
       <span v-if="job.client" class="soft">{{ job.client }}</span>
-      <span class="progress small" :class="{ done: isLaid }"
-        ><PhCheckCircle v-if="isLaid" :size="17" weight="fill" />{{ progress
-        }}<i v-if="job.laidCount > 0 && !isLaid" aria-hidden="true"
-          ><b :style="{ width: `${(100 * job.laidCount) / job.surfaceCount}%` }" /></i
+      <span class="progress small" :class="{ done: model.isDone }"
+        ><PhCheckCircle v-if="model.isDone" :size="17" weight="fill" />{{ model.progress
+        }}<i v-if="model.laidPercent !== null" aria-hidden="true"><b :style="{ width: `${model.laidPercent}%` }" /></i
       ></span>
       <span class="soft small">Changed {{ changed }}</span>
     </div>
@@ -64,19 +45,19 @@ const changed = computed(() => new Date(props.job.updatedAt).toLocaleString([], 
           >{{ job.toMeasureAgain }} {{ job.toMeasureAgain === 1 ? 'length' : 'lengths' }} to measure again</span
         >
       </p>
-      <p v-if="glance && first" class="say">
+      <p v-if="model.worst" class="say">
         <PhWarning :size="18" weight="bold" /><span
-          ><RouterLink :to="toSurface(first.surfaceId, stepOfFinding(first.first).name, fieldSought(first.first))">{{
-            first.name
+          ><RouterLink :to="toSurface(model.worst.surfaceId, stepOfFinding(model.worst.first).name, fieldSought(model.worst.first))">{{
+            model.worst.name
           }}</RouterLink
-          >: {{ describeFinding(first.first, first.tape)
-          }}<template v-if="glance.attention.length > 1"
-            >{{ ' ' }}<RouterLink :to="toJob">{{ others }}</RouterLink></template
+          >: {{ describeFinding(model.worst.first, model.worst.tape)
+          }}<template v-if="model.others !== ''"
+            >{{ ' ' }}<RouterLink :to="toJob">{{ model.others }}</RouterLink></template
           ></span
         >
       </p>
-      <Button v-if="next" as="router-link" :to="toSurface(next.id, 'setout')" text class="go"
-        >Go on with {{ next.name }}<PhArrowRight :size="18" weight="bold"
+      <Button v-if="model.next" as="router-link" :to="toSurface(model.next.id, 'setout')" text class="go"
+        >Go on with {{ model.next.name }}<PhArrowRight :size="18" weight="bold"
       /></Button>
       <Button v-else-if="job.surfaceCount === 0" as="router-link" :to="{ name: 'new-surface', params: { jobId: job.id } }" text class="go"
         >Measure the first surface<PhArrowRight :size="18" weight="bold"

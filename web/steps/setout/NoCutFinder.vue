@@ -1,11 +1,11 @@
 <script setup lang="ts">
 import Button from 'primevue/button';
 import { computed, ref } from 'vue';
+import { layWithoutCut } from '@azulejo/core/job/layWithoutCut';
 import type { Job, Surface } from '@azulejo/core/job/job';
 import { productName } from '@azulejo/core/job/job';
 import type { SurfacePlan } from '@azulejo/core/plan/planned';
 import { findCoursing, type Coursing, type Courses } from '@azulejo/core/setout/coursing/findCoursing';
-import { actualSize } from '@azulejo/core/tile/product';
 import { formatLengthWithUnit } from '@azulejo/core/units/formatLength';
 import FieldGrid from '../../fields/FieldGrid.vue';
 import LengthField from '../../fields/LengthField.vue';
@@ -50,33 +50,8 @@ function told({ count, jointsMm, overMm, underMm, fittingMm }: Courses): string 
   if (jointsMm) return pieces;
   return `${pieces} ${overMm > 0 ? `run over by ${length(overMm)}` : `leave ${length(underMm)} bare`}; a tile of ${length(fittingMm)} would fit`;
 }
-function lay({ productId, turned, fit }: Coursing): void {
-  if (!fit) return;
-  attempt(
-    edit('Lay without a cut', (target, job) => {
-      const tile = job.products.find(({ id }) => id === productId);
-      if (!tile) return;
-      const { widthMm, heightMm } = actualSize(tile);
-      Object.assign(target, {
-        productId,
-        parts: {},
-        partColours: {},
-        colours: { rule: { kind: 'one' }, others: [], byHand: {} },
-        turnDeg: 0,
-        mirrored: false,
-        jointMm: fit.jointMm,
-        pattern: { kind: 'stack', lay: Math.abs(widthMm - heightMm) > 0.05 && widthMm > heightMm === turned ? 'upright' : 'lying' },
-        setout: { x: { rule: 'fullFromStart' }, y: { rule: 'fullFromStart' } },
-      });
-      target.measured.edgeGapsMm = {
-        ...target.measured.edgeGapsMm,
-        left: fit.sideGapMm,
-        right: fit.sideGapMm,
-        bottom: fit.endGapMm,
-        top: fit.endGapMm,
-      };
-    }),
-  );
+function lay(coursing: Coursing): void {
+  if (coursing.fit) attempt(edit('Lay without a cut', (target, job) => layWithoutCut(target, job, coursing)));
 }
 </script>
 
