@@ -24,6 +24,7 @@ const GROUPS = [
     ['browser and PostgreSQL', ...node('scripts/debian.mjs')],
     ['layers', bin('depcruise'), ['core', 'server', 'cli', 'web', 'e2e', 'testing', '--config', '.dependency-cruiser.cjs']],
     ['unused code', bin('knip'), []],
+    ['share of tests', ...node('scripts/testShare.mjs')],
   ],
   // Unit tests of the server start it as it ships.
   [['unit tests', ...node('--experimental-vm-modules', '--no-warnings', 'node_modules/jest/bin/jest.js')]],

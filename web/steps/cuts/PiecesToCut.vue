@@ -1,11 +1,9 @@
 <script setup lang="ts">
-import { polygonsArea } from '@azulejo/core/geometry/ring';
 import { computed, nextTick, ref, toRef, watch } from 'vue';
 import type { OffCutPlan } from '@azulejo/core/cuts/offCuts/planOffCuts';
 import type { Job, Surface } from '@azulejo/core/job/job';
-import { sharedHoles } from '@azulejo/core/cuts/sharedHoles';
 import { nearCuts } from '@azulejo/core/cuts/nearCuts';
-import { describeCutting, describeNear, describeTicked, tripName } from '@azulejo/core/messages/en/cutting';
+import { describeNear } from '@azulejo/core/messages/en/cutting';
 import { SAFETY } from '@azulejo/core/messages/en/safety';
 import type { SurfacePlan } from '@azulejo/core/plan/planned';
 import { useTape } from '../../fields/useTape.ts';
@@ -16,6 +14,7 @@ import CutGroupCard from './CutGroupCard.vue';
 import CutOrderForm from './CutOrderForm.vue';
 import FindPiece from './FindPiece.vue';
 import SheetParts from './SheetParts.vue';
+import { cutList, type Listed } from './model.ts';
 import { useCutList } from './useCutList.ts';
 import { useTicking } from './useTicking.ts';
 import { SEEN_SIDES, useSeenSide } from './useSeenSide.ts';
@@ -26,37 +25,17 @@ const tape = useTape();
 const board = useBoardStore();
 const ticks = useTickStore();
 const { side } = useSeenSide();
-const { order, trips, fenceSet, settingWith } = useCutList(toRef(props, 'job'), toRef(props, 'surface'), toRef(props, 'plan'));
+const { order, settingWith } = useCutList(toRef(props, 'job'), toRef(props, 'surface'), toRef(props, 'plan'));
 
 const LISTS = [
   { value: 'all', label: 'All' },
   { value: 'open', label: 'Still to cut' },
 ] as const;
-const listed = ref<'all' | 'open'>('all');
+const listed = ref<Listed>('all');
 const { stateOf, tick, keep, countAnew } = useTicking(toRef(props, 'surface'), toRef(props, 'plan'));
-const isTicked = computed(() =>
-  [...ticks.inForce.values()].some(({ surfaceId, state }) => surfaceId === props.surface.id && state !== 'open'),
+const model = computed(() =>
+  cutList(props.job, props.surface, props.plan, { inForce: ticks.inForce.values(), waiting: ticks.waiting.length }, listed.value),
 );
-const shown = computed(() =>
-  trips.value.map((trip, k) => ({
-    number: k + 1,
-    name: tripName(trip, k + 1),
-    count: trip.settings.reduce((sum, { pieces }) => sum + pieces.length, 0),
-    settings:
-      listed.value === 'all' ? trip.settings : trip.settings.filter(({ pieces }) => pieces.some(({ label }) => stateOf(label) === 'open')),
-  })),
-);
-const holes = computed(() => sharedHoles(props.plan.traced, props.plan.cuts));
-const labels = computed(() => props.plan.cuts.map(({ label }) => label));
-const told = computed(() => describeTicked(labels.value.map(stateOf), ticks.waiting.length));
-/** Ticked under a label that no piece has any longer. */
-const strays = computed(() => {
-  const known = new Set(labels.value);
-  return [...ticks.inForce.values()]
-    .filter((tick) => tick.surfaceId === props.surface.id && tick.state !== 'open' && !known.has(tick.label))
-    .map(({ label }) => label);
-});
-const dropped = computed(() => polygonsArea(props.plan.fields.flatMap(({ layout }) => layout.dropped)));
 
 function choose(id: string): void {
   const again = board.chosenGroup === id && board.chosenLabel === null;
@@ -86,7 +65,7 @@ watch(
   <p v-if="plan.groups.length === 0 && plan.sheets.length === 0">Every piece is whole. Nothing to cut.</p>
   <template v-else-if="plan.groups.length > 0">
     <p class="caution">{{ SAFETY.cutting }}</p>
-    <p class="soft">{{ describeCutting(plan.cuts, trips, fenceSet) }}</p>
+    <p class="soft">{{ model.order }}</p>
     <div class="switches">
       <SwitchField label="Tiles are marked" :value="side" :options="SEEN_SIDES" @choose="side = $event" />
       <SwitchField label="List" :value="listed" :options="LISTS" @choose="listed = $event" />
@@ -95,15 +74,15 @@ watch(
       Drawn as they lie face down, the top still away from you: left is right of the face. An arrow shows which way the top of the face is.
     </p>
     <CutOrderForm :job="job" :order="order" />
-    <FindPiece :labels="labels" @found="find" />
+    <FindPiece :labels="model.labels" @found="find" />
     <p class="told" role="status">
-      <b>{{ told }}</b>
+      <b>{{ model.told }}</b>
       <span v-if="ticks.trouble && ticks.waiting.length > 0" class="small soft">
         {{ ticks.trouble }} They are kept here and sent when it does.</span
       >
     </p>
-    <p v-if="strays.length > 0" class="caution">
-      Ticked, but no longer in the plan: {{ strays.slice(0, 12).join(', ') }}{{ strays.length > 12 ? ' and more' : '' }}.
+    <p v-if="model.strays.length > 0" class="caution">
+      Ticked, but no longer in the plan: {{ model.strays.slice(0, 12).join(', ') }}{{ model.strays.length > 12 ? ' and more' : '' }}.
     </p>
     <p class="small soft kept no-print">
       {{
@@ -112,10 +91,10 @@ watch(
           : 'Labels are counted from the bottom left until the first piece is ticked; then they and the start stay.'
       }}
       <button v-if="!surface.counted" class="plain link" type="button" @click="keep">Keep them from now on</button>
-      <button v-else-if="!isTicked" class="plain link" type="button" @click="countAnew">Count anew</button>
+      <button v-else-if="!model.isTicked" class="plain link" type="button" @click="countAnew">Count anew</button>
     </p>
-    <section v-for="trip in shown" :key="trip.number">
-      <h3 v-if="shown.length > 1">
+    <section v-for="trip in model.trips" :key="trip.number">
+      <h3 v-if="model.trips.length > 1">
         {{ trip.name }}<span class="small soft">{{ trip.count === 1 ? 'one piece' : `${trip.count} pieces` }}</span>
       </h3>
       <p v-if="trip.settings.length === 0" class="small soft">All cut.</p>
@@ -128,7 +107,7 @@ watch(
             :key="setting.id"
             :setting="setting"
             :off-cuts="offCuts"
-            :holes="holes"
+            :holes="model.holes"
             :job="job"
             :surface-id="surface.id"
             :chosen="board.chosenGroup === setting.id"
@@ -142,7 +121,7 @@ watch(
       </template>
     </section>
   </template>
-  <p v-if="dropped > 1" class="small soft">Strips too narrow for any saw, under a millimetre and a half, are left to the joint.</p>
+  <p v-if="model.droppedMm2 > 1" class="small soft">Strips too narrow for any saw, under a millimetre and a half, are left to the joint.</p>
 </template>
 
 <style scoped>

@@ -1,5 +1,5 @@
 import { computed, type Ref } from 'vue';
-import { fenceSettings, orderFor, settingsOf, tripsFor, type CutSetting } from '@azulejo/core/cuts/cutOrder';
+import { orderFor, settingsOf, tripsFor, type CutSetting } from '@azulejo/core/cuts/cutOrder';
 import type { Job, Surface } from '@azulejo/core/job/job';
 import type { SurfacePlan } from '@azulejo/core/plan/planned';
 
@@ -10,7 +10,6 @@ export function useCutList(job: Ref<Job | null>, surface: Ref<Surface | null>, p
   return {
     order,
     trips,
-    fenceSet: computed(() => fenceSettings(trips.value)),
     settingOf: (id: string | null): CutSetting | null => settingsOf(trips.value).find((setting) => setting.id === id) ?? null,
     settingWith: (label: string | null): CutSetting | null =>
       settingsOf(trips.value).find(({ pieces }) => pieces.some((piece) => piece.label === label)) ?? null,

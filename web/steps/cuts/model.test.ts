@@ -1,0 +1,76 @@
+import { describe, expect, test } from '@jest/globals';
+import type { Job } from '@azulejo/core/job/job';
+import type { Tick, TickState } from '@azulejo/core/site/tick';
+import { demoJob, demoPlan } from '../../../testing/demoJob.ts';
+import { cutList, type Listed } from './model.ts';
+
+const job = demoJob('tidewater-bakehouse');
+const plan = demoPlan('tidewater-bakehouse');
+const withCuts = plan.surfaces.filter(({ cuts }) => cuts.length > 2);
+
+let made = 0;
+const tick = (surfaceId: string, label: string, state: TickState): Tick => ({
+  id: `00000000-0000-4000-8000-${String(++made).padStart(12, '0')}`,
+  surfaceId,
+  label,
+  state,
+  turn: 1,
+});
+
+function listOf(surfaceId: string, ticks: readonly Tick[] = [], listed: Listed = 'all', of: Job = job) {
+  const surface = of.surfaces.find(({ id }) => id === surfaceId);
+  const planned = plan.surfaces.find((one) => one.surfaceId === surfaceId);
+  if (!surface || !planned) throw new Error(surfaceId);
+  return cutList(of, surface, planned, { inForce: ticks, waiting: 0 }, listed);
+}
+const piecesOf = ({ trips }: ReturnType<typeof cutList>): string[] =>
+  trips.flatMap(({ settings }) => settings.flatMap(({ pieces }) => pieces.map(({ label }) => label)));
+
+describe.each(withCuts.map((planned) => [planned.surfaceId, planned] as const))('the cuts of %s', (id, planned) => {
+  const labels = planned.cuts.map(({ label }) => label);
+
+  test('are listed once each, and so many as the trips say', () => {
+    const list = listOf(id);
+    expect(piecesOf(list).sort()).toEqual([...labels].sort());
+    expect(list.trips.reduce((sum, { count }) => sum + count, 0)).toBe(labels.length);
+    expect(list.trips.map(({ number }) => number)).toEqual(list.trips.map((_, k) => k + 1));
+    expect([list.isTicked, list.strays]).toEqual([false, []]);
+  });
+
+  test('that are cut go from the list of what is still to cut, and the trips say what they said', () => {
+    const ticks = labels.map((label, k) => tick(id, label, k % 2 === 0 ? 'cut' : 'laid'));
+    for (const upTo of [1, Math.ceil(labels.length / 2), labels.length]) {
+      const done = ticks.slice(0, upTo);
+      const open = listOf(id, done, 'open');
+      const left = labels.slice(upTo);
+      // A setting is listed while any of its pieces is open, with all its pieces: the fence stands for all of them.
+      for (const label of left) expect(piecesOf(open)).toContain(label);
+      for (const { settings } of open.trips)
+        for (const { pieces } of settings) expect(pieces.some(({ label }) => left.includes(label))).toBe(true);
+      expect(open.trips.map(({ count }) => count)).toEqual(listOf(id).trips.map(({ count }) => count));
+      expect(open.isTicked).toBe(true);
+    }
+    expect(piecesOf(listOf(id, ticks, 'open'))).toEqual([]);
+  });
+});
+
+test('a tick of a piece that is no longer there is told; one taken back, and one of another surface, is not', () => {
+  const [{ surfaceId }, { surfaceId: other }] = withCuts;
+  const ticks = [tick(surfaceId, 'Z99', 'cut'), tick(surfaceId, 'Z98', 'open'), tick(other, 'Z97', 'cut')];
+  expect(listOf(surfaceId, ticks).strays).toEqual(['Z99']);
+  expect(listOf(surfaceId, ticks.slice(1)).isTicked).toBe(false);
+});
+
+test.each([
+  ['carried to a saw far away, so many at a time', { order: null, perTrip: 4 }],
+  ['zone by zone', { order: null, perTrip: null, byZone: true }],
+  ['hardest first', { order: 'hardestFirst', perTrip: null }],
+] as const)('%s they are the same cuts, none forgotten and none twice', (_, cutting) => {
+  for (const { surfaceId, cuts } of withCuts) {
+    const list = listOf(surfaceId, [], 'all', { ...job, cutting });
+    expect(piecesOf(list).sort()).toEqual(cuts.map(({ label }) => label).sort());
+    if (cutting.perTrip === null) continue;
+    for (const { count } of list.trips) expect(count).toBeLessThanOrEqual(cutting.perTrip);
+    expect(list.trips).toHaveLength(Math.ceil(cuts.length / cutting.perTrip));
+  }
+});
