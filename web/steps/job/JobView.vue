@@ -1,19 +1,17 @@
 <script setup lang="ts">
-import { ofSurface } from '@azulejo/core/advice/ofSurface';
-import { openFindings } from '@azulejo/core/advice/registry';
 import Button from 'primevue/button';
 import { computed, ref, toRef } from 'vue';
 import { RouterLink, useRouter } from 'vue-router';
 import { PhCopy, PhDownloadSimple, PhPlus, PhShoppingCartSimple, PhSlidersHorizontal, PhStack } from '@phosphor-icons/vue';
 import { removeSurface } from '@azulejo/core/job/removeSurface';
 import { repeatRoom, repeatSurface } from '@azulejo/core/job/repeatSurface';
-import { tilesNamedBy } from '@azulejo/core/job/tilesNamedBy';
 import { describeFinding } from '@azulejo/core/messages/en/advice';
 import { exportUrl } from '../../api/client.ts';
 import { clipText } from '@azulejo/core/units/clipText';
 import { formatMoney } from '@azulejo/core/units/currency';
 import { useJobPlan } from '../../workers/useJobPlan.ts';
 import JobDetailsDialog from './JobDetailsDialog.vue';
+import { foundOnJob, groupByRoom, surfaceWithTile } from './model.ts';
 import LoadingState from '../LoadingState.vue';
 import { newId } from '../newId.ts';
 import { useOpenJob } from '../useOpenJob.ts';
@@ -29,28 +27,16 @@ const laying = ref<string | null>(null);
 const roomToLay = computed(() => jobs.job?.rooms.find(({ id }) => id === laying.value) ?? null);
 const { plan, surfaces: planned } = useJobPlan();
 const planOf = (id: string) => planned.value.get(id) ?? null;
-/** What is found of the job as a whole: of its days, and of the lots of its tiles. */
-const jobFindings = computed(() => openFindings(plan.value?.findings ?? []).filter(({ path }) => path[0] !== 'surfaces'));
-const findingsOf = (id: string) => {
-  const at = jobs.job?.surfaces.findIndex((surface) => surface.id === id) ?? -1;
-  return ofSurface(openFindings(plan.value?.findings ?? []), at);
-};
+const found = computed(() => (jobs.job ? foundOnJob(jobs.job, plan.value?.findings ?? []) : null));
 /** A tile is changed on the first surface that has it. */
 const toTile = (at: number) => {
-  const id = jobs.job?.products.at(at)?.id;
-  const surface = jobs.job?.surfaces.find((one) => id !== undefined && tilesNamedBy(one).has(id)) ?? jobs.job?.surfaces[0];
-  return { name: 'surface', params: { jobId: props.jobId, surfaceId: surface?.id ?? '', step: 'tile' }, query: { at: 'productId' } };
+  const surfaceId = (jobs.job && surfaceWithTile(jobs.job, at)?.id) ?? '';
+  return { name: 'surface', params: { jobId: props.jobId, surfaceId, step: 'tile' }, query: { at: 'productId' } };
 };
 const laidCount = computed(() => jobs.job?.surfaces.filter(({ laid }) => laid).length ?? 0);
 const total = computed(() => plan.value && formatMoney(plan.value.money.total, plan.value.money.currency));
 
-/** Surfaces by room, in the order the rooms were made; those of no room come first. */
-const groups = computed(() => {
-  const { surfaces = [], rooms = [] } = jobs.job ?? {};
-  return [{ id: null, name: '' }, ...rooms]
-    .map((room) => ({ ...room, surfaces: surfaces.filter(({ roomId }) => roomId === room.id) }))
-    .filter((group) => group.surfaces.length > 0);
-});
+const groups = computed(() => (jobs.job ? groupByRoom(jobs.job) : []));
 
 const remove = (id: string) => jobs.change('Delete surface', (draft) => removeSurface(draft, id));
 function setLaid(id: string, laid: boolean): void {
@@ -97,7 +83,7 @@ function repeatAll(roomId: string): void {
       >
       <Button as="router-link" :to="toNew"><PhPlus :size="19" weight="bold" />Surface</Button>
     </header>
-    <p v-for="finding in jobFindings" :key="describeFinding(finding, jobs.job.tape)" class="caution late">
+    <p v-for="finding in found?.ofJob ?? []" :key="describeFinding(finding, jobs.job.tape)" class="caution late">
       {{ describeFinding(finding, jobs.job.tape) }}
       <RouterLink v-if="finding.path[0] === 'programme'" :to="{ name: 'programme', params: { jobId } }">See the days</RouterLink>
       <RouterLink v-else :to="toTile(Number(finding.path[1]))">See its lots</RouterLink>
@@ -120,7 +106,7 @@ function repeatAll(roomId: string): void {
           :job="jobs.job"
           :surface="surface"
           :plan="planOf(surface.id)"
-          :findings="findingsOf(surface.id)"
+          :findings="found?.ofSurface(surface.id) ?? []"
           :small="group.surfaces.length > 4"
           @remove="remove(surface.id)"
           @repeat="repeat(surface.id)"

@@ -4,17 +4,15 @@ import { computed } from 'vue';
 import { PhCheckCircle, PhCircle, PhCopy, PhTrash, PhWarning } from '@phosphor-icons/vue';
 import { worstFirst } from '@azulejo/core/advice/worstFirst';
 import type { Finding } from '@azulejo/core/advice/finding';
-import { boxOf } from '@azulejo/core/geometry/ring';
-import { outlineOf } from '@azulejo/core/surface/shapes/registry';
 import { productOf, tapeOf, type Job, type Surface } from '@azulejo/core/job/job';
 import { describeFinding } from '@azulejo/core/messages/en/advice';
 import { openedUnit } from '@azulejo/core/messages/en/offCuts';
 import { describePattern } from '@azulejo/core/messages/en/patterns';
 import type { SurfacePlan } from '@azulejo/core/plan/planned';
-import { formatLength, formatLengthWithUnit } from '@azulejo/core/units/formatLength';
 import { facesOf } from '../../board/faces.ts';
 import SetoutPicture from '../../board/SetoutPicture.vue';
 import { fieldSought, stepOfFinding } from '../stepOfFinding.ts';
+import { sizeOf } from './model.ts';
 import { KIND_LABELS } from './surfaceKinds.ts';
 
 const props = defineProps<{ job: Job; surface: Surface; plan: SurfacePlan | null; findings: readonly Finding[]; small?: boolean }>();
@@ -34,10 +32,7 @@ const toWorst = computed(() =>
     : to.value,
 );
 const warnings = computed(() => props.findings.filter(({ severity }) => severity === 'warning').length);
-const size = computed(() => {
-  const { minX, minY, maxX, maxY } = boxOf(outlineOf(props.surface.measured.shape).ring);
-  return `${formatLength(maxX - minX, tape.value)} x ${formatLengthWithUnit(maxY - minY, tape.value)}`;
-});
+const size = computed(() => sizeOf(props.job, props.surface));
 </script>
 
 <template>
