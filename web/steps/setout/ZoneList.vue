@@ -14,6 +14,7 @@ import NumberField from '../../fields/NumberField.vue';
 import { useBoardStore } from '../../stores/boardStore.ts';
 import { edgeTitle } from '../edgeTitle.ts';
 import { useTape } from '../../fields/useTape.ts';
+import { orderMoved, zonesWanted } from './model.ts';
 import { useEditSurface } from '../useEditSurface.ts';
 
 /** The zones in which a surface is laid, in their order; moved by hand, the proof is made again. */
@@ -22,12 +23,7 @@ const board = useBoardStore();
 const tape = useTape();
 const edit = useEditSurface(() => props.surface.id);
 /** As they are wanted now, also while the plan is still catching up with the hand. */
-const zones = computed(() => {
-  const planned = props.plan.zones.zones;
-  const { order = [] } = props.surface.zones ?? {};
-  const wanted = order.flatMap((id) => planned.find((zone) => zone.id === id) ?? []);
-  return (wanted.length === planned.length ? wanted : planned).map((zone, k) => ({ ...zone, number: k + 1 }));
-});
+const zones = computed(() => zonesWanted(props.plan.zones.zones, props.surface.zones?.order));
 const words = computed(() => describeZones(props.plan.zones, thingNamesOf(props.plan.traced)));
 const set = (label: string, part: ZoneChoice) => edit(label, (target) => (target.zones = { ...target.zones, ...part }));
 const largest = computed(() => Math.max(0, ...zones.value.map(({ areaMm2 }) => areaMm2)) / 1e6);
@@ -41,11 +37,7 @@ const ways = computed(() => [
 ]);
 
 /** Lays a zone a turn earlier or later. */
-function move(k: number, by: number): void {
-  const order = zones.value.map(({ id }) => id);
-  [order[k], order[k + by]] = [order[k + by], order[k]];
-  set('Order of zones', { order });
-}
+const move = (k: number, by: number) => set('Order of zones', { order: orderMoved(zones.value, k, by) });
 function asProposed(): void {
   edit('Zones as proposed', (target) => {
     if (target.zones) delete target.zones.order;

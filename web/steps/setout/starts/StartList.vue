@@ -5,14 +5,13 @@ import type { Job, Surface } from '@azulejo/core/job/job';
 import { startTitle } from '@azulejo/core/messages/en/reasons';
 import type { SurfacePlan } from '@azulejo/core/plan/planned';
 import { thingNamesOf } from '@azulejo/core/messages/thingNames';
-import { isSameSetout } from '@azulejo/core/setout/tell/adviseSetout';
 import { startName } from '@azulejo/core/setout/tell/startName';
 import { facesOf } from '../../../board/faces.ts';
 import { useTape } from '../../../fields/useTape.ts';
 import type { Comparison } from '../../../workers/useComparison.ts';
-import type { ShownSetout } from '../../../workers/planWorker.ts';
 import type { SetoutMoves } from '../useSetoutMoves.ts';
 import CompareDialog from './CompareDialog.vue';
+import { besides, isBehind, isInForce, MOST_BESIDE } from '../model.ts';
 import StartCard from './StartCard.vue';
 import { startTitles } from './startWords.ts';
 
@@ -24,28 +23,17 @@ const faces = computed(() => facesOf(props.job, props.surface));
 const shown = computed(() => props.comparison.shown.value);
 const tape = useTape();
 const titles = computed(() => startTitles(shown.value, tape.value));
-const isLeftToProduct = computed(() => props.surface.setout.x.rule === 'best' && props.surface.setout.y.rule === 'best');
-/** A start that is this much better is worth a word, as a share of the score. */
-const WORTH = 0.01;
-const isBehind = computed(() => {
-  const [first] = shown.value;
-  return first !== undefined && props.plan.advice.chosen.score - first.candidate.score > WORTH * Math.abs(first.candidate.score);
-});
+const behind = computed(() => isBehind(shown.value, props.surface, props.plan));
 const compared = ref<readonly number[]>([]);
 const comparing = ref(false);
-const MOST_BESIDE = 3;
 
-const inForce = (start: ShownSetout): boolean =>
-  isSameSetout(start.candidate, props.plan.advice.chosen) &&
-  start.change.jointMm === props.surface.jointMm &&
-  JSON.stringify(start.change.pattern) === JSON.stringify(props.surface.pattern);
 const choose = (k: number): void => {
   const start = shown.value[k];
   if (start) props.moves.take(start.change);
 };
-function compare(k: number, on: boolean): void {
-  compared.value = on ? [...compared.value, k].slice(-MOST_BESIDE) : compared.value.filter((other) => other !== k);
-}
+const compare = (k: number, on: boolean): void => {
+  compared.value = besides(compared.value, k, on);
+};
 const beside = computed(() =>
   compared.value.flatMap((k) => (shown.value[k] ? [{ rank: k + 1, title: titles.value[k], start: shown.value[k] }] : [])),
 );
@@ -71,9 +59,7 @@ const best = computed(() => props.comparison.progress.value?.best ?? null);
       <span class="grow">Stopped before all starts were tried.</span>
       <Button size="small" @click="comparison.again">Go on</Button>
     </div>
-    <p v-if="isLeftToProduct && shown.length > 0 && isBehind" class="small" role="status">
-      Start 1 came out a little better than what is laid. Press it to lay it.
-    </p>
+    <p v-if="behind" class="small" role="status">Start 1 came out a little better than what is laid. Press it to lay it.</p>
     <ol v-if="shown.length > 0" class="cards">
       <StartCard
         v-for="(start, k) in shown"
@@ -83,7 +69,7 @@ const best = computed(() => props.comparison.progress.value?.best ?? null);
         :surface="surface"
         :faces="faces"
         :rank="k + 1"
-        :in-force="inForce(start)"
+        :in-force="isInForce(start, surface, plan)"
         :compared="compared.includes(k)"
         :may-compare="shown.length > 1 && compared.length < MOST_BESIDE"
         @choose="choose(k)"

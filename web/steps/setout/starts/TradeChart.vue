@@ -8,6 +8,7 @@ import VChart from 'vue-echarts';
 import { formatLength } from '@azulejo/core/units/formatLength';
 import { useTape } from '../../../fields/useTape.ts';
 import { useTheme } from '../../../theme/useTheme.ts';
+import { tradePoints } from '../model.ts';
 import type { ShownSetout } from '../../../workers/planWorker.ts';
 import { narrowestOf } from './startWords.ts';
 
@@ -18,14 +19,7 @@ const props = defineProps<{ starts: readonly ShownSetout[] }>();
 const emit = defineEmits<{ choose: [k: number] }>();
 const tape = useTape();
 const { isDark } = useTheme();
-const points = computed(() =>
-  props.starts.map((start, k) => ({
-    k,
-    narrowest: narrowestOf(start),
-    waste: Math.round(start.plan.totals.wasteShare * 1000) / 10,
-    cuts: start.plan.totals.cut,
-  })),
-);
+const points = computed(() => tradePoints(props.starts, narrowestOf));
 const option = computed(() => {
   const [ink, soft, line, mark] = isDark.value
     ? ['#e8edf1', '#a9b6c1', '#2b3742', '#8fb8ee']
@@ -60,8 +54,8 @@ const option = computed(() => {
     series: [
       {
         type: 'scatter',
-        data: points.value.map(({ narrowest, waste, cuts, k }) => ({
-          value: [narrowest ?? 0, waste],
+        data: points.value.map(({ narrowestMm, wastePercent, cuts, k }) => ({
+          value: [narrowestMm ?? 0, wastePercent],
           symbolSize: 18 + (22 * cuts) / most,
           itemStyle: { color: k === 0 ? '#f2c12e' : mark, opacity: 0.85 },
           label: {
@@ -81,8 +75,8 @@ const option = computed(() => {
 const told = computed(() =>
   points.value
     .map(
-      ({ k, narrowest, waste, cuts }) =>
-        `Start ${k + 1}: ${narrowest === null ? 'nothing cut' : formatLength(narrowest, tape.value)}, ${waste} % left over, ${cuts} cuts`,
+      ({ k, narrowestMm, wastePercent, cuts }) =>
+        `Start ${k + 1}: ${narrowestMm === null ? 'nothing cut' : formatLength(narrowestMm, tape.value)}, ${wastePercent} % left over, ${cuts} cuts`,
     )
     .join('. '),
 );
