@@ -168,3 +168,44 @@ test('risers of a flight without treads have their joints in line, by their midd
     { numRuns: trials(10) },
   );
 });
+
+/** Four walls of a room in a ring, on which what is cut off at each corner begins the next. */
+function ring(widths: readonly [number, number], tileMm: number, jointMm: number): Job {
+  const one = jobOfOne({ size: [1000, 1000], tile: [tileMm, tileMm], jointMm });
+  const surfaces = [...widths, ...widths].map((width, k): Surface => ({
+    ...startSurface(one, `w${k}`, `Wall ${k}`, 'wall', width, 1200),
+    productId: 't',
+    jointMm,
+    pattern: { kind: 'stack', lay: 'lying' },
+  }));
+  const links = surfaces.map((_, k) => ({
+    id: `l${k}`,
+    a: { surface: `w${k}`, edge: 'right' },
+    b: { surface: `w${(k + 1) % 4}`, edge: 'left' },
+    meets: 'inside' as const,
+    runsOn: true,
+  }));
+  return { ...one, surfaces, links };
+}
+
+test('round a room the last corner tells by how much the ring does not close: what is left of its girth over whole tiles', () => {
+  fc.assert(
+    fc.property(
+      fc.tuple(fc.integer({ min: 1200, max: 2600 }), fc.integer({ min: 1200, max: 2600 })),
+      fc.constantFrom(150, 298, 400),
+      (widths, tileMm) => {
+        const jointMm = 3;
+        const step = tileMm + jointMm;
+        const planned = plan(ring(widths, tileMm, jointMm));
+        // Fields are narrower than their walls by a gap at either end.
+        const girth = planned.surfaces.reduce((sum, { traced }) => sum + traced.limits.maxX - traced.limits.minX, 0);
+        const open = Math.min(girth % step, step - (girth % step));
+        for (const { group } of planned.surfaces) {
+          expect(group.surfaceIds).toHaveLength(3);
+          expect(group.offMm).toBeCloseTo(open, 3);
+        }
+      },
+    ),
+    { numRuns: trials(10) },
+  );
+});
