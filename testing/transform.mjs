@@ -4,10 +4,18 @@ import { createTransformer } from '@swc/jest';
 
 const HOT = ['Math', 'Infinity', 'Number', 'Array', 'Map', 'Set'];
 
+/** One place of one file that is changed, to see whether a test notices: scripts/mutate.mjs. */
+const MUTANT = process.env.AZULEJO_MUTANT ? JSON.parse(process.env.AZULEJO_MUTANT) : null;
+
+const mutated = (source, path) =>
+  MUTANT && path.endsWith(MUTANT.file) ? source.slice(0, MUTANT.start) + MUTANT.instead + source.slice(MUTANT.end) : source;
+
 function withConstants(source) {
   const used = HOT.filter((name) => new RegExp(`\\b${name}\\b`).test(source));
   return used.length === 0 ? source : `const { ${used.join(', ')} } = globalThis; ${source}`;
 }
+
+const prepared = (source, path) => withConstants(mutated(source, path));
 
 /** @public Jest asks for it by the name of the file. */
 export default {
@@ -15,9 +23,9 @@ export default {
     const swc = createTransformer(options);
     return {
       canInstrument: swc.canInstrument,
-      getCacheKey: (source, ...rest) => swc.getCacheKey(withConstants(source), ...rest),
-      process: (source, ...rest) => swc.process(withConstants(source), ...rest),
-      processAsync: (source, ...rest) => swc.processAsync(withConstants(source), ...rest),
+      getCacheKey: (source, path, ...rest) => swc.getCacheKey(prepared(source, path), path, ...rest),
+      process: (source, path, ...rest) => swc.process(prepared(source, path), path, ...rest),
+      processAsync: (source, path, ...rest) => swc.processAsync(prepared(source, path), path, ...rest),
     };
   },
 };

@@ -13,7 +13,7 @@ const broken = (job: Job, planned: Plan): string[] =>
 test.each(DEMO_JOBS)('the books of %s balance', (name) => expect(broken(demoJob(name), demoPlan(name))).toEqual([]));
 
 /** Seeds that nothing was tuned to may be given by hand: BALANCE_SEEDS=5000-5300. */
-const [FIRST, LAST] = (process.env['BALANCE_SEEDS'] ?? `1-${trials(24)}`).split('-').map(Number);
+const [FIRST, LAST] = (process.env['BALANCE_SEEDS'] ?? `1-${trials(30)}`).split('-').map(Number);
 
 test(`the books of random jobs balance, seeds ${FIRST} to ${LAST}`, () => {
   const faults: string[] = [];

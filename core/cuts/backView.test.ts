@@ -13,8 +13,8 @@ import { trials } from '../../testing/trials.ts';
 test('marks set on the back of a tile cut the same piece, whatever its outline', () => {
   const types = new Set<string>();
   const jobs = [
-    ...Array.from({ length: trials(14) }, (_, k) => randomJob(k + 1)),
-    ...Array.from({ length: trials(12) }, (_, k) => roomToSearch(k + 1, 25)),
+    ...Array.from({ length: trials(16) }, (_, k) => randomJob(k + 1)),
+    ...Array.from({ length: trials(15) }, (_, k) => roomToSearch(k + 1, 25)),
   ];
   for (const job of jobs) {
     if (checkJob(job).length > 0) continue;
