@@ -188,6 +188,18 @@ describe.each(NEW_PLACES)('jobs in %s', (_database, newPlace) => {
     expect((await jobs.find(demo.id)).job.surfaces[0].jointMm).toBe(demo.surfaces[0].jointMm + 1);
   });
 
+  test('after a lost answer one’s own change is not taken for that of others; theirs on the same part is', async () => {
+    const [mine, theirs] = [new Window('Ann'), new Window('Col')];
+    await mine.save('Joint', (draft) => void (draft.surfaces[1].jointMm = 5.5), 'lost');
+    expect(await jobs.since(demo.id, 1, 'lost')).toEqual({ changed: [], made: true });
+    expect(await jobs.since(demo.id, 1, 'other')).toEqual({ changed: [`surfaces/${second}`], made: false });
+    await theirs.look();
+    await theirs.save('Elsewhere', (draft) => void (draft.surfaces[2].jointMm = 7));
+    expect((await jobs.since(demo.id, 1, 'lost')).changed).toEqual([`surfaces/${third}`]);
+    await theirs.save('Here too', (draft) => void (draft.surfaces[1].jointMm = 8));
+    expect((await jobs.since(demo.id, 1, 'lost')).changed.sort()).toEqual([`surfaces/${second}`, `surfaces/${third}`].sort());
+  });
+
   test('a long history goes back and forth exactly, is kept to a bound, and its rows are given back', async () => {
     const mine = new Window();
     const seen = [demo];

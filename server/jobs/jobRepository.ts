@@ -18,6 +18,7 @@ const SQL = readQueries(import.meta.url, [
   'findJob',
   'findStanding',
   'isMade',
+  'listOthersSince',
   'insertJob',
   'writeJob',
   'forgetUndone',
@@ -70,10 +71,18 @@ export class JobRepository {
     return { job, stamp: `${made} ${version}` };
   }
 
-  /** The parts of a job that changed after a version of it, and whether a change is in its history. */
+  /**
+   * The parts of a job that changed after a version of it, and whether a change is in its history. What that change itself
+   * touched is left out, unless others changed it since.
+   */
   async since(id: string, version: number, changeId: string): Promise<{ changed: string[]; made: boolean }> {
     const known = await this.read(id);
-    return { changed: changedSince(known, version), made: await isMade(this.database, id, changeId) };
+    const changed = changedSince(known, version);
+    const [own] = await this.database.query<{ position: number; madeBy: string; edits: Edit[] }>(SQL.isMade, [id, changeId]);
+    if (!own) return { changed, made: false };
+    const theirs = await this.database.query<{ edits: Edit[] }>(SQL.listOthersSince, [id, own.madeBy, own.position]);
+    const [mine, others] = [new Set(own.edits.map(partOf)), new Set(theirs.flatMap(({ edits }) => edits.map(partOf)))];
+    return { changed: changed.filter((part) => !mine.has(part) || others.has(part)), made: true };
   }
 
   /** Adds a job; false when its id is taken. */
