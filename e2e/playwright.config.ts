@@ -1,7 +1,10 @@
 import { defineConfig } from '@playwright/test';
+import { hasPostgres } from '../testing/postgres.ts';
 
 export default defineConfig({
   testDir: '.',
+  // Without PostgreSQL there is nothing that several servers could share.
+  testIgnore: hasPostgres() ? [] : ['processes.spec.ts'],
   globalSetup: './startOnce.ts',
   // Each file has a server and a folder of its own.
   workers: 2,

@@ -1,10 +1,9 @@
 import { expect, test, type Page } from '@playwright/test';
 import { RunningServer } from '@azulejo/server/running';
-import { hasPostgres, startPostgres, type TestPostgres } from '../testing/postgres.ts';
+import { startPostgres, type TestPostgres } from '../testing/postgres.ts';
 import { demoPart } from './demoPart.ts';
 
 const DEMO = demoPart('tidewater-bakehouse', /^shower-wall-[23]$/);
-test.skip(!hasPostgres(), 'PostgreSQL is not installed');
 
 let postgres: TestPostgres;
 let servers: readonly [RunningServer, RunningServer];

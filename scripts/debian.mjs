@@ -4,15 +4,15 @@ import { existsSync, readdirSync } from 'node:fs';
 import { fileURLToPath } from 'node:url';
 
 const BROWSER = { chromium: '/usr/bin/chromium', 'poppler-utils': '/usr/bin/pdftotext' };
-const POSTGRES = { postgresql: '/usr/lib/postgresql' };
+const VERSIONS = '/usr/lib/postgresql';
 
-const isThere = (path) => existsSync(path) && (path.startsWith('/usr/bin') || readdirSync(path).length > 0);
+const hasBrowser = (name) => existsSync(BROWSER[name]);
+/** A client alone has a folder there too. */
+const hasPostgres = () => existsSync(VERSIONS) && readdirSync(VERSIONS).some((version) => existsSync(`${VERSIONS}/${version}/bin/initdb`));
 
 /** Gives what could not be installed. */
-function install(wanted) {
-  const missing = Object.entries(wanted)
-    .filter(([, path]) => !isThere(path))
-    .map(([name]) => name);
+function install(wanted, isThere) {
+  const missing = wanted.filter((name) => !isThere(name));
   if (missing.length === 0) return [];
   const asRoot = process.getuid?.() === 0 ? [] : ['sudo'];
   const apt = (...args) => {
@@ -27,12 +27,13 @@ function install(wanted) {
 }
 
 export function installBrowser() {
-  const missing = install(BROWSER);
+  const missing = install(Object.keys(BROWSER), hasBrowser);
   if (missing.length > 0) throw new Error(`could not install ${missing.join(' and ')}: install by hand and run again`);
 }
 
 if (process.argv[1] === fileURLToPath(import.meta.url)) {
   installBrowser();
   // Tests go without it, and say so.
-  for (const name of install(POSTGRES)) process.stderr.write(`could not install ${name}: what runs on it is not tried\n`);
+  for (const name of install(['postgresql'], hasPostgres))
+    process.stderr.write(`could not install ${name}: what runs on it is not tried\n`);
 }

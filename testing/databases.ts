@@ -42,7 +42,11 @@ export async function emptyDatabase(folder: string): Promise<void> {
   // Two may make it at a time; neither is read by half.
   const own = `${made}.${process.pid}`;
   cpSync(folder, own, { recursive: true });
-  if (!existsSync(made)) renameSync(own, made);
+  try {
+    renameSync(own, made);
+  } catch {
+    rmSync(own, { recursive: true, force: true });
+  }
 }
 
 /** One server for all places of a file of tests. */

@@ -105,10 +105,14 @@ export const saidFor = (item: MaterialId, { materials, habits = {} }: MaterialRu
 export const packsFor = (item: MaterialId, { materials }: MaterialRules): readonly PackOffer[] =>
   materials[item]?.packs ?? MATERIALS[item].packs;
 
-/** All that a job takes: a line for each product laid, then what goes with the tiles. */
-export function takeOff(need: Omit<Need, 'surfaces'> & MaterialRules, surfaces: Need['surfaces']): Quantity[] {
+/** All that a job takes, or of some materials alone: a line for each product laid, then what goes with the tiles. */
+export function takeOff(
+  need: Omit<Need, 'surfaces'> & MaterialRules,
+  surfaces: Need['surfaces'],
+  items: readonly MaterialId[] = MATERIAL_IDS,
+): Quantity[] {
   if (surfaces.length === 0) return [];
-  return MATERIAL_IDS.flatMap((item) =>
+  return items.flatMap((item) =>
     MATERIALS[item]
       .takeOff({ ...need, surfaces }, need.materials[item], need.habits?.[item])
       .map((taken) => ({ ...taken, item }) as Quantity),

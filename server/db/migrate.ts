@@ -17,17 +17,18 @@ export const migrationNames = (): string[] =>
  */
 export async function migrate(database: Database, names: readonly string[] = migrationNames()): Promise<string[]> {
   const ran: string[] = [];
-  await database.transaction(async (inside) => {
+  const done = await database.transaction(async (inside) => {
     await othersWait(inside);
     await inside.run('CREATE TABLE IF NOT EXISTS migration (name text PRIMARY KEY, ran_at timestamptz NOT NULL DEFAULT now())');
+    return doneIn(inside);
   });
-  for (const name of names) {
+  const unknown = done.filter((name) => !migrationNames().includes(name));
+  if (unknown.length > 0) throw new Error(`the data was written by a newer Azulejo: it has ${unknown.join(', ')}`);
+  for (const name of names.filter((one) => !done.includes(one))) {
     await database.transaction(async (inside) => {
       await othersWait(inside);
-      const done = (await inside.query<{ name: string }>('SELECT name FROM migration')).map((row) => row.name);
-      const unknown = done.filter((one) => !migrationNames().includes(one));
-      if (unknown.length > 0) throw new Error(`the data was written by a newer Azulejo: it has ${unknown.join(', ')}`);
-      if (done.includes(name)) return;
+      // Somebody else may have been first meanwhile.
+      if ((await doneIn(inside)).includes(name)) return;
       await inside.run(readFileSync(FOLDER + name, 'utf8'));
       await inside.query('INSERT INTO migration (name) VALUES ($1::text)', [name]);
       ran.push(name);
@@ -35,6 +36,9 @@ export async function migrate(database: Database, names: readonly string[] = mig
   }
   return ran;
 }
+
+const doneIn = async (inside: Queryable): Promise<string[]> =>
+  (await inside.query<{ name: string }>('SELECT name FROM migration')).map(({ name }) => name);
 
 /** Whoever migrates beside us waits until this transaction ends. */
 const othersWait = (inside: Queryable): Promise<unknown> => inside.query("SELECT pg_advisory_xact_lock(hashtext('azulejo migrations'))");

@@ -18,8 +18,9 @@ export async function bringJobsForward(database: Database, jobs: JobRepository):
 
 /** Nothing where it was brought forward meanwhile, by a process that starts beside this one. */
 function broughtForward(job: Job): Job | null {
-  if (job.version === JOB_VERSION) return null;
-  const forward = bringForward({ ...(job as Job) });
+  const { version }: { readonly version: number } = job;
+  if (version === JOB_VERSION) return null;
+  const forward = bringForward({ ...job });
   const read = jobSchema.safeParse(forward);
   return read.success ? read.data : (forward as unknown as Job);
 }

@@ -27,12 +27,21 @@ export async function findInHistory(database: Queryable, jobId: string, by: stri
   return row;
 }
 
+/** What others changed after a change of one's own, and is in force; the last first. */
+export const othersSince = (
+  database: Queryable,
+  jobId: string,
+  by: string,
+  position: number,
+): Promise<readonly { readonly label: string; readonly person: string; readonly edits: Edit[] }[]> =>
+  database.query(SQL.listOthersSince, [jobId, by, position]);
+
 /**
  * The job with edits that take something back or make it again. Throws `job/built-upon` where others changed the same
  * since; it is passed over from then on, so that the step before it can be taken.
  */
 export async function builtOn(database: Queryable, job: Job, by: string, row: HistoryRow, edits: readonly Edit[]): Promise<Job> {
-  const others = await database.query<{ label: string; person: string; edits: Edit[] }>(SQL.listOthersSince, [job.id, by, row.position]);
+  const others = await othersSince(database, job.id, by, row.position);
   const over = others.find((other) => other.edits.some((theirs) => edits.some((mine) => meet(mine, theirs))));
   try {
     if (!over) return applyEdits(job, edits);

@@ -8,7 +8,7 @@ import type { Database, Queryable } from '../db/database.ts';
 import { turnsByKey } from '../db/inTurn.ts';
 import { readQueries } from '../db/readQueries.ts';
 import { ApiError } from '../errors/apiError.ts';
-import { builtOn, findInHistory, mark } from './history.ts';
+import { builtOn, findInHistory, mark, othersSince } from './history.ts';
 import { JobMemory, type KnownJob } from './jobMemory.ts';
 import { documentOf, jobOfRows, type JobRows } from './jobRows.ts';
 import { movedOn, writeParameters, type Move } from './move.ts';
@@ -17,8 +17,7 @@ const SQL = readQueries(import.meta.url, [
   'listJobs',
   'findJob',
   'findStanding',
-  'isMade',
-  'listOthersSince',
+  'findChange',
   'insertJob',
   'writeJob',
   'forgetUndone',
@@ -78,9 +77,9 @@ export class JobRepository {
   async since(id: string, version: number, changeId: string): Promise<{ changed: string[]; made: boolean }> {
     const known = await this.read(id);
     const changed = changedSince(known, version);
-    const [own] = await this.database.query<{ position: number; madeBy: string; edits: Edit[] }>(SQL.isMade, [id, changeId]);
+    const [own] = await this.database.query<{ position: number; madeBy: string; edits: Edit[] }>(SQL.findChange, [id, changeId]);
     if (!own) return { changed, made: false };
-    const theirs = await this.database.query<{ edits: Edit[] }>(SQL.listOthersSince, [id, own.madeBy, own.position]);
+    const theirs = await othersSince(this.database, id, own.madeBy, own.position);
     const [mine, others] = [new Set(own.edits.map(partOf)), new Set(theirs.flatMap(({ edits }) => edits.map(partOf)))];
     return { changed: changed.filter((part) => !mine.has(part) || others.has(part)), made: true };
   }
@@ -308,7 +307,7 @@ async function standingOn(on: Queryable, id: string, by = ''): Promise<JobStandi
 }
 
 const isMade = async (on: Queryable, id: string, changeId: string): Promise<boolean> =>
-  (await on.query(SQL.isMade, [id, changeId])).length > 0;
+  (await on.query(SQL.findChange, [id, changeId])).length > 0;
 
 class Overtaken extends Error {}
 

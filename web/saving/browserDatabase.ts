@@ -39,8 +39,9 @@ async function open(): Promise<IDBPDatabase<Schema>> {
       made.createObjectStore('seen');
     },
   });
-  await takeOver(opened, 'azulejo-unsaved', ['queues']);
-  await takeOver(opened, 'azulejo-site', ['ticks', 'entries']);
+  // Where that fails, it is there the next time.
+  await takeOver(opened, 'azulejo-unsaved', ['queues']).catch(() => undefined);
+  await takeOver(opened, 'azulejo-site', ['ticks', 'entries']).catch(() => undefined);
   // What was seen is seen again.
   void deleteDB('azulejo-seen').catch(() => undefined);
   return opened;
@@ -51,7 +52,8 @@ async function open(): Promise<IDBPDatabase<Schema>> {
  * may still write to it, and what it writes is taken over the next time.
  */
 async function takeOver(into: IDBPDatabase<Schema>, name: string, stores: readonly ('queues' | 'ticks' | 'entries')[]): Promise<void> {
-  const there = await indexedDB.databases().catch(() => []);
+  // A browser that can't list its databases opens an empty one instead.
+  const there = 'databases' in indexedDB ? await indexedDB.databases() : [{ name }];
   if (!there.some((one) => one.name === name)) return;
   const old = await openDB(name);
   for (const store of stores) {

@@ -7,5 +7,5 @@ import type { PlanRules } from '../planned.ts';
 /** The mix of adhesive that a surface takes by itself: what its zones are sized by; undefined where nothing is mixed. */
 export function surfaceMix(figures: SurfaceFigures, rules: PlanRules): Mix | undefined {
   const work = workHours([figures], rules);
-  return planMixes(takeOff(rules, [figures]), rules, { m2PerHour: mixPaces(work) }).find(({ item }) => item === 'adhesive');
+  return planMixes(takeOff(rules, [figures], ['adhesive']), rules, { m2PerHour: mixPaces(work) }).at(0);
 }
