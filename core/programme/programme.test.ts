@@ -7,7 +7,7 @@ import { plan } from '../plan.ts';
 import { placesOf } from '../job/placesOf.ts';
 import { jobOfOne } from '../samples/testJob.ts';
 import { isWorkday, workBack, workFrom, type WorkCalendar } from './calendar.ts';
-import type { Place } from './draftTasks.ts';
+import { placeNamed, workOn } from '../samples/works.ts';
 import { planProgramme, type ProgrammeRules } from './programme.ts';
 import { describeFinding } from '../messages/en/advice.ts';
 import { planJson } from '../formats/planJson.ts';
@@ -16,16 +16,6 @@ import { dryingShift, settingShift } from './steps.ts';
 
 // A Monday.
 const rules: ProgrammeRules = { today: '2026-11-30', climate: { temperatureC: 20, humidityPercent: 50 }, programme: {}, labour: {} };
-const [surface] = jobOfOne({ size: [2400, 1200], tile: [300, 300], jointMm: 3 }).surfaces;
-const place = (id: string): Place => ({ id, name: id, surfaces: [{ ...surface, id }] });
-const work = (surfaceId: string, task: TaskId, hours: number): WorkHours => ({
-  task,
-  surfaceId,
-  amount: hours,
-  pace: 1,
-  from: 'typical',
-  hours,
-});
 
 describe('days', () => {
   const calendar: WorkCalendar = { startDay: '2026-11-30', startHour: 8, hoursPerDay: 8, daysOff: [0, 6], holidays: ['2026-12-01'] };
@@ -41,7 +31,7 @@ describe('days', () => {
 
 describe('a programme', () => {
   test('by hand: laid on Monday, grouted 24 h later, sealed the day after that', () => {
-    const one = planProgramme([work('a', 'lay', 6), work('a', 'grout', 2), work('a', 'sealant', 1)], [place('a')], rules);
+    const one = planProgramme([workOn('a', 'lay', 6), workOn('a', 'grout', 2), workOn('a', 'sealant', 1)], [placeNamed('a')], rules);
     // Laid 8 to 14; grout from 14 on Tuesday to 16; sealant from 16 on Wednesday, which is Thursday at 8.
     expect(one.tasks.map(({ task, start, end }) => [task, start, end])).toEqual([
       ['lay', 8, 14],
@@ -53,8 +43,8 @@ describe('a programme', () => {
   });
 
   test('while one place rests the hands work in another', () => {
-    const both = [work('a', 'lay', 4), work('a', 'grout', 1), work('b', 'lay', 4), work('b', 'grout', 1)];
-    const planned = planProgramme(both, [place('a'), place('b')], rules);
+    const both = [workOn('a', 'lay', 4), workOn('a', 'grout', 1), workOn('b', 'lay', 4), workOn('b', 'grout', 1)];
+    const planned = planProgramme(both, [placeNamed('a'), placeNamed('b')], rules);
     expect(planned.tasks.map(({ id }) => id)).toEqual(['lay a', 'lay b', 'grout a', 'grout b']);
     expect(planned.tasks[1].start).toBe(12);
   });
@@ -71,8 +61,8 @@ describe('a programme', () => {
       fc.property(some, fc.integer({ min: 4, max: 12 }), fc.integer({ min: -5, max: 40 }), (wanted, hoursPerDay, temperatureC) => {
         const own = { ...rules, labour: { hoursPerDay }, climate: { temperatureC, humidityPercent: 50 } };
         const { tasks, calendar } = planProgramme(
-          wanted.map(({ at, task, hours }) => work(at, task, hours)),
-          ['a', 'b', 'c'].map(place),
+          wanted.map(({ at, task, hours }) => workOn(at, task, hours)),
+          ['a', 'b', 'c'].map(placeNamed),
           own,
         );
         const byId = new Map(tasks.map((task) => [task.id, task]));
@@ -92,14 +82,14 @@ describe('a programme', () => {
   });
 
   test('a work that is moved takes what hangs on it with it; a primer left too long is told', () => {
-    const all = [work('a', 'prime', 1), work('a', 'setOut', 1), work('a', 'lay', 4), work('a', 'grout', 1)];
-    const moved = planProgramme(all, [place('a')], { ...rules, programme: { notBefore: { 'setOut a': '2026-12-03' } } });
+    const all = [workOn('a', 'prime', 1), workOn('a', 'setOut', 1), workOn('a', 'lay', 4), workOn('a', 'grout', 1)];
+    const moved = planProgramme(all, [placeNamed('a')], { ...rules, programme: { notBefore: { 'setOut a': '2026-12-03' } } });
     const starts = Object.fromEntries(moved.tasks.map(({ task, start }) => [task, start]));
     expect([starts['setOut'], starts['lay']]).toEqual([72 + 8, 72 + 9]);
     // The window runs to what is spread on the primer, not to the lines.
     expect(moved.missed).toEqual([{ id: 'lay a', afterId: 'prime a', hours: 81 - 9, withinHours: 24 }]);
     expect(moved.tasks.find(({ task }) => task === 'setOut')?.held).toEqual({ by: 'moved' });
-    expect(planProgramme(all, [place('a')], rules).missed).toEqual([]);
+    expect(planProgramme(all, [placeNamed('a')], rules).missed).toEqual([]);
   });
 
   test('a window that is missed is a finding of the whole job, and told where it is opened', () => {
@@ -118,35 +108,35 @@ describe('a programme', () => {
 
   test('nothing is primed on the eve of a weekend, or before work that would keep the hands too long', () => {
     const all = [
-      work('b', 'lay', 36),
-      work('a', 'prime', 1),
-      work('a', 'setOut', 1),
-      work('a', 'lay', 4),
-      work('c', 'prime', 1),
-      work('c', 'lay', 30),
-      work('c', 'setOut', 1),
+      workOn('b', 'lay', 36),
+      workOn('a', 'prime', 1),
+      workOn('a', 'setOut', 1),
+      workOn('a', 'lay', 4),
+      workOn('c', 'prime', 1),
+      workOn('c', 'lay', 30),
+      workOn('c', 'setOut', 1),
     ];
     for (const hoursPerDay of [5, 8, 10]) {
-      const { missed, tasks } = planProgramme(all, ['a', 'b', 'c'].map(place), { ...rules, labour: { hoursPerDay } });
+      const { missed, tasks } = planProgramme(all, ['a', 'b', 'c'].map(placeNamed), { ...rules, labour: { hoursPerDay } });
       expect([hoursPerDay, missed]).toEqual([hoursPerDay, []]);
       expect(new Set(tasks.map(({ task, placeId }) => `${task} ${placeId}`)).size).toBe(7);
     }
   });
 
   test('waits of the person replace the usual ones; cold makes what sets slower', () => {
-    const all = [work('a', 'lay', 4), work('a', 'grout', 1)];
-    const rapid = planProgramme(all, [place('a')], { ...rules, programme: { waits: { 'lay>grout': 3 } } });
+    const all = [workOn('a', 'lay', 4), workOn('a', 'grout', 1)];
+    const rapid = planProgramme(all, [placeNamed('a')], { ...rules, programme: { waits: { 'lay>grout': 3 } } });
     expect(rapid.tasks[1].start).toBe(15);
     expect([settingShift(20), settingShift(3)]).toEqual([1, 2]);
-    const cold = planProgramme(all, [place('a')], { ...rules, climate: { temperatureC: 3, humidityPercent: 50 } });
+    const cold = planProgramme(all, [placeNamed('a')], { ...rules, climate: { temperatureC: 3, humidityPercent: 50 } });
     // 48 h after noon on Monday.
     expect(cold.tasks[1].start).toBe(12 + 48);
   });
 
   test('a data sheet knows its own waits; damp air and a ground that does not drink make them longer', () => {
-    const all = [work('a', 'prime', 1), work('a', 'setOut', 1), work('a', 'lay', 4), work('a', 'grout', 1)];
+    const all = [workOn('a', 'prime', 1), workOn('a', 'setOut', 1), workOn('a', 'lay', 4), workOn('a', 'grout', 1)];
     const starts = (own: Partial<ProgrammeRules>): number[] =>
-      planProgramme(all, [place('a')], { ...rules, ...own }).tasks.map(({ start }) => start);
+      planProgramme(all, [placeNamed('a')], { ...rules, ...own }).tasks.map(({ start }) => start);
     // Primed 8 to 9, set out from 11 and laid from 12 to 16; grout a day later, which is the end of that day.
     expect(starts({})).toEqual([8, 11, 12, 56]);
     const sheet = {
@@ -155,7 +145,7 @@ describe('a programme', () => {
     };
     // Laid from 11 to 15; 4 h later is after the end of the day.
     expect(starts({ materials: sheet })).toEqual([8, 10, 11, 32]);
-    const { tasks } = planProgramme(all, [place('a')], { ...rules, materials: sheet });
+    const { tasks } = planProgramme(all, [placeNamed('a')], { ...rules, materials: sheet });
     expect(tasks[1].after).toEqual([{ id: 'prime a', hours: 1, from: 'job', withinHours: null }]);
     expect(tasks[2].after).toContainEqual({ id: 'prime a', hours: 1, from: 'job', withinHours: 3 });
     expect(tasks[3].after).toEqual([{ id: 'lay a', hours: 4, from: 'sheet', withinHours: null }]);
@@ -164,7 +154,7 @@ describe('a programme', () => {
     expect(starts({ climate: { temperatureC: 20, humidityPercent: 90 } })).toEqual([8, 13, 14, 58]);
     expect(starts({ drinks: () => 'little' })).toEqual([8, 12, 13, 80]);
     // When grout may be sealed is another figure than when the next work may go on.
-    const grouted = planProgramme([work('a', 'grout', 1), work('a', 'haze', 1), work('a', 'sealGrout', 1)], [place('a')], {
+    const grouted = planProgramme([workOn('a', 'grout', 1), workOn('a', 'haze', 1), workOn('a', 'sealGrout', 1)], [placeNamed('a')], {
       ...rules,
       materials: { grout: { figures: { restHours: 6 } } },
     });
@@ -184,17 +174,17 @@ describe('a programme', () => {
     fc.assert(
       fc.property(fc.array(some, { minLength: 1, maxLength: 3 }), fc.constantFrom(6, 8, 10), (places, hoursPerDay) => {
         const all = places.flatMap(([setOut, cut, trim, ledger, grout, lay], k) => [
-          work(`${k}`, 'prime', 0.5),
-          work(`${k}`, 'setOut', setOut),
-          work(`${k}`, 'cut', cut),
-          work(`${k}`, 'trim', trim),
-          work(`${k}`, 'ledger', ledger),
-          work(`${k}`, 'lay', lay),
-          work(`${k}`, 'grout', grout),
+          workOn(`${k}`, 'prime', 0.5),
+          workOn(`${k}`, 'setOut', setOut),
+          workOn(`${k}`, 'cut', cut),
+          workOn(`${k}`, 'trim', trim),
+          workOn(`${k}`, 'ledger', ledger),
+          workOn(`${k}`, 'lay', lay),
+          workOn(`${k}`, 'grout', grout),
         ]);
         const { missed } = planProgramme(
           all,
-          places.map((_, k) => place(`${k}`)),
+          places.map((_, k) => placeNamed(`${k}`)),
           { ...rules, labour: { hoursPerDay } },
         );
         expect(missed).toEqual([]);
@@ -204,8 +194,8 @@ describe('a programme', () => {
   });
 
   test('a large floor is primed for the day’s portion alone, and laid on it within its window', () => {
-    const all = [work('a', 'prime', 2), work('a', 'setOut', 1), work('a', 'lay', 30), work('a', 'grout', 4)];
-    const { tasks, missed } = planProgramme(all, [place('a')], rules);
+    const all = [workOn('a', 'prime', 2), workOn('a', 'setOut', 1), workOn('a', 'lay', 30), workOn('a', 'grout', 4)];
+    const { tasks, missed } = planProgramme(all, [placeNamed('a')], rules);
     expect(missed).toEqual([]);
     const portions = tasks.filter(({ task }) => task === 'lay');
     expect(portions.map(({ part }) => part?.of)).toEqual([4, 4, 4, 4]);
@@ -220,9 +210,16 @@ describe('a programme', () => {
   });
 
   test('coats are works with their waits, and what is sealed is covered last', () => {
-    const coated: WorkHours = { ...work('a', 'waterproof', 3), coats: 3 };
-    const all = [coated, work('a', 'setOut', 1), work('a', 'lay', 2), work('a', 'grout', 1), work('a', 'haze', 1), work('a', 'sealant', 1)];
-    const { tasks } = planProgramme([...all, work('a', 'sealGrout', 1), work('a', 'protect', 1)], [place('a')], rules);
+    const coated: WorkHours = { ...workOn('a', 'waterproof', 3), coats: 3 };
+    const all = [
+      coated,
+      workOn('a', 'setOut', 1),
+      workOn('a', 'lay', 2),
+      workOn('a', 'grout', 1),
+      workOn('a', 'haze', 1),
+      workOn('a', 'sealant', 1),
+    ];
+    const { tasks } = planProgramme([...all, workOn('a', 'sealGrout', 1), workOn('a', 'protect', 1)], [placeNamed('a')], rules);
     const coats = tasks.filter(({ task }) => task === 'waterproof');
     expect(coats.map(({ id, hours }) => [id, hours])).toEqual([
       ['waterproof.1 a', 1],
@@ -237,8 +234,8 @@ describe('a programme', () => {
   test('a profile goes in before the tiles it frames; a ledger is fixed, comes off after a day, and then comes its row', () => {
     const tasks: TaskId[] = ['setOut', 'trim', 'ledger', 'lay', 'ledgerOff', 'bottomRow', 'edging', 'grout'];
     const planned = planProgramme(
-      tasks.map((task) => work('a', task, 1)),
-      [place('a')],
+      tasks.map((task) => workOn('a', task, 1)),
+      [placeNamed('a')],
       rules,
     ).tasks;
     const at = (task: TaskId) => planned.find((one) => one.task === task);

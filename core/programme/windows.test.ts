@@ -1,22 +1,8 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
-import type { TaskId } from '../labour/tasks.ts';
-import type { WorkHours } from '../labour/workHours.ts';
-import { jobOfOne } from '../samples/testJob.ts';
 import { dayAt, isWorkday, nextWorkTime } from './calendar.ts';
-import type { Place } from './draftTasks.ts';
+import { placeNamed, workOn } from '../samples/works.ts';
 import { planProgramme, type ProgrammeRules } from './programme.ts';
-
-const [surface] = jobOfOne({ size: [2400, 1200], tile: [300, 300], jointMm: 3 }).surfaces;
-const place = (id: string): Place => ({ id, name: id, surfaces: [{ ...surface, id }] });
-const work = (surfaceId: string, task: TaskId, hours: number): WorkHours => ({
-  task,
-  surfaceId,
-  amount: hours,
-  pace: 1,
-  from: 'typical',
-  hours,
-});
 
 /** A Friday; three hours a day, from eight. */
 const FRIDAY: ProgrammeRules = {
@@ -30,18 +16,21 @@ const start = (id: string, { tasks }: ReturnType<typeof planProgramme>): number 
 describe('a primer is good for a day', () => {
   test('nothing is primed on the eve of a weekend: what follows would come too late', () => {
     // Primed on Friday from 8 to 9 it is dry at 11, when the day is over, and Monday is too late.
-    const planned = planProgramme([work('a', 'prime', 1), work('a', 'lay', 2)], [place('a')], FRIDAY);
+    const planned = planProgramme([workOn('a', 'prime', 1), workOn('a', 'lay', 2)], [placeNamed('a')], FRIDAY);
     expect(dayAt(start('prime a', planned))).toBe(3);
     expect(planned.missed).toEqual([]);
   });
 
   test('where the day is long enough for both, it is primed and laid on Friday', () => {
-    const planned = planProgramme([work('a', 'prime', 1), work('a', 'lay', 2)], [place('a')], { ...FRIDAY, labour: { hoursPerDay: 8 } });
+    const planned = planProgramme([workOn('a', 'prime', 1), workOn('a', 'lay', 2)], [placeNamed('a')], {
+      ...FRIDAY,
+      labour: { hoursPerDay: 8 },
+    });
     expect([start('prime a', planned), start('lay a', planned)]).toEqual([8, 11]);
   });
 
   test('what is done between the two counts: lines struck for hours put the primer off as well', () => {
-    const long = planProgramme([work('a', 'prime', 1), work('a', 'setOut', 3), work('a', 'lay', 2)], [place('a')], {
+    const long = planProgramme([workOn('a', 'prime', 1), workOn('a', 'setOut', 3), workOn('a', 'lay', 2)], [placeNamed('a')], {
       ...FRIDAY,
       labour: { hoursPerDay: 5 },
     });
@@ -50,15 +39,15 @@ describe('a primer is good for a day', () => {
   });
 
   test('another place fills the wait, and keeps no hands beyond the window', () => {
-    const both = [work('a', 'prime', 1), work('a', 'lay', 2), work('b', 'lay', 14)];
-    const planned = planProgramme(both, [place('a'), place('b')], { ...FRIDAY, today: '2026-11-30', labour: { hoursPerDay: 8 } });
+    const both = [workOn('a', 'prime', 1), workOn('a', 'lay', 2), workOn('b', 'lay', 14)];
+    const planned = planProgramme(both, [placeNamed('a'), placeNamed('b')], { ...FRIDAY, today: '2026-11-30', labour: { hoursPerDay: 8 } });
     expect(planned.missed).toEqual([]);
     const [primed, laid] = ['prime a', 'lay a'].map((id) => planned.tasks.find((task) => task.id === id));
     expect((laid?.start ?? NaN) - (primed?.end ?? NaN)).toBeLessThanOrEqual(24);
   });
 
   test('put by hand where it can only be missed, it is told and not moved', () => {
-    const planned = planProgramme([work('a', 'prime', 1), work('a', 'lay', 2)], [place('a')], {
+    const planned = planProgramme([workOn('a', 'prime', 1), workOn('a', 'lay', 2)], [placeNamed('a')], {
       ...FRIDAY,
       programme: { notBefore: { 'lay a': '2026-12-10' }, startDay: '2026-12-04' },
     });
@@ -81,13 +70,13 @@ test('whatever the work, the days and the hours: waits are kept, hands do one th
       (prime, lay, other, perDay, daysOff, shift) => {
         const planned = planProgramme(
           [
-            work('a', 'prime', Math.min(prime, 2)),
-            work('a', 'lay', lay),
-            work('a', 'grout', 1),
-            work('b', 'lay', other),
-            work('b', 'grout', 2),
+            workOn('a', 'prime', Math.min(prime, 2)),
+            workOn('a', 'lay', lay),
+            workOn('a', 'grout', 1),
+            workOn('b', 'lay', other),
+            workOn('b', 'grout', 2),
           ],
-          [place('a'), place('b')],
+          [placeNamed('a'), placeNamed('b')],
           { ...FRIDAY, today: `2026-12-0${1 + shift}`, programme: { daysOff: [...daysOff] }, labour: { hoursPerDay: perDay } },
         );
         const stretches = planned.tasks.flatMap((task) => task.stretches).sort((a, b) => a[0] - b[0]);

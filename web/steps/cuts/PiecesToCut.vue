@@ -2,6 +2,8 @@
 import { computed, nextTick, ref, toRef, watch } from 'vue';
 import type { OffCutPlan } from '@azulejo/core/cuts/offCuts/planOffCuts';
 import type { Job, Surface } from '@azulejo/core/job/job';
+import { sharedHoles } from '@azulejo/core/cuts/sharedHoles';
+import { polygonsArea } from '@azulejo/core/geometry/ring';
 import { nearCuts } from '@azulejo/core/cuts/nearCuts';
 import { describeNear } from '@azulejo/core/messages/en/cutting';
 import { SAFETY } from '@azulejo/core/messages/en/safety';
@@ -25,7 +27,7 @@ const tape = useTape();
 const board = useBoardStore();
 const ticks = useTickStore();
 const { side } = useSeenSide();
-const { order, settingWith } = useCutList(toRef(props, 'job'), toRef(props, 'surface'), toRef(props, 'plan'));
+const { order, trips, settingWith } = useCutList(toRef(props, 'job'), toRef(props, 'surface'), toRef(props, 'plan'));
 
 const LISTS = [
   { value: 'all', label: 'All' },
@@ -33,8 +35,11 @@ const LISTS = [
 ] as const;
 const listed = ref<Listed>('all');
 const { stateOf, tick, keep, countAnew } = useTicking(toRef(props, 'surface'), toRef(props, 'plan'));
+/** What no tick changes. */
+const holes = computed(() => sharedHoles(props.plan.traced, props.plan.cuts));
+const droppedMm2 = computed(() => polygonsArea(props.plan.fields.flatMap(({ layout }) => layout.dropped)));
 const model = computed(() =>
-  cutList(props.job, props.surface, props.plan, { inForce: ticks.inForce.values(), waiting: ticks.waiting.length }, listed.value),
+  cutList(props.surface, props.plan, trips.value, { inForce: ticks.inForce.values(), waiting: ticks.waiting.length }, listed.value),
 );
 
 function choose(id: string): void {
@@ -107,7 +112,7 @@ watch(
             :key="setting.id"
             :setting="setting"
             :off-cuts="offCuts"
-            :holes="model.holes"
+            :holes="holes"
             :job="job"
             :surface-id="surface.id"
             :chosen="board.chosenGroup === setting.id"
@@ -121,7 +126,7 @@ watch(
       </template>
     </section>
   </template>
-  <p v-if="model.droppedMm2 > 1" class="small soft">Strips too narrow for any saw, under a millimetre and a half, are left to the joint.</p>
+  <p v-if="droppedMm2 > 1" class="small soft">Strips too narrow for any saw, under a millimetre and a half, are left to the joint.</p>
 </template>
 
 <style scoped>

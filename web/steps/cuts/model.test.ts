@@ -1,4 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
+import { tripsFor } from '@azulejo/core/cuts/cutOrder';
 import type { Job } from '@azulejo/core/job/job';
 import type { Tick, TickState } from '@azulejo/core/site/tick';
 import { demoJob, demoPlan } from '../../../testing/demoJob.ts';
@@ -21,7 +22,7 @@ function listOf(surfaceId: string, ticks: readonly Tick[] = [], listed: Listed =
   const surface = of.surfaces.find(({ id }) => id === surfaceId);
   const planned = plan.surfaces.find((one) => one.surfaceId === surfaceId);
   if (!surface || !planned) throw new Error(surfaceId);
-  return cutList(of, surface, planned, { inForce: ticks, waiting: 0 }, listed);
+  return cutList(surface, planned, tripsFor(planned, surface.pattern, of.cutting), { inForce: ticks, waiting: 0 }, listed);
 }
 const piecesOf = ({ trips }: ReturnType<typeof cutList>): string[] =>
   trips.flatMap(({ settings }) => settings.flatMap(({ pieces }) => pieces.map(({ label }) => label)));

@@ -1,7 +1,5 @@
-import { fenceSettings, tripsFor, type CutSetting } from '@azulejo/core/cuts/cutOrder';
-import { sharedHoles } from '@azulejo/core/cuts/sharedHoles';
-import { polygonsArea } from '@azulejo/core/geometry/ring';
-import type { Job, Surface } from '@azulejo/core/job/job';
+import { fenceSettings, type CutSetting, type CutTrip } from '@azulejo/core/cuts/cutOrder';
+import type { Surface } from '@azulejo/core/job/job';
 import { describeCutting, describeTicked, tripName } from '@azulejo/core/messages/en/cutting';
 import type { SurfacePlan } from '@azulejo/core/plan/planned';
 import type { Tick, TickState } from '@azulejo/core/site/tick';
@@ -30,10 +28,6 @@ export interface CutListModel {
   readonly isTicked: boolean;
   /** Ticked under a label that no piece has any longer. */
   readonly strays: readonly string[];
-  /** Holes that pieces share, by label. */
-  readonly holes: ReturnType<typeof sharedHoles>;
-  /** What is left to the joint because it is too small to be set, mm². */
-  readonly droppedMm2: number;
 }
 
 /** What is ticked, of all surfaces of a job: the tick in force of each piece, and how many wait to be sent. */
@@ -43,8 +37,13 @@ export interface Ticked {
 }
 
 /** The cuts of a surface in the order in which they are made, with how far they are. */
-export function cutList(job: Job, surface: Surface, plan: SurfacePlan, { inForce, waiting }: Ticked, listed: Listed): CutListModel {
-  const trips = tripsFor(plan, surface.pattern, job.cutting);
+export function cutList(
+  surface: Surface,
+  plan: SurfacePlan,
+  trips: readonly CutTrip[],
+  { inForce, waiting }: Ticked,
+  listed: Listed,
+): CutListModel {
   const own = [...inForce].filter(({ surfaceId, state }) => surfaceId === surface.id && state !== 'open');
   const states = new Map(own.map(({ label, state }) => [label, state]));
   const stateOf = (label: string): TickState => states.get(label) ?? 'open';
@@ -62,7 +61,5 @@ export function cutList(job: Job, surface: Surface, plan: SurfacePlan, { inForce
     told: describeTicked(labels.map(stateOf), waiting),
     isTicked: own.length > 0,
     strays: own.map(({ label }) => label).filter((label) => !known.has(label)),
-    holes: sharedHoles(plan.traced, plan.cuts),
-    droppedMm2: polygonsArea(plan.fields.flatMap(({ layout }) => layout.dropped)),
   };
 }

@@ -11,7 +11,7 @@ import FindPiece from '../cuts/FindPiece.vue';
 import SiteMap from './SiteMap.vue';
 import { useSeenSide } from '../cuts/useSeenSide.ts';
 import { useTicking } from '../cuts/useTicking.ts';
-import { nextModel } from './model.ts';
+import { nextModel, turnsOf } from './model.ts';
 
 /** One piece at a time: to be cut, or to be laid, zone by zone; one large button ticks it, a swipe puts it off. */
 const props = defineProps<{ job: Job; surface: Surface; plan: SurfacePlan; mixes: readonly Mix[]; doing: Doing }>();
@@ -22,7 +22,8 @@ const { side, seen, turnOver } = useSeenSide();
 const putOff = ref<readonly string[]>([]);
 /** The piece that was asked for by its label. */
 const asked = ref<string | null>(null);
-const model = computed(() => nextModel(props, stateOf, { asked: asked.value, putOff: putOff.value }, seen));
+const turns = computed(() => turnsOf(props));
+const model = computed(() => nextModel(props, turns.value, stateOf, { asked: asked.value, putOff: putOff.value }, seen));
 const label = computed(() => model.value.next?.piece.label ?? null);
 /** A shorter stroke of the thumb is none. */
 const SWIPE_PX = 70;

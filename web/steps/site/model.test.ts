@@ -1,7 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import type { TickState } from '@azulejo/core/site/tick';
 import { demoJob, demoPlan } from '../../../testing/demoJob.ts';
-import { mixesAtHand, nextModel, surfaceAtHand, type NextOn } from './model.ts';
+import { mixesAtHand, nextModel, surfaceAtHand, turnsOf, type NextOn } from './model.ts';
 
 const job = demoJob('tidewater-bakehouse');
 const plan = demoPlan('tidewater-bakehouse');
@@ -17,8 +17,9 @@ function on(surfaceId: string, doing: NextOn['doing']): NextOn {
 function ticking(of: NextOn) {
   const states = new Map<string, TickState>();
   const stateOf = (label: string): TickState => states.get(label) ?? 'open';
+  const turns = turnsOf(of);
   const model = (asked: string | null = null, putOff: readonly string[] = []) =>
-    nextModel(of, stateOf, { asked, putOff }, (piece) => piece);
+    nextModel(of, turns, stateOf, { asked, putOff }, (piece) => piece);
   return { states, stateOf, model };
 }
 

@@ -29,6 +29,18 @@ export interface NextOn {
   readonly doing: Doing;
 }
 
+/** What of a surface no tick changes: its pieces in their turn, and the holes they share. */
+export interface Turns {
+  readonly pieces: readonly CutPiece[];
+  readonly holes: ReturnType<typeof sharedHoles>;
+}
+
+/** The pieces of a surface in the order in which they are cut or laid. */
+export const turnsOf = ({ job, surface, plan, doing }: NextOn): Turns => ({
+  pieces: piecesInTurn(plan, surface.pattern, job.cutting, doing),
+  holes: sharedHoles(plan.traced, plan.cuts),
+});
+
 /** The next piece of a surface as it is shown: one at a time. */
 export interface NextPiece {
   readonly piece: CutPiece;
@@ -61,25 +73,30 @@ export interface NextModel {
 }
 
 /** The next piece to be cut or laid on a surface, by what is done already; `seen` shows a piece as it is marked. */
-export function nextModel(on: NextOn, stateOf: StateOf, outOfTurn: OutOfTurn, seen: (piece: CutPiece) => SeenPiece): NextModel {
-  const { job, surface, plan, doing } = on;
-  const pieces = piecesInTurn(plan, surface.pattern, job.cutting, doing);
+export function nextModel(
+  on: NextOn,
+  { pieces, holes }: Turns,
+  stateOf: StateOf,
+  outOfTurn: OutOfTurn,
+  seen: (piece: CutPiece) => SeenPiece,
+): NextModel {
+  const { doing } = on;
   const isDone = (label: string): boolean => (doing === 'cut' ? stateOf(label) !== 'open' : stateOf(label) === 'laid');
   const left = pieces.filter(({ label }) => !isDone(label));
   const next = nextInTurn(left, outOfTurn);
   return {
     labels: pieces.map(({ label }) => label),
     left: left.length,
-    next: next && pieceModel(on, next, seen(next)),
+    next: next && pieceModel(on, holes, next, seen(next)),
     zone: next && zoneModel(on, next.label),
   };
 }
 
-function pieceModel({ job, surface, plan, doing }: NextOn, piece: CutPiece, asMarked: SeenPiece): NextPiece {
+function pieceModel({ job, surface, plan, doing }: NextOn, shared: Turns['holes'], piece: CutPiece, asMarked: SeenPiece): NextPiece {
   const tape = tapeOf(job, surface);
   const { widthMm, heightMm } = piece.sizeMm;
   const product = job.products.find(({ id }) => id === piece.productId);
-  const holes = (sharedHoles(plan.traced, plan.cuts).get(piece.label) ?? []).map(describeSharedHole);
+  const holes = (shared.get(piece.label) ?? []).map(describeSharedHole);
   const cares = product && doing === 'cut' ? describeCares(caresOf(piece, product)) : [];
   return {
     piece,
