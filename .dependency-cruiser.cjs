@@ -50,6 +50,12 @@ module.exports = {
         pathNot: 'node_modules/(zod|clipper2-ts|immer|papaparse|@types/papaparse|dxf-parser|fast-xml-parser|svgpath)/',
       },
     },
+    {
+      name: 'site-and-papers-speak-every-language',
+      severity: 'error',
+      from: { path: '^(server/exports|web/steps/site)/', pathNot: TEST },
+      to: { path: '^core/messages/(en|de)/' },
+    },
     { name: 'core-stands-alone', severity: 'error', from: { path: '^core/' }, to: { path: '^(web|server|cli|e2e)/' } },
     { name: 'web-does-not-reach-the-server', severity: 'error', from: { path: '^web/' }, to: { path: '^(server|cli)/' } },
     { name: 'server-does-not-reach-the-web', severity: 'error', from: { path: '^(server|cli)/' }, to: { path: '^web/' } },

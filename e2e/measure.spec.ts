@@ -1,12 +1,11 @@
 import { expect, test } from '@playwright/test';
-import { readFileSync, writeFileSync } from 'node:fs';
+import { writeFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { fileURLToPath } from 'node:url';
-import type { Job } from '@azulejo/core/job/job';
 import { RunningServer } from '@azulejo/server/running';
+import { demoPart } from './demoPart.ts';
 import { choose, fill, measuring, part, surfaceNamed, toMeasure } from './measuring.ts';
 
-const DEMO = fileURLToPath(new URL('../demo/tidewater-bakehouse.json', import.meta.url));
+const DEMO = demoPart('tidewater-bakehouse', /^shop-floor$/, /^splashback$/, /^washroom/, /^flat-kitchen$/, /^shower-wall-3$/);
 const server = new RunningServer();
 test.beforeAll(() => server.start('--add-job', DEMO));
 test.afterAll(() => server.remove());
@@ -202,17 +201,4 @@ test('corners drawn on squared paper become walls to type over', async ({ page }
       spread: true,
       walls: [{ lengthMm: 2700 }, {}, {}, {}],
     });
-});
-
-test('a surface of each room of the demo, and one of no room, opens with its setout', async ({ page }) => {
-  test.slow();
-  const { surfaces } = JSON.parse(readFileSync(DEMO, 'utf8')) as Job;
-  // All of them are planned without a browser.
-  const shown = surfaces.filter(({ roomId }, k) => surfaces.findIndex((other) => other.roomId === roomId) === k);
-  expect(shown.length).toBeGreaterThanOrEqual(5);
-  for (const { id } of shown) {
-    await page.goto(`${server.address}${JOB}/surfaces/${id}/setout`);
-    await expect(page.getByText('Starts to compare')).toBeVisible();
-    await expect(page.getByText('could not be computed')).toBeHidden();
-  }
 });

@@ -1,4 +1,7 @@
 import { expect, test } from '@playwright/test';
+import { execFileSync } from 'node:child_process';
+import { writeFileSync } from 'node:fs';
+import { join } from 'node:path';
 import { RunningServer } from '@azulejo/server/running';
 import { demoPart } from './demoPart.ts';
 
@@ -82,4 +85,37 @@ test('a mix is written down by one press; its waits run on the other phone too, 
   await expect(other.getByText(/[\d.]+ kg of /)).toBeVisible();
   await expect(other.getByText('Rest after mixing')).toHaveCount(0);
   await other.context().close();
+});
+
+test.describe('in a browser that speaks German', () => {
+  test.use({ locale: 'de-DE' });
+  test('the site view, the list of cuts and its papers do too, until another language is chosen; the figures stay', async ({ page }) => {
+    await page.goto(server.address + SITE);
+    const cut = page.getByRole('button', { name: /ist geschnitten$/ });
+    await expect(cut).toBeVisible({ timeout: 60_000 });
+    const main = page.getByRole('main');
+    await expect(main).toHaveAttribute('lang', 'de');
+    const marks = main.getByRole('listitem');
+    const german = (await marks.allTextContents()).join('; ');
+    expect(german).toMatch(/von der (linken|rechten|unteren|oberen) (Kante|Spitze)|von links/);
+    const figures = (text: string): string[] => [...text.matchAll(/\d+(?:[.,]\d+)?/g)].map(([figure]) => figure.replace(',', '.')).sort();
+    await page.getByRole('button', { name: 'Warten' }).tap();
+    await expect(main.getByRole('group', { name: 'Eine Wartezeit beginnen' })).toContainText('Begehbar ab');
+    await page.getByRole('button', { name: 'Schneiden' }).tap();
+    await page.goto(`${server.address}/jobs/tidewater-bakehouse/surfaces/shop-floor/cuts`);
+    await expect(page.getByText(/verschiedene Zuschnitte für \d+ Stück/)).toBeVisible();
+    const address = await page.getByRole('link', { name: 'Setout and cuts' }).getAttribute('href');
+    expect(address).toContain('language=de');
+    const file = join(server.folder, 'paper.pdf');
+    writeFileSync(file, await (await page.request.get(server.address + (address ?? ''))).body());
+    const paper = execFileSync('pdftotext', ['-layout', file, '-'], { encoding: 'utf8' });
+    for (const words of ['Anzureißende Linien', 'Warum hier', 'Zuschnitte, Sichtseite oben', '1 von ']) expect(paper).toContain(words);
+    await page.getByRole('button', { name: 'Settings' }).tap();
+    await page.getByRole('dialog').getByText('English', { exact: true }).tap();
+    await page.keyboard.press('Escape');
+    await expect(page.getByText(/different cuts for \d+ pieces/)).toBeVisible();
+    await page.goto(server.address + SITE);
+    await expect(page.getByRole('button', { name: /is cut$/ })).toBeVisible({ timeout: 60_000 });
+    expect(figures((await marks.allTextContents()).join('; '))).toEqual(figures(german));
+  });
 });

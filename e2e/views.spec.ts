@@ -1,7 +1,10 @@
-import { expect, test, type BrowserContext } from '@playwright/test';
+import { expect, test, type Page } from '@playwright/test';
+import { readFileSync } from 'node:fs';
 import { fileURLToPath } from 'node:url';
+import type { Job } from '@azulejo/core/job/job';
 import { RunningServer } from '@azulejo/server/running';
 import { expectWithinReach } from './reach.ts';
+import { walkTo } from './walkTo.ts';
 
 const DEMO = fileURLToPath(new URL('../demo/tidewater-bakehouse.json', import.meta.url));
 const server = new RunningServer();
@@ -36,39 +39,60 @@ const LOOKS = [
 
 for (const { name, colorScheme, viewport } of LOOKS) {
   test.describe(name, () => {
-    // One browser sees all views of a look, as a person does: what was planned for one is there for the next.
-    let seen: BrowserContext;
+    // One page sees all views of a look, as a person does: what was planned for one is there for the next.
+    let page: Page;
+    const complaints: string[] = [];
     test.beforeAll(async ({ browser }) => {
-      seen = await browser.newContext({ colorScheme, viewport });
+      page = await browser.newPage({ colorScheme, viewport });
+      page.on('console', (message) => {
+        if (message.type() === 'error') complaints.push(message.text());
+      });
+      page.on('pageerror', (error) => complaints.push(error.message));
+      await page.goto(server.address);
     });
-    test.afterAll(() => seen.close());
+    test.afterAll(() => page.close());
     for (const [view, path, ...parts] of VIEWS) {
       test(`${view} in ${name}: within reach of everyone, nothing refused by the page's own policy`, async () => {
-        const page = await seen.newPage();
-        const complaints: string[] = [];
-        page.on('console', (message) => {
-          if (message.type() === 'error') complaints.push(message.text());
-        });
-        page.on('pageerror', (error) => complaints.push(error.message));
-        await page.goto(server.address + path);
+        await walkTo(page, path);
         await expect(page.getByRole('main')).toBeVisible();
         for (const part of [null, ...parts]) {
           if (part) await page.getByRole('button', { name: part, exact: true }).click();
           await expect(page.getByRole('status').filter({ hasText: AT_WORK })).toHaveCount(0, { timeout: 60_000 });
           await expectWithinReach(page, colorScheme === 'light' ? 'whole' : 'contrast');
         }
-        expect(complaints).toEqual([]);
-        await page.close();
+        expect(complaints.splice(0)).toEqual([]);
       });
     }
   });
 }
 
-test('the keys are listed under the question mark', async ({ page }) => {
+test('a surface of each room of the demo, and one of no room, opens with its setout', async ({ page }) => {
+  test.slow();
+  const { surfaces } = JSON.parse(readFileSync(DEMO, 'utf8')) as Job;
+  // All of them are planned without a browser.
+  const shown = surfaces.filter(({ roomId }, k) => surfaces.findIndex((other) => other.roomId === roomId) === k);
+  expect(shown.length).toBeGreaterThanOrEqual(5);
+  await page.goto(server.address);
+  for (const { id, name } of shown) {
+    await walkTo(page, `/jobs/tidewater-bakehouse/surfaces/${id}/setout`);
+    await expect(page.getByRole('combobox', { name: 'Surface', exact: true })).toContainText(name);
+    await expect(page.getByText('Starts to compare')).toBeVisible();
+    await expect(page.getByText('could not be computed')).toBeHidden();
+  }
+});
+
+test('the keys are listed under the question mark, the settings of the browser under the gear', async ({ page }) => {
   await page.goto(`${server.address}${SURFACE}/setout`);
   await expect(page.getByText('Starts to compare')).toBeVisible();
   await page.keyboard.press('?');
   await expect(page.getByRole('dialog', { name: 'Keys' })).toContainText('Full pieces off the chosen edge');
+  await page.keyboard.press('Escape');
+  await page.getByRole('button', { name: 'Settings' }).click();
+  const settings = page.getByRole('dialog', { name: 'Settings of this browser' });
+  await expect(settings.getByText('Language on site, in the list of cuts and on papers')).toBeVisible();
+  await expectWithinReach(page);
+  await settings.getByText('Dark', { exact: true }).click();
+  await expect(page.locator('html')).toHaveClass(/dark/);
 });
 
 test('zoomed in twice the drawing stays large; what hovers over a button is refused by nobody', async ({ browser }) => {

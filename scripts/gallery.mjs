@@ -14,7 +14,7 @@ const { PATTERNS, repeatOf } = await at('pattern/registry');
 const { trialModule } = await at('pattern/trialModule');
 const { jointShare } = await at('pattern/jointShare');
 const { PATTERN_NAMES, PATTERN_SUITS, SHAPE_NAMES } = await at('messages/en/patterns');
-const { forEachWhole, tileRing } = await at('setout/place/layout');
+const { forEachPiece } = await at('setout/fields/eachPiece');
 const { boxOf } = await at('geometry/ring');
 const { cellShift } = await at('pattern/repeat');
 
@@ -53,19 +53,13 @@ function picture(kind) {
   const fills = new Map();
   const add = (colour, d) => fills.set(colour, (fills.get(colour) ?? '') + d);
   const cells = new Set();
-  forEachWhole(layout, (address) => {
-    add(colourOf(pieces[address.piece], turns), trace(tileRing(layout, address)));
-    cells.add(`${address.i}/${address.j}`);
-  });
   let hatch = '';
-  for (const tile of layout.cutTiles) {
-    cells.add(`${tile.i}/${tile.j}`);
-    for (const polygon of tile.polygons) {
-      const d = polygon.map(trace).join('');
-      add(colourOf(pieces[tile.piece], turns), d);
-      hatch += d;
-    }
-  }
+  forEachPiece(plan.fields[0], ({ address, piece, polygons, isCut }) => {
+    cells.add(`${address.i}/${address.j}`);
+    const d = polygons.flat().map(trace).join('');
+    add(colourOf(piece, turns), d);
+    if (isCut) hatch += d;
+  });
   const region = traced.region.flat().map(trace).join('');
   const [ox, oy] = layout.placement.origin;
   const seams = [...cells].flatMap((cell) => {

@@ -20,15 +20,15 @@ import { doorRoutes } from './web/doorRoutes.ts';
 import { webRoutes } from './web/webRoutes.ts';
 import { SiteRepository } from './site/siteRepository.ts';
 import { siteRoutes } from './site/siteRoutes.ts';
-import type { Work } from './work/registry.ts';
+import type { DoWork } from './work/registry.ts';
 
 const BODY_LIMIT_BYTES = 8 * 1024 * 1024;
 
 /** How an app is put together. */
 export interface AppOptions {
   readonly database: Database;
-  readonly writeExport: Work<'export'>;
-  readonly takeGlance: Work<'glance'>;
+  readonly writeExport: DoWork<'export'>;
+  readonly takeGlance: DoWork<'glance'>;
   /** Daily copies; null keeps none. */
   readonly copies: Copies | null;
   /** The built web application; null serves the API alone. */

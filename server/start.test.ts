@@ -1,53 +1,17 @@
 import { afterAll, afterEach, beforeAll, expect, test } from '@jest/globals';
-import { spawnSync } from 'node:child_process';
-import { cpSync, mkdirSync, mkdtempSync, openSync, readdirSync, rmSync, statSync, writeFileSync, writeSync, closeSync } from 'node:fs';
+import { mkdtempSync, readdirSync, rmSync, statSync, writeFileSync } from 'node:fs';
 import { get } from 'node:https';
 import { connect } from 'node:net';
 import { tmpdir } from 'node:os';
-import { dirname, join } from 'node:path';
-import { fileURLToPath } from 'node:url';
-import { writeJobFile } from '@azulejo/core/formats/jobFile';
-import { jobOfOne } from '@azulejo/core/samples/testJob';
-import { emptyDatabase } from '../testing/databases.ts';
-import { migrate } from './db/migrate.ts';
-import { openPglite } from './db/openPglite.ts';
-import { JobRepository } from './jobs/jobRepository.ts';
-import { RunningServer } from './running.ts';
+import { join } from 'node:path';
+import type { RunningServer } from './running.ts';
+import { post, startedServers } from '../testing/startedServers.ts';
 
-const ROOT = fileURLToPath(new URL('..', import.meta.url));
-const job = jobOfOne({ size: [2314, 1000], tile: [297.5, 297.5], jointMm: 3 });
-const open: RunningServer[] = [];
-const prepared = new RunningServer();
-const serverOn = (folder?: string): RunningServer => {
-  const server = new RunningServer(folder);
-  open.push(server);
-  return server;
-};
+const { prepare, forget, endAll, prepared, serverOn, serving } = startedServers();
+beforeAll(prepare, 300_000);
+afterAll(forget);
+afterEach(endAll);
 
-beforeAll(async () => {
-  // The whole run of tests has built it already.
-  if (!process.env.AZULEJO_BUILT) {
-    const { status } = spawnSync(process.execPath, ['scripts/build.mjs', 'server', 'web'], { cwd: ROOT, stdio: 'inherit' });
-    if (status !== 0) throw new Error('the server could not be built');
-  }
-  await emptyDatabase(join(prepared.folder, 'db'));
-  await prepared.start();
-  await prepared.end('SIGTERM');
-}, 300_000);
-afterAll(() => prepared.remove());
-afterEach(async () => {
-  const servers = open.splice(0);
-  // Two may have had one folder.
-  await Promise.all(servers.map((server) => server.end()));
-  for (const server of servers) await server.remove();
-});
-
-const post = (server: RunningServer, url: string, body: object | string) =>
-  fetch(`${server.address}/api${url}`, {
-    method: 'POST',
-    headers: { 'content-type': typeof body === 'string' ? 'application/octet-stream' : 'application/json' },
-    body: typeof body === 'string' ? body : JSON.stringify(body),
-  });
 const rename = (server: RunningServer, version: number, name: string) =>
   post(server, '/jobs/job/changes', {
     baseVersion: version,
@@ -55,14 +19,6 @@ const rename = (server: RunningServer, version: number, name: string) =>
   });
 const nameNow = async (server: RunningServer): Promise<string> =>
   ((await (await fetch(`${server.address}/api/jobs/job`)).json()) as { job: { name: string } }).job.name;
-
-/** A running server with one job. */
-async function serving(...flags: string[]): Promise<RunningServer> {
-  const server = serverOn().copyFrom(prepared.folder);
-  await server.start(...flags);
-  expect((await post(server, '/jobs/import', writeJobFile(job))).status).toBe(201);
-  return server;
-}
 
 test('a second server can not take the folder: while the first runs, while it is stopped, on another port', async () => {
   const first = await serving();
@@ -204,82 +160,3 @@ test('listening beyond this machine is warned of, names from outside are not ans
     });
   expect([await status('rebound.example'), await status('127.0.0.1')]).toEqual(['403', '200']);
 }, 60_000);
-
-test('damaged pages: what can be read is rescued, the rest comes from the copies, nothing is thrown away', async () => {
-  const first = await serving();
-  const other = { ...job, id: 'other', name: 'Other' };
-  await post(first, '/jobs/import', writeJobFile(other));
-  const tick = { id: '00000000-0000-4000-8000-000000000001', surfaceId: 's', label: 'A1', state: 'cut', turn: 1 };
-  expect((await post(first, '/jobs/other/ticks', { ticks: [tick] })).status).toBe(200);
-  await first.end('SIGTERM');
-  const copied = serverOn(first.folder);
-  await copied.start();
-  for (let tries = 0; tries < 100 && readdirSync(first.folder).every((name) => name !== 'copies'); tries++)
-    await new Promise((resolve) => {
-      setTimeout(resolve, 50);
-    });
-  await new Promise((resolve) => {
-    setTimeout(resolve, 300);
-  });
-  await copied.end('SIGTERM');
-  for (const path of tableFiles(join(first.folder, 'db/base'))) spoil(path);
-  const after = serverOn(first.folder);
-  await after.start();
-  const list = (await (await fetch(`${after.address}/api/jobs`)).json()) as { name: string }[];
-  expect(list.map(({ name }) => name).sort()).toEqual(['Other', 'Trial']);
-  const note = (await (await fetch(`${after.address}/api/copies/rescue`)).json()) as { setAside: string };
-  expect(statSync(note.setAside).isDirectory()).toBe(true);
-  const copies = (await (await fetch(`${after.address}/api/copies`)).json()) as { day: string }[];
-  const ticksOf = async (id: string): Promise<unknown> => (await fetch(`${after.address}/api/jobs/${id}/ticks`)).json();
-  expect(await ticksOf('other')).toEqual([tick]);
-  const again = await post(after, `/copies/${copies[0].day}/jobs/other`, {});
-  expect(again.status).toBe(201);
-  expect(await ticksOf(((await again.json()) as { id: string }).id)).toEqual([tick]);
-}, 90_000);
-
-/** Files of our own tables: those PostgreSQL numbers from 16384 on. */
-function tableFiles(base: string): string[] {
-  return readdirSync(base).flatMap((database) =>
-    readdirSync(join(base, database))
-      .filter((name) => /^\d+$/.test(name) && Number(name) >= 16384 && statSync(join(base, database, name)).size > 0)
-      .map((name) => join(base, database, name)),
-  );
-}
-
-function spoil(path: string): void {
-  const file = openSync(path, 'r+');
-  writeSync(file, Buffer.alloc(600, 0x5a), 0, 600, 3000);
-  closeSync(file);
-}
-
-test('a power cut loses nothing that was answered', async () => {
-  const folder = mkdtempSync(join(tmpdir(), 'azulejo-power-'));
-  const [data, disk] = [join(folder, 'data'), join(folder, 'disk')];
-  // What reached the disk: each file as it was when it was last synced; all else is lost with the power.
-  const onSynced = (path: string): void => {
-    if (!statSync(path).isFile()) return;
-    const target = path.replace(data, disk);
-    mkdirSync(dirname(target), { recursive: true });
-    cpSync(path, target);
-  };
-  const made = await openPglite(data);
-  await migrate(made);
-  await made.close();
-  cpSync(data, disk, { recursive: true });
-  const database = await openPglite(data, { onSynced });
-  const jobs = new JobRepository(database);
-  await jobs.insert(job);
-  for (let version = 1; version <= 40; version++) {
-    const edits = [{ op: 'set' as const, path: ['name'], value: `Saved ${version}` }];
-    await jobs.makeChange('job', version, { id: `c${version}`, label: 'Name', edits });
-    if (version === 20) await database.run('CHECKPOINT');
-  }
-  const together = Array.from({ length: 8 }, (_, k) => jobs.insert({ ...job, id: `job-${k}` }));
-  await Promise.all(together);
-  // No close: the power goes here.
-  const after = await openPglite(disk);
-  const { job: found } = await new JobRepository(after).find('job');
-  expect([found.name, (await new JobRepository(after).list()).length]).toEqual(['Saved 40', 9]);
-  await Promise.all([after.close(), database.close()]);
-  rmSync(folder, { recursive: true, force: true });
-}, 90_000);

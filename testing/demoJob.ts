@@ -21,12 +21,23 @@ export function demoJob(name: DemoJob): Job {
 
 const planned = new Map<DemoJob, Plan>();
 
-/** The plan of a demo job. It takes seconds, so in a run of all tests the first that asks makes it, and the others are handed it. */
+/** How long a plan that is under way is waited for, ms; it is made here when it takes longer. */
+const WAIT_MS = 60_000;
+
+/** Waits for a plan that another process is making. */
+function waitFor(path: string): void {
+  const nap = new Int32Array(new SharedArrayBuffer(4));
+  for (const until = Date.now() + WAIT_MS; !existsSync(path) && existsSync(`${path}.underway`) && Date.now() < until;)
+    Atomics.wait(nap, 0, 0, 100);
+}
+
+/** The plan of a demo job. It takes seconds, so in a run of all tests it is made once, and handed to all that ask. */
 export function demoPlan(name: DemoJob): Plan {
   const known = planned.get(name);
   if (known) return known;
   const { AZULEJO_PLANS: folder } = process.env;
   const path = folder === undefined ? null : join(folder, name);
+  if (path !== null) waitFor(path);
   if (path !== null && existsSync(path)) {
     const made = deserialize(readFileSync(path)) as Plan;
     planned.set(name, made);

@@ -8,6 +8,7 @@ import ConflictDialog from './shell/ConflictDialog.vue';
 import GoneNotice from './shell/GoneNotice.vue';
 import { isTyping } from './shell/isTyping.ts';
 import KeyHelp from './shell/KeyHelp.vue';
+import SettingsDialog from './shell/SettingsDialog.vue';
 import TopBar from './shell/TopBar.vue';
 import { isAway, isSignedOut, signInUrl } from './api/reach.ts';
 import { useSaveState } from './shell/useSaveState.ts';
@@ -22,6 +23,7 @@ const jobs = useJobStore();
 const route = useRoute();
 const toast = useToast();
 const helpIsOpen = ref(false);
+const settingsAreOpen = ref(false);
 const jobId = computed(() => (typeof route.params['jobId'] === 'string' ? route.params['jobId'] : undefined));
 
 watch(
@@ -82,7 +84,7 @@ useEventListener('focus', () => {
 
 <template>
   <div class="app">
-    <TopBar :job-id="jobId" @help="helpIsOpen = true" />
+    <TopBar :job-id="jobId" @help="helpIsOpen = true" @settings="settingsAreOpen = true" />
     <p v-if="isSignedOut" class="trouble" role="alert">
       Not saved: you are asked to sign in again. What you change is kept here until then.
       <a :href="signInUrl(route.fullPath)">Sign in</a>
@@ -100,6 +102,7 @@ useEventListener('focus', () => {
     <RouterView v-slot="{ Component }"><component :is="Component" :key="jobId ?? 'jobs'" class="view" /></RouterView>
     <ConflictDialog />
     <KeyHelp :visible="helpIsOpen" @close="helpIsOpen = false" />
+    <SettingsDialog :visible="settingsAreOpen" @close="settingsAreOpen = false" />
     <Toast position="bottom-left" />
   </div>
 </template>

@@ -7,8 +7,9 @@ const harmOf = (code: string): number => (HARM as Readonly<Record<string, number
 /** Notes come after every warning. */
 const NOTE = 100;
 
+/** How bad a finding is, the worst lowest: warnings before notes. */
+export const rankOf = ({ code, severity }: Pick<Finding, 'code' | 'severity'>): number => (severity === 'note' ? NOTE : 0) + harmOf(code);
+
 /** Findings with the worst first: warnings before notes; those alike as they were found. */
-export const worstFirst = <T extends Pick<Finding, 'code' | 'severity'>>(findings: readonly T[]): T[] => {
-  const rankOf = ({ code, severity }: T): number => (severity === 'note' ? NOTE : 0) + harmOf(code);
-  return [...findings].sort((a, b) => rankOf(a) - rankOf(b));
-};
+export const worstFirst = <T extends Pick<Finding, 'code' | 'severity'>>(findings: readonly T[]): T[] =>
+  [...findings].sort((a, b) => rankOf(a) - rankOf(b));

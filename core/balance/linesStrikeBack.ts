@@ -96,26 +96,26 @@ function readMeasure(
   return { by: 'along', mm: Number(mark[1]), edge, corner: edge.from };
 }
 
-interface Line {
+interface ReadLine {
   readonly through: Point;
   readonly way: Point;
 }
 
 /** A line that lies as its two measures say: moved and turned from where the middle of the room is until both agree. */
-function strike([low, high]: readonly [Said, Said], deg: number, edges: readonly Edge[]): Line | null {
+function strike([low, high]: readonly [Said, Said], deg: number, edges: readonly Edge[]): ReadLine | null {
   const middle = edges.reduce(([x, y], { from }): Point => [x + from[0] / edges.length, y + from[1] / edges.length], [0, 0] as Point);
   // The words say level, upright, or at how many degrees; a tenth of one is all they say.
   const turn = (Math.round(deg * 10) / 10) * (Math.PI / 180);
   // Its ends are told from the left, or from the bottom where it is steep.
   const sign = deg > 135 ? -1 : 1;
-  let line: Line = { through: middle, way: [sign * Math.cos(turn), sign * Math.sin(turn)] };
+  let line: ReadLine = { through: middle, way: [sign * Math.cos(turn), sign * Math.sin(turn)] };
   for (let k = 0; k < 60; k++) {
     const ends = endsOf(line, edges);
     if (!ends) return null;
     const points = [low, high].map((said, end) => placeOf(said, line, ends[end], end === 0 ? 1 : -1));
     const [a, b] = points;
     if (!a || !b) return null;
-    const next: Line = { through: a, way: unit(subtract(b, a)) };
+    const next: ReadLine = { through: a, way: unit(subtract(b, a)) };
     const moved = Math.abs(cross(subtract(next.through, line.through), line.way)) + Math.abs(cross(next.way, line.way)) * distance(a, b);
     line = next;
     if (moved < 1e-7) return line;
@@ -124,7 +124,7 @@ function strike([low, high]: readonly [Said, Said], deg: number, edges: readonly
 }
 
 /** Where a measure puts its end of the line: the mark on an edge, or so far square to the line from the edge it is hooked to. */
-function placeOf(said: Said, { way }: Line, end: Point, inward: 1 | -1): Point | null {
+function placeOf(said: Said, { way }: ReadLine, end: Point, inward: 1 | -1): Point | null {
   if (said.by === 'along') {
     const along = unit(subtract(said.edge.to, said.edge.from));
     return [said.corner[0] + said.mm * along[0], said.corner[1] + said.mm * along[1]];
@@ -149,7 +149,7 @@ function placeOf(said: Said, { way }: Line, end: Point, inward: 1 | -1): Point |
 }
 
 /** Where a line first and last meets the outline, in its own way. */
-function endsOf({ through, way }: Line, edges: readonly Edge[]): readonly [Point, Point] | null {
+function endsOf({ through, way }: ReadLine, edges: readonly Edge[]): readonly [Point, Point] | null {
   const met = edges.flatMap(({ from, to }): number[] => {
     const run = subtract(to, from);
     const det = cross(way, run);

@@ -1,4 +1,4 @@
-import { quoteRows } from '../messages/en/money.ts';
+import { quoteRows } from '../job/quoteRows.ts';
 import { toCoins } from '../units/currency.ts';
 import { differs, sumOf, type Law } from './law.ts';
 

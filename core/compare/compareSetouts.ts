@@ -56,7 +56,7 @@ const MOST_SHOWN = 6;
 /** Joints of a range are tried at every so many mm. */
 const JOINT_STEP_MM = 1 / 2;
 
-interface Found {
+interface ComparedStart {
   readonly candidate: Candidate;
   readonly placer: Placer;
   readonly change: Omit<SetoutChange, 'setout'>;
@@ -70,7 +70,7 @@ export function* compareSetouts(
 ): Generator<ComparisonProgress, ComparedSetout[]> {
   const variants = variantsOf(rules, surface);
   const free = groupedSetout(groupsOf(rules, memory), { ...surface, setout: BEST_SETOUT });
-  const found: Found[] = [];
+  const found: ComparedStart[] = [];
   let [trials, tried] = [0, 0];
   const best = (): Candidate | null =>
     found.reduce<Candidate | null>((a, { candidate }) => (a && a.score <= candidate.score ? a : candidate), null);
@@ -99,7 +99,7 @@ export function* compareSetouts(
   // What a plan of the surface would lay is one of them, so that nothing laid is better than the first.
   const [own] = variants;
   const { placer: ownPlacer } = prepareSurface(rules, { ...surface, ...own }, memory);
-  const laidNow: Found = { candidate: chooseSetout(ownPlacer, free).best, placer: ownPlacer, change: own };
+  const laidNow: ComparedStart = { candidate: chooseSetout(ownPlacer, free).best, placer: ownPlacer, change: own };
   const laid: (Omit<ComparedSetout, 'reasons'> & { readonly index: number })[] = [];
   const different = [
     laidNow,

@@ -7,7 +7,7 @@ import { planSurface } from '../plan.ts';
 import type { SurfacePlan } from '../plan/planned.ts';
 import { wallsThrough } from '../surface/shapes/asWalls.ts';
 import { standing } from '../samples/standing.ts';
-import { jobOfOne } from '../samples/testJob.ts';
+import { jobOfOne, type WantedJob } from '../samples/testJob.ts';
 import { METRIC_TAPE } from '../units/tape.ts';
 import { caresOf } from './cutMethod.ts';
 import type { CutPiece } from './cutPiece.ts';
@@ -18,8 +18,7 @@ import { seenFromBack } from './backView.ts';
 import { polygonArea, polygonsArea } from '../geometry/ring.ts';
 import { trials } from '../../testing/trials.ts';
 
-type Wanted = Parameters<typeof jobOfOne>[0];
-const planned = (wanted: Wanted): SurfacePlan => {
+const planned = (wanted: WantedJob): SurfacePlan => {
   const job = jobOfOne(wanted);
   return planSurface(job, job.surfaces[0]);
 };
@@ -124,8 +123,8 @@ describe('tools as a hand knows them', () => {
           )
           .map(({ tool }) => tool),
       );
-    expect([...toolsAtTop(octagons(8))]).toEqual(['wet saw']);
-    expect([...toolsAtTop(octagons(75))]).toEqual(['snap cutter']);
+    expect([...toolsAtTop(octagons(8))]).toEqual(['wetSaw']);
+    expect([...toolsAtTop(octagons(75))]).toEqual(['snapCutter']);
   });
   test('a shave, a crumb and a hole at the rim are named, with what to do instead', () => {
     const job = jobOfOne({ size: [1000, 902], tile: [300, 300], jointMm: 0, gapMm: 0, surface: { setout: fromCorner } });
@@ -206,7 +205,7 @@ test('a mark names a bit where the tool is one, and nowhere else; sheets say wha
       });
       for (const piece of cuts) {
         const named = said(piece).some((mark) => mark.includes('core bit'));
-        expect({ label: piece.label, named }).toEqual({ label: piece.label, named: piece.tool === 'core bit' });
+        expect({ label: piece.label, named }).toEqual({ label: piece.label, named: piece.tool === 'coreBit' });
         if (named) bits++;
         if (piece.tool === 'grinder') ground++;
       }

@@ -1,6 +1,6 @@
 import { READS_ALIKE_MM } from '../tolerances.ts';
 import { z } from 'zod';
-import type { Pattern } from '../pattern/registry.ts';
+import { PATTERNS, type Pattern } from '../pattern/registry.ts';
 import type { CutGroup } from './groupCuts.ts';
 import type { Mark } from './cutKind.ts';
 import type { CutPiece } from './cutPiece.ts';
@@ -28,12 +28,8 @@ export const cuttingSchema = z.strictObject({
 /** How a job is cut. */
 export type Cutting = z.infer<typeof cuttingSchema>;
 
-/** Mosaics and lanterns are cut hardest first, so that the rest is laid to them; with others there is time for them at the end (trade practice). */
-const HARDEST_FIRST: ReadonlySet<Pattern['kind']> = new Set(['sheet', 'arabesque', 'scallop', 'pennyRound']);
-
 /** The order in force for a pattern. */
-export const orderFor = (pattern: Pattern, cutting: Cutting | undefined): CutOrder =>
-  cutting?.order ?? (HARDEST_FIRST.has(pattern.kind) ? 'hardestFirst' : 'hardestLast');
+export const orderFor = (pattern: Pattern, cutting: Cutting | undefined): CutOrder => cutting?.order ?? PATTERNS[pattern.kind].hardCuts;
 
 /** Equal pieces that are cut one after the other. */
 export interface CutSetting {
@@ -140,7 +136,7 @@ function sorted(settings: readonly CutSetting[], order: CutOrder): CutSetting[] 
 }
 
 /** Tools whose fence is set; the others follow a mark by hand. */
-const HAVE_A_FENCE: ReadonlySet<Tool> = new Set(['snap cutter', 'wet saw']);
+const HAVE_A_FENCE: ReadonlySet<Tool> = new Set(['snapCutter', 'wetSaw']);
 
 /** What the fence of a tool is set to for a piece that is cut straight across and no more, mm; null where a mark is followed by hand. */
 export function fenceOf({ marks, tool }: Pick<CutPiece, 'marks' | 'tool'>): { readonly tool: Tool; readonly mm: number } | null {

@@ -3,7 +3,7 @@ import type { CutKind } from '../tile/cutKinds.ts';
 import { SHAPED_KINDS, type Mark } from './cutKind.ts';
 
 /** What a cut is made with. */
-export type Tool = 'snap cutter' | 'wet saw' | 'core bit' | 'grinder' | 'nippers';
+export type Tool = 'snapCutter' | 'wetSaw' | 'coreBit' | 'grinder' | 'nippers';
 
 const SNAP_MATERIALS: ReadonlySet<Product['material']> = new Set(['ceramic', 'porcelain', 'cement']);
 
@@ -19,21 +19,21 @@ const THICKEST_SNAPPED_MM = 16;
  */
 export function toolFor(kind: CutKind, marks: readonly Mark[], product: Product, narrowestMm: number): Tool {
   const round = marks.find((mark) => mark.type === 'circle');
-  if (round) return round.coreMm === null ? 'grinder' : 'core bit';
+  if (round) return round.coreMm === null ? 'grinder' : 'coreBit';
   if (marks.some(({ type }) => type === 'bite')) return 'grinder';
-  if (kind === 'curve') return product.material === 'glass' ? 'wet saw' : 'grinder';
+  if (kind === 'curve') return product.material === 'glass' ? 'wetSaw' : 'grinder';
   const straight =
     !SHAPED_KINDS.has(kind) && marks.every((mark) => mark.type === 'line' || mark.type === 'corner' || mark.type === 'chord');
   const snaps =
     SNAP_MATERIALS.has(product.material) &&
     product.thicknessMm <= THICKEST_SNAPPED_MM &&
     narrowestMm >= narrowestSnapMm(product.thicknessMm);
-  return straight && snaps ? 'snap cutter' : 'wet saw';
+  return straight && snaps ? 'snapCutter' : 'wetSaw';
 }
 
 /** The tool for a chip of a sheet: nippers bite small straight and curved cuts; a hole within a chip wants a bit. */
 export const chipTool = (kind: CutKind, { thicknessMm }: Product, longestSideMm: number): Tool =>
-  kind === 'hole' ? 'core bit' : thicknessMm > THICKEST_NIPPED_MM || longestSideMm > LARGEST_NIPPED_MM ? 'wet saw' : 'nippers';
+  kind === 'hole' ? 'coreBit' : thicknessMm > THICKEST_NIPPED_MM || longestSideMm > LARGEST_NIPPED_MM ? 'wetSaw' : 'nippers';
 
 /** Larger chips break where they please, mm. */
 const LARGEST_NIPPED_MM = 50;

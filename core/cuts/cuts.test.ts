@@ -5,12 +5,11 @@ import { describeMark } from '../messages/en/marks.ts';
 import { planSurface } from '../plan.ts';
 import type { SurfacePlan } from '../plan/planned.ts';
 import type { Fixture } from '../surface/fixture.ts';
-import { jobOfOne } from '../samples/testJob.ts';
+import { jobOfOne, type WantedJob } from '../samples/testJob.ts';
 import { METRIC_TAPE } from '../units/tape.ts';
 import type { CutPiece } from './cutPiece.ts';
 
-type Wanted = Parameters<typeof jobOfOne>[0];
-const planned = (over: Partial<Wanted>): SurfacePlan => {
+const planned = (over: Partial<WantedJob>): SurfacePlan => {
   const job = jobOfOne({
     size: [1200, 900],
     tile: [300, 300],
@@ -47,7 +46,7 @@ const pipe = (xMm: number, yMm: number, diameterMm: number): Fixture => ({
   tiledUnder: false,
   clearanceMm: 0,
 });
-const only = (over: Partial<Wanted>): CutPiece => {
+const only = (over: Partial<WantedJob>): CutPiece => {
   const { cuts } = planned(over);
   expect(cuts).toHaveLength(1);
   return cuts[0];
@@ -89,7 +88,7 @@ describe('each cut is named and marked from the factory edges', () => {
 });
 
 test('equal cuts are one line whichever way a plain piece is turned, and two for a directional one', () => {
-  const wall: Partial<Wanted> = {
+  const wall: Partial<WantedJob> = {
     size: [2314, 595],
     tile: [297.5, 297.5],
     jointMm: 0,
@@ -100,7 +99,7 @@ test('equal cuts are one line whichever way a plain piece is turned, and two for
 });
 
 describe('off-cuts', () => {
-  const halves: Partial<Wanted> = {
+  const halves: Partial<WantedJob> = {
     size: [1050, 800],
     tile: [300, 100],
     jointMm: 0,
@@ -112,7 +111,7 @@ describe('off-cuts', () => {
 
   test('half pieces at both ends come from one tile when the kerf leaves room, factory edge to the joint', () => {
     // Odd courses end on 150 at the right, even ones start on 150 at the left: 8 halves of exactly half a tile.
-    const job = jobOfOne({ tile: [300, 100], jointMm: 0, gapMm: 0, ...halves, size: [1050, 800] } as Wanted);
+    const job = jobOfOne({ tile: [300, 100], jointMm: 0, gapMm: 0, ...halves, size: [1050, 800] } as WantedJob);
     const without = { ...job, consumption: { ...job.consumption, kerfMm: 0 } };
     expect(planSurface(without, without.surfaces[0]).offCuts.openedForCuts).toBe(4);
     expect(planSurface(job, job.surfaces[0]).offCuts.openedForCuts).toBe(8);

@@ -237,16 +237,16 @@ describe('the tool', () => {
   const tile = (material: string) => madeUpTiles().find((product) => product.material === material) ?? madeUpTiles()[0];
   const line: Mark = { type: 'line', from: 'left', mm: [200, 200] };
   test.each([
-    ['a wide straight cut in porcelain snaps', 'straight', [line], 'porcelain', 97, 'snap cutter'],
-    ['a narrow one is sawn', 'rip', [line], 'porcelain', 12, 'wet saw'],
-    ['glass and stone are sawn', 'straight', [line], 'glass', 97, 'wet saw'],
+    ['a wide straight cut in porcelain snaps', 'straight', [line], 'porcelain', 97, 'snapCutter'],
+    ['a narrow one is sawn', 'rip', [line], 'porcelain', 12, 'wetSaw'],
+    ['glass and stone are sawn', 'straight', [line], 'glass', 97, 'wetSaw'],
     [
       'a notch is sawn',
       'notch',
       [{ type: 'notch', sideX: 'left', xMm: 40, sideY: 'top', yMm: 50, afterCut: false }],
       'ceramic',
       Infinity,
-      'wet saw',
+      'wetSaw',
     ],
     [
       'a hole with a bit is drilled',
@@ -254,7 +254,7 @@ describe('the tool', () => {
       [{ type: 'circle', xMm: 90, yMm: 90, diameterMm: 40, coreMm: 40 }],
       'ceramic',
       Infinity,
-      'core bit',
+      'coreBit',
     ],
     [
       'a hole without one is ground',
@@ -270,7 +270,7 @@ describe('the tool', () => {
       [{ type: 'circle', xMm: 0, yMm: 90, diameterMm: 40, coreMm: 40 }],
       'glass',
       Infinity,
-      'core bit',
+      'coreBit',
     ],
   ] as const)('%s', (_, kind, marks, material, narrowest, tool) => {
     expect(toolFor(kind, marks, tile(material), narrowest)).toBe(tool);

@@ -5,7 +5,7 @@ import { UNIT_NAMES } from '../messages/en/materialNames.ts';
 import { formatMoney } from '../units/currency.ts';
 import { describeMark } from '../messages/en/marks.ts';
 import { pieceBefore } from '../messages/en/offCuts.ts';
-import { kindName } from '../messages/en/names.ts';
+import { kindName, toolName } from '../messages/en/names.ts';
 import type { Plan } from '../plan.ts';
 import type { SurfacePlan } from '../plan/planned.ts';
 import { formatLength } from '../units/formatLength.ts';
@@ -25,7 +25,7 @@ export function cutsCsv(job: Job, surface: Surface, planned: SurfacePlan): strin
         Width: formatLength(piece.sizeMm.widthMm, tape),
         Height: formatLength(piece.sizeMm.heightMm, tape),
         Marks: piece.marks.map((mark) => describeMark(mark, tape)).join('; '),
-        Tool: piece.tool,
+        Tool: toolName(piece.tool),
         'Cut edge shows': piece.edgeShows ? 'yes' : 'no',
         'From tile': source?.tile ?? '',
         'Cut after': source?.offCutOf ? pieceBefore(source, job, surface.id) : '',

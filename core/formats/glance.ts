@@ -6,9 +6,8 @@ import { boxOf, ringArea, type Polygon } from '../geometry/ring.ts';
 import { tapeOf, type Job, type Surface } from '../job/job.ts';
 import type { Plan } from '../plan.ts';
 import type { SurfacePlan } from '../plan/planned.ts';
-import { productAt, type Field } from '../setout/fields/field.ts';
-import { forEachWhole, tileRing, type Address } from '../setout/place/layout.ts';
-import { UNKNOWN_COLOUR } from '../tile/product.ts';
+import { faceColour, forEachPiece } from '../setout/fields/eachPiece.ts';
+import type { Field } from '../setout/fields/field.ts';
 import type { Tape } from '../units/tape.ts';
 
 /** The longer side of a sketch, in its own units. */
@@ -112,11 +111,8 @@ interface ColouredPiece {
 }
 
 function piecesOf(field: Field, faces: ReadonlyMap<string, string>): ColouredPiece[] {
-  const { layout } = field;
-  const colourOf = (address: Address): string =>
-    layout.repeat.pieces[address.piece].colour ?? faces.get(productAt(field, address)) ?? UNKNOWN_COLOUR;
-  const pieces: ColouredPiece[] = layout.cutTiles.map((tile) => ({ colour: colourOf(tile), polygons: tile.polygons }));
-  forEachWhole(layout, (address) => pieces.push({ colour: colourOf(address), polygons: [[tileRing(layout, address)]] }));
+  const pieces: ColouredPiece[] = [];
+  forEachPiece(field, (piece) => pieces.push({ colour: faceColour(piece, faces), polygons: piece.polygons }));
   return pieces;
 }
 

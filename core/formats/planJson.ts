@@ -3,6 +3,7 @@ import { labelOf } from '../cuts/labelPieces.ts';
 import { describeFinding, explainFinding } from '../messages/en/advice.ts';
 import { describeIssue } from '../messages/en/issues.ts';
 import { materialName } from '../messages/en/materials.ts';
+import { toolName } from '../messages/en/names.ts';
 import { describeSetout } from '../messages/en/reasons.ts';
 import { thingNamesOf } from '../messages/thingNames.ts';
 import { candidatesOf } from '../compare/compareSetouts.ts';
@@ -172,7 +173,7 @@ export function pieceList(planned: SurfacePlan): object[] {
       cut: {
         kind,
         marks,
-        tool,
+        tool: toolName(tool),
         edgeShows,
         sizeMm,
         minutes,

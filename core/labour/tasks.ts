@@ -1,4 +1,4 @@
-import type { PatternId } from '../pattern/registry.ts';
+import { PATTERNS } from '../pattern/registry.ts';
 import { SUCTION } from '../takeoff/materials/primer.ts';
 import type { SurfaceFigures } from '../takeoff/figures.ts';
 
@@ -33,32 +33,6 @@ const when = (does: boolean, amount: number): number => (does ? amount : 0);
 const runOf = ({ trims }: SurfaceFigures, ...wanted: readonly string[]): number =>
   trims.filter(({ trim }) => wanted.includes(trim)).reduce((sum, { runsMm }) => sum + runsMm.reduce((all, mm) => all + mm, 0), 0) / 1000;
 
-/** How much longer a pattern takes than straight joints, tile for tile (typical; own pace replaces it). */
-export const PATTERN_SLOWER: Readonly<Record<PatternId, number>> = {
-  stack: 1,
-  runningBond: 1.05,
-  randomStagger: 1.1,
-  herringbone: 1.45,
-  chevron: 1.5,
-  basketWeave: 1.3,
-  turnedSquares: 1.1,
-  wovenDots: 1.5,
-  hexagon: 1.3,
-  octagonDot: 1.4,
-  arabesque: 1.5,
-  pennyRound: 1.2,
-  scallop: 1.5,
-  diamond: 1.35,
-  cubes: 1.45,
-  triangle: 1.45,
-  pinwheel: 1.3,
-  windmill: 1.35,
-  modularSet: 1.35,
-  corridor: 1.3,
-  ashlar: 1.7,
-  sheet: 1,
-};
-
 /** Square metres an hour by the longest side of what is bedded, mm: small pieces are many, very large ones take two. */
 function layingPace({ longestSideMm, tiles }: SurfaceFigures): number {
   if (tiles.some(({ piecesPerTile }) => piecesPerTile > 1)) return 1.4;
@@ -77,7 +51,7 @@ const ledgerM = ({ ledgerRunsMm }: SurfaceFigures): number => ledgerRunsMm.reduc
 /** How much slower a surface is laid than pieces of about 300 on a floor. */
 function layingSlower(s: SurfaceFigures): number {
   const place = { floor: 1, wall: 1.25, countertop: 1.6 }[s.kind];
-  return (LAYING_M2 / layingPace(s)) * PATTERN_SLOWER[s.pattern] * (s.isTurned ? 1.15 : 1) * place;
+  return (LAYING_M2 / layingPace(s)) * PATTERNS[s.pattern].slower * (s.isTurned ? 1.15 : 1) * place;
 }
 
 /** Every kind of work, in the order of the work. Paces are typical for one pair of hands. */

@@ -7,7 +7,9 @@ import { plan } from '../plan.ts';
 import { siteRecordsSchema } from '../site/siteRecords.ts';
 import { entriesInForce } from '../site/entry.ts';
 import { measurementsOf } from '../surface/measurements.ts';
-import { tilesOfPlace } from './en/client.ts';
+import { tapeOf } from '../job/job.ts';
+import { areasLaid } from './areasLaid.ts';
+import { describeLaid } from './en/client.ts';
 import { describeHandover } from './en/handover.ts';
 import { describeZoneMixes } from './en/mixes.ts';
 import { METRIC_TAPE } from '../units/tape.ts';
@@ -88,11 +90,10 @@ test('a job that is repeated elsewhere asks for every length again and takes not
 
 test('a client reads each tile of a room with its own area, in the unit of its tape, and a pattern by its name alone', () => {
   const job = demoJob('tidewater-bakehouse');
-  const washroom = job.surfaces.filter(({ id }) => id.startsWith('washroom'));
-  expect(tilesOfPlace(job, washroom, demoPlan('tidewater-bakehouse').surfaces)).toEqual([
-    '4.51 m² of Pier octagon 150, octagon and dot',
-    '5.34 m² of Loaf brick 200 x 100, running bond',
-  ]);
-  const splashback = job.surfaces.filter(({ id }) => id === 'splashback');
-  expect(tilesOfPlace(job, splashback, demoPlan('tidewater-bakehouse').surfaces)[0]).toMatch(/^22\.84 ft² of /);
+  const told = (begins: string): string[] => {
+    const own = job.surfaces.filter(({ id }) => id.startsWith(begins));
+    return areasLaid(own, demoPlan('tidewater-bakehouse').surfaces).map((area) => describeLaid(job, area, tapeOf(job, own[0])));
+  };
+  expect(told('washroom')).toEqual(['4.51 m² of Pier octagon 150, octagon and dot', '5.34 m² of Loaf brick 200 x 100, running bond']);
+  expect(told('splashback')[0]).toMatch(/^22\.84 ft² of /);
 });

@@ -1,5 +1,10 @@
 import type { Traced } from '../surface/traceSurface.ts';
-import type { ThingNames } from './en/reasons.ts';
+
+/** What things of a surface are called, by id: edges that have a name of their own, fixtures. */
+export interface ThingNames {
+  readonly edges: Readonly<Record<string, string>>;
+  readonly fixtures: Readonly<Record<string, string>>;
+}
 
 /** What the edges and fixtures of a surface are called. */
 export const thingNamesOf = ({ names, fixtures }: Traced): ThingNames => ({

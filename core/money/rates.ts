@@ -1,6 +1,5 @@
 import { z } from 'zod';
-import { PATTERN_SLOWER } from '../labour/tasks.ts';
-import type { PatternId } from '../pattern/registry.ts';
+import { PATTERNS, type PatternId } from '../pattern/registry.ts';
 
 const percent = (most: number) => z.number().min(0).max(most);
 const amount = z.number().min(0).max(1_000_000);
@@ -13,7 +12,7 @@ export const rateSetSchema = z.strictObject({
   perHour: amount.default(48),
   perM2: amount.default(62).describe('Straight joints; patterns have a surcharge'),
   surcharges: z
-    .partialRecord(z.enum(Object.keys(PATTERN_SLOWER) as PatternId[]), percent(500))
+    .partialRecord(z.enum(Object.keys(PATTERNS) as PatternId[]), percent(500))
     .optional()
     .describe('Percent more by pattern, where it is not as much as the pattern takes longer'),
   trips: z.int().min(0).max(1000).default(0),
@@ -38,4 +37,4 @@ export const USUAL_RATES: readonly RateSet[] = [
 
 /** Percent more for a pattern: as set, or as much as it takes longer. */
 export const surchargeOf = ({ surcharges }: RateSet, pattern: PatternId): number =>
-  surcharges?.[pattern] ?? Math.round((PATTERN_SLOWER[pattern] - 1) * 100);
+  surcharges?.[pattern] ?? Math.round((PATTERNS[pattern].slower - 1) * 100);

@@ -29,10 +29,10 @@ const named = (tool: Tool) => (need: ToolNeed) => (need.cuts[tool] ?? 0) > 0;
 
 /** Tools in the order they are listed. */
 export const TOOLS = {
-  snapCutter: { buy: 129, perDay: 14, isNeeded: named('snap cutter'), works: CUTTING },
-  wetSaw: { buy: 349, perDay: 32, isNeeded: named('wet saw'), works: CUTTING },
+  snapCutter: { buy: 129, perDay: 14, isNeeded: named('snapCutter'), works: CUTTING },
+  wetSaw: { buy: 349, perDay: 32, isNeeded: named('wetSaw'), works: CUTTING },
   grinder: { buy: 89, perDay: 12, isNeeded: named('grinder'), works: CUTTING },
-  coreBits: { buy: 74, perDay: 15, isNeeded: named('core bit'), works: CUTTING },
+  coreBits: { buy: 74, perDay: 15, isNeeded: named('coreBit'), works: CUTTING },
   nippers: { buy: 24, perDay: 4, isNeeded: named('nippers'), works: CUTTING },
   mixer: { buy: 119, perDay: 16, isNeeded: ({ surfaces }) => surfaces.some(({ works }) => works.adhesive === 'powder'), works: MIXING },
   suctionCups: {

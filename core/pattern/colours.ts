@@ -37,17 +37,17 @@ export type ColourRule = Colours['rule'];
 export const ONE_COLOUR: Colours = { rule: { kind: 'one' }, others: [], byHand: {} };
 
 /** Where a piece of a repeat lies: which piece, in which cell. */
-interface Place {
+interface CellPlace {
   readonly piece: number;
   readonly i: number;
   readonly j: number;
 }
 
 /** The name of a place in `byHand`. */
-export const placeName = ({ piece, i, j }: Place): string => `${piece}/${i}/${j}`;
+export const placeName = ({ piece, i, j }: CellPlace): string => `${piece}/${i}/${j}`;
 
 /** Which tile of the mix lies at a place: 0 for the field's own. `box` is round the field, in the pattern's frame, mm. */
-export function colourAt({ rule, others, byHand }: Colours, repeat: Repeat, place: Place, box: Box): number {
+export function colourAt({ rule, others, byHand }: Colours, repeat: Repeat, place: CellPlace, box: Box): number {
   const set = byHand[placeName(place)];
   if (set !== undefined && set <= others.length) return set;
   const count = others.length + 1;
@@ -105,7 +105,7 @@ function drawn(shares: readonly number[], chance: number, count: number): number
 }
 
 /** From the first tile to the last across the field, the ones between in turn, thrown into each other by chance. */
-function gradientAt(repeat: Repeat, place: Place, box: Box, rule: Extract<ColourRule, { kind: 'gradient' }>, count: number): number {
+function gradientAt(repeat: Repeat, place: CellPlace, box: Box, rule: Extract<ColourRule, { kind: 'gradient' }>, count: number): number {
   const own = boxOf(repeat.pieces[place.piece].ring);
   const [dx, dy] = cellShift(repeat, place.i, place.j);
   const way = (rule.towardsDeg * Math.PI) / 180;
@@ -118,7 +118,7 @@ function gradientAt(repeat: Repeat, place: Place, box: Box, rule: Extract<Colour
 }
 
 /** A number from 0 to 1 that belongs to a place and a seed, whichever other places are asked for. */
-export function chanceAt({ piece, i, j }: Place, seed: number): number {
+export function chanceAt({ piece, i, j }: CellPlace, seed: number): number {
   let mixed =
     (Math.imul(piece + 1, 0x9e3779b1) ^
       Math.imul(i + 7919, 0x85ebca6b) ^

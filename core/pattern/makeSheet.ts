@@ -6,27 +6,15 @@ import type { ChipType, Sheet } from '../tile/sheet/sheet.ts';
 import { MOST_CHIPS } from '../tile/sheet/sheet.ts';
 import { rounded, squaredUp } from '../tile/sheet/editSheet.ts';
 import { chipRing, sheetSize } from '../tile/sheet/sheetChips.ts';
-import { misfitOf, partsOf, repeatOf, type Pattern, type PatternId } from './registry.ts';
+import { misfitOf, partsOf, PATTERNS, repeatOf, type Pattern, type PatternId } from './registry.ts';
 import type { Module, Repeat, RepeatPiece } from './repeat.ts';
 import { turnRepeat } from './turnRepeat.ts';
 
-/** Patterns that chips are mounted in: every piece is a chip as it was made, none a mirror image of another. */
-export const SHEET_PATTERNS = [
-  'stack',
-  'runningBond',
-  'herringbone',
-  'basketWeave',
-  'wovenDots',
-  'windmill',
-  'pinwheel',
-  'hexagon',
-  'octagonDot',
-  'arabesque',
-  'scallop',
-  'pennyRound',
-  'diamond',
-  'triangle',
-] as const satisfies readonly PatternId[];
+/** A pattern that chips are mounted in. */
+export type MountedId = { [K in PatternId]: (typeof PATTERNS)[K]['isMounted'] extends true ? K : never }[PatternId];
+
+/** Patterns that chips are mounted in, in their order. */
+export const MOUNTED = Object.values(PATTERNS).flatMap(({ id, isMounted }) => (isMounted ? [id] : []));
 
 /**
  * Mounts chips in a pattern, turned by some degrees, on the sheet that comes nearest to a size as it is
@@ -34,7 +22,7 @@ export const SHEET_PATTERNS = [
  * don't suit the pattern, or would be more than a sheet can have.
  */
 export function makeSheet(pattern: Pattern, module: Module, size: Size, colours: readonly string[], turnDeg = 0): Sheet | null {
-  if (!(SHEET_PATTERNS as readonly string[]).includes(pattern.kind) || misfitOf(pattern, module) !== null) return null;
+  if (!PATTERNS[pattern.kind].isMounted || misfitOf(pattern, module) !== null) return null;
   const repeat = turnRepeat(repeatOf(pattern, module), turnDeg);
   const offBy = (sheet: Sheet | null): number => {
     if (!sheet) return Infinity;

@@ -48,7 +48,7 @@ export function nextWorkTime(calendar: WorkCalendar, at: number): number {
 }
 
 /** A stretch of work within one day, hours from the first midnight. */
-export type Stretch = readonly [from: number, to: number];
+export type WorkingHours = readonly [from: number, to: number];
 
 /** Nobody comes back for what a quarter of an hour ends. */
 const STAYED_ON = 0.25;
@@ -71,8 +71,8 @@ export function beginWork(calendar: WorkCalendar, at: number, hours: number): nu
 }
 
 /** The stretches that so many hours of work take from a time on, day by day; begun at once where something would dry before the next day. */
-export function workFrom(calendar: WorkCalendar, at: number, hours: number, atOnce = false): Stretch[] {
-  const stretches: Stretch[] = [];
+export function workFrom(calendar: WorkCalendar, at: number, hours: number, atOnce = false): WorkingHours[] {
+  const stretches: WorkingHours[] = [];
   let [time, left] = [atOnce ? nextWorkTime(calendar, at) : beginWork(calendar, at, hours), hours];
   while (left > ROUNDED_OFTEN && stretches.length < 5000) {
     const ends = endOfDay(calendar, time);

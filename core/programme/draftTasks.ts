@@ -17,7 +17,7 @@ export interface After {
 }
 
 /** A room, or a surface that is in none: worked on as one. */
-export interface Place {
+export interface PlaceToWork {
   readonly id: string;
   readonly name: string;
   readonly surfaces: readonly { readonly id: string }[];
@@ -36,7 +36,7 @@ export interface Draft {
   readonly id: string;
   readonly task: TaskId;
   readonly part: TaskPart | null;
-  readonly place: Place;
+  readonly place: PlaceToWork;
   readonly hours: number;
   readonly after: readonly After[];
 }
@@ -54,11 +54,11 @@ export interface DraftRules {
 }
 
 /** A part's name; the last one bears that of the whole work, which others come after. */
-const idOf = (task: TaskId, place: Place, part: TaskPart | null): string =>
+const idOf = (task: TaskId, place: PlaceToWork, part: TaskPart | null): string =>
   part === null || part.number === part.of ? `${task} ${place.id}` : `${task}.${part.number} ${place.id}`;
 
 /** The works of each place with what each comes after. */
-export const draftTasks = (work: readonly WorkHours[], places: readonly Place[], rules: DraftRules): Draft[] =>
+export const draftTasks = (work: readonly WorkHours[], places: readonly PlaceToWork[], rules: DraftRules): Draft[] =>
   places.flatMap((place) => draftsOf(work, place, rules));
 
 /** A work of a place as a whole. */
@@ -69,7 +69,7 @@ interface Whole {
   readonly after: readonly (After & { readonly task: TaskId })[];
 }
 
-function draftsOf(work: readonly WorkHours[], place: Place, rules: DraftRules): Draft[] {
+function draftsOf(work: readonly WorkHours[], place: PlaceToWork, rules: DraftRules): Draft[] {
   const hands = 1 + (rules.labour?.helpers ?? 0);
   const own = new Set(place.surfaces.map(({ id }) => id));
   const here = work.filter(({ surfaceId }) => own.has(surfaceId));
@@ -117,7 +117,7 @@ const BEFORE_LAYING: readonly TaskId[] = ['setOut', 'cut', 'trim', 'ledger'];
 const DRIES_HOURS = 2;
 
 /** Works coat by coat, and what is primed for the day's portion alone. */
-function inParts(wholes: readonly Whole[], place: Place, rules: DraftRules): Draft[] {
+function inParts(wholes: readonly Whole[], place: PlaceToWork, rules: DraftRules): Draft[] {
   const { hoursPerDay = HOURS_PER_DAY } = rules.labour ?? {};
   const prime = wholes.find(({ task }) => task === 'prime');
   const lay = wholes.find(({ task }) => task === 'lay');
@@ -147,7 +147,7 @@ const inQuarters = (hours: number): number => Math.ceil(4 * hours - ROUNDED_OFTE
 /** A coat comes after the one before it; the first after what the work comes after: of what is primed day by day, the first day's. */
 function coatAfter(
   { task, after }: Whole,
-  place: Place,
+  place: PlaceToWork,
   parts: readonly (TaskPart | null)[],
   k: number,
   portions: number,
@@ -166,7 +166,7 @@ function coatAfter(
 }
 
 /** A day's portion is primed when the one before it lies, and laid on its own primer. */
-function dayAfter({ task, after }: Whole, place: Place, { number, of }: TaskPart): After[] {
+function dayAfter({ task, after }: Whole, place: PlaceToWork, { number, of }: TaskPart): After[] {
   const part = (at: number): TaskPart => ({ kind: 'day', number: at, of });
   const own = after.map(({ id, task: before, hours, from, withinHours }): After => ({
     id: task === 'lay' && before === 'prime' ? idOf('prime', place, part(number)) : id,
@@ -180,7 +180,11 @@ function dayAfter({ task, after }: Whole, place: Place, { number, of }: TaskPart
 }
 
 /** What a rest in a place comes to: as the person says, else as the data sheet does, else as usual; both shifted by the site. */
-function afterOf(rest: Rest, place: Place, { programme = {}, climate, materials, habits, drinks = () => 'usual' }: DraftRules): After {
+function afterOf(
+  rest: Rest,
+  place: PlaceToWork,
+  { programme = {}, climate, materials, habits, drinks = () => 'usual' }: DraftRules,
+): After {
   const own = place.surfaces.map(({ id }) => drinks(id));
   const slowest = own.includes('little') ? 'little' : own.includes('usual') ? 'usual' : (own[0] ?? 'usual');
   const item = restOf(rest);

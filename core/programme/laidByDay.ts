@@ -1,14 +1,14 @@
 import { dayAt } from './calendar.ts';
 import { ROUNDING } from '../tolerances.ts';
 import type { WorkHours } from '../labour/workHours.ts';
-import type { Place } from './draftTasks.ts';
+import type { PlaceToWork } from './draftTasks.ts';
 import type { Programme } from './programme.ts';
 
 /** The share of each surface that is laid on each day there is laying, by its id: the surfaces of a place one after the other. */
 export function laidByDay(
   { tasks }: Pick<Programme, 'tasks'>,
   work: readonly WorkHours[],
-  places: readonly Place[],
+  places: readonly PlaceToWork[],
 ): ReadonlyMap<string, number>[] {
   const days = new Map<number, Map<string, number>>();
   for (const place of places) {

@@ -1,8 +1,8 @@
 import { ROUNDED_OFTEN, ROUNDING } from '../tolerances.ts';
 import type { TaskId } from '../labour/tasks.ts';
 import { HOURS_PER_DAY, type WorkHours } from '../labour/workHours.ts';
-import { beginWork, dayNumber, nextWorkTime, workBack, workFrom, type Stretch, type WorkCalendar, dayAt } from './calendar.ts';
-import { draftTasks, type After, type Draft, type DraftRules, type Place, type TaskPart } from './draftTasks.ts';
+import { beginWork, dayNumber, nextWorkTime, workBack, workFrom, type WorkingHours, type WorkCalendar, dayAt } from './calendar.ts';
+import { draftTasks, type After, type Draft, type DraftRules, type PlaceToWork, type TaskPart } from './draftTasks.ts';
 import type { ProgrammeChoice } from './programmeChoice.ts';
 import { RANK } from './steps.ts';
 
@@ -24,7 +24,7 @@ export interface PlannedTask {
   readonly placeName: string;
   /** Hours for all hands there are. */
   readonly hours: number;
-  readonly stretches: readonly Stretch[];
+  readonly stretches: readonly WorkingHours[];
   readonly start: number;
   readonly end: number;
   readonly held: Held;
@@ -65,7 +65,7 @@ export interface ProgrammeRules extends DraftRules {
  * Lays work on days, one gang of hands: of what may begin, the one that may begin first, in the order of the work. What
  * rests in one place leaves the hands free for another. Each work keeps its waits; a place is primed, laid, grouted as one.
  */
-export function planProgramme(work: readonly WorkHours[], places: readonly Place[], rules: ProgrammeRules): Programme {
+export function planProgramme(work: readonly WorkHours[], places: readonly PlaceToWork[], rules: ProgrammeRules): Programme {
   const { programme = {}, labour = {}, today } = rules;
   const calendar: WorkCalendar = {
     startDay: programme.startDay ?? today,
@@ -228,7 +228,7 @@ function leadingTo(last: ReadonlySet<Draft>, from: Draft, following: Followers):
 /** Of two times the sooner one first; never is no time. */
 const sooner = (a: number, b: number): number => (a === b ? 0 : a - b);
 
-const byOrder = (places: readonly Place[], a: Draft, b: Draft): number =>
+const byOrder = (places: readonly PlaceToWork[], a: Draft, b: Draft): number =>
   places.indexOf(a.place) - places.indexOf(b.place) || (RANK.get(a.task) ?? 0) - (RANK.get(b.task) ?? 0);
 
 /** Works that the end of the job hangs on: from the last one back along what held each. */

@@ -3,7 +3,7 @@ import { makeSheet } from '../pattern/makeSheet.ts';
 import { sheetSize } from '../tile/sheet/sheetChips.ts';
 import type { Product } from '../tile/product.ts';
 import type { WorksChoice } from '../takeoff/works/works.ts';
-import { jobOfOne } from './testJob.ts';
+import { jobOfOne, type WantedJob } from './testJob.ts';
 
 /** A finding's field, a job in which it is found, and one that differs by hardly anything in which it is not. */
 export interface Provoked {
@@ -12,11 +12,8 @@ export interface Provoked {
   readonly beside: Job;
 }
 
-/** What one surface is made by. */
-export type Wanted = Parameters<typeof jobOfOne>[0];
-
 /** A surface that no rule finds anything in. */
-export const good: Wanted = {
+export const good: WantedJob = {
   size: [2405, 1205],
   tile: [300, 300],
   jointMm: 3,
@@ -24,7 +21,7 @@ export const good: Wanted = {
 };
 
 /** That surface with something else about it. */
-export const laid = (surface: Partial<Surface>, wanted: Partial<Wanted> = {}): Job =>
+export const laid = (surface: Partial<Surface>, wanted: Partial<WantedJob> = {}): Job =>
   jobOfOne({ ...good, ...wanted, surface: { ...good.surface, ...surface } });
 
 /** The same with something said of its place and works. */
@@ -34,7 +31,7 @@ export const withWorks = (works: WorksChoice, surface: Partial<Surface> = {}): J
 export const measuredAs = (measured: Partial<Surface['measured']>, surface: Partial<Surface> = {}): Job => laid(surface, { measured });
 
 /** A surface whose tile is another. */
-export const withTile = (change: Partial<Product>, wanted: Wanted = good): Job => {
+export const withTile = (change: Partial<Product>, wanted: WantedJob = good): Job => {
   const job = jobOfOne(wanted);
   return { ...job, products: [{ ...job.products[0], ...change }] };
 };

@@ -2,7 +2,8 @@ import type { Job, Surface } from '../job/job.ts';
 import { startJob, startSurface } from '../job/startJob.ts';
 import { METRIC_TAPE } from '../units/tape.ts';
 
-interface Wanted {
+/** What a job of one surface is to be. */
+export interface WantedJob {
   readonly size: readonly [number, number];
   readonly tile: readonly [number, number];
   readonly jointMm: number;
@@ -22,7 +23,7 @@ export function frozen<T>(value: T): T {
 }
 
 /** A job of one rectangular surface with one tile, frozen; lengths in mm. For tests and benches. */
-export function jobOfOne({ size, tile, jointMm, gapMm = 5, surface, measured, directional = false }: Wanted): Job {
+export function jobOfOne({ size, tile, jointMm, gapMm = 5, surface, measured, directional = false }: WantedJob): Job {
   const empty = startJob('job', 'Trial', METRIC_TAPE);
   const gapsMm = { wall: gapMm, focal: gapMm, hidden: gapMm, worktop: gapMm, exposed: gapMm, threshold: gapMm, continues: gapMm };
   const dimensions = { widthMm: tile[0], heightMm: tile[1] };

@@ -13,7 +13,7 @@ export type TickState = (typeof TICK_STATES)[number];
 const keptSchema = z.strictObject({ counted: z.array(keptCountSchema).max(80), setout: setoutChoiceSchema });
 
 /** How the pieces of a surface were counted when cutting began. */
-export type Kept = z.infer<typeof keptSchema>;
+export type KeptCount = z.infer<typeof keptSchema>;
 
 /** That a piece was ticked: a record that is added and never changed. */
 export const tickSchema = z.strictObject({
@@ -65,7 +65,7 @@ export const nextTick = (id: string, piece: PieceName, state: TickState, inForce
 });
 
 /** Writes into a job how a surface was counted, unless that is kept already or the surface is gone. */
-export function keepCount(draft: Pick<Job, 'surfaces'>, surfaceId: string, kept: Kept | undefined): void {
+export function keepCount(draft: Pick<Job, 'surfaces'>, surfaceId: string, kept: KeptCount | undefined): void {
   const surface = draft.surfaces.find(({ id }) => id === surfaceId);
   if (!surface || surface.counted || !kept) return;
   surface.counted = kept.counted;

@@ -24,3 +24,16 @@ test('what ends first comes first; what was over half a day ago is forgotten; a 
   });
   expect([entry(5), entry(0)].map((one) => entrySchema.safeParse(one).success)).toEqual([true, false]);
 });
+
+test('waits stand in the order in which they end, whenever they were started and however long they are', () => {
+  const waits = [
+    { ...timer, id: 'long', startedAt: 0, minutes: 90 },
+    { ...timer, id: 'late', startedAt: 60 * 60_000, minutes: 20 },
+    { ...timer, id: 'soon', startedAt: 70 * 60_000, minutes: 5 },
+  ];
+  const at = 72 * 60_000;
+  const order = runningTimers(waits, at);
+  expect(order.map(({ id }) => id)).toEqual(['soon', 'late', 'long']);
+  const left = order.map((one) => minutesLeft(one, at));
+  expect(left).toEqual([3, 8, 18]);
+});

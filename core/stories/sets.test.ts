@@ -128,7 +128,7 @@ describe('a curved countertop with a sink (J14)', () => {
   });
   test('every piece has a number of its own', () => expect(new Set(top.cuts.map(({ label }) => label)).size).toBe(top.cuts.length));
   test('stone is sawn, sealed before the grout, and set in white', () => {
-    expect(top.cuts.every(({ tool }) => tool !== 'snap cutter')).toBe(true);
+    expect(top.cuts.every(({ tool }) => tool !== 'snapCutter')).toBe(true);
     expect(story.findings()).toEqual(expect.arrayContaining(['advice/seal-first', 'advice/dark-mortar']));
     expect(story.days().indexOf('sealTile')).toBeLessThan(story.days().indexOf('grout'));
   });

@@ -28,14 +28,14 @@ export const tile = (id: string, [widthMm, heightMm]: readonly [number, number],
     ...over,
   });
 
-type Place = readonly [edge: string, mm: number];
+type EdgePlace = readonly [edge: string, mm: number];
 
 /** Something on a surface, placed from two edges as it is measured. */
 export const fixture = (
   id: string,
   kind: Fixture['kind'],
   outline: Fixture['outline'],
-  from: readonly [Place, Place],
+  from: readonly [EdgePlace, EdgePlace],
   over: Partial<Fixture> = {},
 ): Fixture => ({
   id,

@@ -70,7 +70,7 @@ describe('a small glass splashback whose courses fit (J05)', () => {
     expect(story.of('wall').offCuts.lowerBound).toBe(12);
   });
   test('glass is sawn, set in white mortar, and asked for a mortar of its own', () => {
-    expect(new Set(story.of('wall').cuts.map(({ tool }) => tool))).toEqual(new Set(['wet saw']));
+    expect(new Set(story.of('wall').cuts.map(({ tool }) => tool))).toEqual(new Set(['wetSaw']));
     expect(story.plan.materials.find(({ item }) => item === 'adhesive')?.variant).toBe('white');
     expect(story.findings()).toContain('advice/glass-bed');
     expect(story.findings()).not.toContain('advice/glass-room');
@@ -190,7 +190,7 @@ describe('a laundry splashback, centre-out (J13)', () => {
     expect(story.of('wall').totals).toMatchObject({ whole: 24, cut: 6, opened: 30 }));
   test('one setting of the fence for all cuts, at the saw: the 12.5 that comes off is too little to snap', () => {
     expect(story.of('wall').groups).toHaveLength(1);
-    expect(story.of('wall').cuts.every(({ tool }) => tool === 'wet saw')).toBe(true);
+    expect(story.of('wall').cuts.every(({ tool }) => tool === 'wetSaw')).toBe(true);
     expect(story.marks('wall', 'A1')).toEqual(['135.5 from the right edge']);
   });
   test('nothing is wrong with it', () => expect(story.findings()).toEqual([]));

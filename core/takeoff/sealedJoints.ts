@@ -11,7 +11,7 @@ import type { SealedJoint } from './figures.ts';
 const ALONG_MM = SAW_MM;
 
 /** A stretch of the region's boundary. */
-type Stretch = readonly [from: Point, to: Point];
+type JointStretch = readonly [from: Point, to: Point];
 
 /**
  * The joints there are between tile and what ends it, each stretch of the region's boundary once: none along a wall
@@ -37,7 +37,12 @@ function jointsOf({ region, edges, fixtures }: Traced): SealedJoint[] {
   return [...joints.values()];
 }
 
-function jointAlong([from, to]: Stretch, edges: readonly Edge[], fixtures: readonly TracedFixture[], widestMm: number): SealedJoint | null {
+function jointAlong(
+  [from, to]: JointStretch,
+  edges: readonly Edge[],
+  fixtures: readonly TracedFixture[],
+  widestMm: number,
+): SealedJoint | null {
   const middle: Point = [(from[0] + to[0]) / 2, (from[1] + to[1]) / 2];
   const beside = fixtures.find(({ clearRing }) => liesOn(middle, clearRing));
   if (beside) {
@@ -51,7 +56,7 @@ function jointAlong([from, to]: Stretch, edges: readonly Edge[], fixtures: reado
 }
 
 /** The length of wall behind a stretch: to the corner where the stretch ends within a gap of it. */
-function lengthAtWall(stretch: Stretch, { from, to }: Edge, reachMm: number): number {
+function lengthAtWall(stretch: JointStretch, { from, to }: Edge, reachMm: number): number {
   const along = unit(subtract(to, from));
   const whole = distance(from, to);
   const runs = stretch.map((p) => dot(subtract(p, from), along)).sort((a, b) => a - b);

@@ -2,10 +2,10 @@ import { SEEN_MM } from '../tolerances.ts';
 import { intersect, unionOfRings } from '../geometry/clip.ts';
 import { distance, type Point } from '../geometry/point.ts';
 import { boxOf, boxRing, isInside, polygonArea, polygonsArea, stripWidth, type Box, type Polygon } from '../geometry/ring.ts';
-import { sharedRun, sidesOf, type Stretch } from './sharedRun.ts';
+import { sharedRun, sidesOf, type SharedStretch } from './sharedRun.ts';
 
 /** A way from one part into another. */
-export interface Pass {
+export interface Passage {
   readonly to: number;
   /** How wide it is in all, mm. */
   readonly mm: number;
@@ -22,7 +22,7 @@ export interface FloorPart {
   readonly column: number;
   readonly polygons: readonly Polygon[];
   readonly areaMm2: number;
-  readonly passes: readonly Pass[];
+  readonly passes: readonly Passage[];
 }
 
 /** Where a surface is parted: lines of either direction, from low to high, mm. */
@@ -70,7 +70,7 @@ export function partsOf(region: readonly Polygon[], grid: PartGrid): Parts {
     column,
     polygons,
     areaMm2,
-    passes: merged.flatMap((other, to): Pass[] => {
+    passes: merged.flatMap((other, to): Passage[] => {
       if (to === k || !isBeside(cells, other.cells)) return [];
       const { mm, unbrokenMm, at } = sharedRun(sides[k], sides[to], TOUCH_MM);
       return mm >= PASS_MM ? [{ to, mm, isWide: unbrokenMm >= PASS_MM, at }] : [];
@@ -114,7 +114,7 @@ function draftsOf(region: readonly Polygon[], { xs, ys }: PartGrid): Draft[] {
 }
 
 /** The sides whose own boxes reach into a box. */
-const sidesIn = (sides: readonly Stretch[], { minX, minY, maxX, maxY }: Box): Stretch[] =>
+const sidesIn = (sides: readonly SharedStretch[], { minX, minY, maxX, maxY }: Box): SharedStretch[] =>
   sides.filter(
     ([a, b]) => Math.max(a[0], b[0]) > minX && Math.min(a[0], b[0]) < maxX && Math.max(a[1], b[1]) > minY && Math.min(a[1], b[1]) < maxY,
   );
@@ -125,8 +125,8 @@ const isBeside = (a: Draft['cells'], b: Draft['cells']): boolean =>
 /** Joins what is too small to be a part of its own, the smallest first. */
 function merge(drafts: readonly Draft[], cellMm2: number): Draft[] {
   const all = [...drafts];
-  const sides = new Map<Draft, Stretch[]>(all.map((draft) => [draft, sidesOf(draft.polygons)]));
-  const sidesFor = (draft: Draft): Stretch[] => sides.get(draft) ?? [];
+  const sides = new Map<Draft, SharedStretch[]>(all.map((draft) => [draft, sidesOf(draft.polygons)]));
+  const sidesFor = (draft: Draft): SharedStretch[] => sides.get(draft) ?? [];
   const stays = new Set<Draft>();
   for (;;) {
     const open = all.filter((draft) => !stays.has(draft));

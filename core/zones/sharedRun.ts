@@ -3,14 +3,14 @@ import { cross, distance, dot, subtract, unit, type Point } from '../geometry/po
 import type { Polygon } from '../geometry/ring.ts';
 
 /** A straight stretch. */
-export type Stretch = readonly [Point, Point];
+export type SharedStretch = readonly [Point, Point];
 
 /** Stretches that turn from each other by less run alike, as a sine. */
 const ALIKE_SINE = 0.02;
 
 /** Every side of some polygons. */
-export const sidesOf = (polygons: readonly Polygon[]): Stretch[] =>
-  polygons.flatMap((rings) => rings.flatMap((ring) => ring.map((from, k): Stretch => [from, ring[(k + 1) % ring.length]])));
+export const sidesOf = (polygons: readonly Polygon[]): SharedStretch[] =>
+  polygons.flatMap((rings) => rings.flatMap((ring) => ring.map((from, k): SharedStretch => [from, ring[(k + 1) % ring.length]])));
 
 /** How far two sets of stretches run beside each other. */
 export interface SharedRun {
@@ -23,8 +23,8 @@ export interface SharedRun {
 }
 
 /** How far two sets of stretches run beside each other, no more than `withinMm` apart. */
-export function sharedRun(a: readonly Stretch[], b: readonly Stretch[], withinMm: number): SharedRun {
-  const runs: Stretch[] = [];
+export function sharedRun(a: readonly SharedStretch[], b: readonly SharedStretch[], withinMm: number): SharedRun {
+  const runs: SharedStretch[] = [];
   let [mm, longest] = [0, 0];
   let at: Point = [0, 0];
   for (const [from, to] of a) {
@@ -39,7 +39,7 @@ export function sharedRun(a: readonly Stretch[], b: readonly Stretch[], withinMm
       const [low, high] = [Math.max(0, Math.min(s, t)), Math.min(size, Math.max(s, t))];
       if (high <= low) continue;
       mm += high - low;
-      runs.push([low, high].map((run): Point => [from[0] + along[0] * run, from[1] + along[1] * run]) as unknown as Stretch);
+      runs.push([low, high].map((run): Point => [from[0] + along[0] * run, from[1] + along[1] * run]) as unknown as SharedStretch);
       if (high - low <= longest) continue;
       longest = high - low;
       const middle = (low + high) / 2;
@@ -52,7 +52,7 @@ export function sharedRun(a: readonly Stretch[], b: readonly Stretch[], withinMm
 /** Runs whose ends lie nearer than this go on into each other, mm. */
 const TOUCHING_MM = 1;
 
-function unbroken(runs: readonly Stretch[]): number {
+function unbroken(runs: readonly SharedStretch[]): number {
   const left = new Set(runs);
   let longest = 0;
   for (const run of left) {

@@ -2,7 +2,7 @@ import { distanceToStretch } from '../geometry/distanceToStretch.ts';
 import { dot, subtract, unit, distance, type Point } from '../geometry/point.ts';
 import { boxOf, isInside, type Polygon } from '../geometry/ring.ts';
 import { PASS_MM, type FloorPart } from './floorParts.ts';
-import type { Stretch } from './sharedRun.ts';
+import type { SharedStretch } from './sharedRun.ts';
 
 /** Squares a floor is looked at in, mm; larger ones where there would be too many. */
 const SQUARE_MM = 50;
@@ -29,7 +29,7 @@ interface Squares {
 export function waysFree(
   parts: readonly FloorPart[],
   doors: ReadonlySet<number>,
-  exits: readonly Stretch[],
+  exits: readonly SharedStretch[],
   order: readonly number[],
 ): boolean[] {
   const squares = inSquares(parts, exits);
@@ -40,7 +40,7 @@ export function waysFree(
   });
 }
 
-function inSquares(parts: readonly FloorPart[], exits: readonly Stretch[]): Squares {
+function inSquares(parts: readonly FloorPart[], exits: readonly SharedStretch[]): Squares {
   const all = parts.flatMap(({ polygons }) => polygons);
   const { minX, minY, maxX, maxY } = boxOf(all.flat(2));
   const mm = Math.max(SQUARE_MM, Math.sqrt(((maxX - minX + 2 * BEFORE_MM) * (maxY - minY + 2 * BEFORE_MM)) / MOST_SQUARES));
@@ -60,7 +60,7 @@ const isIn = ([x, y]: Point, { minX, minY, maxX, maxY }: ReturnType<typeof boxOf
   x >= minX && x <= maxX && y >= minY && y <= maxY;
 
 /** Whether a position lies straight before a way out, beyond the floor or in the gap along it. */
-function liesBefore(p: Point, [from, to]: Stretch, floor: readonly Polygon[]): boolean {
+function liesBefore(p: Point, [from, to]: SharedStretch, floor: readonly Polygon[]): boolean {
   const length = distance(from, to);
   if (length < 1 || distanceToStretch(p, from, to) > BEFORE_MM || isInside(p, floor)) return false;
   const run = dot(subtract(p, from), unit(subtract(to, from)));

@@ -20,7 +20,7 @@ const SQL = readQueries(import.meta.url, [
 ]);
 
 /** A job and what is kept beside it. */
-export interface Kept {
+export interface ReadRows {
   readonly job: Job;
   readonly site: SiteRecords;
 }
@@ -57,7 +57,10 @@ export async function readDamaged(database: Database): Promise<Readable[]> {
 }
 
 /** A job from what could be read of it; what could not, from its copy. `lost` counts what is in neither. */
-export function putTogether(readable: Readable, copy: (Kept & { readonly day: string }) | null): Kept & { day: string; lost: number } {
+export function putTogether(
+  readable: Readable,
+  copy: (ReadRows & { readonly day: string }) | null,
+): ReadRows & { day: string; lost: number } {
   const { id, doc, site } = readable;
   const known = doc ?? (copy ? withIds(copy.job) : null);
   const surfaces = inOrder(known?.surfaces ?? null, readable.surfaces, copy?.job.surfaces ?? []);

@@ -7,7 +7,7 @@ import { JobRepository } from '../jobs/jobRepository.ts';
 import { SiteRepository } from '../site/siteRepository.ts';
 import type { Rescue } from '@azulejo/core/formats/apiTypes';
 import type { CopyFolder } from './copyFolder.ts';
-import { putTogether, readDamaged, type Kept, type Readable } from './readDamaged.ts';
+import { putTogether, readDamaged, type ReadRows, type Readable } from './readDamaged.ts';
 
 const SQL = readQueries(import.meta.url, ['readEverything']);
 
@@ -50,7 +50,7 @@ export async function goBackTo(day: string, folder: string, open: Open, copies: 
   const jobs = await copies.jobsOf(day);
   if (jobs.length === 0) throw new Error(`there is no copy of ${day}; there are: ${(await copies.days()).join(', ') || 'none'}`);
   const setAside = putAside(folder, 'before-going-back', now);
-  const kept = await Promise.all(jobs.map(async (job): Promise<Kept> => ({ job, site: await copies.siteOf(day, job.id) })));
+  const kept = await Promise.all(jobs.map(async (job): Promise<ReadRows> => ({ job, site: await copies.siteOf(day, job.id) })));
   const database = await fill(folder, open, kept);
   return {
     database,
@@ -76,15 +76,15 @@ async function startAgain(folder: string, open: Open, copies: CopyFolder, readab
 }
 
 /** The newest copy of every job, and its day. */
-async function newestCopies(copies: CopyFolder): Promise<Map<string, Kept & { day: string }>> {
-  const found = new Map<string, Kept & { day: string }>();
+async function newestCopies(copies: CopyFolder): Promise<Map<string, ReadRows & { day: string }>> {
+  const found = new Map<string, ReadRows & { day: string }>();
   for (const day of await copies.days())
     for (const job of await copies.jobsOf(day))
       if (!found.has(job.id)) found.set(job.id, { job, site: await copies.siteOf(day, job.id), day });
   return found;
 }
 
-async function fill(folder: string, open: Open, all: readonly Kept[]): Promise<Database> {
+async function fill(folder: string, open: Open, all: readonly ReadRows[]): Promise<Database> {
   const database = await open(folder);
   await migrate(database);
   const repository = new JobRepository(database);

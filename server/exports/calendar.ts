@@ -1,20 +1,19 @@
 import { createEvents, type EventAttributes } from 'ics';
-import type { Job } from '@azulejo/core/job/job';
-import { TASK_NAMES } from '@azulejo/core/messages/en/money';
-import { describeHeld, workName } from '@azulejo/core/messages/en/programme';
 import type { Plan } from '@azulejo/core/plan';
 import { isoDay } from '@azulejo/core/programme/calendar';
 import { calendarId } from '@azulejo/core/programme/takeCalendar';
+import type { JobSource } from './exportKind.ts';
 
 /** The days of a job as iCalendar, an event for each stretch of work, in the time of where it is opened. */
-export function writeCalendar(job: Job, { programme }: Plan, now = new Date()): string {
+export function writeCalendar({ job, plan, words }: JobSource, now = new Date()): string {
+  const { programme } = plan();
   const calendar = job.programme?.startDay === undefined ? fromNextMonday(programme.calendar, now) : programme.calendar;
   const events = programme.tasks.flatMap((task) =>
     task.stretches.map(([from, to], k): EventAttributes => ({
       uid: calendarId(job.id, task.id, k),
-      title: workName(task),
-      description: describeHeld(task, programme),
-      categories: [TASK_NAMES[task.task]],
+      title: words.workName(task),
+      description: words.describeHeld(task, programme),
+      categories: [words.TASK_NAMES[task.task]],
       start: partsOf(calendar, from),
       startInputType: 'local',
       startOutputType: 'local',

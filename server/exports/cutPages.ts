@@ -1,16 +1,11 @@
-import { productName, tapeOf } from '@azulejo/core/job/job';
+import { productName } from '@azulejo/core/job/job';
 import type { CutPiece } from '@azulejo/core/cuts/cutPiece';
 import { seenFromBack, type MarkedSide } from '@azulejo/core/cuts/backView';
 import { caresOf, CUT_CARES, HARDLY_DONE } from '@azulejo/core/cuts/cutMethod';
 import { nearCuts } from '@azulejo/core/cuts/nearCuts';
 import { fenceSettings, tripsFor, type CutTrip } from '@azulejo/core/cuts/cutOrder';
 import { sharedHoles, type SharedHole } from '@azulejo/core/cuts/sharedHoles';
-import { describeCares, describeCutting, describeNear, describeSharedHole, tripName } from '@azulejo/core/messages/en/cutting';
-import { kindName } from '@azulejo/core/messages/en/names';
-import { pieceBefore } from '@azulejo/core/messages/en/offCuts';
-import { describeMark } from '@azulejo/core/messages/en/marks';
-import { describeSheetPart, describeSheets } from '@azulejo/core/messages/en/sheets';
-import { SAFETY } from '@azulejo/core/messages/en/safety';
+import type { PhraseCode, Say } from '@azulejo/core/messages/say';
 import { formatLength, formatLengthWithUnit } from '@azulejo/core/units/formatLength';
 import type { SurfaceSource } from './exportKind.ts';
 import { drawPieceOutline } from './paperDrawing.ts';
@@ -20,55 +15,56 @@ import type { PdfFont } from './pdfFonts.ts';
 const ROW_GAP = 6;
 const OUTLINE = 30;
 const COLUMNS = [
-  { title: 'Off', width: 30 },
-  { title: '', width: 44 },
-  { title: 'Cut', width: 70 },
-  { title: 'Size', width: 100 },
-  { title: 'Marks', width: 234 },
-  { title: 'Tool', width: 60 },
-  { title: 'Pieces', width: 236 },
-] as const;
+  { title: 'paper/colOff', width: 30 },
+  { title: null, width: 44 },
+  { title: 'paper/colCut', width: 70 },
+  { title: 'paper/colSize', width: 100 },
+  { title: 'paper/colMarks', width: 226 },
+  { title: 'paper/colTool', width: 72 },
+  { title: 'paper/colPieces', width: 232 },
+] as const satisfies readonly { readonly title: PhraseCode | null; readonly width: number }[];
 
 /** The sheets of mosaics: which are cut, and what each part is taken from. */
 export function writeSheetPages(pdf: PDFKit.PDFDocument, source: SurfaceSource): void {
-  const { job, planned } = source;
+  const { job, planned, words } = source;
   for (const sheets of planned.sheets) {
     pdf.addPage();
     const width = pdf.page.width - 2 * MARGIN;
-    let y = writeHeader(pdf, source, 'sheets');
+    let y = writeHeader(pdf, source, words.say('paper/sheets'));
     y = write(pdf, productName(job, sheets.productId), 'bold', 11, INK, MARGIN, y, width) + 4;
-    y = write(pdf, describeSheets(sheets), 'text', 9, INK, MARGIN, y, width) + 8;
+    y = write(pdf, words.describeSheets(sheets), 'text', 9, INK, MARGIN, y, width) + 8;
     for (const part of sheets.parts) {
       if (y > pdf.page.height - MARGIN - 24) {
         pdf.addPage();
-        y = writeHeader(pdf, source, 'sheets');
+        y = writeHeader(pdf, source, words.say('paper/sheets'));
       }
       write(pdf, part.label, 'bold', 9, INK, MARGIN, y, 40);
-      y = write(pdf, describeSheetPart(part), 'text', 9, INK, MARGIN + 44, y, width - 44) + 4;
+      y = write(pdf, words.describeSheetPart(part), 'text', 9, INK, MARGIN + 44, y, width - 44) + 4;
     }
   }
 }
 
 /** The list of cuts as they are made, from the page that is open. */
 export function writeCutPages(pdf: PDFKit.PDFDocument, source: SurfaceSource, side: MarkedSide): void {
-  const { job, surface, planned } = source;
+  const { job, surface, planned, tape, words } = source;
+  const { say } = words;
   const trips = tripsFor(planned, surface.pattern, job.cutting);
   let y = startCutPage(pdf, source, side);
   y = writeAhead(pdf, source, trips, y);
-  y = writeTitles(pdf, y);
+  y = writeTitles(pdf, say, y);
   const bottom = pdf.page.height - MARGIN - 14;
   const turn = (): number => {
     pdf.addPage();
-    return writeTitles(pdf, startCutPage(pdf, source, side));
+    return writeTitles(pdf, say, startCutPage(pdf, source, side));
   };
-  if (trips.length === 0) write(pdf, 'Every piece is whole. Nothing to cut.', 'text', 9, INK, MARGIN, y, 400);
+  if (trips.length === 0) write(pdf, say('cuts/allWhole'), 'text', 9, INK, MARGIN, y, 400);
   const holes = sharedHoles(planned.traced, planned.cuts);
   trips.forEach((trip, k) => {
     if (trips.length > 1) {
       // A trip's heading never stands alone at the foot of a page.
       if (y + 20 + OUTLINE + ROW_GAP > bottom) y = turn();
       const count = trip.settings.reduce((sum, { pieces }) => sum + pieces.length, 0);
-      y = write(pdf, `${tripName(trip, k + 1)}: ${count === 1 ? 'one piece' : `${count} pieces`}`, 'bold', 10, INK, MARGIN, y + 3, 300) + 5;
+      y = write(pdf, `${words.tripName(trip, k + 1)}: ${say('cuts/pieces', { count })}`, 'bold', 10, INK, MARGIN, y + 3, 300) + 5;
     }
     const runs = nearCuts(trip.settings);
     const begins = new Map(runs.flatMap((run) => (run.rangeMm ? [[run.settings[0], run] as const] : [])));
@@ -77,7 +73,7 @@ export function writeCutPages(pdf: PDFKit.PDFDocument, source: SurfaceSource, si
       const run = begins.get(setting);
       if (run) {
         if (y + 16 + OUTLINE + ROW_GAP > bottom) y = turn();
-        y = write(pdf, describeNear(run, tapeOf(job, surface)), 'bold', 9, INK, MARGIN, y, 400) + 4;
+        y = write(pdf, words.describeNear(run, tape), 'bold', 9, INK, MARGIN, y, 400) + 4;
       }
       const { first } = group;
       const seen = side === 'back' ? { ...first, ...seenFromBack(first) } : first;
@@ -99,35 +95,35 @@ function cellsOf(
   pieces: readonly CutPiece[],
   holes: ReadonlyMap<string, readonly SharedHole[]>,
 ): string[] {
-  const tape = tapeOf(source.job, source.surface);
+  const { tape, words } = source;
   return [
     `${pieces.length}`,
     '',
-    kindName(seen.kind),
+    words.kindName(seen.kind),
     `${formatLength(seen.sizeMm.widthMm, tape)} x ${formatLengthWithUnit(seen.sizeMm.heightMm, tape)}`,
     [
-      [...seen.marks.map((mark) => describeMark(mark, tape)), ...(seen.edgeShows ? ['cut edge shows: dress it'] : [])].join('; '),
+      [...seen.marks.map((mark) => words.describeMark(mark, tape)), ...(seen.edgeShows ? [words.say('paper/dressIt')] : [])].join('; '),
       ...hardCaresOf(source, pieces[0]),
     ].join('. '),
-    seen.tool,
-    pieces.map(({ label }) => `${label}${sourceOf(source, label)}`).join('  ') + sharingOf(holes, pieces),
+    words.toolName(seen.tool),
+    pieces.map(({ label }) => `${label}${sourceOf(source, label)}`).join('  ') + sharingOf(source, holes, pieces),
   ];
 }
 
 /** What a hand can hardly do of a cut, and what to do instead. */
-function hardCaresOf({ job }: SurfaceSource, piece: CutPiece): string[] {
+function hardCaresOf({ job, words }: SurfaceSource, piece: CutPiece): string[] {
   const product = job.products.find(({ id }) => id === piece.productId);
-  return product ? describeCares(caresOf(piece, product).filter((care) => HARDLY_DONE.has(care))) : [];
+  return product ? words.describeCares(caresOf(piece, product).filter((care) => HARDLY_DONE.has(care))) : [];
 }
 
 /** With whom pieces share a hole. */
-function sharingOf(holes: ReadonlyMap<string, readonly SharedHole[]>, pieces: readonly CutPiece[]): string {
-  const words = pieces.flatMap(({ label }) => (holes.get(label) ?? []).map((hole) => describeSharedHole(hole)));
-  return words.length === 0 ? '' : `. ${[...new Set(words)].join(' ')}`;
+function sharingOf({ words }: SurfaceSource, holes: ReadonlyMap<string, readonly SharedHole[]>, pieces: readonly CutPiece[]): string {
+  const shared = pieces.flatMap(({ label }) => (holes.get(label) ?? []).map((hole) => words.describeSharedHole(hole)));
+  return shared.length === 0 ? '' : `. ${[...new Set(shared)].join(' ')}`;
 }
 
 /** What there is to cut and what to mind at it. */
-function writeAhead(pdf: PDFKit.PDFDocument, { job, planned }: SurfaceSource, trips: readonly CutTrip[], top: number): number {
+function writeAhead(pdf: PDFKit.PDFDocument, { job, planned, words }: SurfaceSource, trips: readonly CutTrip[], top: number): number {
   if (trips.length === 0) return top;
   const width = pdf.page.width - 2 * MARGIN;
   const minded = new Set(
@@ -136,35 +132,42 @@ function writeAhead(pdf: PDFKit.PDFDocument, { job, planned }: SurfaceSource, tr
       return product ? caresOf(first, product) : [];
     }),
   );
-  const y = write(pdf, describeCutting(planned.cuts, trips, fenceSettings(trips)), 'text', 9, INK, MARGIN, top, width) + 3;
-  const cares = describeCares(CUT_CARES.filter((care) => minded.has(care)));
+  const y = write(pdf, words.describeCutting(planned.cuts, trips, fenceSettings(trips)), 'text', 9, INK, MARGIN, top, width) + 3;
+  const cares = words.describeCares(CUT_CARES.filter((care) => minded.has(care)));
   return cares.length === 0 ? y + 3 : write(pdf, cares.join(' '), 'text', 8, FAINT, MARGIN, y, width) + 6;
 }
 
 /** Where a piece comes from: a tile that is opened, by number, and the piece that is cut from it before. */
-function sourceOf({ job, surface, planned }: SurfaceSource, label: string): string {
+function sourceOf({ job, surface, planned, words }: SurfaceSource, label: string): string {
   const source = planned.offCuts.sources.get(label);
   if (!source) return '';
-  return source.offCutOf === null ? `\u00a0(${source.tile})` : `\u00a0(${source.tile}, after ${pieceBefore(source, job, surface.id)})`;
+  if (source.offCutOf === null) return `\u00a0(${source.tile})`;
+  return `\u00a0(${words.say('paper/tileAfter', { tile: source.tile, before: words.pieceBefore(source, job, surface.id) })})`;
 }
 
 function startCutPage(pdf: PDFKit.PDFDocument, source: SurfaceSource, side: MarkedSide): number {
+  const { say, SAFETY } = source.words;
   const width = pdf.page.width - 2 * MARGIN;
-  let y = writeHeader(pdf, source, side === 'face' ? 'cuts, tiles face up' : 'cuts, tiles face down');
+  let y = writeHeader(pdf, source, say(side === 'face' ? 'paper/cutsFaceUp' : 'paper/cutsFaceDown'));
   y = write(pdf, SAFETY.cutting, 'text', 8, FAINT, MARGIN, y, width) + 4;
-  return write(pdf, `${SIDES[side]} ${NUMBERS}`, 'text', 8, FAINT, MARGIN, y, width) + 6;
+  return (
+    write(
+      pdf,
+      `${say(side === 'face' ? 'paper/markedFaceUp' : 'paper/markedFaceDown')} ${say('paper/tileNumbers')}`,
+      'text',
+      8,
+      FAINT,
+      MARGIN,
+      y,
+      width,
+    ) + 6
+  );
 }
 
-const SIDES: Readonly<Record<MarkedSide, string>> = {
-  face: 'Marks are for tiles that lie face up.',
-  back: 'Marks are for tiles that lie face down, the top still away from you: left is right of the face.',
-};
-const NUMBERS = 'Behind a piece stands the tile it is cut from, counted as they are opened over the job.';
-
-function writeTitles(pdf: PDFKit.PDFDocument, y: number): number {
+function writeTitles(pdf: PDFKit.PDFDocument, say: Say, y: number): number {
   writeRow(
     pdf,
-    COLUMNS.map(({ title }) => title),
+    COLUMNS.map(({ title }) => (title === null ? '' : say(title))),
     y,
     'bold',
   );

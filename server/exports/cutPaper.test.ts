@@ -6,6 +6,7 @@ import { demoJob } from '../../testing/demoJob.ts';
 import { fontRuns } from './pdfFonts.ts';
 import { inflateSync } from 'node:zlib';
 import { writeCutPaper } from './cutPaper.ts';
+import { surfaceSource } from './exportKind.ts';
 import { writeStickers } from './stickers.ts';
 import { writeTemplates } from './templates.ts';
 
@@ -27,7 +28,7 @@ test.each(['shop-floor', 'splashback', 'washroom-floor', 'shower-wall-3', 'niche
     const surface = job.surfaces.find((one) => one.id === id);
     if (!surface) throw new Error(id);
     const named = { ...surface, name: `Łaźnia, ściana ${surface.name}` };
-    const pdf = await writeCutPaper({ job, surface: named, planned: planSurface(job, named) });
+    const pdf = await writeCutPaper(surfaceSource({ job, surface: named, planned: planSurface(job, named) }));
     const text = pdf.toString('latin1');
     expect(text.startsWith('%PDF-')).toBe(true);
     // A page that holds no more than its number is a page too many.
@@ -41,7 +42,7 @@ test.each(['shop-floor', 'splashback', 'washroom-floor', 'shower-wall-3', 'niche
 const sourceOf = (id: string) => {
   const surface = job.surfaces.find((one) => one.id === id);
   if (!surface) throw new Error(id);
-  return { job, surface, planned: planSurface(job, surface) };
+  return surfaceSource({ job, surface, planned: planSurface(job, surface) });
 };
 
 /** The drawing commands of every page. */
@@ -100,7 +101,7 @@ test('tiles with a way up are drawn with their arrows, each whole one once', asy
   /** Straight strokes on the first page of a surface. */
   const strokes = async (job: Job): Promise<number> => {
     const [surface] = job.surfaces;
-    const [page] = pagesOf(await writeCutPaper({ job, surface, planned: planSurface(job, surface) }));
+    const [page] = pagesOf(await writeCutPaper(surfaceSource({ job, surface, planned: planSurface(job, surface) })));
     return [...page.matchAll(/ l$/gm)].length;
   };
   const arrowed = onSandAndCement();

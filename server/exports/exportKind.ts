@@ -1,9 +1,11 @@
-import type { Entry } from '@azulejo/core/site/entry';
-import type { SiteRecords } from '@azulejo/core/site/siteRecords';
-import type { Job, Surface } from '@azulejo/core/job/job';
+import { tapeOf, type Job, type Surface } from '@azulejo/core/job/job';
+import { wordsIn, type Words } from '@azulejo/core/messages/words';
 import type { Plan } from '@azulejo/core/plan';
 import type { Mix } from '@azulejo/core/takeoff/mixes/planMixes';
 import type { SurfacePlan } from '@azulejo/core/plan/planned';
+import type { Entry } from '@azulejo/core/site/entry';
+import type { SiteRecords } from '@azulejo/core/site/siteRecords';
+import type { Tape } from '@azulejo/core/units/tape';
 
 /** What an export of one surface is made from. */
 export interface SurfaceSource {
@@ -14,6 +16,27 @@ export interface SurfaceSource {
   readonly mixes?: readonly Mix[];
   /** The one piece that is meant, by its label; all where left out. */
   readonly label?: string;
+  /** What it is said in, and a tape that reads in that language. */
+  readonly words: Words;
+  readonly tape: Tape;
+}
+
+/** An export of one surface in the words of a language, English where left out. */
+export const surfaceSource = (of: Omit<SurfaceSource, 'words' | 'tape'>, words: Words = wordsIn('en')): SurfaceSource => ({
+  ...of,
+  words,
+  tape: words.read(tapeOf(of.job, of.surface)),
+});
+
+/** What an export of a whole job is made from. */
+export interface JobSource {
+  readonly job: Job;
+  readonly plan: () => Plan;
+  /** What was written down on site, as far as it is in force. */
+  readonly log: readonly Entry[];
+  /** All of what was ticked and written down. */
+  readonly records: SiteRecords;
+  readonly words: Words;
 }
 
 interface ExportBase {
@@ -28,7 +51,6 @@ export type ExportKind =
       readonly of: 'job';
       /** Whether it shows photos of the log, or holds them. */
       readonly withPhotos?: boolean;
-      /** `log` is what is in force of `records`. */
-      readonly write: (job: Job, plan: () => Plan, log: readonly Entry[], records: SiteRecords) => string | Promise<string | Buffer>;
+      readonly write: (source: JobSource) => string | Promise<string | Buffer>;
     })
   | (ExportBase & { readonly of: 'surface'; readonly write: (source: SurfaceSource) => string | Promise<string | Buffer> });

@@ -1,9 +1,10 @@
 import type { FastifyPluginAsyncZod } from 'fastify-type-provider-zod';
+import { LANGUAGES } from '@azulejo/core/messages/language';
 import { z } from 'zod';
 import { ApiError } from '../errors/apiError.ts';
 import type { JobRepository } from '../jobs/jobRepository.ts';
 import type { SiteRepository } from '../site/siteRepository.ts';
-import type { Work } from '../work/registry.ts';
+import type { DoWork } from '../work/registry.ts';
 import type { ExportKind } from './exportKind.ts';
 import { EXPORTS } from './registry.ts';
 
@@ -11,7 +12,7 @@ const kinds: Readonly<Record<string, ExportKind>> = EXPORTS;
 
 /** Exports: what there is, and each as a download. A stored job is exported as it is, whatever today's checks say. */
 export const exportRoutes =
-  (jobs: JobRepository, site: SiteRepository, write: Work<'export'>): FastifyPluginAsyncZod =>
+  (jobs: JobRepository, site: SiteRepository, write: DoWork<'export'>): FastifyPluginAsyncZod =>
   async (app) => {
     app.get(
       '/exports',
@@ -30,7 +31,11 @@ export const exportRoutes =
         schema: {
           summary: 'One export as a file',
           params: z.object({ id: z.string().max(40), exportId: z.string().max(40) }),
-          querystring: z.object({ surface: z.string().max(200).optional(), piece: z.string().max(40).optional() }),
+          querystring: z.object({
+            surface: z.string().max(200).optional(),
+            piece: z.string().max(40).optional(),
+            language: z.enum(LANGUAGES).optional().describe('What a paper is written in; English where left out'),
+          }),
         },
       },
       async ({ params, query }, reply) => {
@@ -43,6 +48,7 @@ export const exportRoutes =
           job,
           surfaceId: query.surface ?? null,
           ...(query.piece === undefined ? {} : { label: query.piece }),
+          ...(query.language === undefined ? {} : { language: query.language }),
           records,
         });
         const fileName = `${fileNameOf(name)}-${params.exportId}.${kind.extension}`;

@@ -1,7 +1,5 @@
 import { boxOf, type Ring } from '@azulejo/core/geometry/ring';
-import { productAt } from '@azulejo/core/setout/fields/field';
-import { forEachWhole, tileRing } from '@azulejo/core/setout/place/layout';
-import { UNKNOWN_COLOUR } from '@azulejo/core/tile/product';
+import { faceColour, forEachPiece } from '@azulejo/core/setout/fields/eachPiece';
 import type { SurfaceSource } from './exportKind.ts';
 import type { Frame } from './paperDrawing.ts';
 
@@ -14,22 +12,16 @@ export function drawFinished(pdf: PDFKit.PDFDocument, { job, surface, planned }:
   const trace = (ring: Ring): PDFKit.PDFDocument =>
     pdf.polygon(...ring.map(([x, y]): [number, number] => [left + (x - box.minX) * k, bottom - (y - box.minY) * k]));
   const colours = new Map(job.products.map(({ id, colour }) => [id, colour]));
-  const colourOf = (productId: string): string => colours.get(productId) ?? UNKNOWN_COLOUR;
 
   for (const rings of planned.traced.region) {
     for (const ring of rings) trace(ring);
     pdf.fill(surface.jointColour, 'even-odd');
   }
-  for (const field of planned.fields) {
-    forEachWhole(field.layout, (address) => {
-      const { colour } = field.layout.repeat.pieces[address.piece];
-      trace(tileRing(field.layout, address)).fill(colour ?? colourOf(productAt(field, address)));
+  for (const field of planned.fields)
+    forEachPiece(field, (piece) => {
+      for (const ring of piece.polygons.flat()) trace(ring);
+      pdf.fill(faceColour(piece, colours), 'even-odd');
     });
-  }
-  for (const { polygon, productId, field, address } of planned.cuts) {
-    for (const ring of polygon) trace(ring);
-    pdf.fill(planned.fields[field].layout.repeat.pieces[address.piece].colour ?? colourOf(productId), 'even-odd');
-  }
   pdf.lineWidth(0.7).strokeColor('#3a444e');
   trace(planned.traced.outline).stroke();
   for (const { fixture, ring } of planned.traced.fixtures) if (!fixture.tiledUnder) trace(ring).fillAndStroke('#ffffff', '#3a444e');

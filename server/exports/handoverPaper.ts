@@ -1,19 +1,18 @@
-import type { Job } from '@azulejo/core/job/job';
-import { describeHandover } from '@azulejo/core/messages/en/handover';
-import type { Plan } from '@azulejo/core/plan';
-import { entriesOf, type Entry } from '@azulejo/core/site/entry';
-import { dateWords, startJobPaper, writeHeading, writeText, type JobPaper } from './jobPaper.ts';
+import { entriesOf } from '@azulejo/core/site/entry';
+import type { JobSource } from './exportKind.ts';
+import { startJobPaper, writeHeading, writeText, type JobPaper } from './jobPaper.ts';
 import { FAINT, INK, MARGIN, write } from './paper.ts';
 
 /** The note that stays with the client. */
-export function writeHandover(job: Job, plan: Plan, log: readonly Entry[], today = new Date()): Promise<Buffer> {
-  const paper = startJobPaper(job, 'Handover', dateWords(today));
-  for (const { heading, lines } of describeHandover(job, plan, log)) {
+export function writeHandover(source: JobSource, today = new Date()): Promise<Buffer> {
+  const { job, plan, log, words } = source;
+  const paper = startJobPaper(source, words.say('paper/handover'), words.dateWords(today));
+  for (const { heading, lines } of words.describeHandover(job, plan(), log)) {
     writeHeading(paper, heading);
     for (const line of lines) writeText(paper, line);
   }
   paper.y += 8;
-  writeText(paper, 'What is said on the bags, tubs and data sheets goes before what is said here.', 8.5, FAINT);
+  writeText(paper, words.say('paper/sheetsDecide'), 8.5, FAINT);
   return paper.finish();
 }
 
@@ -21,10 +20,12 @@ export function writeHandover(job: Job, plan: Plan, log: readonly Entry[], today
 const PICTURE = { width: 190, height: 130 };
 
 /** What is still to be done, and what was: each with its place and picture, and a box to tick. */
-export function writeSnags(job: Job, log: readonly Entry[], today = new Date()): Promise<Buffer> {
-  const paper = startJobPaper(job, 'Snag list', dateWords(today));
+export function writeSnags(source: JobSource, today = new Date()): Promise<Buffer> {
+  const { job, log, words } = source;
+  const { say, dateWords } = words;
+  const paper = startJobPaper(source, say('paper/snags'), dateWords(today));
   const snags = entriesOf(log, 'snag');
-  if (snags.length === 0) writeText(paper, 'Nothing is written down as still to be done.');
+  if (snags.length === 0) writeText(paper, say('paper/noSnags'));
   for (const { at, surfaceId, data } of snags) {
     const picture = pictureOf(data.image);
     paper.room((picture ? PICTURE.height : 0) + 44);
@@ -42,7 +43,7 @@ export function writeSnags(job: Job, log: readonly Entry[], today = new Date()):
         .lineTo(MARGIN + 9, top + 3.5)
         .stroke();
     paper.y = write(paper.pdf, data.text, 'bold', 11, INK, MARGIN + 18, top, paper.width - 18) + 1;
-    const about = [place ?? 'The whole job', dateWords(new Date(at)), ...(data.done ? ['done'] : [])].join('   |   ');
+    const about = [place ?? say('paper/wholeJob'), dateWords(new Date(at)), ...(data.done ? [say('paper/done')] : [])].join('   |   ');
     paper.y = write(paper.pdf, about, 'text', 9, FAINT, MARGIN + 18, paper.y, paper.width - 18) + 4;
     if (picture && drawn(paper, picture)) paper.y += PICTURE.height + 6;
     paper.y += 8;

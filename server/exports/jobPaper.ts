@@ -1,8 +1,5 @@
-import type { Job } from '@azulejo/core/job/job';
+import type { JobSource } from './exportKind.ts';
 import { FAINT, INK, MARGIN, startPaper, write, type Paper } from './paper.ts';
-
-/** A date in words: "28 November 2026". */
-export const dateWords = (date: Date): string => date.toLocaleDateString('en-GB', { day: 'numeric', month: 'long', year: 'numeric' });
 
 /** A page of a whole job that is being written from top to bottom. */
 export interface JobPaper extends Paper {
@@ -14,8 +11,8 @@ export interface JobPaper extends Paper {
 }
 
 /** Opens a paper of a job, A4 upright, with its title and whom it is for. */
-export function startJobPaper(job: Job, what: string, ...lines: readonly string[]): JobPaper {
-  const { pdf, finish } = startPaper(`${job.name}: ${what}`, 'portrait');
+export function startJobPaper({ job, words }: Pick<JobSource, 'job' | 'words'>, what: string, ...lines: readonly string[]): JobPaper {
+  const { pdf, finish } = startPaper(words.say, `${job.name}: ${what}`, 'portrait');
   const width = pdf.page.width - 2 * MARGIN;
   const paper: JobPaper = {
     pdf,

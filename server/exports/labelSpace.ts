@@ -10,7 +10,7 @@ export interface LabelPlace {
 const HEIGHT_OF_SIZE = 1.05;
 
 /** A stretch of the page, points, y down. */
-export interface Stretch {
+export interface TextStretch {
   readonly left: number;
   readonly right: number;
   readonly top: number;
@@ -20,14 +20,14 @@ export interface Stretch {
 /** Writes labels on a page so that none lies on another. */
 export class LabelSpace {
   private readonly pdf: PDFKit.PDFDocument;
-  private readonly taken: Stretch[] = [];
+  private readonly taken: TextStretch[] = [];
 
   constructor(pdf: PDFKit.PDFDocument) {
     this.pdf = pdf;
   }
 
   /** Keeps a stretch of the page clear of labels. */
-  keepClear(stretch: Stretch): void {
+  keepClear(stretch: TextStretch): void {
     this.taken.push(stretch);
   }
 
@@ -68,4 +68,4 @@ export class LabelSpace {
   }
 }
 
-const overlap = (a: Stretch, b: Stretch): boolean => a.left < b.right && a.right > b.left && a.top < b.bottom && a.bottom > b.top;
+const overlap = (a: TextStretch, b: TextStretch): boolean => a.left < b.right && a.right > b.left && a.top < b.bottom && a.bottom > b.top;

@@ -1,61 +1,67 @@
 import ExcelJS from 'exceljs';
-import type { Job } from '@azulejo/core/job/job';
-import { describePacks, describeQuantity, materialName } from '@azulejo/core/messages/en/materials';
-import { packName, UNIT_NAMES } from '@azulejo/core/messages/en/materialNames';
-import { SAFETY } from '@azulejo/core/messages/en/safety';
-import type { Plan } from '@azulejo/core/plan';
-import { dateWords, startJobPaper, writeTable, writeText } from './jobPaper.ts';
+import type { JobSource } from './exportKind.ts';
+import { startJobPaper, writeTable, writeText } from './jobPaper.ts';
 import { FAINT } from './paper.ts';
 import { coinDigits, formatMoney, roundMoney } from '@azulejo/core/units/currency';
 
 /** The order for the shop: what, how many packs, what they cost. Tiles of one product from one lot. */
-export function writeOrderPaper(job: Job, { materials, money }: Plan): Promise<Buffer> {
-  const paper = startJobPaper(job, 'Order', dateWords(new Date()));
+export function writeOrderPaper(source: JobSource): Promise<Buffer> {
+  const { job, plan, words } = source;
+  const { say } = words;
+  const { materials, money } = plan();
+  const paper = startJobPaper(source, say('paper/order'), words.dateWords(new Date()));
   const rows = materials
     .filter(({ packs }) => packs.length > 0)
-    .map((line) => [materialName(job, line), describeQuantity(line, job.tape), describePacks(line), formatMoney(line.cost, job.currency)]);
-  rows.push(['Together, before tax', '', '', formatMoney(money.total, job.currency)]);
+    .map((line) => [
+      words.materialName(job, line),
+      words.describeQuantity(line, words.read(job.tape)),
+      words.describePacks(line),
+      words.money(formatMoney(line.cost, job.currency)),
+    ]);
+  rows.push([say('paper/beforeTax'), '', '', words.money(formatMoney(money.total, job.currency))]);
   writeTable(
     paper,
     [
-      { title: 'What', width: 190 },
-      { title: 'Needed', width: 75, right: true },
-      { title: 'To buy', width: paper.width - 190 - 75 - 75 },
+      { title: say('paper/what'), width: 190 },
+      { title: say('paper/needed'), width: 75, right: true },
+      { title: say('paper/toBuy'), width: paper.width - 190 - 75 - 75 },
       { title: job.currency, width: 75, right: true },
     ],
     rows,
     (row) => row === rows.length - 1,
   );
   paper.y += 10;
-  writeText(paper, 'All boxes of one tile from one lot, please: shade and calibre as on the first.', 9, FAINT);
-  writeText(paper, SAFETY.mixing, 8, FAINT);
+  writeText(paper, say('paper/oneLot'), 9, FAINT);
+  writeText(paper, words.SAFETY.mixing, 8, FAINT);
   return paper.finish();
 }
 
 /** The same as a spreadsheet: a line for each size of pack, costs as formulas. */
-export async function writeOrderSheet(job: Job, { materials }: Plan): Promise<Buffer> {
+export async function writeOrderSheet({ job, plan, words }: JobSource): Promise<Buffer> {
+  const { say } = words;
+  const { materials } = plan();
   const book = new ExcelJS.Workbook();
-  const sheet = book.addWorksheet('Order', { views: [{ state: 'frozen', ySplit: 1 }] });
+  const sheet = book.addWorksheet(say('paper/order'), { views: [{ state: 'frozen', ySplit: 1 }] });
   sheet.columns = [
-    { header: 'What', key: 'what', width: 36 },
-    { header: 'Needed', key: 'needed', width: 12 },
-    { header: 'Unit', key: 'unit', width: 9 },
-    { header: 'Packs', key: 'packs', width: 8 },
-    { header: 'Pack', key: 'pack', width: 11 },
-    { header: 'Holds', key: 'holds', width: 9 },
-    { header: `Price, ${job.currency}`, key: 'price', width: 12 },
-    { header: `Cost, ${job.currency}`, key: 'cost', width: 12 },
+    { header: say('paper/what'), key: 'what', width: 36 },
+    { header: say('paper/needed'), key: 'needed', width: 12 },
+    { header: say('paper/unit'), key: 'unit', width: 9 },
+    { header: say('paper/packs'), key: 'packs', width: 8 },
+    { header: say('paper/pack'), key: 'pack', width: 11 },
+    { header: say('paper/holds'), key: 'holds', width: 9 },
+    { header: say('paper/priceIn', job), key: 'price', width: 12 },
+    { header: say('paper/costIn', job), key: 'cost', width: 12 },
   ];
   sheet.getRow(1).font = { bold: true };
   const coins = (0).toFixed(coinDigits(job.currency));
   for (const line of materials)
     line.packs.forEach(({ count, size, price }, k) => {
       const row = sheet.addRow({
-        what: materialName(job, line),
+        what: words.materialName(job, line),
         needed: k === 0 ? Math.round(line.quantity * 100) / 100 : null,
-        unit: UNIT_NAMES[line.unit],
+        unit: words.UNIT_NAMES[line.unit],
         packs: count,
-        pack: packName(line.item, count),
+        pack: words.packName(line.item, count),
         holds: size,
         price,
       });
@@ -64,7 +70,7 @@ export async function writeOrderSheet(job: Job, { materials }: Plan): Promise<Bu
     });
   const last = sheet.rowCount;
   const total = materials.reduce((sum, { cost }) => sum + cost, 0);
-  const sum = sheet.addRow({ what: 'Together, before tax' });
+  const sum = sheet.addRow({ what: say('paper/beforeTax') });
   sum.font = { bold: true };
   sum.getCell('cost').value = { formula: `SUM(H2:H${last})`, result: roundMoney(total, job.currency) };
   sum.getCell('cost').numFmt = coins;

@@ -1,6 +1,6 @@
 import PDFDocument from 'pdfkit';
-import { productOf, tapeOf } from '@azulejo/core/job/job';
-import { describePattern } from '@azulejo/core/messages/en/patterns';
+import { productOf } from '@azulejo/core/job/job';
+import type { Say } from '@azulejo/core/messages/say';
 import { actualSize } from '@azulejo/core/tile/product';
 import { formatLength, formatLengthWithUnit } from '@azulejo/core/units/formatLength';
 import type { SurfaceSource } from './exportKind.ts';
@@ -22,7 +22,7 @@ export interface Paper {
 }
 
 /** Opens a document. */
-export function startPaper(title: string, layout: 'landscape' | 'portrait'): Paper {
+export function startPaper(say: Say, title: string, layout: 'landscape' | 'portrait'): Paper {
   const pdf = new PDFDocument({ size: 'A4', layout, margin: MARGIN, bufferPages: true, info: { Title: title } });
   const chunks: Buffer[] = [];
   const done = new Promise<Buffer>((resolve, reject) => {
@@ -34,7 +34,7 @@ export function startPaper(title: string, layout: 'landscape' | 'portrait'): Pap
   return {
     pdf,
     finish: ({ numbered } = { numbered: true }) => {
-      if (numbered) numberPages(pdf);
+      if (numbered) numberPages(pdf, say);
       pdf.end();
       return done;
     },
@@ -64,8 +64,7 @@ export function write(
 }
 
 /** Writes what a page is about and tells where that ends, points. */
-export function writeHeader(pdf: PDFKit.PDFDocument, { job, surface }: SurfaceSource, what: string): number {
-  const tape = tapeOf(job, surface);
+export function writeHeader(pdf: PDFKit.PDFDocument, { job, surface, tape, words }: SurfaceSource, what: string): number {
   const product = productOf(job, surface);
   const { widthMm, heightMm } = actualSize(product);
   const size = `${formatLength(widthMm, tape)} x ${formatLengthWithUnit(heightMm, tape)}`;
@@ -74,8 +73,8 @@ export function writeHeader(pdf: PDFKit.PDFDocument, { job, surface }: SurfaceSo
   const line = [
     job.name,
     job.client,
-    `${product.name}, ${size}, joint ${formatLengthWithUnit(surface.jointMm, tape)}`,
-    describePattern(surface.pattern),
+    `${product.name}, ${size}, ${words.say('paper/joint', { width: formatLengthWithUnit(surface.jointMm, tape) })}`,
+    words.describePattern(surface.pattern),
   ];
   return write(pdf, line.filter((part) => part !== '').join('   |   '), 'text', 9, FAINT, MARGIN, y, width) + 8;
 }
@@ -95,7 +94,7 @@ export function writeAtFoot(pdf: PDFKit.PDFDocument, text: string): void {
   pdf.page.margins.bottom = bottom;
 }
 
-function numberPages(pdf: PDFKit.PDFDocument): void {
+function numberPages(pdf: PDFKit.PDFDocument, say: Say): void {
   const { count } = pdf.bufferedPageRange();
   for (let k = 0; k < count; k++) {
     pdf.switchToPage(k);
@@ -104,6 +103,10 @@ function numberPages(pdf: PDFKit.PDFDocument): void {
       .font('text')
       .fontSize(8)
       .fillColor(FAINT)
-      .text(`${k + 1} of ${count}`, pdf.page.width - MARGIN - 60, pdf.page.height - FOOT, { width: 60, align: 'right', lineBreak: false });
+      .text(say('paper/pageOf', { number: k + 1, of: count }), pdf.page.width - MARGIN - 60, pdf.page.height - FOOT, {
+        width: 60,
+        align: 'right',
+        lineBreak: false,
+      });
   }
 }

@@ -1,9 +1,8 @@
 import type { CutPiece } from '@azulejo/core/cuts/cutPiece';
 import { kindLetter } from '@azulejo/core/cuts/kindLetter';
 import { boxOf, type Box, type Ring } from '@azulejo/core/geometry/ring';
-import { tapeOf } from '@azulejo/core/job/job';
 import { forEachWayUp, narrowestTile } from '@azulejo/core/setout/fields/wayUp';
-import { forEachWhole, tileRing } from '@azulejo/core/setout/place/layout';
+import { forEachPiece } from '@azulejo/core/setout/fields/eachPiece';
 import { cellsInUse, sheetInSight, sheetRings } from '@azulejo/core/setout/place/sheetRings';
 import { hasWayUp } from '@azulejo/core/tile/product';
 import { edgeDimensions } from '@azulejo/core/setout/edges/edgeDimensions';
@@ -33,7 +32,8 @@ export function scaleFor(box: Box, frame: Frame): number {
 }
 
 /** Draws a setout to scale: pieces, hatched cuts with their labels, fixtures, lines, dimensions. Returns the scale. */
-export function drawSetout(pdf: PDFKit.PDFDocument, { job, surface, planned }: SurfaceSource, frame: Frame): number {
+export function drawSetout(pdf: PDFKit.PDFDocument, source: SurfaceSource, frame: Frame): number {
+  const { job, planned } = source;
   const box = boxOf(planned.traced.outline);
   const scale = scaleFor(box, frame);
   const k = POINTS_PER_MM / scale;
@@ -43,13 +43,13 @@ export function drawSetout(pdf: PDFKit.PDFDocument, { job, surface, planned }: S
   const trace = (ring: Ring): PDFKit.PDFDocument => pdf.polygon(...ring.map(at));
 
   pdf.lineWidth(0.35).strokeColor('#5c6670');
-  for (const { layout } of planned.fields) {
-    forEachWhole(layout, (address) => {
-      const { colour } = layout.repeat.pieces[address.piece];
-      if (colour) trace(tileRing(layout, address)).fillAndStroke(colour, '#5c6670');
-      else trace(tileRing(layout, address)).stroke();
+  for (const field of planned.fields)
+    forEachPiece(field, ({ piece, polygons, isCut }) => {
+      if (isCut) return;
+      for (const ring of polygons.flat()) trace(ring);
+      if (piece.colour) pdf.fillAndStroke(piece.colour, '#5c6670');
+      else pdf.stroke();
     });
-  }
   for (const { polygon } of planned.cuts.filter(({ of }) => of !== 'stone')) {
     for (const ring of polygon) trace(ring);
     pdf.fillAndStroke('#dfe5ea', '#3a444e', 'even-odd');
@@ -61,7 +61,7 @@ export function drawSetout(pdf: PDFKit.PDFDocument, { job, surface, planned }: S
   pdf.lineWidth(0.8).strokeColor('#111820');
   for (const { ring } of planned.traced.fixtures) trace(ring).stroke();
   drawLines(pdf, planned, at);
-  writeLabels(new LabelSpace(pdf), { job, surface, planned }, at, k);
+  writeLabels(new LabelSpace(pdf), source, at, k);
   return scale;
 }
 
@@ -130,8 +130,7 @@ const tapesOf = ({ struck }: SurfaceSource['planned']) =>
     .flatMap((tape) => (tape.by === 'square' ? [tape] : []));
 
 /** Dimensions first, then what stands in the field, then the pieces: what finds no room is left to the list of cuts. */
-function writeLabels(space: LabelSpace, { job, surface, planned }: SurfaceSource, at: OnPaper, k: number): void {
-  const tape = tapeOf(job, surface);
+function writeLabels(space: LabelSpace, { planned, tape }: SurfaceSource, at: OnPaper, k: number): void {
   for (const { at: place, outward, mm } of edgeDimensions(planned)) {
     const [x, y] = at(place);
     const steps = [0, 1, 2, 3].map((step): LabelPlace => ({

@@ -1,5 +1,6 @@
 import { gaugeRod, type RodMark } from '@azulejo/core/setout/lines/gaugeRod';
 import { formatLength } from '@azulejo/core/units/formatLength';
+import type { Say } from '@azulejo/core/messages/say';
 import type { Tape } from '@azulejo/core/units/tape';
 import type { Field } from '@azulejo/core/setout/fields/field';
 import { POINTS_PER_MM } from './paper.ts';
@@ -25,6 +26,7 @@ interface Paper {
   readonly startPage: () => number;
   readonly write: Write;
   readonly tape: Tape;
+  readonly say: Say;
 }
 
 /** Room for the bar that a tape is held against, mm. */
@@ -34,13 +36,13 @@ const CHECK_ROOM_MM = 10;
 const GLUE_MM = 7;
 
 /** Draws the gauge rod that is held upright full size, in strips to be cut out and glued end to end; every joint is filled. */
-export function writeRodPages(fields: readonly Field[], { pdf, startPage, write, tape }: Paper): void {
+export function writeRodPages(fields: readonly Field[], { pdf, startPage, write, tape, say }: Paper): void {
   const marks = gaugeRod(fields, 'y');
   if (marks.length < 2) return;
   const total = marks[marks.length - 1].toMm;
   const page = (): number => {
     const from = startPage();
-    drawScaleBar(pdf, MARGIN_MM * POINTS_PER_MM, from + 2 * POINTS_PER_MM);
+    drawScaleBar(pdf, say, MARGIN_MM * POINTS_PER_MM, from + 2 * POINTS_PER_MM);
     return from + CHECK_ROOM_MM * POINTS_PER_MM;
   };
   let top = page();
@@ -53,8 +55,7 @@ export function writeRodPages(fields: readonly Field[], { pdf, startPage, write,
     const x = (MARGIN_MM + (strip % perPage) * COLUMN_MM) * POINTS_PER_MM;
     const own = Math.min(length, total - strip * length);
     drawStrip(pdf, marks, strip * length, own, x, top, write, tape);
-    const glued = strip + 1 < strips ? `${strip + 1} of ${strips}, glue ${strip + 2} on here` : `${strip + 1} of ${strips}, the end`;
-    write(glued, 7, x, top + own * POINTS_PER_MM + 3, (COLUMN_MM - 2) * POINTS_PER_MM);
+    write(say('paper/rodStrip', { number: strip + 1, of: strips }), 7, x, top + own * POINTS_PER_MM + 3, (COLUMN_MM - 2) * POINTS_PER_MM);
   }
 }
 

@@ -1,7 +1,5 @@
 import { tripsFor } from '@azulejo/core/cuts/cutOrder';
 import type { CutPiece } from '@azulejo/core/cuts/cutPiece';
-import { tapeOf } from '@azulejo/core/job/job';
-import { kindName } from '@azulejo/core/messages/en/names';
 import { formatLength, formatLengthWithUnit } from '@azulejo/core/units/formatLength';
 import type { SurfaceSource } from './exportKind.ts';
 import { drawPieceOutline, type Frame } from './paperDrawing.ts';
@@ -13,10 +11,10 @@ const PADDING = 3.5 * POINTS_PER_MM;
 
 /** A sticker for every cut piece, three by eight on an A4 page without margins, in the order in which they are cut. */
 export function writeStickers(source: SurfaceSource): Promise<Buffer> {
-  const { job, surface, planned } = source;
-  const { pdf, finish } = startPaper(`${job.name}: ${surface.name}, labels`, 'portrait');
+  const { job, surface, planned, words } = source;
+  const { pdf, finish } = startPaper(words.say, `${job.name}: ${surface.name}, ${words.say('paper/labels')}`, 'portrait');
   const pieces = tripsFor(planned, surface.pattern, job.cutting).flatMap((trip) => trip.settings.flatMap((setting) => setting.pieces));
-  if (pieces.length === 0) write(pdf, `${surface.name}: every piece is whole, there is nothing to label.`, 'text', 11, INK, 40, 40, 500);
+  if (pieces.length === 0) write(pdf, words.say('paper/nothingToLabel', { surface: surface.name }), 'text', 11, INK, 40, 40, 500);
   const [width, height] = [pdf.page.width / COLUMNS, pdf.page.height / ROWS];
   pieces.forEach((piece, k) => {
     const place = k % (COLUMNS * ROWS);
@@ -30,11 +28,10 @@ export function writeStickers(source: SurfaceSource): Promise<Buffer> {
 
 function drawSticker(
   pdf: PDFKit.PDFDocument,
-  { job, surface, planned }: SurfaceSource,
+  { surface, planned, tape, words }: SurfaceSource,
   piece: CutPiece,
   { x, y, width, height }: Frame,
 ): void {
-  const tape = tapeOf(job, surface);
   const picture = 0.3 * width;
   const text = width - picture - 8;
   // A long label is written smaller, so that it stays on one line.
@@ -44,7 +41,7 @@ function drawSticker(
   const tile = planned.offCuts.sources.get(piece.label)?.tile;
   const lines = [
     `${formatLength(piece.sizeMm.widthMm, tape)} x ${formatLengthWithUnit(piece.sizeMm.heightMm, tape)}`,
-    `${kindName(piece.kind)}${tile === undefined ? '' : `, tile ${tile}`}`,
+    `${words.kindName(piece.kind)}${tile === undefined ? '' : `, ${words.say('paper/tile', { number: tile })}`}`,
   ];
   lines.forEach((line, k) => write(pdf, line, 'text', 8.5, INK, x, y + 36 + 11 * k, text));
   pdf.font('text').fontSize(7);

@@ -3,7 +3,6 @@ import type { CutPiece } from '@azulejo/core/cuts/cutPiece';
 import { drawScaleBar } from './scaleBar.ts';
 import { boxOf, type Box, type Ring } from '@azulejo/core/geometry/ring';
 import { productName } from '@azulejo/core/job/job';
-import { kindName } from '@azulejo/core/messages/en/names';
 import type { SurfaceSource } from './exportKind.ts';
 import { drawArrow } from './paperDrawing.ts';
 import { FAINT, INK, MARGIN, POINTS_PER_MM, startPaper, write, type Paper } from './paper.ts';
@@ -32,20 +31,20 @@ const groupsFor = ({ planned, label }: SurfaceSource): CutGroup[] =>
 
 /** Curved and awkward pieces in full size over A4 pages, each with a bar to check the scale and crosses to join pages by. */
 export function writeTemplates(source: SurfaceSource): Promise<Buffer> {
-  const { job, surface } = source;
+  const { job, surface, words } = source;
+  const { say } = words;
   const pages = groupsFor(source).flatMap(fewestPages);
-  const paper = startPaper(`${job.name}: ${surface.name}, templates`, pages[0]?.layout ?? 'portrait');
+  const paper = startPaper(say, `${job.name}: ${surface.name}, ${say('paper/templates')}`, pages[0]?.layout ?? 'portrait');
   const { pdf } = paper;
   const kept = pages.slice(0, MOST_PAGES);
   kept.forEach((page, k) => {
     if (k > 0) pdf.addPage({ size: 'A4', layout: page.layout, margin: MARGIN });
     drawPage(paper, source, page);
   });
-  if (pages.length === 0)
-    write(pdf, `${surface.name}: every cut is set by fence, tape or core bit. No piece needs a template.`, 'text', 11, INK, 40, 40, 500);
+  if (pages.length === 0) write(pdf, say('paper/noTemplate', { surface: surface.name }), 'text', 11, INK, 40, 40, 500);
   if (pages.length > MOST_PAGES) {
     pdf.addPage();
-    write(pdf, `${pages.length - MOST_PAGES} more pages were left out.`, 'text', 11, INK, 40, 40, 500);
+    write(pdf, say('paper/pagesLeftOut', { count: pages.length - MOST_PAGES }), 'text', 11, INK, 40, 40, 500);
   }
   return paper.finish();
 }
@@ -85,19 +84,20 @@ function pagesOf(group: CutGroup, layout: Layout): Page[] {
 
 const pagesFor = (size: number, page: number): number => Math.max(1, Math.ceil((size - OVERLAP_MM) / (page - OVERLAP_MM)));
 
-function drawPage({ pdf }: Paper, { job, surface }: SurfaceSource, { group, window, column, row, columns, rows }: Page): void {
+function drawPage({ pdf }: Paper, { job, surface, words }: SurfaceSource, { group, window, column, row, columns, rows }: Page): void {
   const { first, pieces } = group;
   const [left, top] = [WHITE_MM * POINTS_PER_MM, (WHITE_MM + HEAD_MM) * POINTS_PER_MM];
   const width = (window.maxX - window.minX) * POINTS_PER_MM;
   const height = (window.maxY - window.minY) * POINTS_PER_MM;
   const labels = pieces.map(({ label }) => label);
+  const { say } = words;
   const sheet =
     columns * rows === 1
       ? ''
-      : `, page ${row * columns + column + 1} of ${columns * rows}: row ${row + 1} from the top, ${column + 1} from the left`;
+      : say('paper/templateSheet', { page: row * columns + column + 1, of: columns * rows, row: row + 1, column: column + 1 });
   write(
     pdf,
-    `${labels.slice(0, 8).join(', ')}${labels.length > 8 ? ` and ${labels.length - 8} more` : ''}`,
+    `${labels.slice(0, 8).join(', ')}${labels.length > 8 ? ` ${say('paper/andMore', { count: labels.length - 8 })}` : ''}`,
     'bold',
     15,
     INK,
@@ -107,7 +107,7 @@ function drawPage({ pdf }: Paper, { job, surface }: SurfaceSource, { group, wind
   );
   write(
     pdf,
-    `${surface.name}, ${productName(job, first.productId)}. ${kindName(first.kind)}, face up${first.hasWayUp ? ', arrow to the top' : ''}${sheet}.`,
+    `${surface.name}, ${productName(job, first.productId)}. ${say('paper/templateOf', { kind: words.kindName(first.kind), wayUp: first.hasWayUp, sheet })}.`,
     'text',
     8,
     FAINT,
@@ -115,7 +115,7 @@ function drawPage({ pdf }: Paper, { job, surface }: SurfaceSource, { group, wind
     left + 8,
     width,
   );
-  drawScaleBar(pdf, left, left + 32);
+  drawScaleBar(pdf, say, left, left + 32);
   const at = ([x, y]: readonly [number, number]): [number, number] => [
     left + (x - window.minX) * POINTS_PER_MM,
     top + (window.maxY - y) * POINTS_PER_MM,

@@ -1,9 +1,5 @@
 import { boxOf, type Ring } from '@azulejo/core/geometry/ring';
 import { distance, scale, subtract, unit } from '@azulejo/core/geometry/point';
-import { tapeOf } from '@azulejo/core/job/job';
-import { describeAhead, describeShare } from '@azulejo/core/messages/en/mixes';
-import { SAFETY } from '@azulejo/core/messages/en/safety';
-import { describeZone, describeZones } from '@azulejo/core/messages/en/zones';
 import { thingNamesOf } from '@azulejo/core/messages/thingNames';
 import { mixFor } from '@azulejo/core/takeoff/mixes/planMixes';
 import type { SurfaceSource } from './exportKind.ts';
@@ -18,12 +14,12 @@ const BADGE = 9;
 
 /** In what order a surface is laid: its zones drawn with their numbers and the way on, and what each takes. Nothing for one zone. */
 export function writeZonePage(pdf: PDFKit.PDFDocument, source: SurfaceSource): void {
-  const { job, planned, surface, mixes = [] } = source;
+  const { planned, surface, mixes = [], tape, words } = source;
+  const { say } = words;
   const { zones } = planned.zones;
-  const tape = tapeOf(job, surface);
   if (zones.length < 2) return;
   pdf.addPage();
-  const top = writeHeader(pdf, source, 'laying zones');
+  const top = writeHeader(pdf, source, say('paper/zones'));
   const width = pdf.page.width - 2 * MARGIN - COLUMN - 20;
   drawZones(pdf, planned, { x: MARGIN, y: top + 6, width, height: pdf.page.height - top - MARGIN - 20 });
   const adhesive = mixes.find(({ item, surfaces }) => item === 'adhesive' && surfaces.some(({ surfaceId }) => surfaceId === surface.id));
@@ -31,20 +27,20 @@ export function writeZonePage(pdf: PDFKit.PDFDocument, source: SurfaceSource): v
   const line = (text: string, size = 9, colour = INK): void => {
     if (y + 2 * size > pdf.page.height - MARGIN - 10) {
       pdf.addPage();
-      [x, wide, y] = [MARGIN, pdf.page.width - 2 * MARGIN, writeHeader(pdf, source, 'laying zones, continued')];
+      [x, wide, y] = [MARGIN, pdf.page.width - 2 * MARGIN, writeHeader(pdf, source, say('paper/zonesContinued'))];
     }
     y = write(pdf, text, 'text', size, colour, x, y, wide) + 3;
   };
-  line(describeZones(planned.zones, thingNamesOf(planned.traced)));
-  const ahead = adhesive ? describeAhead(adhesive, tape) : '';
+  line(words.describeZones(planned.zones, thingNamesOf(planned.traced)));
+  const ahead = adhesive ? words.describeAhead(adhesive, tape) : '';
   if (ahead !== '') line(ahead);
   y += 4;
   for (const zone of zones) {
     const share = adhesive ? mixFor(adhesive, surface.id, zone.areaMm2 / 1e6) : null;
-    const mix = share ? `; mix ${describeShare(share, tape)} of water` : '';
-    line(`${zone.number}.  ${describeZone(zone, tape)}${mix}`);
+    const mix = share ? `; ${say('paper/zoneMix', { mix: words.describeShare(share, tape) })}` : '';
+    line(`${zone.number}.  ${words.describeZone(zone, tape)}${mix}`);
   }
-  line(SAFETY.mixing, 7.5, FAINT);
+  line(words.SAFETY.mixing, 7.5, FAINT);
 }
 
 function drawZones(pdf: PDFKit.PDFDocument, { traced, zones: { zones } }: SurfaceSource['planned'], frame: Frame): void {

@@ -2,7 +2,7 @@ import type { FastifyPluginAsyncZod } from 'fastify-type-provider-zod';
 import { z } from 'zod';
 import type { Glance } from '@azulejo/core/formats/glance';
 import { ApiError } from '../errors/apiError.ts';
-import type { Work } from '../work/registry.ts';
+import type { DoWork } from '../work/registry.ts';
 import type { JobRepository } from './jobRepository.ts';
 
 /** Glances kept in memory; a job that did not change is planned once. */
@@ -10,7 +10,7 @@ const MOST_KEPT = 300;
 
 /** What a job comes to at a glance, for the list of jobs. */
 export const glanceRoutes =
-  (jobs: JobRepository, takeGlance: Work<'glance'>): FastifyPluginAsyncZod =>
+  (jobs: JobRepository, takeGlance: DoWork<'glance'>): FastifyPluginAsyncZod =>
   async (app) => {
     const kept = new Map<string, Promise<Glance>>();
 

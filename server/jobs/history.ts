@@ -10,7 +10,7 @@ import type { KnownJob } from './jobMemory.ts';
 const SQL = readQueries(import.meta.url, ['findToUndo', 'findToRedo', 'listOthersSince', 'markUndone', 'markRedone', 'markPassed']);
 
 /** A way along one's own history. */
-type Step = 'undo' | 'redo';
+type HistoryMove = 'undo' | 'redo';
 
 /** A change as the history has it. */
 interface HistoryRow {
@@ -21,7 +21,7 @@ interface HistoryRow {
 }
 
 /** What somebody takes back or makes again next. Throws `job/nothing-to-undo`, `job/nothing-to-redo`. */
-export async function findInHistory(database: Queryable, jobId: string, by: string, step: Step): Promise<HistoryRow> {
+export async function findInHistory(database: Queryable, jobId: string, by: string, step: HistoryMove): Promise<HistoryRow> {
   const [row] = await database.query<HistoryRow>(step === 'undo' ? SQL.findToUndo : SQL.findToRedo, [jobId, by]);
   if (!row) throw new ApiError(step === 'undo' ? 'job/nothing-to-undo' : 'job/nothing-to-redo');
   return row;
@@ -54,7 +54,7 @@ export async function builtOn(database: Queryable, job: Job, by: string, row: Hi
 
 /** Writes down that a change was taken back or made again. What takes it back the next time follows from the job as it was just now. */
 export const mark =
-  ({ job, version, position }: KnownJob, row: HistoryRow, step: Step, after: Job) =>
+  ({ job, version, position }: KnownJob, row: HistoryRow, step: HistoryMove, after: Job) =>
   (on: Queryable): Promise<unknown> =>
     step === 'undo'
       ? on.query(SQL.markUndone, [job.id, row.position, version + 1])

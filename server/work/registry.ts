@@ -14,4 +14,4 @@ export type Task<K extends WorkKind> = Parameters<(typeof WORK)[K]>[0];
 export type Done<K extends WorkKind> = Awaited<ReturnType<(typeof WORK)[K]>>;
 
 /** Does work of one kind: threads in the running server. Throws ApiError. */
-export type Work<K extends WorkKind> = (task: Task<K>) => Promise<Done<K>>;
+export type DoWork<K extends WorkKind> = (task: Task<K>) => Promise<Done<K>>;

@@ -1,7 +1,7 @@
 import { Worker } from 'node:worker_threads';
 import { ApiError } from '../errors/apiError.ts';
 import type { ErrorCode } from '../errors/catalogue.ts';
-import type { Done, Task, Work, WorkKind } from './registry.ts';
+import type { Done, Task, DoWork, WorkKind } from './registry.ts';
 
 /** Work that takes longer is given up, ms: a job of many surfaces on a small machine that has other things to do takes most of a minute. */
 const LIMIT_MS = 120_000;
@@ -17,7 +17,7 @@ export type Answer<T> = { readonly done: T } | { readonly code: ErrorCode };
 
 /** Does work of one kind in a thread of its own, one task after the other. */
 export interface WorkLine<K extends WorkKind> {
-  readonly work: Work<K>;
+  readonly work: DoWork<K>;
   close(): Promise<void>;
 }
 

@@ -1,3 +1,4 @@
+import { language } from '../words/language.ts';
 import type { Glance } from '@azulejo/core/formats/glance';
 import type { Job } from '@azulejo/core/job/job';
 import type { Entry } from '@azulejo/core/site/entry';
@@ -148,8 +149,12 @@ export const api = {
 export const pictureUrl = (jobId: string, image: string): string =>
   image.startsWith('photo:') ? `/api${jobUrl(jobId)}/photos/${image.slice('photo:'.length)}` : image;
 
-/** Where an export can be downloaded. */
+/** Where an export can be downloaded, in the language that is spoken. */
 export const exportUrl = (jobId: string, exportId: string, surfaceId?: string, piece?: string): string => {
-  const of = new URLSearchParams({ ...(surfaceId ? { surface: surfaceId } : {}), ...(piece ? { piece } : {}) }).toString();
+  const of = new URLSearchParams({
+    ...(surfaceId ? { surface: surfaceId } : {}),
+    ...(piece ? { piece } : {}),
+    ...(language.value === 'en' ? {} : { language: language.value }),
+  }).toString();
   return `/api${jobUrl(jobId)}/exports/${exportId}${of && `?${of}`}`;
 };

@@ -1,12 +1,12 @@
 <script setup lang="ts">
 import Button from 'primevue/button';
-import { PhArrowUUpLeft, PhArrowUUpRight, PhKeyboard, PhMoon, PhSun } from '@phosphor-icons/vue';
+import { PhArrowUUpLeft, PhArrowUUpRight, PhGearSix, PhKeyboard, PhMoon, PhSun } from '@phosphor-icons/vue';
 import { useJobStore } from '../stores/jobStore.ts';
 import { useTheme } from '../theme/useTheme.ts';
 import SaveMark from './SaveMark.vue';
 
 defineProps<{ jobId?: string }>();
-const emit = defineEmits<{ help: [] }>();
+const emit = defineEmits<{ help: []; settings: [] }>();
 const jobs = useJobStore();
 const { isDark, toggle } = useTheme();
 </script>
@@ -42,6 +42,7 @@ const { isDark, toggle } = useTheme();
     <Button title="Keys (?)" text severity="secondary" aria-label="Keys" class="keys" @click="emit('help')"
       ><PhKeyboard :size="21"
     /></Button>
+    <Button title="Settings" text severity="secondary" aria-label="Settings" @click="emit('settings')"><PhGearSix :size="21" /></Button>
     <Button :title="isDark ? 'Light' : 'Dark'" text severity="secondary" :aria-label="isDark ? 'Light' : 'Dark'" @click="toggle()"
       ><PhSun v-if="isDark" :size="21" /><PhMoon v-else :size="21"
     /></Button>

@@ -6,13 +6,13 @@ import type { Finding } from '@azulejo/core/advice/finding';
 import { mendedJob } from '@azulejo/core/advice/mendHolds';
 import { findingsOn } from '@azulejo/core/advice/findingsOn';
 import { tapeOf, type Job, type Surface } from '@azulejo/core/job/job';
-import { worstFirst } from '@azulejo/core/advice/worstFirst';
-import { describeFinding, describeMend, explainFinding } from '@azulejo/core/messages/en/advice';
+import { describeMend } from '@azulejo/core/messages/en/advice';
 import type { SurfacePlan } from '@azulejo/core/plan/planned';
 import TextField from '../fields/TextField.vue';
 import TroubleNote from '../fields/TroubleNote.vue';
 import { useJobStore } from '../stores/jobStore.ts';
-import { fieldSought, stepOfFinding } from './stepOfFinding.ts';
+import { findingsShown } from './findingsShown.ts';
+import { fieldSought } from './stepOfFinding.ts';
 import type { SurfaceStep } from './surfaceSteps.ts';
 import { useProvenMends } from '../workers/useProvenMends.ts';
 import { useAttempt } from './useAttempt.ts';
@@ -40,26 +40,9 @@ const mendOf = (finding: Finding): string | null =>
   proven.value?.findings === found.value && proven.value.holding.has(finding)
     ? describeMend(finding, tapeOf(props.job, props.surface))
     : null;
-/** The worst first; of those alike, what is mended in this step. */
-const all = computed(() => {
-  const tape = tapeOf(props.job, props.surface);
-  return (
-    worstFirst(found.value)
-      .map((finding) => ({
-        finding,
-        key: finding.code + finding.path.join(),
-        words: describeFinding(finding, tape),
-        why: explainFinding(finding, tape),
-        mend: mendOf(finding),
-        mending: stepOfFinding(finding),
-      }))
-      // Whoever cuts sees what is to be seen to in cutting.
-      .filter(({ mending }) => props.step !== 'cuts' || mending.name === 'cuts')
-      .sort((a, b) => rank(a) - rank(b))
-  );
-});
-const rank = ({ finding, mending }: { finding: Finding; mending: { name: SurfaceStep } }): number =>
-  (finding.severity === 'note' ? 2 : 0) + (mending.name === props.step ? 0 : 1);
+const all = computed(() =>
+  findingsShown(found.value, props.step, tapeOf(props.job, props.surface)).map((one) => ({ ...one, mend: mendOf(one.finding) })),
+);
 const open = computed(() => all.value.filter(({ finding }) => (finding.known ?? null) === null));
 const shown = computed(() => (showsAll.value ? open.value : open.value.slice(0, AT_ONCE)));
 const showsAll = ref(false);

@@ -1,6 +1,6 @@
 import { defineStore } from 'pinia';
 import { computed, shallowRef } from 'vue';
-import { nextTick, pieceKey, ticksInForce, type Kept, type Tick, type TickState } from '@azulejo/core/site/tick';
+import { nextTick, pieceKey, ticksInForce, type KeptCount, type Tick, type TickState } from '@azulejo/core/site/tick';
 import { api } from '../api/client.ts';
 import { newUuid } from '../saving/newUuid.ts';
 import { useOutbox } from '../saving/outbox.ts';
@@ -21,12 +21,12 @@ export const useTickStore = defineStore('ticks', () => {
   const stateOf = (surfaceId: string, label: string): TickState => inForce.value.get(pieceKey({ surfaceId, label }))?.state ?? 'open';
 
   /** How the surfaces were counted that were first ticked here, until the job has it. */
-  const counts = shallowRef<ReadonlyMap<string, Kept>>(new Map());
-  const countOf = (surfaceId: string): Kept | undefined =>
+  const counts = shallowRef<ReadonlyMap<string, KeptCount>>(new Map());
+  const countOf = (surfaceId: string): KeptCount | undefined =>
     counts.value.get(surfaceId) ?? waiting.value.find((one) => one.surfaceId === surfaceId && one.kept)?.kept;
 
   /** Ticks pieces of a surface; those that are so already are left. The first of a surface says how its pieces were counted. */
-  async function tick(surfaceId: string, labels: readonly string[], state: TickState, kept?: Kept): Promise<void> {
+  async function tick(surfaceId: string, labels: readonly string[], state: TickState, kept?: KeptCount): Promise<void> {
     if (jobId.value === null) return;
     const made = labels
       .filter((label) => stateOf(surfaceId, label) !== state)

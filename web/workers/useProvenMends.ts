@@ -6,7 +6,7 @@ import { planner } from './planner.ts';
 import { useLatest } from './useLatest.ts';
 
 /** The findings of a surface, as they were found. */
-interface Found {
+interface FindingsToProve {
   readonly job: Job;
   readonly surfaceId: string;
   readonly findings: readonly Finding[];
@@ -19,8 +19,8 @@ export interface Proven {
 }
 
 /** The mends that hold when they are tried away from the page: none is offered before. A newer plan comes before them. */
-export function useProvenMends(found: Ref<Found | null>) {
-  return useLatest<Found, Proven>(
+export function useProvenMends(found: Ref<FindingsToProve | null>) {
+  return useLatest<FindingsToProve, Proven>(
     () => (found.value?.findings.some(({ mend }) => mend) ? found.value : null),
     async ({ job, surfaceId, findings }) => {
       const holding = await planner.mendsThatHold(withoutPictures(job), surfaceId, findings);

@@ -7,7 +7,7 @@ import { FITS_MM } from './freeSpace.ts';
 import type { CutRule, WantedPiece } from './wanted.ts';
 
 /** A box in one turn, mm, with the sides that have to be factory edges as bits. */
-interface Way {
+interface BoxWay {
   readonly width: number;
   readonly height: number;
   readonly sides: number;
@@ -40,7 +40,7 @@ const BIT: Readonly<Record<Side, number>> = { left: 1, right: 2, bottom: 4, top:
 const ALL = 15;
 
 /** Whether boxes fit into a rectangle of which some sides are factory edges. */
-function fitIn(boxes: readonly (readonly Way[])[], width: number, height: number, sides: number, kerfMm: number): boolean {
+function fitIn(boxes: readonly (readonly BoxWay[])[], width: number, height: number, sides: number, kerfMm: number): boolean {
   if (boxes.length === 1) return boxes[0].some((way) => standsIn(way, width, height, sides));
   return boxes.some((ways, k) => {
     const rest = boxes.filter((_, m) => m !== k);
@@ -59,20 +59,20 @@ function fitIn(boxes: readonly (readonly Way[])[], width: number, height: number
 }
 
 /** Whether a box stands in a rectangle with the factory edges it needs. */
-function standsIn({ width, height, sides }: Way, roomX: number, roomY: number, has: number): boolean {
+function standsIn({ width, height, sides }: BoxWay, roomX: number, roomY: number, has: number): boolean {
   if ((sides & ~has) !== 0 || width > roomX + FITS_MM || height > roomY + FITS_MM) return false;
   if ((sides & 3) === 3 && Math.abs(width - roomX) > 2 * FITS_MM) return false;
   return (sides & 12) !== 12 || Math.abs(height - roomY) <= 2 * FITS_MM;
 }
 
-const waysOf = (piece: WantedPiece, { directional }: CutRule): readonly Way[] => (directional ? asItLies : turnedRound)(piece);
+const waysOf = (piece: WantedPiece, { directional }: CutRule): readonly BoxWay[] => (directional ? asItLies : turnedRound)(piece);
 
 const asItLies = oncePer((piece: WantedPiece) => distinctWays(piece, [0]));
 const turnedRound = oncePer((piece: WantedPiece) => distinctWays(piece, [0, 1, 2, 3]));
 
-function distinctWays(piece: WantedPiece, quarters: readonly number[]): readonly Way[] {
+function distinctWays(piece: WantedPiece, quarters: readonly number[]): readonly BoxWay[] {
   const { widthMm, heightMm } = coreOf(piece);
-  const ways = quarters.map((quarter): Way => {
+  const ways = quarters.map((quarter): BoxWay => {
     const sides = piece.factorySides.map((side) => ROUND[(ROUND.indexOf(side) + quarter) % 4]);
     return {
       width: quarter % 2 === 0 ? widthMm : heightMm,

@@ -13,7 +13,7 @@ export interface FilledBlank {
 }
 
 /** A rectangle to cut from, with its sides that are edges of the factory. */
-interface Part {
+interface BlankPart {
   readonly box: Box;
   readonly sides: readonly Side[];
 }
@@ -34,7 +34,7 @@ export function fillBlanks(pieces: readonly WantedPiece[], blanks: readonly Blan
   if (!first || !isFromRectangle(first)) return [];
   const tile = tileSize(first);
   const left = new Set(pieces);
-  const fill = (part: Part): PlacedPiece[] => {
+  const fill = (part: BlankPart): PlacedPiece[] => {
     const fitting = [...left].flatMap((piece) => placeIn(piece, part, rule) ?? []).sort((a, b) => b.piece.areaMm2 - a.piece.areaMm2);
     if (fitting.length === 0) return [];
     const [taken] = fitting;
@@ -53,10 +53,16 @@ export function fillBlanks(pieces: readonly WantedPiece[], blanks: readonly Blan
 }
 
 /** What is left of a part once a piece is out of it, by cuts right through: along its height first, or along its width, whichever leaves the larger piece. */
-function restOf({ box, sides }: Part, taken: Box, kerfMm: number): Part[] {
-  const beside = (own: Box): Part[] => [...partOf({ ...own, maxX: taken.minX - kerfMm }), ...partOf({ ...own, minX: taken.maxX + kerfMm })];
-  const above = (own: Box): Part[] => [...partOf({ ...own, maxY: taken.minY - kerfMm }), ...partOf({ ...own, minY: taken.maxY + kerfMm })];
-  const partOf = (own: Box): Part[] => {
+function restOf({ box, sides }: BlankPart, taken: Box, kerfMm: number): BlankPart[] {
+  const beside = (own: Box): BlankPart[] => [
+    ...partOf({ ...own, maxX: taken.minX - kerfMm }),
+    ...partOf({ ...own, minX: taken.maxX + kerfMm }),
+  ];
+  const above = (own: Box): BlankPart[] => [
+    ...partOf({ ...own, maxY: taken.minY - kerfMm }),
+    ...partOf({ ...own, minY: taken.maxY + kerfMm }),
+  ];
+  const partOf = (own: Box): BlankPart[] => {
     if (own.maxX - own.minX < NARROWEST_MM || own.maxY - own.minY < NARROWEST_MM) return [];
     const kept: Readonly<Record<Side, boolean>> = {
       left: own.minX === box.minX,
@@ -68,14 +74,14 @@ function restOf({ box, sides }: Part, taken: Box, kerfMm: number): Part[] {
   };
   const upright = [...beside(box), ...above({ ...box, minX: taken.minX, maxX: taken.maxX })];
   const level = [...above(box), ...beside({ ...box, minY: taken.minY, maxY: taken.maxY })];
-  const largest = (parts: readonly Part[]): number => Math.max(0, ...parts.map((part) => areaOf(part.box)));
+  const largest = (parts: readonly BlankPart[]): number => Math.max(0, ...parts.map((part) => areaOf(part.box)));
   return (largest(level) > largest(upright) ? level : upright).sort((a, b) => areaOf(b.box) - areaOf(a.box));
 }
 
 const areaOf = ({ minX, minY, maxX, maxY }: Box): number => (maxX - minX) * (maxY - minY);
 
 /** Where a piece comes out of a part; null where it does not. */
-function placeIn(piece: WantedPiece, { sides, box }: Part, { directional }: CutRule): PlacedPiece | null {
+function placeIn(piece: WantedPiece, { sides, box }: BlankPart, { directional }: CutRule): PlacedPiece | null {
   for (const turn of directional ? [0] : [0, 1, 2, 3]) {
     const needed = new Set(piece.factorySides.map((side) => ROUND[(ROUND.indexOf(side) + turn) % 4]));
     if ([...needed].some((side) => !sides.includes(side))) continue;

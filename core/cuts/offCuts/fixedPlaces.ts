@@ -1,7 +1,7 @@
 import { ON_LINE_TWICE_MM, SAW_MM } from '../../tolerances.ts';
 import { cross, distance, dot, motion, subtract, unit, type Point } from '../../geometry/point.ts';
 import { isBox, isConvex, mapPolygon, ringArea, type Ring } from '../../geometry/ring.ts';
-import { Clearance, placeOf, type Place } from './outlinePlaces.ts';
+import { Clearance, placeOf, type OutlinePlace } from './outlinePlaces.ts';
 import { pairBound } from './pairBound.ts';
 import type { CutRule, WantedPiece } from './wanted.ts';
 
@@ -37,7 +37,7 @@ export function byFixedPlaces(pieces: readonly WantedPiece[], { kerfMm, directio
   const keepsOff = new Clearance(Math.max(0, kerfMm - SAW_MM), Infinity);
   const places = new Map(held.map(({ piece, corner }) => [piece, cornerPlaces(piece, corner, directional, keepsOff)]));
   const fixed = [...places.keys()].sort((a, b) => b.areaMm2 - a.areaMm2);
-  const findRoom = (taken: readonly Place[], [piece, ...others]: readonly WantedPiece[]): boolean =>
+  const findRoom = (taken: readonly OutlinePlace[], [piece, ...others]: readonly WantedPiece[]): boolean =>
     (places.get(piece) ?? []).some(
       (place) => taken.every((one) => keepsOff.keeps(one, place)) && (others.length === 0 || findRoom([...taken, place], others)),
     );
@@ -67,10 +67,10 @@ function keptCorner({ outline: [outline], tile, factorySides }: WantedPiece): re
 }
 
 /** Every place of a piece in its tile in which two sides that it keeps lie on two of the tile's. */
-function cornerPlaces(piece: WantedPiece, [a, b]: readonly [Side, Side], directional: boolean, keepsOff: Clearance): Place[] {
+function cornerPlaces(piece: WantedPiece, [a, b]: readonly [Side, Side], directional: boolean, keepsOff: Clearance): OutlinePlace[] {
   const sides = sidesOf(piece.tile);
   const corner = meet(a, b);
-  const places: Place[] = [];
+  const places: OutlinePlace[] = [];
   for (const i of sides)
     for (const j of sides) {
       if (!isAlike(i, j, a, b)) continue;

@@ -17,7 +17,7 @@ const TOUCH_MM = HAIR_MM;
 const NOTHING_MM2 = 0.5;
 
 /** A piece in one of the places that its tile has for it. */
-export interface Place {
+export interface OutlinePlace {
   readonly outline: Polygon;
   readonly turnDeg: number;
   readonly box: Box;
@@ -33,8 +33,8 @@ export interface Place {
  * The places that the tile of a piece has for it: where it lies in its own, in every turn that brings the outline of the
  * tile onto itself, so that its factory edges stay factory edges.
  */
-export function placesOf(piece: WantedPiece, { directional }: CutRule, keepsOff: Clearance): Place[] {
-  const own: Place = placeOf(piece.outline, 0, keepsOff);
+export function placesOf(piece: WantedPiece, { directional }: CutRule, keepsOff: Clearance): OutlinePlace[] {
+  const own: OutlinePlace = placeOf(piece.outline, 0, keepsOff);
   if (directional) return [own];
   const turned = selfTurns(piece.tile, TURN_SLACK_MM).map((turn) =>
     placeOf(mapPolygon(piece.outline, turn.turn), degreesOf(turn), keepsOff),
@@ -68,7 +68,7 @@ export class Clearance {
     return key;
   }
 
-  keeps(a: Place, b: Place): boolean {
+  keeps(a: OutlinePlace, b: OutlinePlace): boolean {
     const pair = a.key < b.key ? a.key * 65536 + b.key : b.key * 65536 + a.key;
     const known = this.known.get(pair);
     if (known !== undefined) return known;
@@ -83,7 +83,7 @@ const apart = (a: Box, b: Box, kerfMm: number): boolean =>
   a.minX > b.maxX + kerfMm || b.minX > a.maxX + kerfMm || a.minY > b.maxY + kerfMm || b.minY > a.maxY + kerfMm;
 
 /** Whether two places lie on each other, or so near that the saw between them would take from one. */
-function overlaps(a: Place, b: Place, kerfMm: number): boolean {
+function overlaps(a: OutlinePlace, b: OutlinePlace, kerfMm: number): boolean {
   // Most pieces of one tile lie well upon each other: a few places tell.
   if (a.inside.some((p) => isInside(p, [b.outline])) || b.inside.some((p) => isInside(p, [a.outline]))) return true;
   const nearMm = kerfMm - TOUCH_MM;
@@ -96,7 +96,7 @@ function overlaps(a: Place, b: Place, kerfMm: number): boolean {
 }
 
 /** Whether all of a place lies beyond the line of one side of another. */
-function liesBeyondASide({ outline: [ring] }: Place, { outline: [other] }: Place): boolean {
+function liesBeyondASide({ outline: [ring] }: OutlinePlace, { outline: [other] }: OutlinePlace): boolean {
   return other.some(([ax, ay], k) => {
     const [bx, by] = other[k + 1 === other.length ? 0 : k + 1];
     return ring.every(([x, y]) => (bx - ax) * (y - ay) - (by - ay) * (x - ax) <= 0);
@@ -104,7 +104,7 @@ function liesBeyondASide({ outline: [ring] }: Place, { outline: [other] }: Place
 }
 
 /** Whether a corner of one place is nearer than so much to a side of another. */
-function comesWithin(mm: number, a: Place, { outline, box }: Place): boolean {
+function comesWithin(mm: number, a: OutlinePlace, { outline, box }: OutlinePlace): boolean {
   const isFar = ([x, y]: Point): boolean => x < box.minX - mm || x > box.maxX + mm || y < box.minY - mm || y > box.maxY + mm;
   return a.outline.some((ring) =>
     ring.some(
@@ -116,7 +116,7 @@ function comesWithin(mm: number, a: Place, { outline, box }: Place): boolean {
 }
 
 /** A place of an outline, by its turn in degrees. */
-export const placeOf = (outline: Polygon, turnDeg: number, keepsOff: Clearance): Place => ({
+export const placeOf = (outline: Polygon, turnDeg: number, keepsOff: Clearance): OutlinePlace => ({
   outline,
   turnDeg,
   box: boxOf(outline[0]),

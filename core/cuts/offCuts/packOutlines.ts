@@ -1,15 +1,15 @@
 import { seededNumbers } from '../../geometry/seededNumbers.ts';
 import { ringArea } from '../../geometry/ring.ts';
-import { Clearance, placesOf, type Place } from './outlinePlaces.ts';
+import { Clearance, placesOf, type OutlinePlace } from './outlinePlaces.ts';
 import type { CutRule, PackedTile, PlacedPiece, WantedPiece } from './wanted.ts';
 
 interface Item {
   readonly piece: WantedPiece;
-  readonly places: readonly Place[];
+  readonly places: readonly OutlinePlace[];
 }
 
 interface Bin {
-  readonly placed: readonly { readonly item: Item; readonly place: Place }[];
+  readonly placed: readonly { readonly item: Item; readonly place: OutlinePlace }[];
   readonly areaMm2: number;
 }
 
@@ -54,7 +54,7 @@ const worth = (bins: readonly Bin[]): number => bins.reduce((sum, { areaMm2 }) =
 function packed(bins: readonly Bin[], items: readonly Item[], tileMm2: number, keepsOff: Clearance): Bin[] {
   const all = [...bins];
   for (const item of items) {
-    let best: { readonly at: number; readonly place: Place } | null = null;
+    let best: { readonly at: number; readonly place: OutlinePlace } | null = null;
     for (let at = 0; at < all.length; at++) {
       const bin = all[at];
       if (bin.areaMm2 + item.piece.areaMm2 > tileMm2 || (best && bin.areaMm2 <= all[best.at].areaMm2)) continue;

@@ -99,14 +99,14 @@ function bestOf(plans: readonly Bin[][]): Bin[] {
 }
 
 /** Where a piece sits tightest in a tile, and in which of its turns. */
-interface Place {
+interface BoxPlace {
   readonly turn: number;
   readonly fit: Fit;
 }
 
 /** The tiles into which a piece of one look may still go; a tile that has no room for it never has it again. */
 interface Open {
-  tiles: { readonly bin: Bin; place: Place; pieces: number }[];
+  tiles: { readonly bin: Bin; place: BoxPlace; pieces: number }[];
   /** So many tiles were asked. */
   asked: number;
 }
@@ -145,8 +145,8 @@ function askAgain(open: Open, all: readonly Bin[], item: Item): void {
   }
 }
 
-function tightest({ space }: Bin, { turns }: Item): Place | null {
-  let best: Place | null = null;
+function tightest({ space }: Bin, { turns }: Item): BoxPlace | null {
+  let best: BoxPlace | null = null;
   for (let turn = 0; turn < turns.length; turn++) {
     const fit = space.fit(turns[turn].box, best?.fit ?? null);
     if (fit) best = { turn, fit };

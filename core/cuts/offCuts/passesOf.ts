@@ -70,7 +70,7 @@ function nextCut(part: Ring, pieces: readonly Held[], kerfMm: number): Cut | nul
 }
 
 /** A line that a piece lies to the left of. */
-interface Line {
+interface SawLine {
   readonly from: Point;
   readonly along: Point;
   /** Whether it is one of its sides. */
@@ -78,15 +78,15 @@ interface Line {
 }
 
 /** The straight sides of a piece that all of it lies behind, then the sides of its box. */
-function linesOf(outline: Ring): Line[] {
-  const sides = outline.flatMap((from, k): Line[] => {
+function linesOf(outline: Ring): SawLine[] {
+  const sides = outline.flatMap((from, k): SawLine[] => {
     const to = outline[(k + 1) % outline.length];
     if (distance(from, to) < SHORT_MM) return [];
     const along = unit(subtract(to, from));
     return outline.every((p) => cross(along, subtract(p, from)) > -SAW_MM) ? [{ from, along, isEdge: true }] : [];
   });
   const { minX, minY, maxX, maxY } = boxOf(outline);
-  const around: readonly Line[] = [
+  const around: readonly SawLine[] = [
     { from: [maxX, minY], along: [0, 1], isEdge: false },
     { from: [minX, maxY], along: [0, -1], isEdge: false },
     { from: [maxX, maxY], along: [-1, 0], isEdge: false },

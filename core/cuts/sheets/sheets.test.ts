@@ -2,7 +2,7 @@ import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { plan } from '../../plan.ts';
 import type { Job } from '../../job/job.ts';
-import { makeSheet, SHEET_PATTERNS } from '../../pattern/makeSheet.ts';
+import { makeSheet, MOUNTED } from '../../pattern/makeSheet.ts';
 import { PATTERNS, repeatOf, type Pattern } from '../../pattern/registry.ts';
 import { cellArea } from '../../pattern/repeat.ts';
 import { trialModule } from '../../pattern/trialModule.ts';
@@ -32,7 +32,7 @@ const jobOf = (shape: Sheet, size: readonly [number, number], x: number, y: numb
 };
 const planOf = (...wanted: Parameters<typeof jobOf>) => plan(jobOf(...wanted)).surfaces[0];
 
-describe.each(SHEET_PATTERNS.map((kind) => [kind, PATTERNS[kind].defaults as Pattern] as const))('%s on sheets', (_, pattern) => {
+describe.each(MOUNTED.map((kind) => [kind, PATTERNS[kind].defaults as Pattern] as const))('%s on sheets', (_, pattern) => {
   test('chips and joints are those of the pattern, sheets meet at the joint, and nothing overlaps', () => {
     const module = trialModule(pattern, 2);
     const made = makeSheet(pattern, module, { widthMm: 900, heightMm: 900 }, ['#335577', '#ddeeff']);
@@ -162,7 +162,7 @@ function replay(made: Sheet, { parts, openedForParts }: SheetPlan): number {
 test('replayed chip by chip: no chip is given twice, parts keep their form, and only a plain face is turned', () => {
   fc.assert(
     fc.property(
-      fc.constantFrom(...SHEET_PATTERNS),
+      fc.constantFrom(...MOUNTED),
       fc.integer({ min: 0, max: 219 }),
       fc.integer({ min: 0, max: 219 }),
       fc.boolean(),

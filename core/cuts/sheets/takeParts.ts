@@ -28,7 +28,7 @@ const ROUNDS = 60;
 const SEED = 5;
 
 /** All parts of one plan. */
-interface Taken {
+interface ChipsTaken {
   readonly taken: readonly TakenPart[];
   readonly opened: number;
   readonly chipsLeft: number;
@@ -40,7 +40,7 @@ interface Taken {
  * Takes parts out of as few sheets as it finds: out of rests of others where the chips lie alike, turned by half where the
  * face allows it, with a few loose chips of other rests where that spares a sheet. The same parts give the same plan.
  */
-export function takeParts(sheet: Sheet, parts: readonly WantedPart[], taking: Taking): Taken {
+export function takeParts(sheet: Sheet, parts: readonly WantedPart[], taking: Taking): ChipsTaken {
   const bySize = parts.map((_, k) => k).sort((a, b) => parts[b].chips.length - parts[a].chips.length);
   const means: Means = {
     moves: parts.length === 0 || !taking.kept ? [] : movesOf(sheet, taking.mayTurn),
@@ -76,7 +76,7 @@ interface Means {
   readonly kept: boolean;
 }
 
-function takeInOrder(sheet: Sheet, parts: readonly WantedPart[], order: readonly number[], { moves, few, kept }: Means): Taken {
+function takeInOrder(sheet: Sheet, parts: readonly WantedPart[], order: readonly number[], { moves, few, kept }: Means): ChipsTaken {
   const perSheet = sheet.chips.length;
   const rests: Rest[] = [];
   const taken: TakenPart[] = new Array<TakenPart>(parts.length);
@@ -114,7 +114,7 @@ function takeFrom(rest: Rest, chips: readonly number[]): void {
 }
 
 /** Chips out of one or more rests, the one that gives most first. */
-interface Found {
+interface FoundPart {
   readonly takes: readonly { readonly rest: Rest; readonly chips: readonly number[] }[];
   readonly turnDeg: 0 | 180;
 }
@@ -126,7 +126,7 @@ function cutFromRest(
   rests: readonly Rest[],
   moves: readonly SheetMove[],
   few: number,
-): Found | null {
+): FoundPart | null {
   let best: { readonly rest: Rest; readonly move: SheetMove; readonly lacks: number } | null = null;
   for (const rest of rests) {
     const most: number = best ? best.lacks - 1 : few;
@@ -169,7 +169,7 @@ function pickLoose(
   need: readonly number[],
   rests: readonly Rest[],
   spoken?: { readonly rest: Rest; readonly chips: readonly number[] },
-): Found | null {
+): FoundPart | null {
   let open = [...need];
   const takes: { rest: Rest; chips: number[] }[] = [];
   for (const rest of rests) {

@@ -1,7 +1,7 @@
 import { ROUNDED_OFTEN, ROUNDING } from '../../tolerances.ts';
 import { distance, type Point } from '../../geometry/point.ts';
 
-interface Flat {
+interface FlatCurve {
   readonly x: number;
   readonly y: number;
 }
@@ -15,7 +15,7 @@ export function ellipsePoints({
   axisRatio,
   startAngle,
   endAngle,
-}: Readonly<{ center: Flat; majorAxisEndPoint: Flat; axisRatio: number; startAngle: number; endAngle: number }>): {
+}: Readonly<{ center: FlatCurve; majorAxisEndPoint: FlatCurve; axisRatio: number; startAngle: number; endAngle: number }>): {
   points: Point[];
   closed: boolean;
 } {
@@ -41,12 +41,12 @@ export function splinePoints({
   knotValues,
   degreeOfSplineCurve,
 }: Readonly<{
-  controlPoints?: readonly Flat[];
-  fitPoints?: readonly Flat[];
+  controlPoints?: readonly FlatCurve[];
+  fitPoints?: readonly FlatCurve[];
   knotValues?: readonly number[];
   degreeOfSplineCurve: number;
 }>): Point[] | null {
-  const flat = ({ x, y }: Flat): Point => [x, y];
+  const flat = ({ x, y }: FlatCurve): Point => [x, y];
   if (!controlPoints || !knotValues || controlPoints.length === 0) return throughPoints((fitPoints ?? []).map(flat));
   const degree = degreeOfSplineCurve;
   const isSound = Number.isInteger(degree) && degree >= 1 && degree <= HIGHEST_DEGREE && degree < controlPoints.length;

@@ -54,7 +54,7 @@ const { DxfParser, default: wholeModule } = dxfParser as unknown as Readonly<
 >;
 const Parser = (DxfParser ?? wholeModule) as typeof dxfParser.DxfParser;
 
-interface Flat {
+interface FlatEntity {
   readonly x: number;
   readonly y: number;
   readonly bulge?: number;
@@ -129,7 +129,7 @@ function drawnBy(raw: IEntity, reading: Reading, depth: number): DrawnPath[] {
   const { passedOver } = reading;
   const entity = raw as Entity;
   const layer = entity.layer || '0';
-  const vertices = (entity['vertices'] ?? []) as readonly Flat[];
+  const vertices = (entity['vertices'] ?? []) as readonly FlatEntity[];
   const straight = (points: readonly Point[], closed: boolean): DrawnPath[] => [
     { layer, closed, corners: points.map((at) => ({ at, bulge: 0 })) },
   ];
@@ -172,10 +172,10 @@ function drawnBy(raw: IEntity, reading: Reading, depth: number): DrawnPath[] {
   }
 }
 
-const at = ({ x, y }: Flat): Point => [x, y];
+const at = ({ x, y }: FlatEntity): Point => [x, y];
 
 /** A round thing whose middle is not told has none. */
-const middleOf = (entity: Entity): Flat => (entity['center'] as Flat | undefined) ?? { x: NaN, y: NaN };
+const middleOf = (entity: Entity): FlatEntity => (entity['center'] as FlatEntity | undefined) ?? { x: NaN, y: NaN };
 
 /** An arc runs counter-clockwise from its start angle to its end angle, radians. */
 function arcCorners(entity: Entity): DrawnCorner[] {
@@ -196,10 +196,10 @@ function insertedPaths(entity: Entity, reading: Reading, depth: number): DrawnPa
   reading.budget.spend(1);
   const block = reading.drawing.blocks?.[String(entity['name'])];
   if (!block) return [];
-  const position = (entity['position'] ?? { x: 0, y: 0 }) as Flat;
+  const position = (entity['position'] ?? { x: 0, y: 0 }) as FlatEntity;
   const [sx, sy] = [Number(entity['xScale'] ?? 1), Number(entity['yScale'] ?? 1)];
   const { turn } = motion(Number(entity['rotation'] ?? 0), at(position));
-  const base = (block.position ?? { x: 0, y: 0 }) as Flat;
+  const base = (block.position ?? { x: 0, y: 0 }) as FlatEntity;
   const inner = (block.entities ?? []).flatMap((one) => pathsOf(one, reading, depth + 1));
   return inner.map((path) => ({
     ...path,

@@ -59,7 +59,7 @@ interface Walk {
 }
 
 /** Where in the drawing something stands: how it is moved, in which group, and how often it was used within what is used. */
-interface Place {
+interface DrawnFrame {
   readonly transform: string;
   readonly group: string;
   readonly depth: number;
@@ -132,7 +132,7 @@ const UNDRAWN: ReadonlySet<string> = new Set([
 
 const MOST_NESTED = 6;
 
-function collect(nodes: readonly Node[], place: Place, walk: Walk): void {
+function collect(nodes: readonly Node[], place: DrawnFrame, walk: Walk): void {
   for (const node of nodes) {
     const name = nameOf(node);
     const attributes = node[':@'] ?? {};
@@ -145,7 +145,7 @@ function collect(nodes: readonly Node[], place: Place, walk: Walk): void {
   }
 }
 
-function collectOne(node: Node, place: Place, walk: Walk): void {
+function collectOne(node: Node, place: DrawnFrame, walk: Walk): void {
   const name = nameOf(node);
   const attributes = node[':@'] ?? {};
   if (GROUPS.has(name) || name === 'symbol')
@@ -155,7 +155,7 @@ function collectOne(node: Node, place: Place, walk: Walk): void {
 }
 
 /** Draws once more what has a name elsewhere. */
-function useAgain(attributes: Attributes, place: Place, walk: Walk): void {
+function useAgain(attributes: Attributes, place: DrawnFrame, walk: Walk): void {
   walk.budget.spend(1);
   const target = walk.byId.get((attributes['href'] ?? attributes['xlink:href'] ?? '').replace(/^#/, ''));
   if (!target || place.depth >= MOST_NESTED) {
@@ -171,7 +171,7 @@ function useAgain(attributes: Attributes, place: Place, walk: Walk): void {
   collectOne(target, { transform: moved, group: attributes['id'] ?? place.group, depth: place.depth + 1 }, walk);
 }
 
-function readElement(name: string, attributes: Attributes, { transform, group }: Place, walk: Walk): void {
+function readElement(name: string, attributes: Attributes, { transform, group }: DrawnFrame, walk: Walk): void {
   const count = (walk.counts.get(name) ?? 0) + 1;
   walk.counts.set(name, count);
   const element = attributes['id'] ? `${name} "${attributes['id']}"` : `${name} ${count}`;

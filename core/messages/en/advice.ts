@@ -17,7 +17,7 @@ import { SUBSTRATE_NAMES } from './works.ts';
 type InWords = (mm: number | string) => string;
 
 /** What is said of some figures: lengths that were chosen as they are, those that came out as the tape reads them, those of a floor as one says them. */
-type Words = (figures: Figures, length: InWords, read: InWords, run: InWords) => string;
+type FindingWords = (figures: Figures, length: InWords, read: InWords, run: InWords) => string;
 
 /** A length that is estimated; one that the tape can't show says so itself. */
 const about = (length: string): string => (/^(about|less)\b/.test(length) ? length : `about ${length}`);
@@ -167,10 +167,10 @@ export const ADVICE_WORDS = {
   'advice/not-primed': ({ substrate }) => `${capital(substrateWords(substrate))} is not primed, and the bed comes off: prime it first.`,
   'advice/wet-open': () => 'A wet place without waterproofing: what lies behind the tiles rots.',
   'advice/soft-ground': ({ substrate }) => `${capital(substrateWords(substrate))} softens when it gets wet: cover it with cement board.`,
-} as const satisfies Record<AdviceCode, Words>;
+} as const satisfies Record<AdviceCode, FindingWords>;
 
 /** What more there is to say: why it goes wrong, what else mends it, who decides. A sentence or two. */
-const ADVICE_REASONS: Readonly<Partial<Record<AdviceCode, Words>>> = {
+const ADVICE_REASONS: Readonly<Partial<Record<AdviceCode, FindingWords>>> = {
   'advice/readings-unclear': () => 'The readings can not say where; cuts made to them will be off by as much.',
   'advice/meeting-differs': ({ areWalls }) => (areWalls ? 'Courses will not run round the corner.' : 'One of the two was misread.'),
   'advice/door-in-the-air': () => 'Tiles are planned under it.',
@@ -284,7 +284,7 @@ const spoken = (tape: Tape): [InWords, InWords, InWords] => [
 
 /** Why a finding matters and what else helps; null where the finding says it all. */
 export function explainFinding({ code, figures }: Finding, tape: Tape): string | null {
-  const words: Words | undefined = (ADVICE_REASONS as Record<string, Words>)[code];
+  const words: FindingWords | undefined = (ADVICE_REASONS as Record<string, FindingWords>)[code];
   return words?.(figures, ...spoken(tape)) ?? null;
 }
 
@@ -294,6 +294,6 @@ const isAdvice = (code: Finding['code']): code is AdviceCode => Object.hasOwn(AD
 /** The words for one finding. */
 export function describeFinding({ code, figures }: Finding, tape: Tape): string {
   if (!isAdvice(code)) return describeIssue({ code, figures }, tape);
-  const words: Words = ADVICE_WORDS[code];
+  const words: FindingWords = ADVICE_WORDS[code];
   return words(figures, ...spoken(tape));
 }

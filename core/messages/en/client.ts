@@ -1,7 +1,8 @@
-import { productName, tapeOf, type Job, type Surface } from '../../job/job.ts';
+import { productName, type Job } from '../../job/job.ts';
 import type { Pattern } from '../../pattern/registry.ts';
-import type { SurfacePlan } from '../../plan/planned.ts';
+import type { AreaLaid } from '../areasLaid.ts';
 import { formatArea } from '../../units/formatArea.ts';
+import type { Tape } from '../../units/tape.ts';
 import { lowerFirst } from './casing.ts';
 import { PATTERN_NAMES } from './patterns.ts';
 
@@ -9,16 +10,6 @@ import { PATTERN_NAMES } from './patterns.ts';
 export const patternForClient = (pattern: Pattern): string =>
   lowerFirst(pattern.kind === 'herringbone' && pattern.strips === 2 ? 'Double herringbone' : PATTERN_NAMES[pattern.kind]);
 
-/** The tiles of a place as a client reads them, each way of laying a tile with its own area: "4.51 m² of Pearl octagon, octagon and dot". */
-export function tilesOfPlace(job: Job, surfaces: readonly Surface[], planned: readonly SurfacePlan[]): string[] {
-  const areas = new Map<string, number>();
-  for (const surface of surfaces) {
-    const plan = planned.find(({ surfaceId }) => surfaceId === surface.id);
-    if (!plan) continue;
-    const words = `${productName(job, surface.productId)}, ${patternForClient(surface.pattern)}`;
-    areas.set(words, (areas.get(words) ?? 0) + plan.extent.areaMm2);
-  }
-  // One unit for a room: that of the tape it was measured with.
-  const [first] = surfaces;
-  return [...areas].map(([words, areaMm2]) => `${formatArea(areaMm2, first ? tapeOf(job, first) : job.tape)} of ${words}`);
-}
+/** A tile as a client reads it: "4.51 m² of Pearl octagon, octagon and dot". */
+export const describeLaid = (job: Job, { productId, pattern, areaMm2 }: AreaLaid, tape: Tape): string =>
+  `${formatArea(areaMm2, tape)} of ${productName(job, productId)}, ${patternForClient(pattern)}`;

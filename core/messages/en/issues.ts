@@ -5,7 +5,7 @@ import { METRIC_TAPE, type Tape } from '../../units/tape.ts';
 import { edgeInWords, edgeName, roleName } from './names.ts';
 import { MISFIT_WORDS, partName, patternName } from './patterns.ts';
 
-type Words = (figures: Figures, length: (mm: number | string) => string) => string;
+type IssueWords = (figures: Figures, length: (mm: number | string) => string) => string;
 
 const LENGTH_HINT = 'Write it as on the tape: 2405, 240.5 cm, 2.405 m, 94 5/8 or 7\' 10 5/8".';
 
@@ -152,10 +152,10 @@ export const ISSUE_WORDS = {
     `"${name}" would take ${pieces} pieces here; expected at most ${most}. Look at the sizes again.`,
   'tile/larger-than-surface': ({ name, widthMm, heightMm }, length) =>
     `"${name}" (${length(widthMm)} x ${length(heightMm)}) is larger than the surface both ways.`,
-} as const satisfies Record<IssueCode, Words>;
+} as const satisfies Record<IssueCode, IssueWords>;
 
 /** The words for one refusal, with lengths as the tape shows them. */
 export function describeIssue({ code, figures }: Pick<Issue, 'code' | 'figures'>, tape: Tape = METRIC_TAPE): string {
-  const words: Words = ISSUE_WORDS[code];
+  const words: IssueWords = ISSUE_WORDS[code];
   return words(figures, (mm) => formatExactLength(Number(mm), tape));
 }

@@ -9,7 +9,7 @@ import type { Axis } from '../../setout/choice/axisPlacement.ts';
 import { formatLength, formatLengthWithUnit } from '../../units/formatLength.ts';
 import type { Tape } from '../../units/tape.ts';
 import { edgeInWords } from './names.ts';
-import type { ThingNames } from './reasons.ts';
+import type { ThingNames } from '../thingNames.ts';
 
 /** Lines this near to level or upright need no angle, degrees. */
 const STRAIGHT_DEG = 3;

@@ -13,6 +13,8 @@ import { imperialAmount } from '../../units/imperialAmount.ts';
 import { formatArea, formatRun } from '../../units/formatArea.ts';
 import { formatExactLength } from '../../units/formatLength.ts';
 import type { Tape } from '../../units/tape.ts';
+import { inUnit } from '../scaleFigures.ts';
+import { fixed } from './figures.ts';
 import { describeFigure } from './materialFigures.ts';
 import { itemName, packName, UNIT_NAMES, variantName } from './materialNames.ts';
 import { edgeName } from './names.ts';
@@ -37,8 +39,7 @@ function metricAmount(quantity: number, unit: Material['unit']): string {
   if (unit === 'piece') return `${Math.round(quantity)} ${Math.round(quantity) === 1 ? 'piece' : 'pieces'}`;
   if (unit === 'sheet') return `${Math.round(quantity)} ${Math.round(quantity) === 1 ? 'sheet' : 'sheets'}`;
   if (unit === 'ml') return `${Math.round(quantity)} ml`;
-  const fine = unit === 'm3' || (unit === 'l' && quantity < 10) || (unit === 'kg' && quantity < 1);
-  return `${quantity.toFixed(fine ? 2 : 1)} ${UNIT_NAMES[unit]}`;
+  return `${inUnit(quantity, unit, fixed)} ${UNIT_NAMES[unit]}`;
 }
 
 /** What is needed of a line. */
@@ -73,7 +74,7 @@ export function describeChance(
 
 /** How a quantity was computed, a step a line. */
 export function explainMaterial(job: Job, material: Material): string[] {
-  const words: Words = {
+  const words: Named = {
     nameOf: (surfaceId) => job.surfaces.find(({ id }) => id === surfaceId)?.name ?? surfaceId,
     tapeOf: (surfaceId) => {
       const surface = job.surfaces.find(({ id }) => id === surfaceId);
@@ -97,13 +98,13 @@ function explainBuying({ covers, margin, inHand, unit }: Material, tape: Tape): 
   ];
 }
 
-interface Words {
+interface Named {
   readonly nameOf: (surfaceId: string) => string;
   readonly tapeOf: (surfaceId: string) => Tape;
 }
 
 /** The words of each shape of `how`. */
-function explainNeed(material: Material, words: Words): string[] {
+function explainNeed(material: Material, words: Named): string[] {
   switch (material.item) {
     case 'tiles':
       return explainTiles(material.how, material.unit, words);
@@ -137,7 +138,7 @@ const figuresLine = (figures: Readonly<Record<string, Spoken>>): string[] => {
   return words.length === 0 ? [] : [`${words.join('; ')}.`];
 };
 
-const explainTiles = (how: TilesHow, unit: Material['unit'], { nameOf }: Words): string[] => [
+const explainTiles = (how: TilesHow, unit: Material['unit'], { nameOf }: Named): string[] => [
   ...how.surfaces.map((s) => `${nameOf(s.surfaceId)}: ${s.whole} whole, ${s.forCuts} opened for cuts.`),
   ...how.strips.map((s) => {
     const bound = s.opened > s.lowerBound ? `at least ${s.lowerBound} tiles` : 'no fewer tiles';
@@ -149,7 +150,7 @@ const explainTiles = (how: TilesHow, unit: Material['unit'], { nameOf }: Words):
 
 const BACKS: Readonly<Record<BackButter, string>> = { none: '', skim: ', backs skimmed', notched: ', backs notched too' };
 
-const explainAdhesive = (how: AdhesiveHow, words: Words): string[] => [
+const explainAdhesive = (how: AdhesiveHow, words: Named): string[] => [
   ...how.surfaces.map(({ surfaceId, areaM2, notchMm, backs, kgPerM2, kg }) => {
     const tape = words.tapeOf(surfaceId);
     const area = formatArea(areaM2 * 1e6, tape);
@@ -159,7 +160,7 @@ const explainAdhesive = (how: AdhesiveHow, words: Words): string[] => [
   ...figuresLine(how.figures),
 ];
 
-const explainGrout = (how: GroutHow, words: Words): string[] => [
+const explainGrout = (how: GroutHow, words: Named): string[] => [
   ...how.surfaces.map(({ surfaceId, jointAreaM2, depthMm, kg }) => {
     const tape = words.tapeOf(surfaceId);
     const area = formatArea(jointAreaM2 * 1e6, tape, 3);
@@ -168,7 +169,7 @@ const explainGrout = (how: GroutHow, words: Words): string[] => [
   ...figuresLine(how.figures),
 ];
 
-const explainSealant = (how: SealantHow, words: Words): string[] => [
+const explainSealant = (how: SealantHow, words: Named): string[] => [
   ...how.surfaces.map(({ surfaceId, lengthM, countedThereM, ml }) => {
     const tape = words.tapeOf(surfaceId);
     const there = formatRun(countedThereM * 1000, tape);
@@ -180,7 +181,7 @@ const explainSealant = (how: SealantHow, words: Words): string[] => [
   ...figuresLine(how.figures),
 ];
 
-const explainFill = (how: FillHow, unit: Material['unit'], words: Words): string[] => [
+const explainFill = (how: FillHow, unit: Material['unit'], words: Named): string[] => [
   ...how.surfaces.map(({ surfaceId, areaM2, meanMm, quantity }) => {
     const tape = words.tapeOf(surfaceId);
     return `${words.nameOf(surfaceId)}: ${formatArea(areaM2 * 1e6, tape)}, ${formatExactLength(Math.round(meanMm * 10) / 10, tape)} thick in the mean: ${describeAmount(quantity, unit, tape)}.`;
@@ -188,7 +189,7 @@ const explainFill = (how: FillHow, unit: Material['unit'], words: Words): string
   ...figuresLine(how.figures),
 ];
 
-function explainBars(how: BarsHow, item: Material['item'], words: Words): string[] {
+function explainBars(how: BarsHow, item: Material['item'], words: Named): string[] {
   const runs = how.runs.map(({ surfaceId, edgeId, mm, mitres }) => {
     const where = edgeId === 'ledger' ? 'under the second course' : edgeId.startsWith('bay') ? 'across the floor' : edgeName(edgeId);
     const cut = mitres > 0 ? `, ${mitres === 2 ? 'both ends' : 'one end'} mitred` : '';
@@ -212,7 +213,7 @@ function explainBars(how: BarsHow, item: Material['item'], words: Words): string
 
 const RATES: Readonly<Record<RateHow['of'], string>> = { m2: 'm²', m: 'm', count: '' };
 
-const explainRate = (how: RateHow, unit: Material['unit'], words: Words): string[] => [
+const explainRate = (how: RateHow, unit: Material['unit'], words: Named): string[] => [
   ...how.surfaces.map(({ surfaceId, amount, per, quantity }) => {
     const tape = words.tapeOf(surfaceId);
     const measured =

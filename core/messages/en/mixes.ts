@@ -3,32 +3,27 @@ import { onScale, type SurfaceMixes, type ZoneMix } from '../../takeoff/mixes/zo
 import { formatArea } from '../../units/formatArea.ts';
 import { imperialAmount } from '../../units/imperialAmount.ts';
 import type { Tape } from '../../units/tape.ts';
+import { inKg, inLitres, weighed, weightRange } from '../scaleFigures.ts';
+import { zoneRuns } from '../zoneRuns.ts';
+import { fixed } from './figures.ts';
 import { itemName, variantName } from './materialNames.ts';
 
 /** What is mixed. */
 export const mixName = ({ item, variant }: Mix): string => [itemName(item), ...(variant ? [variantName(item, variant)] : [])].join(', ');
 
-/** As a scale shows it: to the tenth, under a kilogram in grams. */
-const inKg = (amount: number): string => (amount < 0.995 ? `${10 * Math.round(amount * 100)} g` : `${amount.toFixed(1)} kg`);
-const kg = (amount: number, { system }: Tape): string =>
-  system === 'metric' ? inKg(amount) : `${imperialAmount(amount, 'kg')} (${inKg(amount)})`;
-/** Water as a jug or, under half a litre, a measuring cup shows it. */
-const litres = (amount: number): string =>
-  amount < 0.4975 ? `${Math.max(5, 5 * Math.round(amount * 200))} ml` : `${(Math.round(amount * 20) / 20).toFixed(2)} L`;
-
 /** Powder and water, as it is weighed and poured. */
 function powderToWater(powder: string, powderKg: number, waterL: number, { system }: Tape): string {
-  const metric = `${powder} to ${litres(waterL)}`;
+  const metric = `${powder} to ${inLitres(waterL, fixed)}`;
   return system === 'metric' ? metric : `${imperialAmount(powderKg, 'kg')} to ${imperialAmount(waterL, 'l')} (${metric})`;
 }
 
 /** One mix: powder and water. */
 export const describeMix = ({ powderKg, waterL }: Mix, tape: Tape): string =>
-  `${powderToWater(inKg(powderKg), powderKg, waterL, tape)} of water`;
+  `${powderToWater(inKg(powderKg, fixed), powderKg, waterL, tape)} of water`;
 
 /** Powder and water for a zone, to what a scale shows. */
 export const describeShare = ({ powderKg, waterL }: { readonly powderKg: number; readonly waterL: number }, tape: Tape): string =>
-  powderToWater(inKg(onScale(powderKg)), onScale(powderKg), waterL, tape);
+  powderToWater(inKg(onScale(powderKg), fixed), onScale(powderKg), waterL, tape);
 
 const LIMITS: Readonly<Record<Mix['limit'], string>> = {
   potLife: 'No larger, or it sets in the bucket before it is used.',
@@ -46,12 +41,8 @@ export const describeAhead = ({ count, aheadMinutes, aheadM2 }: Mix, tape: Tape)
 export function describeStirred(mix: Mix, stirred: readonly SurfaceMixes[], tape: Tape): string {
   const shares = stirred.flatMap(({ zones }) => zones.map(({ powderKg }) => onScale(powderKg)));
   if (shares.length < 2) return describeMix(mix, tape);
-  const [least, most] = [Math.min(...shares), Math.max(...shares)];
-  const from = most < 0.995 || least >= 0.995 ? inKg(least).replace(/ k?g$/, '') : inKg(least);
-  const metric = least === most ? inKg(most) : `${from} to ${inKg(most)}`;
-  if (tape.system === 'metric') return `${metric} a zone`;
-  const [low, high] = [least, most].map((amount) => imperialAmount(amount, 'kg'));
-  return `${low === high ? high : `${low} to ${high}`} a zone (${metric})`;
+  const { range, beside } = weightRange([Math.min(...shares), Math.max(...shares)], 'to', tape, fixed);
+  return `${range} a zone${beside}`;
 }
 
 /** What to know beside it, a line each; of adhesive with what is stirred zone by zone. */
@@ -60,15 +51,15 @@ export function explainMix(mix: Mix, stirred: readonly SurfaceMixes[], tape: Tap
   return zones > 1
     ? [
         `Laid in ${zones} zones, each with a mix of its own.`,
-        `The empty bucket adds ${kg(tareOf(mix), tape)} on the scale.`,
+        `The empty bucket adds ${weighed(tareOf(mix), tape, fixed)} on the scale.`,
         ...handling(mix, tape),
       ]
-    : [...howOften(mix, tape), `With the bucket the scale shows ${kg(mix.scaleKg, tape)}.`, ...handling(mix, tape)];
+    : [...howOften(mix, tape), `With the bucket the scale shows ${weighed(mix.scaleKg, tape, fixed)}.`, ...handling(mix, tape)];
 }
 
 /** What to know beside the mix of one zone, a line each. */
 export const explainZoneMix = (mix: Mix, { powderKg }: ZoneMix, tape: Tape): string[] => [
-  `With the bucket the scale shows ${kg(tareOf(mix) + onScale(powderKg), tape)}.`,
+  `With the bucket the scale shows ${weighed(tareOf(mix) + onScale(powderKg), tape, fixed)}.`,
   ...handling(mix, tape),
 ];
 
@@ -87,19 +78,13 @@ function howOften({ count, powderKg, lastKg, lastWaterL, areaM2, limit }: Mix, t
   const isLess = lastKg < powderKg - 0.05;
   const each = `each does ${formatArea(areaM2 * 1e6, tape, 1)}.`;
   return [
-    `${count} mixes${isLess ? `, the last of ${powderToWater(inKg(lastKg), lastKg, lastWaterL, tape)}` : ''}; ${each}`,
+    `${count} mixes${isLess ? `, the last of ${powderToWater(inKg(lastKg, fixed), lastKg, lastWaterL, tape)}` : ''}; ${each}`,
     LIMITS[limit],
   ];
 }
 
 /** What is stirred for the zones of a surface, those alike together. */
-export function describeZoneMixes(zones: readonly ZoneMix[], tape: Tape): string[] {
-  const runs: { from: number; to: number; share: string }[] = [];
-  for (const zone of zones) {
-    const share = describeShare(zone, tape);
-    const last = runs.at(-1);
-    if (last?.share === share) last.to = zone.number;
-    else runs.push({ from: zone.number, to: zone.number, share });
-  }
-  return runs.map(({ from, to, share }) => `${from === to ? `zone ${from}` : `zones ${from} to ${to}, each`}: ${share} of water`);
-}
+export const describeZoneMixes = (zones: readonly ZoneMix[], tape: Tape): string[] =>
+  zoneRuns(zones, (zone) => describeShare(zone, tape)).map(
+    ({ from, to, share }) => `${from === to ? `zone ${from}` : `zones ${from} to ${to}, each`}: ${share} of water`,
+  );

@@ -1,8 +1,7 @@
-import type { Job } from '../../job/job.ts';
 import type { TaskId } from '../../labour/tasks.ts';
 import { TASKS } from '../../labour/tasks.ts';
-import { placesOf } from '../../job/placesOf.ts';
-import type { Quote, QuoteLineKind } from '../../money/quote.ts';
+import type { QuoteRow } from '../../job/quoteRows.ts';
+import type { QuoteLineKind } from '../../money/quote.ts';
 import type { QuotePart } from '../../money/splitQuote.ts';
 import type { ToolId, ToolLine, TOOL_WAYS } from '../../money/tools.ts';
 import { formatMoney } from '../../units/currency.ts';
@@ -94,24 +93,9 @@ const LINE_NAMES: Readonly<Record<QuoteLineKind, string>> = {
   overhead: 'Overhead',
 };
 
-/** A row of a quote as it is read. */
-export interface QuoteRow {
-  readonly name: string;
-  readonly cents: number;
-}
-
-/** The lines of a quote before discount and tax: the work of a room in one. */
-export function quoteRows(job: Pick<Job, 'rooms' | 'surfaces' | 'links'>, { lines }: Pick<Quote, 'lines'>): QuoteRow[] {
-  const work = placesOf(job).flatMap(({ name, surfaces }): QuoteRow[] => {
-    const cents = lines
-      .filter(({ kind, surfaceId }) => kind === 'labour' && surfaces.some(({ id }) => id === surfaceId))
-      .reduce((sum, line) => sum + line.cents, 0);
-    return cents === 0 ? [] : [{ name: `${LINE_NAMES.labour}: ${name}`, cents }];
-  });
-  const plain = (kinds: readonly QuoteLineKind[]): QuoteRow[] =>
-    lines.filter(({ kind }) => kinds.includes(kind)).map(({ kind, cents }) => ({ name: LINE_NAMES[kind], cents }));
-  return [...plain(['materials', 'tools']), ...work, ...plain(['minimum', 'travel', 'overhead'])];
-}
+/** What a row of a quote is called. */
+export const quoteRowName = ({ kind, place }: Pick<QuoteRow, 'kind' | 'place'>): string =>
+  place === null ? LINE_NAMES[kind] : `${LINE_NAMES[kind]}: ${place}`;
 
 /** Hours to the quarter: "6.25 h". */
 export const hoursWords = (hours: number): string => `${Math.round(hours * 4) / 4} h`;

@@ -1,3 +1,4 @@
+import type { Tool } from '../../cuts/cutTool.ts';
 import type { CutKind } from '../../tile/cutKinds.ts';
 import type { EdgeRole } from '../../surface/edge.ts';
 
@@ -28,6 +29,17 @@ const KIND_NAMES: Readonly<Record<CutKind, string>> = {
 
 /** What a kind of cut is called. */
 export const kindName = (kind: CutKind): string => KIND_NAMES[kind];
+
+const CUT_TOOLS: Readonly<Record<Tool, string>> = {
+  snapCutter: 'snap cutter',
+  wetSaw: 'wet saw',
+  coreBit: 'core bit',
+  grinder: 'grinder',
+  nippers: 'nippers',
+};
+
+/** What a cut is made with. */
+export const toolName = (tool: Tool): string => CUT_TOOLS[tool];
 
 /** What an edge is called in a sentence: its own name, or a doorway's parts in words. */
 export function edgeName(id: string | number): string {

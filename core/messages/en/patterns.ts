@@ -1,5 +1,5 @@
-import type { Misfit } from '../../pattern/patternKind.ts';
-import type { Pattern, PatternId } from '../../pattern/registry.ts';
+import type { LiesBy, Misfit } from '../../pattern/patternKind.ts';
+import { PATTERNS, type Pattern, type PatternId } from '../../pattern/registry.ts';
 import type { TileShapeKind } from '../../tile/shape.ts';
 
 /** What the kinds of pattern are called. */
@@ -115,15 +115,15 @@ export function describePattern(pattern: Pattern): string {
     case 'corridor':
       return `${name}, ${pattern.each} small to one large, ${pattern.lay}`;
     default:
-      return 'lay' in pattern ? `${name}, ${LAY_WORDS[pattern.kind]?.[pattern.lay] ?? pattern.lay}` : name;
+      return 'lay' in pattern ? `${name}, ${LAY_WORDS[PATTERNS[pattern.kind].liesBy ?? 'longSide'][pattern.lay]}` : name;
   }
 }
 
-/** How a pattern lies, where plain words for it differ from lying and upright. */
-export const LAY_WORDS: Partial<Record<PatternId, Readonly<Record<'lying' | 'upright', string>>>> = {
-  hexagon: { lying: 'flats up', upright: 'points up' },
-  arabesque: { lying: 'points sideways', upright: 'points up' },
-  chevron: { lying: 'points sideways', upright: 'points up' },
+/** How a pattern lies, by what one tells it. */
+export const LAY_WORDS: Readonly<Record<LiesBy, Readonly<Record<'lying' | 'upright', string>>>> = {
+  longSide: { lying: 'lying', upright: 'upright' },
+  flats: { lying: 'flats up', upright: 'points up' },
+  points: { lying: 'points sideways', upright: 'points up' },
 };
 
 const SHARES: readonly (readonly [number, string])[] = [

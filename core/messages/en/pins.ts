@@ -3,7 +3,7 @@ import type { Pin, PointedPin } from '../../setout/choice/pins.ts';
 import { formatLength, formatLengthWithUnit } from '../../units/formatLength.ts';
 import type { Tape } from '../../units/tape.ts';
 import { edgeInWords } from './names.ts';
-import type { ThingNames } from './reasons.ts';
+import type { ThingNames } from '../thingNames.ts';
 
 const PIN_NAMES: Readonly<Record<PointedPin, string>> = {
   fullPiece: 'Full piece here',

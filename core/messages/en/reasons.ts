@@ -8,13 +8,8 @@ import type { Along, EndSize, Statement } from '../../setout/tell/statement.ts';
 import { readLength } from '../../units/formatLength.ts';
 import type { Tape } from '../../units/tape.ts';
 import { capital, lowerFirst } from './casing.ts';
+import type { ThingNames } from '../thingNames.ts';
 import { edgeInWords } from './names.ts';
-
-/** What things of a surface are called, by id: edges that have a name of their own, fixtures. */
-export interface ThingNames {
-  readonly edges: Readonly<Record<string, string>>;
-  readonly fixtures: Readonly<Record<string, string>>;
-}
 
 /** The two ends of a direction in words. */
 export const END_NAMES: Readonly<Record<Axis, readonly [string, string]>> = { x: ['left', 'right'], y: ['bottom', 'top'] };

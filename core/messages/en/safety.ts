@@ -1,5 +1,8 @@
+/** What is cautioned about. */
+export type Caution = 'cutting' | 'fixtures' | 'levelling' | 'oldFloor' | 'waterproofing' | 'mixing';
+
 /** Cautions, shown where the act is planned. Local codes, data sheets and licensed trades decide. */
-export const SAFETY = {
+export const SAFETY: Readonly<Record<Caution, string>> = {
   cutting:
     'Cut wet or with extraction and a fitted respirator; the dust harms lungs. Eye and ear protection, guard on, hands off the blade, the saw on a residual-current device.',
   fixtures:
@@ -11,4 +14,4 @@ export const SAFETY = {
   waterproofing: 'What keeps water out of the building is for local code and those licensed for it; the tiles do not.',
   mixing:
     'Cement is caustic: gloves and eye protection; mix without raising dust. Bags and large tiles are heavy: lift with two. Air the room while sealant cures. The data sheet on the bag decides.',
-} as const;
+};

@@ -1,5 +1,5 @@
 import type { LayingZone, LayingZones } from '../../zones/layingZones.ts';
-import type { ThingNames } from './reasons.ts';
+import type { ThingNames } from '../thingNames.ts';
 import { edgeInWords } from './names.ts';
 import { formatArea } from '../../units/formatArea.ts';
 import type { Tape } from '../../units/tape.ts';

@@ -16,6 +16,11 @@ export const arabesque = {
   schema,
   defaults: { kind: 'arabesque', lay: 'upright' },
   takes: ['lantern'],
+  slower: 1.5,
+  startDecidesEnds: false,
+  hardCuts: 'hardestFirst',
+  isMounted: true,
+  liesBy: 'points',
   repeat: (module, { lay }) => {
     const { swell } = shapeOf(module, 'lantern');
     const { size, piece } = cellAround(module, module.jointMm, (w, h) => lanternCell(w, h, swell));

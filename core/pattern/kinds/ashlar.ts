@@ -104,6 +104,11 @@ export const ashlar = {
     locked: [],
   },
   takes: ['rectangle'],
+  slower: 1.7,
+  startDecidesEnds: false,
+  hardCuts: 'hardestLast',
+  isMounted: false,
+  liesBy: null,
   misfit: (module, pattern) => {
     if (cuttableSizes(pattern, module).length === 0) return 'moduleTooLarge';
     if (!isCovered(pattern)) return 'stonesLeaveGaps';

@@ -26,6 +26,11 @@ export const basketWeave = {
   schema,
   defaults: { kind: 'basketWeave', lay: 'lying', strips: 2 },
   takes: ['rectangle'],
+  slower: 1.3,
+  startDecidesEnds: false,
+  hardCuts: 'hardestLast',
+  isMounted: true,
+  liesBy: 'longSide',
   misfit: (module) => (fittingStrips(module) === null ? 'tooSquare' : null),
   innerJoint: (module, { strips }) => weaveJoint(module, strips),
   repeat: (module, { lay, strips }) => {

@@ -18,6 +18,11 @@ export const chevron = {
   schema,
   defaults: { kind: 'chevron', lay: 'upright' },
   takes: ['chevron'],
+  slower: 1.5,
+  startDecidesEnds: false,
+  hardCuts: 'hardestLast',
+  isMounted: false,
+  liesBy: 'points',
   repeat: (module, { lay }) => {
     const { widthMm, heightMm, jointMm } = module;
     const slopeDeg = 90 - shapeOf(module, 'chevron').cutDeg;

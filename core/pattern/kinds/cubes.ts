@@ -29,6 +29,11 @@ export const cubes = {
   schema,
   defaults: { kind: 'cubes' },
   takes: ['diamond'],
+  slower: 1.45,
+  startDecidesEnds: false,
+  hardCuts: 'hardestLast',
+  isMounted: false,
+  liesBy: null,
   misfit: ({ widthMm, heightMm, jointMm }: Module) => {
     const offMm = Math.abs(Math.max(widthMm, heightMm) / Math.sqrt(3) - Math.min(widthMm, heightMm));
     return offMm > Math.max(SIXTY_SLACK_MM, jointMm / 4) ? 'notSixtyDegrees' : null;

@@ -16,6 +16,11 @@ export const diamond = {
   schema,
   defaults: { kind: 'diamond' },
   takes: ['diamond'],
+  slower: 1.35,
+  startDecidesEnds: false,
+  hardCuts: 'hardestLast',
+  isMounted: true,
+  liesBy: null,
   repeat: (module) => {
     const { widthMm, heightMm, jointMm } = module;
     const k = growth(widthMm, heightMm, jointMm);

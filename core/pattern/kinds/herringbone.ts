@@ -28,6 +28,11 @@ export const herringbone = {
   schema,
   defaults: { kind: 'herringbone', lay: 'lying', strips: 1 },
   takes: ['rectangle'],
+  slower: 1.45,
+  startDecidesEnds: false,
+  hardCuts: 'hardestLast',
+  isMounted: true,
+  liesBy: 'longSide',
   misfit: ({ widthMm, heightMm }) => (Math.max(widthMm, heightMm) < OBLONG * Math.min(widthMm, heightMm) ? 'tooSquare' : null),
   repeat: (module, { lay, strips }) => {
     const step = Math.min(module.widthMm, module.heightMm) + module.jointMm;

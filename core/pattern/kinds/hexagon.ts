@@ -24,6 +24,11 @@ export const hexagon = {
   schema,
   defaults: { kind: 'hexagon', lay: 'upright' },
   takes: ['hexagon'],
+  slower: 1.3,
+  startDecidesEnds: false,
+  hardCuts: 'hardestLast',
+  isMounted: true,
+  liesBy: 'flats',
   misfit: (module) => (2 * tipOf(shapeOf(module, 'hexagon'), module.widthMm) > module.heightMm - LEAST_FLAT_MM ? 'pointsTooLong' : null),
   repeat: (module, { lay }) => {
     const { widthMm: d, heightMm, jointMm: j } = module;

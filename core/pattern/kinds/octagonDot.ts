@@ -21,6 +21,11 @@ export const octagonDot = {
   schema,
   defaults: { kind: 'octagonDot' },
   takes: ['octagon'],
+  slower: 1.4,
+  startDecidesEnds: false,
+  hardCuts: 'hardestLast',
+  isMounted: true,
+  liesBy: null,
   misfit: (module) =>
     2 * shapeOf(module, 'octagon').cornerMm >= Math.min(module.widthMm, module.heightMm)
       ? 'cornersTooLarge'

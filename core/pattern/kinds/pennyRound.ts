@@ -12,6 +12,11 @@ export const pennyRound = {
   schema,
   defaults: { kind: 'pennyRound' },
   takes: ['round'],
+  slower: 1.2,
+  startDecidesEnds: false,
+  hardCuts: 'hardestFirst',
+  isMounted: true,
+  liesBy: null,
   repeat: (module) => {
     const step = module.widthMm + module.jointMm;
     return {

@@ -15,6 +15,11 @@ export const pinwheel = {
   schema,
   defaults: { kind: 'pinwheel' },
   takes: ['rectangle'],
+  slower: 1.3,
+  startDecidesEnds: false,
+  hardCuts: 'hardestLast',
+  isMounted: true,
+  liesBy: null,
   misfit: (module) => (isSquare(module) ? null : 'notSquare'),
   parts: ({ widthMm }) => ({ small: squareOf(widthMm / 2) }),
   repeat: (module) => {

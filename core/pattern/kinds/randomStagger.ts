@@ -26,6 +26,11 @@ export const randomStagger = {
   schema,
   defaults: { kind: 'randomStagger', lay: 'lying', seed: 7, apart: 0.2 },
   takes: ['rectangle'],
+  slower: 1.1,
+  startDecidesEnds: true,
+  hardCuts: 'hardestLast',
+  isMounted: false,
+  liesBy: 'longSide',
   repeat: (module, { lay, seed, apart }) => {
     const tile = layTile(module, lay);
     const along = tile.alongMm + module.jointMm;

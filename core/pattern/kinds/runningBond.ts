@@ -19,6 +19,11 @@ export const runningBond = {
   schema,
   defaults: { kind: 'runningBond', lay: 'lying', offset: 0.5, step: 'alternating' },
   takes: ['rectangle'],
+  slower: 1.05,
+  startDecidesEnds: true,
+  hardCuts: 'hardestLast',
+  isMounted: true,
+  liesBy: 'longSide',
   repeat: (module, { lay, offset, step }) => {
     const tile = layTile(module, lay);
     const along = tile.alongMm + module.jointMm;

@@ -12,6 +12,11 @@ export const scallop = {
   schema,
   defaults: { kind: 'scallop' },
   takes: ['scallop'],
+  slower: 1.5,
+  startDecidesEnds: false,
+  hardCuts: 'hardestFirst',
+  isMounted: true,
+  liesBy: null,
   repeat: (module) => {
     shapeOf(module, 'scallop');
     const { size, piece } = cellAround(module, module.jointMm, scallopCell);

@@ -23,6 +23,11 @@ export const sheet = {
   schema,
   defaults: { kind: 'sheet' },
   takes: ['sheet'],
+  slower: 1,
+  startDecidesEnds: true,
+  hardCuts: 'hardestFirst',
+  isMounted: false,
+  liesBy: null,
   misfit: (module) => {
     const shape = shapeOf(module, 'sheet');
     const fault = sheetFaults(shape)[0];

@@ -14,6 +14,11 @@ export const stack = {
   schema,
   defaults: { kind: 'stack', lay: 'lying' },
   takes: ['rectangle'],
+  slower: 1,
+  startDecidesEnds: true,
+  hardCuts: 'hardestLast',
+  isMounted: true,
+  liesBy: 'longSide',
   repeat: (module, { lay }) => {
     const tile = layTile(module, lay);
     const vectors = [

@@ -12,6 +12,11 @@ export const triangle = {
   schema,
   defaults: { kind: 'triangle' },
   takes: ['triangle'],
+  slower: 1.45,
+  startDecidesEnds: false,
+  hardCuts: 'hardestLast',
+  isMounted: true,
+  liesBy: null,
   repeat: (module) => {
     const { widthMm: base, heightMm: height, jointMm } = module;
     const inner = (base * height) / (base + 2 * Math.hypot(base / 2, height));

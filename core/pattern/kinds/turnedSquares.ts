@@ -12,6 +12,11 @@ export const turnedSquares = {
   schema,
   defaults: { kind: 'turnedSquares' },
   takes: ['rectangle'],
+  slower: 1.1,
+  startDecidesEnds: true,
+  hardCuts: 'hardestLast',
+  isMounted: false,
+  liesBy: null,
   misfit: (module) => (isSquare(module) ? null : 'notSquare'),
   repeat: ({ widthMm, heightMm, jointMm }) => {
     const [x, y] = [widthMm + jointMm, heightMm + jointMm];

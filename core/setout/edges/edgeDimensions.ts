@@ -21,7 +21,7 @@ export function edgeDimensions({ edges }: { readonly edges: readonly EdgeSummary
   return edges
     .filter((edge) => !edge.isReveal && !isBent(edge))
     .flatMap(({ cuts }) => {
-      const bySize = new Map<number, Place[]>();
+      const bySize = new Map<number, CutPlace[]>();
       for (const place of cuts.flatMap(placesOf)) {
         const size = [...bySize.keys()].find((mm) => Math.abs(mm - place.mm) < READS_ALIKE_MM) ?? place.mm;
         bySize.set(size, [...(bySize.get(size) ?? []), place]);
@@ -39,18 +39,18 @@ function isBent({ cuts }: EdgeSummary): boolean {
 }
 
 /** A size and where along its edge it stands. */
-interface Place extends Pick<EdgeCut, 'edge'> {
+interface CutPlace extends Pick<EdgeCut, 'edge'> {
   readonly mm: number;
   readonly runMm: number;
 }
 
 /** The one size of a straight cut in its middle, the two of a taper at its ends, but for a point. */
-function placesOf({ edge, endsMm, thinnestMm, alongMm }: EdgeCut): Place[] {
+function placesOf({ edge, endsMm, thinnestMm, alongMm }: EdgeCut): CutPlace[] {
   if (Math.abs(endsMm[0] - endsMm[1]) < READS_ALIKE_MM) return [{ edge, mm: endsMm[0], runMm: (alongMm[0] + alongMm[1]) / 2 }];
   return endsMm.map((mm, k) => ({ edge, mm, runMm: alongMm[k] })).filter(({ mm }) => mm >= thinnestMm);
 }
 
-function dimensionOf({ edge, runMm: middle }: Place, mm: number): EdgeDimension {
+function dimensionOf({ edge, runMm: middle }: CutPlace, mm: number): EdgeDimension {
   const along = unit(subtract(edge.to, edge.from));
   return {
     edgeId: edge.id,

@@ -3,11 +3,10 @@ import { drawSurface } from '../../plan/layout/drawSurface.ts';
 import type { Fixture } from '../../surface/fixture.ts';
 import { PATTERNS } from '../../pattern/registry.ts';
 import { makeSheet } from '../../pattern/makeSheet.ts';
-import { jobOfOne } from '../../samples/testJob.ts';
+import { jobOfOne, type WantedJob } from '../../samples/testJob.ts';
 import { gaugeRod } from './gaugeRod.ts';
 
-type Wanted = Parameters<typeof jobOfOne>[0];
-const rodOf = (wanted: Wanted, axis: 'x' | 'y' = 'y') => {
+const rodOf = (wanted: WantedJob, axis: 'x' | 'y' = 'y') => {
   const job = jobOfOne(wanted);
   return gaugeRod(drawSurface(job, job.surfaces[0]).fields, axis);
 };

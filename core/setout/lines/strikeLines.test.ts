@@ -9,13 +9,12 @@ import type { Drawing } from '../../plan/planned.ts';
 import type { Fixture } from '../../surface/fixture.ts';
 import { wallsThrough } from '../../surface/shapes/asWalls.ts';
 import { SHAPES, type Shape } from '../../surface/shapes/registry.ts';
-import { jobOfOne } from '../../samples/testJob.ts';
+import { jobOfOne, type WantedJob } from '../../samples/testJob.ts';
 import { IMPERIAL_TAPE, METRIC_TAPE } from '../../units/tape.ts';
 import { forEachWhole, tileRing } from '../place/layout.ts';
 import { trials } from '../../../testing/trials.ts';
 
-type Wanted = Parameters<typeof jobOfOne>[0];
-const drawn = (over: Wanted): Drawing => {
+const drawn = (over: WantedJob): Drawing => {
   const job = jobOfOne(over);
   return drawSurface(job, job.surfaces[0]);
 };

@@ -96,19 +96,19 @@ function directionOf(fields: readonly Field[], normalDeg: number, { limits }: Tr
 }
 
 /** Pieces of a field along a direction: where one of them begins, and from where to where there are any, mm. */
-interface Stretch {
+interface EdgeStretch {
   readonly startMm: number;
   readonly fromMm: number;
   readonly toMm: number;
 }
 
-function stretchAlong({ layout: { placement }, box }: Field, normal: Point, low: number): Stretch {
+function stretchAlong({ layout: { placement }, box }: Field, normal: Point, low: number): EdgeStretch {
   const runs = boxRing(box).map((p) => dot(motion(placement.turnDeg, placement.origin).turn(p), normal));
   return { startMm: dot(placement.origin, normal) + low, fromMm: Math.min(...runs), toMm: Math.max(...runs) };
 }
 
 /** Where pieces begin, counted from the one nearest a place; a band moves those beyond it on. */
-function startsOf(stretches: readonly Stretch[], stepMm: number, nearMm: number): Direction['startAt'] {
+function startsOf(stretches: readonly EdgeStretch[], stepMm: number, nearMm: number): Direction['startAt'] {
   const [{ startMm }] = stretches;
   if (stretches.every((other) => isWhole((other.startMm - startMm) / stepMm))) {
     const first = startMm + Math.round((nearMm - startMm) / stepMm) * stepMm;

@@ -10,15 +10,15 @@ const SHORTEST_MM = 8;
 const ALONG = 0.06;
 
 /** A line by a point and a direction of length 1. */
-interface Line {
+interface EdgeLine {
   readonly at: Point;
   readonly along: Point;
 }
 
-const lineOf = (from: Point, to: Point): Line => ({ at: from, along: unit(subtract(to, from)) });
+const lineOf = (from: Point, to: Point): EdgeLine => ({ at: from, along: unit(subtract(to, from)) });
 
 /** How far a position lies to the left of a line, mm. */
-const offOf = ({ at, along }: Line, p: Point): number => cross(along, subtract(p, at));
+const offOf = ({ at, along }: EdgeLine, p: Point): number => cross(along, subtract(p, at));
 
 /**
  * A piece without cuts that nobody makes: a side of it that runs along a side of its tile, less than the least cut
@@ -35,7 +35,7 @@ export function withoutNips([outer, ...holes]: Polygon, tile: Ring, leastCutMm: 
 }
 
 /** A ring with its sides that run just inside a line moved onto it, their neighbours made longer. */
-function movedOut(ring: Ring, side: Line, tile: Ring, leastCutMm: number): Ring {
+function movedOut(ring: Ring, side: EdgeLine, tile: Ring, leastCutMm: number): Ring {
   const offs = ring.map((p) => offOf(side, p));
   const isNear = (k: number): boolean => offs[k] < leastCutMm;
   const count = ring.length;
@@ -60,13 +60,13 @@ function movedOut(ring: Ring, side: Line, tile: Ring, leastCutMm: number): Ring 
   });
 }
 
-const footOf = ({ at, along }: Line, p: Point): Point => {
+const footOf = ({ at, along }: EdgeLine, p: Point): Point => {
   const run = dot(along, subtract(p, at));
   return [at[0] + along[0] * run, at[1] + along[1] * run];
 };
 
 /** Where two lines meet; null where they run alike. */
-function meetOf(a: Line, b: Line): Point | null {
+function meetOf(a: EdgeLine, b: EdgeLine): Point | null {
   const turn = cross(a.along, b.along);
   if (Math.abs(turn) < 0.1) return null;
   const run = cross(subtract(b.at, a.at), b.along) / turn;

@@ -9,7 +9,7 @@ import type { SurfacePlan } from '../../plan/planned.ts';
 import type { Job } from '../../job/job.ts';
 import { PATTERNS } from '../../pattern/registry.ts';
 import { wallsThrough } from '../../surface/shapes/asWalls.ts';
-import { jobOfOne } from '../../samples/testJob.ts';
+import { jobOfOne, type WantedJob } from '../../samples/testJob.ts';
 import type { EdgeRole } from '../../surface/edge.ts';
 import { endCuts } from '../edges/endCuts.ts';
 import { normaliseOffset } from '../place/normaliseOffset.ts';
@@ -17,8 +17,7 @@ import type { Candidate } from '../tally/candidate.ts';
 import { BEST_SETOUT, FIXED_RULES, type FixedRule } from '../choice/setoutChoice.ts';
 import { trials } from '../../../testing/trials.ts';
 
-type Wanted = Parameters<typeof jobOfOne>[0];
-const planned = (over: Wanted): SurfacePlan => {
+const planned = (over: WantedJob): SurfacePlan => {
   const job = jobOfOne(over);
   return planSurface(job, job.surfaces[0]);
 };
@@ -90,8 +89,8 @@ describe('the proposal', () => {
   test('of a mirrored room comes out as well as that of the room', () => {
     fc.assert(
       fc.property(rooms, ({ width, height, tile, roles }) => {
-        const room: Wanted = { size: [width, height], tile, jointMm: 3, measured: { roles } };
-        const there: Wanted = { ...room, measured: { roles: { left: roles.right, right: roles.left } } };
+        const room: WantedJob = { size: [width, height], tile, jointMm: 3, measured: { roles } };
+        const there: WantedJob = { ...room, measured: { roles: { left: roles.right, right: roles.left } } };
         const [here, mirrored] = [room, there].map((wanted) => {
           const job = jobOfOne(wanted);
           return chooseSetout(prepareSurface(job, job.surfaces[0], new Memory()).placer, BEST_SETOUT).best.score;

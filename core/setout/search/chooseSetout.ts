@@ -2,10 +2,10 @@ import { ROUNDED_OFTEN, ROUNDING } from '../../tolerances.ts';
 import { isBox } from '../../geometry/ring.ts';
 import type { Repeat } from '../../pattern/repeat.ts';
 import { differInKind } from './fewAndDifferent.ts';
-import { OffsetSearch, type Effort, type Place, type Range } from './searchOffsets.ts';
+import { OffsetSearch, type Effort, type StartPlace, type Range } from './searchOffsets.ts';
 import { edgeSeenFirst } from './schools.ts';
 import type { Turn } from '../choice/turns.ts';
-import type { Candidate, Found } from '../tally/candidate.ts';
+import type { Candidate, FoundStarts } from '../tally/candidate.ts';
 import type { Placer } from './placer.ts';
 import type { SetoutChoice } from '../choice/setoutChoice.ts';
 
@@ -37,14 +37,14 @@ const LOOKED_THROUGH = 12;
 interface Start {
   readonly turn: Turn;
   readonly search: OffsetSearch;
-  readonly place: Place;
+  readonly place: StartPlace;
 }
 
 /**
  * Sets a field out as chosen; what is left to the product is searched for, a step at a time. Every turn that is left
  * open is tried coarsely, and the best places of the likeliest are looked round.
  */
-export function* choosing(placer: Placer, choice: SetoutChoice, effort: Effort): Generator<number, Found> {
+export function* choosing(placer: Placer, choice: SetoutChoice, effort: Effort): Generator<number, FoundStarts> {
   const searches = placer.turns(choice.turn ?? turnOfSchool(placer, choice)).map((turn) => {
     const range: Range = {
       x: placer.rangeOn('x', choice.x, turn.deg, choice.school),
@@ -123,7 +123,7 @@ const AS_TRIED = 0.02;
  * The same with as much search as belongs to a plan, remembered: a hand that moves leaves what is best where it is. Where
  * what is laid comes out worse than its trial told, as along curves, the next ones are laid too and the best of them is taken.
  */
-export function* choosingForPlan(placer: Placer, choice: SetoutChoice): Generator<number, Found> {
+export function* choosingForPlan(placer: Placer, choice: SetoutChoice): Generator<number, FoundStarts> {
   const { x, y, turn = null, school = null } = choice;
   const text = JSON.stringify([x, y, turn, school]);
   const known = placer.chosen.get(text) ?? bestAsLaid(placer, yield* choosing(placer, choice, quickFor(placer)));
@@ -132,7 +132,7 @@ export function* choosingForPlan(placer: Placer, choice: SetoutChoice): Generato
   return known;
 }
 
-function bestAsLaid(placer: Placer, { best, others }: Found): Found {
+function bestAsLaid(placer: Placer, { best, others }: FoundStarts): FoundStarts {
   if (others.length === 0) return { best, others };
   const asLaid = (candidate: Candidate): Candidate => placer.weighLaid(candidate, placer.lay(candidate));
   let [first, firstLaid] = [best, asLaid(best)];
@@ -152,7 +152,7 @@ function bestAsLaid(placer: Placer, { best, others }: Found): Found {
 const MOST_CHOSEN = 40;
 
 /** Sets a field out as chosen, with as much search as belongs to a plan. */
-export function chooseSetout(placer: Placer, choice: SetoutChoice): Found {
+export function chooseSetout(placer: Placer, choice: SetoutChoice): FoundStarts {
   const steps = choosingForPlan(placer, choice);
   for (;;) {
     const step = steps.next();

@@ -1,15 +1,14 @@
 import { describe, expect, test } from '@jest/globals';
 import { drawSurface } from '../../plan/layout/drawSurface.ts';
 import type { Drawing } from '../../plan/planned.ts';
-import { jobOfOne } from '../../samples/testJob.ts';
+import { jobOfOne, type WantedJob } from '../../samples/testJob.ts';
 import type { Fixture } from '../../surface/fixture.ts';
 import { wallsThrough } from '../../surface/shapes/asWalls.ts';
 import { endCuts } from '../edges/endCuts.ts';
 import { forEachWhole, tileRing } from '../place/layout.ts';
 import { boxOf } from '../../geometry/ring.ts';
 
-type Wanted = Parameters<typeof jobOfOne>[0];
-const drawn = (over: Wanted): Drawing => {
+const drawn = (over: WantedJob): Drawing => {
   const job = jobOfOne(over);
   return drawSurface(job, job.surfaces[0]);
 };
@@ -33,7 +32,12 @@ const from = (left: number, bottom: number): Fixture['from'] => [
   { edge: 'bottom', mm: bottom },
 ];
 /** One course, so that only one direction is looked at. */
-const oneCourse = (size: number, over: Partial<Wanted> = {}): Wanted => ({ size: [size, 310], tile: [300, 300], jointMm: 3, ...over });
+const oneCourse = (size: number, over: Partial<WantedJob> = {}): WantedJob => ({
+  size: [size, 310],
+  tile: [300, 300],
+  jointMm: 3,
+  ...over,
+});
 
 describe('rooms whose answer any tiler would see at once', () => {
   test('four plain walls: the larger equal cuts at both ends', () => {
@@ -79,7 +83,7 @@ describe('rooms whose answer any tiler would see at once', () => {
     expect(ends(drawn(oneCourse(10 + 7 * 300 + 6 * 3)), 'x')).toEqual(['full', 'full']);
   });
   test('a half bond: the same ends both ways round, and no strip', () => {
-    const room: Wanted = {
+    const room: WantedJob = {
       size: [2410, 1220],
       tile: [300, 100],
       jointMm: 3,
@@ -89,7 +93,7 @@ describe('rooms whose answer any tiler would see at once', () => {
     expect(Math.min(...cutAt(drawing, 'left'), ...cutAt(drawing, 'right'))).toBeGreaterThan(70);
   });
   test('an L keeps no strip where a start between the rules avoids it', () => {
-    const room: Wanted = {
+    const room: WantedJob = {
       size: [3000, 2400],
       tile: [400, 400],
       jointMm: 3,

@@ -18,7 +18,7 @@ import {
   spanOf,
   type Axis,
 } from '../choice/axisPlacement.ts';
-import type { Candidate, Found, LaidSetout, SettledAxis } from '../tally/candidate.ts';
+import type { Candidate, FoundStarts, LaidSetout, SettledAxis } from '../tally/candidate.ts';
 import { keptFigures } from '../tally/figures.ts';
 import { laidFigures } from '../tally/laidFigures.ts';
 import { originBesideBands } from './originBesideBands.ts';
@@ -42,7 +42,7 @@ export class Placer {
   readonly fine: Repeat;
   private readonly trials = new Map<number, Trials>();
   /** What was chosen for a plan, by what was left to choose. */
-  readonly chosen = new Map<string, Found>();
+  readonly chosen = new Map<string, FoundStarts>();
   private laid: { readonly candidate: Candidate; readonly laid: LaidSetout } | null = null;
 
   constructor(open: OpenField, weights: Weights = SHIPPED_WAYS.carefulEye, pins: readonly Pin[] = []) {

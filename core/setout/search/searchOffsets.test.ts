@@ -12,7 +12,7 @@ import type { SetoutChoice } from '../choice/setoutChoice.ts';
 import { candidatesOf } from '../../compare/compareSetouts.ts';
 import { summariseEdges } from '../edges/edgeCuts.ts';
 import { periodOf } from './criticalOffsets.ts';
-import { searchOffsets, THOROUGH, type Place } from './searchOffsets.ts';
+import { searchOffsets, THOROUGH, type StartPlace } from './searchOffsets.ts';
 import { AS_DRAWN } from '../choice/turns.ts';
 import { trials } from '../../../testing/trials.ts';
 
@@ -21,7 +21,7 @@ const firstFound = (placer: Placer, choice: SetoutChoice): Candidate => {
   for (let step = steps.next(); ; step = steps.next()) if (step.done) return step.value.best;
 };
 
-const run = (placer: Placer): Place[] => {
+const run = (placer: Placer): StartPlace[] => {
   const steps = searchOffsets(placer.trialsAt(0), { x: null, y: null }, placer.weights, THOROUGH);
   for (let step = steps.next(); ; step = steps.next()) if (step.done) return step.value;
 };
@@ -37,7 +37,7 @@ describe('the search', () => {
       const [a, b] = trials.repeat.vectors;
       const wide = periodOf(trials.repeat, 'x') ?? Math.abs(a[0]) + Math.abs(b[0]);
       const high = Math.abs(a[0] * b[1] - a[1] * b[0]) / wide;
-      let grid: Place = { at: [0, 0], score: Infinity };
+      let grid: StartPlace = { at: [0, 0], score: Infinity };
       for (let x = 0; x < wide; x += 0.5)
         for (let y = 0; y < high; y += 0.5) {
           const score = scoreOf(costsOf(trials.judge(x, y), placer.open.ground.sides), placer.weights);

@@ -6,7 +6,7 @@ import type { Weights } from '../choice/ways.ts';
 import { criticalOffsets, periodOf, pinnedOffsets } from './criticalOffsets.ts';
 
 /** A place of the origin in the frame of the setout, and what speaks against it; less is better. */
-export interface Place {
+export interface StartPlace {
   readonly at: Point;
   readonly score: number;
 }
@@ -66,7 +66,7 @@ export class OffsetSearch {
   }
 
   /** Tries a place. */
-  placeAt(x: number, y: number): Place {
+  placeAt(x: number, y: number): StartPlace {
     return { at: [x, y], score: this.judge(x, y) };
   }
 
@@ -83,13 +83,13 @@ export class OffsetSearch {
   }
 
   /** Tries the places of the range where something changes, the best first. */
-  *coarse(most: number): Generator<number, Place[]> {
+  *coarse(most: number): Generator<number, StartPlace[]> {
     const { trials, range } = this;
     const each = Math.max(8, Math.floor(most / 4));
     const pinned = [range.x ?? pinnedOffsets(trials, 'x'), range.y ?? pinnedOffsets(trials, 'y')];
     const xs = range.x ?? [...pinned[0], ...spread(this.offsetsOf('x'), each)];
     const ys = range.y ?? [...pinned[1], ...spread(this.offsetsOf('y'), each)];
-    const places: Place[] = [];
+    const places: StartPlace[] = [];
     const put = (x: number, y: number): void => void places.push(this.placeAt(x, y));
     const straight = periodOf(trials.repeat, 'x') !== null && periodOf(trials.repeat, 'y') !== null;
     if (!straight && !range.x && !range.y) {
@@ -117,9 +117,9 @@ export class OffsetSearch {
   }
 
   /** The best places of a list that lie apart, so that not all look round the same one. */
-  apart(places: readonly Place[], most: number): Place[] {
+  apart(places: readonly StartPlace[], most: number): StartPlace[] {
     const [dx, dy] = this.steps;
-    const kept: Place[] = [];
+    const kept: StartPlace[] = [];
     for (const place of places) {
       if (kept.length >= most) break;
       if (kept.every(({ at }) => Math.abs(at[0] - place.at[0]) > dx / 2 || Math.abs(at[1] - place.at[1]) > dy / 2)) kept.push(place);
@@ -128,7 +128,7 @@ export class OffsetSearch {
   }
 
   /** Goes from a place to where something changes, one direction by turns, and moves about there, while that makes it better. */
-  refine(start: Place, { rounds, changes }: Pick<Effort, 'rounds' | 'changes'>): Place {
+  refine(start: StartPlace, { rounds, changes }: Pick<Effort, 'rounds' | 'changes'>): StartPlace {
     const judge = (x: number, y: number): number => this.judge(x, y);
     let best = moveAbout(start, this.steps, judge);
     for (let round = 0; round < rounds; round++) {
@@ -164,7 +164,7 @@ export class OffsetSearch {
 }
 
 /** Tries the places of a range, and looks round the best of them; the best first. A step at a time, so that it can be stopped. */
-export function* searchOffsets(trials: Trials, range: Range, weights: Weights, effort: Effort): Generator<number, Place[]> {
+export function* searchOffsets(trials: Trials, range: Range, weights: Weights, effort: Effort): Generator<number, StartPlace[]> {
   const search = new OffsetSearch(trials, range, weights);
   const places = yield* search.coarse(effort.trials);
   // Some starts come from an even spread: what changes nearby leads on from there, whatever was critical.
@@ -177,7 +177,7 @@ export function* searchOffsets(trials: Trials, range: Range, weights: Weights, e
   return places.sort(byScore);
 }
 
-const byScore = (a: Place, b: Place): number => a.score - b.score;
+const byScore = (a: StartPlace, b: StartPlace): number => a.score - b.score;
 
 /** Places spread evenly over a cell of the repeat. */
 function* cellOf({ repeat }: Trials, steps: number): Generator<Point> {
@@ -207,7 +207,7 @@ const nearest = (moves: readonly number[], within: number, most: number): number
     .slice(0, most);
 
 /** Moves a place by smaller and smaller steps while that makes it better: straight, and aslant where that does not help. */
-function moveAbout(start: Place, steps: Point, judge: (x: number, y: number) => number): Place {
+function moveAbout(start: StartPlace, steps: Point, judge: (x: number, y: number) => number): StartPlace {
   let best = start;
   for (let [dx, dy] = steps; Math.max(dx, dy) >= FINEST_MM;) {
     const better = bestOf(best, STRAIGHT, dx, dy, judge) ?? (dx > 0 && dy > 0 ? bestOf(best, ASLANT, dx, dy, judge) : null);
@@ -231,8 +231,14 @@ const ASLANT: readonly Point[] = [
 ];
 
 /** The best of some moves; null where none is better. */
-function bestOf(from: Place, moves: readonly Point[], dx: number, dy: number, judge: (x: number, y: number) => number): Place | null {
-  let better: Place | null = null;
+function bestOf(
+  from: StartPlace,
+  moves: readonly Point[],
+  dx: number,
+  dy: number,
+  judge: (x: number, y: number) => number,
+): StartPlace | null {
+  let better: StartPlace | null = null;
   for (const [i, j] of moves) {
     const at: Point = [from.at[0] + i * dx, from.at[1] + j * dy];
     if (at[0] === from.at[0] && at[1] === from.at[1]) continue;

@@ -5,12 +5,10 @@ import { candidatesOf } from '../../compare/compareSetouts.ts';
 import type { SurfacePlan } from '../../plan/planned.ts';
 import { wallsThrough } from '../../surface/shapes/asWalls.ts';
 import type { EdgeRole } from '../../surface/edge.ts';
-import { jobOfOne } from '../../samples/testJob.ts';
+import { jobOfOne, type WantedJob } from '../../samples/testJob.ts';
 import type { EdgeTally } from '../tally/figures.ts';
 
-type Wanted = Parameters<typeof jobOfOne>[0];
-
-const planned = (wanted: Wanted): SurfacePlan => {
+const planned = (wanted: WantedJob): SurfacePlan => {
   const job = jobOfOne(wanted);
   return planSurface(job, job.surfaces[0]);
 };

@@ -39,7 +39,7 @@ export interface LaidSetout {
 }
 
 /** What a search found: the best start, and a few others that differ from it in kind, the better first. */
-export interface Found {
+export interface FoundStarts {
   readonly best: Candidate;
   readonly others: readonly Candidate[];
 }

@@ -4,7 +4,7 @@ import type { EndCuts, EndPieces } from '../edges/endCuts.ts';
 import { differInKind } from '../search/fewAndDifferent.ts';
 import type { Turn } from '../choice/turns.ts';
 import type { Axis } from '../choice/axisPlacement.ts';
-import type { Candidate, Found } from '../tally/candidate.ts';
+import type { Candidate, FoundStarts } from '../tally/candidate.ts';
 import { chooseSetout } from '../search/chooseSetout.ts';
 import { Placer } from '../search/placer.ts';
 import { explainSetout, type Reasons } from './explainSetout.ts';
@@ -46,7 +46,7 @@ export interface SetoutOption {
  * Holds a setout, as it was tried and as it was laid, against its rivals: what the product would choose; where it is that,
  * what else was found, and each rule in each direction.
  */
-export function adviseSetout(placer: Placer, chosen: Candidate, laid: Candidate, { best, others }: Found): SetoutAdvice {
+export function adviseSetout(placer: Placer, chosen: Candidate, laid: Candidate, { best, others }: FoundStarts): SetoutAdvice {
   const turn: Turn = { choice: chosen.turn, deg: chosen.turnDeg };
   const alongX = FIXED_RULES.map((rule) => placer.weigh({ rule }, chosen.y, turn));
   const alongY = FIXED_RULES.map((rule) => placer.weigh(chosen.x, { rule }, turn));

@@ -4,16 +4,16 @@ import { nearestJoint, type BandPlace } from '../fields/splitBands.ts';
 import type { Repeat } from '../../pattern/repeat.ts';
 
 /** A part of a field between bands, with the repeat's origin there. */
-export interface Stretch {
+export interface BandStretch {
   readonly box: Box;
   readonly origin: Point;
 }
 
 /** The parts that bands leave of a field, as splitBands does it with polygons: each band goes into the nearest joint. */
-export function bandStretches(repeat: Repeat, jointMm: number, bands: readonly BandPlace[], box: Box, origin: Point): Stretch[] {
-  let stretches: Stretch[] = [{ box, origin }];
+export function bandStretches(repeat: Repeat, jointMm: number, bands: readonly BandPlace[], box: Box, origin: Point): BandStretch[] {
+  let stretches: BandStretch[] = [{ box, origin }];
   for (const { k, wideMm, wantedMm } of bands) {
-    stretches = stretches.flatMap((own): Stretch[] => {
+    stretches = stretches.flatMap((own): BandStretch[] => {
       const [from, to] = k === 1 ? [own.box.minY, own.box.maxY] : [own.box.minX, own.box.maxX];
       const low = nearestJoint(repeat, own, k, jointMm, wantedMm);
       if (low <= from || low + wideMm + 2 * jointMm >= to) return [own];

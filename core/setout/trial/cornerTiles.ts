@@ -7,7 +7,7 @@ import { measureCut } from '../edges/edgeCuts.ts';
 import type { EdgeTally } from '../tally/figures.ts';
 import { tallyCut } from '../tally/tallyCut.ts';
 import type { CutList } from './cutList.ts';
-import { lostBelow, type Way } from './outlineAcross.ts';
+import { lostBelow, type AcrossWay } from './outlineAcross.ts';
 import { pointOn, type TrialLine } from './trialLine.ts';
 
 /** What is narrower than this is lost, wherever the last digit of what is laid may fall, mm. */
@@ -72,7 +72,7 @@ function isBehind(a: TrialLine, b: TrialLine): boolean {
 }
 
 /** What stays of a rectangle that keeps its far side: from that side to the line, at both ends of the cut. */
-function tallyWay(line: TrialLine, piece: number, way: Way, sx: number, sy: number, tally: EdgeTally): void {
+function tallyWay(line: TrialLine, piece: number, way: AcrossWay, sx: number, sy: number, tally: EdgeTally): void {
   const { lowAcross, highAcross, isMain } = line.outlines[piece];
   const off = sx * line.inX + sy * line.inY - line.acrossMm;
   if (lowAcross + off > -ON_LINE_MM || highAcross + off < ON_LINE_MM) return;
@@ -198,7 +198,7 @@ class WhatIsLeft {
   }
 
   /** How far it reaches a way, mm. */
-  reachOn({ x, y }: Way): number {
+  reachOn({ x, y }: AcrossWay): number {
     let far = -Infinity;
     for (let k = 0; k < this.count; k++) far = Math.max(far, this.xy[2 * k] * x + this.xy[2 * k + 1] * y);
     return far;

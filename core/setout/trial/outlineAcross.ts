@@ -30,11 +30,11 @@ export interface OutlineAcross {
   /** What stays across the line must be more than this, or the joint takes it, mm; null before it is asked for. */
   lostBelowMm: number | null;
   /** The way that what stays of a rectangle is measured along; null for other outlines. */
-  readonly way: Way | null;
+  readonly way: AcrossWay | null;
 }
 
 /** A way along the sides of a rectangle, into the field. */
-export interface Way {
+export interface AcrossWay {
   readonly x: number;
   readonly y: number;
   /** How far the rectangle reaches that way in the cell, and how long it is, mm. */
@@ -136,7 +136,7 @@ function widen(table: Float64Array, at: number, mm: number): void {
   if (mm > table[at + 1]) table[at + 1] = mm;
 }
 
-function wayOf(ring: Ring, along: Point, inward: Point): Way | null {
+function wayOf(ring: Ring, along: Point, inward: Point): AcrossWay | null {
   if (ring.length !== 4) return null;
   const sides = ring.map((from, k) => unit(subtract(ring[(k + 1) % 4], from)));
   if (Math.abs(dot(sides[0], sides[1])) > ROUNDED_OFTEN) return null;

@@ -11,7 +11,7 @@ import { sliverLimit } from '../choice/sliver.ts';
 import type { Pin } from '../choice/pins.ts';
 import { alongLattice } from './alongLattice.ts';
 import { boundaryOf, type Boundary } from '../edges/boundary.ts';
-import { bandStretches, type Stretch } from './bandStretches.ts';
+import { bandStretches, type BandStretch } from './bandStretches.ts';
 import { POINT_MM, tallyCorner, tallyPlain } from './cornerTiles.ts';
 import { countEars, fallsOf, wholeSheets, type RoundThing } from './features.ts';
 import { LineWalk, MAY_BE_LOST_MM, TALLIED } from './lineWalk.ts';
@@ -58,7 +58,7 @@ export class Trials {
   private readonly banded: Banded;
   private readonly box: Box;
   /** What bands left of the field in the last trial. */
-  private stretches: readonly Stretch[] = [];
+  private stretches: readonly BandStretch[] = [];
 
   constructor(ground: Ground, repeat: Repeat, turnDeg: number, banded: Banded, pins: readonly Pin[]) {
     this.ground = ground;

@@ -16,9 +16,9 @@ const schema = z.strictObject({
   steps: z.array(stepSchema).min(1).max(40).describe('From below'),
 });
 
-type Step = z.infer<typeof stepSchema>;
+type StairStep = z.infer<typeof stepSchema>;
 
-const riser = ({ riserWidthMm, riserHeightMm }: Step, number: number, top: EdgeRole): SetFace => ({
+const riser = ({ riserWidthMm, riserHeightMm }: StairStep, number: number, top: EdgeRole): SetFace => ({
   key: `riser-${number}`,
   part: 'riser',
   number,
@@ -27,7 +27,7 @@ const riser = ({ riserWidthMm, riserHeightMm }: Step, number: number, top: EdgeR
   roles: { top },
 });
 
-const tread = ({ treadWidthMm, treadDepthMm }: Step, number: number): SetFace => ({
+const tread = ({ treadWidthMm, treadDepthMm }: StairStep, number: number): SetFace => ({
   key: `tread-${number}`,
   part: 'tread',
   number,

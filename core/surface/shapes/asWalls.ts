@@ -15,10 +15,10 @@ export function asWalls(shape: Shape): WallsShape {
 }
 
 /** What a wall keeps when its corners move. */
-type Kept = Pick<Wall, 'id' | 'name' | 'curve'>;
+type KeptWall = Pick<Wall, 'id' | 'name' | 'curve'>;
 
 /** Walls through given corners, counter-clockwise; wall k starts at corner k. */
-export function wallsThrough(corners: readonly Point[], kept: readonly Kept[]): WallsShape {
+export function wallsThrough(corners: readonly Point[], kept: readonly KeptWall[]): WallsShape {
   const count = corners.length;
   const headings = corners.map((from, k) => {
     const [x, y] = subtract(corners[(k + 1) % count], from);

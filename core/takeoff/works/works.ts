@@ -35,10 +35,10 @@ export const worksSchema = z.strictObject({
 /** Where a surface is and what is done to it, as it was said. */
 export type WorksChoice = z.infer<typeof worksSchema>;
 
-type Said = { readonly [Key in Exclude<keyof WorksChoice, 'does'>]-?: NonNullable<WorksChoice[Key]> };
+type SaidWorks = { readonly [Key in Exclude<keyof WorksChoice, 'does'>]-?: NonNullable<WorksChoice[Key]> };
 
 /** Where a surface is and what is done to it. */
-export interface Works extends Said {
+export interface Works extends SaidWorks {
   readonly does: Readonly<Record<Work, boolean>>;
 }
 

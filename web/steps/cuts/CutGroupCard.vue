@@ -5,17 +5,12 @@ import { PhCheck, PhChecks, PhFilePdf } from '@phosphor-icons/vue';
 import type { CutSetting } from '@azulejo/core/cuts/cutOrder';
 import type { OffCutPlan } from '@azulejo/core/cuts/offCuts/planOffCuts';
 import type { Job } from '@azulejo/core/job/job';
-import { caresOf, HARDLY_DONE } from '@azulejo/core/cuts/cutMethod';
 import type { SharedHole } from '@azulejo/core/cuts/sharedHoles';
-import { describeCares, describeSharedHole } from '@azulejo/core/messages/en/cutting';
-import { describeMark } from '@azulejo/core/messages/en/marks';
-import { describeSource } from '@azulejo/core/messages/en/offCuts';
-import { kindName } from '@azulejo/core/messages/en/names';
-import { formatLength, formatLengthWithUnit } from '@azulejo/core/units/formatLength';
 import { exportUrl } from '../../api/client.ts';
+import { cutCard } from './model.ts';
 import PieceOutline from './PieceOutline.vue';
 import { useSeenSide } from './useSeenSide.ts';
-import { useTape } from '../../fields/useTape.ts';
+import { useReadTape, words } from '../../words/useWords.ts';
 import type { TickState } from '@azulejo/core/site/tick';
 
 const props = defineProps<{
@@ -29,49 +24,17 @@ const props = defineProps<{
   chosenLabel: string | null;
   stateOf: (label: string) => TickState;
 }>();
-const tape = useTape();
+const tape = useReadTape();
 const emit = defineEmits<{ choose: []; choosePiece: [label: string]; tick: [labels: readonly string[], state: TickState] }>();
 
 const group = computed(() => props.setting.group);
-const size = computed(() => {
-  const { widthMm, heightMm } = group.value.first.sizeMm;
-  return `${formatLength(widthMm, tape.value)} x ${formatLengthWithUnit(heightMm, tape.value)}`;
-});
-const cares = computed(() => {
-  const product = props.job.products.find(({ id }) => id === group.value.first.productId);
-  const all = product ? caresOf(group.value.first, product) : [];
-  return {
-    hard: describeCares(all.filter((care) => HARDLY_DONE.has(care))),
-    other: describeCares(all.filter((care) => !HARDLY_DONE.has(care))),
-  };
-});
 const { seen: asMarked } = useSeenSide();
 const seen = computed(() => asMarked(group.value.first));
-const marks = computed(() => seen.value.marks.map((mark) => describeMark(mark, tape.value)));
+const card = computed(() => cutCard({ ...props, seen: seen.value }, words.value, tape.value));
+const meant = computed(() => card.value.meant);
 /** Pieces of one card are alike: one template serves them all. */
 const templateUrl = computed(() => exportUrl(props.job.id, 'templates', props.surfaceId, props.chosenLabel ?? group.value.first.label));
-/** Where the chosen piece comes from; null while that is being planned. */
-const source = computed(() => {
-  const { chosenLabel, setting, offCuts, job, surfaceId } = props;
-  const own = chosenLabel !== null && setting.pieces.some(({ label }) => label === chosenLabel);
-  const found = own ? offCuts?.sources.get(chosenLabel) : undefined;
-  return found && describeSource(chosenLabel ?? '', found, job, surfaceId);
-});
-/** With whom the piece shares its hole: the chosen one, or the only one. */
-const sharing = computed(() => {
-  const label = props.setting.pieces.length === 1 ? props.setting.pieces[0].label : (props.chosenLabel ?? '');
-  return (props.holes.get(label) ?? []).map(describeSharedHole);
-});
-/** What is ticked: the chosen piece, or all of the card. */
-const meant = computed(() => {
-  const labels = props.setting.pieces.map(({ label }) => label);
-  return props.chosenLabel !== null && labels.includes(props.chosenLabel) ? [props.chosenLabel] : labels;
-});
-const counted = computed(() => {
-  const states = props.setting.pieces.map(({ label }) => props.stateOf(label));
-  return { cut: states.filter((state) => state !== 'open').length, laid: states.filter((state) => state === 'laid').length };
-});
-const isDone = computed(() => counted.value.cut === props.setting.pieces.length);
+const isDone = computed(() => card.value.cut === props.setting.pieces.length);
 const isAll = (state: TickState): boolean => meant.value.every((label) => props.stateOf(label) === state);
 const areCut = computed(() => meant.value.every((label) => props.stateOf(label) !== 'open'));
 const tick = (state: TickState): void => emit('tick', meant.value, state);
@@ -84,22 +47,28 @@ const tick = (state: TickState): void => emit('tick', meant.value, state);
       <span class="words">
         <span class="off"
           ><b
-            >{{ setting.pieces.length }} off<span v-if="counted.cut > 0" class="counted"
-              ><PhChecks v-if="counted.laid === setting.pieces.length" :size="17" /><PhCheck v-else :size="17" />{{
-                counted.laid === setting.pieces.length ? 'laid' : isDone ? 'cut' : `${counted.cut} cut`
+            >{{ words.say('cuts/off', { count: setting.pieces.length })
+            }}<span v-if="card.cut > 0" class="counted"
+              ><PhChecks v-if="card.laid === setting.pieces.length" :size="17" /><PhCheck v-else :size="17" />{{
+                card.laid === setting.pieces.length
+                  ? words.say('cuts/laid')
+                  : isDone
+                    ? words.say('cuts/cut')
+                    : words.say('cuts/someCut', { count: card.cut })
               }}</span
             ></b
-          ><span class="size figure">{{ size }}</span></span
+          ><span class="size figure">{{ card.size }}</span></span
         >
         <span class="small"
-          ><b>{{ kindName(group.first.kind) }}</b
-          >, {{ group.first.tool }}<template v-if="group.first.edgeShows">, cut edge shows</template></span
+          ><b>{{ words.kindName(group.first.kind) }}</b
+          >, {{ words.toolName(group.first.tool)
+          }}<template v-if="group.first.edgeShows">, {{ words.say('cuts/edgeShows') }}</template></span
         >
-        <span v-for="mark in marks" :key="mark" class="small soft">{{ mark }}</span>
-        <span v-for="care in cares.hard" :key="care" class="small hard">{{ care }}</span>
+        <span v-for="mark in card.marks" :key="mark" class="small soft">{{ mark }}</span>
+        <span v-for="care in card.hard" :key="care" class="small hard">{{ care }}</span>
       </span>
     </button>
-    <div v-if="chosen" class="pieces" role="group" aria-label="Pieces of this cut">
+    <div v-if="chosen" class="pieces" role="group" :aria-label="words.say('cuts/piecesOfThis')">
       <button
         v-for="piece in setting.pieces"
         :key="piece.label"
@@ -109,29 +78,32 @@ const tick = (state: TickState): void => emit('tick', meant.value, state);
         :aria-pressed="piece.label === chosenLabel"
         @click="emit('choosePiece', piece.label)"
       >
-        {{ piece.label }}<PhChecks v-if="stateOf(piece.label) === 'laid'" :size="15" aria-label="laid" /><PhCheck
+        {{ piece.label }}<PhChecks v-if="stateOf(piece.label) === 'laid'" :size="15" :aria-label="words.say('cuts/laid')" /><PhCheck
           v-else-if="stateOf(piece.label) === 'cut'"
           :size="15"
-          aria-label="cut"
+          :aria-label="words.say('cuts/cut')"
         />
       </button>
-      <ul v-if="cares.other.length + sharing.length > 0" class="cares small">
-        <li v-for="words in sharing" :key="words">{{ words }}</li>
-        <li v-for="care in cares.other" :key="care">{{ care }}</li>
+      <ul v-if="card.minding.length > 0" class="cares small">
+        <li v-for="line in card.minding" :key="line">{{ line }}</li>
       </ul>
       <div class="ticks no-print">
         <Button v-if="!areCut" size="small" @click="tick('cut')"
-          ><PhCheck :size="17" />{{ meant.length === 1 ? `${meant[0]} is cut` : 'All cut' }}</Button
+          ><PhCheck :size="17" />{{ meant.length === 1 ? words.say('cuts/isCut', { label: meant[0] }) : words.say('cuts/allCut') }}</Button
         >
         <Button v-if="areCut && !isAll('laid')" size="small" @click="tick('laid')"
-          ><PhChecks :size="17" />{{ meant.length === 1 ? `${meant[0]} is laid` : 'All laid' }}</Button
+          ><PhChecks :size="17" />{{
+            meant.length === 1 ? words.say('cuts/isLaid', { label: meant[0] }) : words.say('cuts/allLaid')
+          }}</Button
         >
         <Button v-if="!isAll('open')" size="small" severity="secondary" text @click="tick(isAll('laid') ? 'cut' : 'open')">{{
-          isAll('laid') ? 'Not laid yet' : 'Not cut yet'
+          words.say(isAll('laid') ? 'cuts/notLaidYet' : 'cuts/notCutYet')
         }}</Button>
-        <Button as="a" size="small" severity="secondary" text :href="templateUrl"><PhFilePdf :size="17" />Full-size template</Button>
+        <Button as="a" size="small" severity="secondary" text :href="templateUrl"
+          ><PhFilePdf :size="17" />{{ words.say('cuts/template') }}</Button
+        >
       </div>
-      <p v-if="source" class="small soft">{{ source }}</p>
+      <p v-if="card.source" class="small soft">{{ card.source }}</p>
     </div>
   </li>
 </template>

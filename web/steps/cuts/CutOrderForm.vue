@@ -4,25 +4,21 @@ import type { CutOrder, Cutting } from '@azulejo/core/cuts/cutOrder';
 import type { Job } from '@azulejo/core/job/job';
 import NumberField from '../../fields/NumberField.vue';
 import SwitchField from '../../fields/SwitchField.vue';
+import type { PlainCode } from '@azulejo/core/messages/say';
 import { useJobStore } from '../../stores/jobStore.ts';
+import { words } from '../../words/useWords.ts';
 
 /** What is cut first, and how much is carried to the saw at a time. */
 const props = defineProps<{ job: Job; order: CutOrder }>();
 const jobs = useJobStore();
 const perTrip = computed(() => props.job.cutting?.perTrip ?? null);
 
-const ORDERS = [
-  { value: 'hardestLast', label: 'Last' },
-  { value: 'hardestFirst', label: 'First' },
-] as const;
-const SAWS = [
-  { value: 'near', label: 'At hand' },
-  { value: 'far', label: 'Far away' },
-] as const;
-const PARTS = [
-  { value: 'all', label: 'All at once' },
-  { value: 'zones', label: 'Zone by zone' },
-] as const;
+/** Two to choose from, in the language that is spoken. */
+const eitherOf = <A extends string, B extends string>(...both: readonly [[A, PlainCode], [B, PlainCode]]) =>
+  computed(() => both.map(([value, says]) => ({ value, label: words.value.say(says) })));
+const orders = eitherOf(['hardestLast', 'cuts/last'], ['hardestFirst', 'cuts/first']);
+const saws = eitherOf(['near', 'cuts/atHand'], ['far', 'cuts/farAway']);
+const parts = eitherOf(['all', 'cuts/allAtOnce'], ['zones', 'cuts/zoneByZone']);
 /** What one carries at a time, unless told otherwise. */
 const USUAL_LOAD = 10;
 
@@ -34,22 +30,22 @@ const set = (label: string, part: Partial<Cutting>) =>
 
 <template>
   <div class="form">
-    <SwitchField label="Hard cuts come" :value="order" :options="ORDERS" @choose="set('Order of cuts', { order: $event })" />
+    <SwitchField :label="words.say('cuts/hardCome')" :value="order" :options="orders" @choose="set('Order of cuts', { order: $event })" />
     <SwitchField
-      label="The saw is"
+      :label="words.say('cuts/sawIs')"
       :value="perTrip === null ? 'near' : 'far'"
-      :options="SAWS"
+      :options="saws"
       @choose="set('Where the saw stands', { perTrip: $event === 'far' ? USUAL_LOAD : null })"
     />
     <SwitchField
-      label="Cut"
+      :label="words.say('cuts/cutWhen')"
       :value="job.cutting?.byZone ? 'zones' : 'all'"
-      :options="PARTS"
+      :options="parts"
       @choose="set('Cuts by zone', { byZone: $event === 'zones' })"
     />
     <NumberField
       v-if="perTrip !== null"
-      label="Pieces a trip"
+      :label="words.say('cuts/perTrip')"
       :value="perTrip"
       :commit="(count) => set('Pieces a trip', { perTrip: count })"
     />

@@ -2,6 +2,7 @@
 import InputText from 'primevue/inputtext';
 import { computed, ref } from 'vue';
 import FieldFrame from '../../fields/FieldFrame.vue';
+import { words } from '../../words/useWords.ts';
 import { FIND_FIELD } from './findField.ts';
 
 /** Finds a piece by the label that stands on it. */
@@ -14,7 +15,7 @@ const begins = computed(() => props.labels.filter((label) => label.toUpperCase()
 const trouble = computed(() =>
   asked.value === '' || begins.value.length > 0
     ? null
-    : `No cut piece here is called ${asked.value}. Labels are letters and a number, like ${props.labels[0] ?? 'A1'}.`,
+    : words.value.say('cuts/noneCalled', { label: asked.value, like: props.labels[0] ?? 'A1' }),
 );
 
 function go(): void {
@@ -26,7 +27,7 @@ function go(): void {
 
 <template>
   <div>
-    <FieldFrame :id="FIND_FIELD" label="Find a piece by its label" :trouble="trouble">
+    <FieldFrame :id="FIND_FIELD" :label="words.say('cuts/findByLabel')" :trouble="trouble">
       <InputText
         :id="FIND_FIELD"
         v-model="text"

@@ -5,10 +5,7 @@ import type { Job, Surface } from '@azulejo/core/job/job';
 import { sharedHoles } from '@azulejo/core/cuts/sharedHoles';
 import { polygonsArea } from '@azulejo/core/geometry/ring';
 import { nearCuts } from '@azulejo/core/cuts/nearCuts';
-import { describeNear } from '@azulejo/core/messages/en/cutting';
-import { SAFETY } from '@azulejo/core/messages/en/safety';
 import type { SurfacePlan } from '@azulejo/core/plan/planned';
-import { useTape } from '../../fields/useTape.ts';
 import SwitchField from '../../fields/SwitchField.vue';
 import { useBoardStore } from '../../stores/boardStore.ts';
 import { useTickStore } from '../../stores/tickStore.ts';
@@ -19,27 +16,35 @@ import SheetParts from './SheetParts.vue';
 import { cutList, type Listed } from './model.ts';
 import { useCutList } from './useCutList.ts';
 import { useTicking } from './useTicking.ts';
-import { SEEN_SIDES, useSeenSide } from './useSeenSide.ts';
+import { seenSides, useSeenSide } from './useSeenSide.ts';
+import { useReadTape, words } from '../../words/useWords.ts';
 
 /** Every cut in the order in which it is made, ticked off as it goes. */
 const props = defineProps<{ job: Job; surface: Surface; plan: SurfacePlan; offCuts: OffCutPlan | null }>();
-const tape = useTape();
+const tape = useReadTape();
 const board = useBoardStore();
 const ticks = useTickStore();
 const { side } = useSeenSide();
 const { order, trips, settingWith } = useCutList(toRef(props, 'job'), toRef(props, 'surface'), toRef(props, 'plan'));
 
-const LISTS = [
-  { value: 'all', label: 'All' },
-  { value: 'open', label: 'Still to cut' },
-] as const;
+const lists = computed(() => [
+  { value: 'all' as const, label: words.value.say('cuts/all') },
+  { value: 'open' as const, label: words.value.say('cuts/stillToCut') },
+]);
 const listed = ref<Listed>('all');
 const { stateOf, tick, keep, countAnew } = useTicking(toRef(props, 'surface'), toRef(props, 'plan'));
 /** What no tick changes. */
 const holes = computed(() => sharedHoles(props.plan.traced, props.plan.cuts));
 const droppedMm2 = computed(() => polygonsArea(props.plan.fields.flatMap(({ layout }) => layout.dropped)));
 const model = computed(() =>
-  cutList(props.surface, props.plan, trips.value, { inForce: ticks.inForce.values(), waiting: ticks.waiting.length }, listed.value),
+  cutList(
+    props.surface,
+    props.plan,
+    trips.value,
+    { inForce: ticks.inForce.values(), waiting: ticks.waiting.length },
+    listed.value,
+    words.value,
+  ),
 );
 
 function choose(id: string): void {
@@ -67,44 +72,40 @@ watch(
 
 <template>
   <SheetParts v-for="sheets in plan.sheets" :key="sheets.productId" :plan="sheets" :job="job" />
-  <p v-if="plan.groups.length === 0 && plan.sheets.length === 0">Every piece is whole. Nothing to cut.</p>
+  <p v-if="plan.groups.length === 0 && plan.sheets.length === 0">{{ words.say('cuts/allWhole') }}</p>
   <template v-else-if="plan.groups.length > 0">
-    <p class="caution">{{ SAFETY.cutting }}</p>
+    <p class="caution">{{ words.SAFETY.cutting }}</p>
     <p class="soft">{{ model.order }}</p>
     <div class="switches">
-      <SwitchField label="Tiles are marked" :value="side" :options="SEEN_SIDES" @choose="side = $event" />
-      <SwitchField label="List" :value="listed" :options="LISTS" @choose="listed = $event" />
+      <SwitchField :label="words.say('cuts/tilesAreMarked')" :value="side" :options="seenSides" @choose="side = $event" />
+      <SwitchField :label="words.say('cuts/list')" :value="listed" :options="lists" @choose="listed = $event" />
     </div>
     <p v-if="side === 'back'" class="small soft">
-      Drawn as they lie face down, the top still away from you: left is right of the face. An arrow shows which way the top of the face is.
+      {{ words.say('cuts/backNote') }}
     </p>
     <CutOrderForm :job="job" :order="order" />
     <FindPiece :labels="model.labels" @found="find" />
     <p class="told" role="status">
       <b>{{ model.told }}</b>
       <span v-if="ticks.trouble && ticks.waiting.length > 0" class="small soft">
-        {{ ticks.trouble }} They are kept here and sent when it does.</span
+        {{ ticks.trouble }} {{ words.say('cuts/waitingKept') }}</span
       >
     </p>
     <p v-if="model.strays.length > 0" class="caution">
-      Ticked, but no longer in the plan: {{ model.strays.slice(0, 12).join(', ') }}{{ model.strays.length > 12 ? ' and more' : '' }}.
+      {{ words.say('cuts/strays', { labels: model.strays.slice(0, 12).join(', '), more: model.strays.length > 12 }) }}
     </p>
     <p class="small soft kept no-print">
-      {{
-        surface.counted
-          ? 'Labels and the start stay as they are, whatever changes; what is added before the first has a dash.'
-          : 'Labels are counted from the bottom left until the first piece is ticked; then they and the start stay.'
-      }}
-      <button v-if="!surface.counted" class="plain link" type="button" @click="keep">Keep them from now on</button>
-      <button v-else-if="!model.isTicked" class="plain link" type="button" @click="countAnew">Count anew</button>
+      {{ words.say(surface.counted ? 'cuts/labelsStay' : 'cuts/labelsCounted') }}
+      <button v-if="!surface.counted" class="plain link" type="button" @click="keep">{{ words.say('cuts/keepLabels') }}</button>
+      <button v-else-if="!model.isTicked" class="plain link" type="button" @click="countAnew">{{ words.say('cuts/countAnew') }}</button>
     </p>
     <section v-for="trip in model.trips" :key="trip.number">
       <h3 v-if="model.trips.length > 1">
-        {{ trip.name }}<span class="small soft">{{ trip.count === 1 ? 'one piece' : `${trip.count} pieces` }}</span>
+        {{ trip.name }}<span class="small soft">{{ words.say('cuts/pieces', { count: trip.count }) }}</span>
       </h3>
-      <p v-if="trip.settings.length === 0" class="small soft">All cut.</p>
+      <p v-if="trip.settings.length === 0" class="small soft">{{ words.say('site/allCut') }}</p>
       <template v-for="run in nearCuts(trip.settings)" :key="run.settings[0].id">
-        <h4 v-if="run.rangeMm" class="small near">{{ describeNear(run, tape) }}</h4>
+        <h4 v-if="run.rangeMm" class="small near">{{ words.describeNear(run, tape) }}</h4>
         <ol class="groups" :class="{ run: run.rangeMm }">
           <CutGroupCard
             v-for="setting in run.settings"
@@ -126,7 +127,7 @@ watch(
       </template>
     </section>
   </template>
-  <p v-if="droppedMm2 > 1" class="small soft">Strips too narrow for any saw, under a millimetre and a half, are left to the joint.</p>
+  <p v-if="droppedMm2 > 1" class="small soft">{{ words.say('cuts/dropped') }}</p>
 </template>
 
 <style scoped>

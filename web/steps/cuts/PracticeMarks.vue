@@ -10,7 +10,7 @@ import SwitchField from '../../fields/SwitchField.vue';
 import { useBoardStore } from '../../stores/boardStore.ts';
 import PracticeShaped from './PracticeShaped.vue';
 import PracticeStraight from './PracticeStraight.vue';
-import { SEEN_SIDES, useSeenSide } from './useSeenSide.ts';
+import { seenSides, useSeenSide } from './useSeenSide.ts';
 
 /** A helper marks pieces of this very plan, and is told what a slip would have cost. */
 const props = defineProps<{ job: Job; plan: SurfacePlan }>();
@@ -51,7 +51,7 @@ function count(right: boolean): void {
   </p>
   <template v-else>
     <p class="soft">Pieces of this surface, to be marked as if for the saw. Nothing here changes the plan.</p>
-    <SwitchField label="Tiles are marked" :value="side" :options="SEEN_SIDES" @choose="side = $event" />
+    <SwitchField label="Tiles are marked" :value="side" :options="seenSides" @choose="side = $event" />
     <PracticeStraight v-if="straight" :key="`${turn} ${side}`" :exercise="straight" @judged="count" @changed="judged = false" />
     <PracticeShaped v-else-if="shaped" :key="`${turn} ${side}`" :exercise="shaped" :job="job" @judged="count" @changed="judged = false" />
     <div class="row">

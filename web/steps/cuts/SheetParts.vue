@@ -1,10 +1,9 @@
 <script setup lang="ts">
 import type { Job } from '@azulejo/core/job/job';
 import { productName } from '@azulejo/core/job/job';
-import { describeSheetPart, describeSheets } from '@azulejo/core/messages/en/sheets';
 import type { SheetPlan } from '@azulejo/core/cuts/sheets/planSheets';
-
 import { useBoardStore } from '../../stores/boardStore.ts';
+import { words } from '../../words/useWords.ts';
 
 /** The sheets of one mosaic: which are cut, and what each part is taken from. */
 const board = useBoardStore();
@@ -14,10 +13,9 @@ defineProps<{ plan: SheetPlan; job: Job }>();
 <template>
   <section class="stack sheets">
     <h2>{{ productName(job, plan.productId) }}</h2>
-    <p>{{ describeSheets(plan) }}</p>
+    <p>{{ words.describeSheets(plan) }}</p>
     <p v-if="plan.parts.length > 0" class="small soft">
-      Cut mesh or paper between the chips with a knife from behind; bite or saw only the chips the line runs through. Sheets are named from
-      the bottom left: row, then place.
+      {{ words.say('cuts/betweenChips') }}
     </p>
     <ol v-if="plan.parts.length > 0">
       <li v-for="part in plan.parts" :key="part.label">
@@ -27,7 +25,7 @@ defineProps<{ plan: SheetPlan; job: Job }>();
           :aria-pressed="board.chosenSheet === part.label"
           @click="board.chosenSheet = board.chosenSheet === part.label ? null : part.label"
         >
-          <b class="figure">{{ part.label }}</b> <span>{{ describeSheetPart(part) }}</span>
+          <b class="figure">{{ part.label }}</b> <span>{{ words.describeSheetPart(part) }}</span>
         </button>
       </li>
     </ol>

@@ -1,9 +1,12 @@
 import { describe, expect, test } from '@jest/globals';
+import { caresOf } from '@azulejo/core/cuts/cutMethod';
 import { tripsFor } from '@azulejo/core/cuts/cutOrder';
-import type { Job } from '@azulejo/core/job/job';
+import { sharedHoles } from '@azulejo/core/cuts/sharedHoles';
+import { tapeOf, type Job } from '@azulejo/core/job/job';
 import type { Tick, TickState } from '@azulejo/core/site/tick';
+import { wordsIn } from '@azulejo/core/messages/words';
 import { demoJob, demoPlan } from '../../../testing/demoJob.ts';
-import { cutList, type Listed } from './model.ts';
+import { cutCard, cutList, type CardOf, type Listed } from './model.ts';
 
 const job = demoJob('tidewater-bakehouse');
 const plan = demoPlan('tidewater-bakehouse');
@@ -18,11 +21,16 @@ const tick = (surfaceId: string, label: string, state: TickState): Tick => ({
   turn: 1,
 });
 
-function listOf(surfaceId: string, ticks: readonly Tick[] = [], listed: Listed = 'all', of: Job = job) {
+function surfaceWith(surfaceId: string, of: Job = job) {
   const surface = of.surfaces.find(({ id }) => id === surfaceId);
+  if (!surface) throw new Error(surfaceId);
+  return surface;
+}
+function listOf(surfaceId: string, ticks: readonly Tick[] = [], listed: Listed = 'all', of: Job = job) {
+  const surface = surfaceWith(surfaceId, of);
   const planned = plan.surfaces.find((one) => one.surfaceId === surfaceId);
-  if (!surface || !planned) throw new Error(surfaceId);
-  return cutList(surface, planned, tripsFor(planned, surface.pattern, of.cutting), { inForce: ticks, waiting: 0 }, listed);
+  if (!planned) throw new Error(surfaceId);
+  return cutList(surface, planned, tripsFor(planned, surface.pattern, of.cutting), { inForce: ticks, waiting: 0 }, listed, wordsIn('en'));
 }
 const piecesOf = ({ trips }: ReturnType<typeof cutList>): string[] =>
   trips.flatMap(({ settings }) => settings.flatMap(({ pieces }) => pieces.map(({ label }) => label)));
@@ -74,4 +82,55 @@ test.each([
     for (const { count } of list.trips) expect(count).toBeLessThanOrEqual(cutting.perTrip);
     expect(list.trips).toHaveLength(Math.ceil(cuts.length / cutting.perTrip));
   }
+});
+
+describe('a card of equal cuts', () => {
+  const words = wordsIn('en');
+  const cards = withCuts.flatMap((planned) => {
+    const surface = surfaceWith(planned.surfaceId);
+    const holes = sharedHoles(planned.traced, planned.cuts);
+    const settings = tripsFor(planned, surface.pattern, job.cutting).flatMap((trip) => trip.settings);
+    const own = { holes, offCuts: planned.offCuts as CardOf['offCuts'], surfaceId: surface.id, tape: tapeOf(job, surface) };
+    return settings.map((setting) => ({ ...own, setting }));
+  });
+  const cardOf = (
+    { tape, ...own }: (typeof cards)[number],
+    chosenLabel: string | null,
+    ticked: ReadonlyMap<string, TickState> = new Map(),
+  ) => cutCard({ ...own, job, seen: own.setting.group.first, chosenLabel, stateOf: (label) => ticked.get(label) ?? 'open' }, words, tape);
+
+  test('has the size and every mark of its pieces, and what to mind at them', () => {
+    for (const one of cards) {
+      const { first } = one.setting.group;
+      const { size, marks, hard, minding } = cardOf(one, null);
+      expect(size).toMatch(/^[\d.,' /"-]+ x [\d.,' /"-]+( mm)?$/);
+      expect(marks).toHaveLength(first.marks.length);
+      const product = job.products.find(({ id }) => id === first.productId);
+      const cares = product ? words.describeCares(caresOf(first, product)) : [];
+      expect([...hard, ...minding]).toEqual(expect.arrayContaining(cares));
+    }
+    expect(cards.some((one) => cardOf(one, null).hard.length > 0)).toBe(true);
+  });
+
+  test('ticks the piece that is pointed at, else all; counts what is cut and laid', () => {
+    for (const one of cards) {
+      const labels = one.setting.pieces.map(({ label }) => label);
+      expect(cardOf(one, null).meant).toEqual(labels);
+      expect(cardOf(one, 'Z99').meant).toEqual(labels);
+      expect(cardOf(one, labels[0]).meant).toEqual([labels[0]]);
+      const ticked = new Map(labels.map((label, k): [string, TickState] => [label, (['laid', 'cut', 'open'] as const)[k % 3]]));
+      const { cut, laid } = cardOf(one, null, ticked);
+      expect([laid, cut]).toEqual([Math.ceil(labels.length / 3), labels.length - Math.floor(labels.length / 3)]);
+    }
+  });
+
+  test('says of the chosen piece which tile it comes from; of none while that is being planned', () => {
+    for (const one of cards) {
+      const [{ label }] = one.setting.pieces;
+      const tile = one.offCuts?.sources.get(label)?.tile;
+      expect(cardOf(one, null).source).toBeNull();
+      if (tile !== undefined) expect(cardOf(one, label).source).toContain(`tile ${tile}`);
+      expect(cardOf({ ...one, offCuts: null }, label).source).toBeNull();
+    }
+  });
 });

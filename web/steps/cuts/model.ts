@@ -1,8 +1,14 @@
+import type { SeenPiece } from '@azulejo/core/cuts/backView';
+import { caresOf, HARDLY_DONE } from '@azulejo/core/cuts/cutMethod';
 import { fenceSettings, type CutSetting, type CutTrip } from '@azulejo/core/cuts/cutOrder';
-import type { Surface } from '@azulejo/core/job/job';
-import { describeCutting, describeTicked, tripName } from '@azulejo/core/messages/en/cutting';
+import type { OffCutPlan } from '@azulejo/core/cuts/offCuts/planOffCuts';
+import type { SharedHole } from '@azulejo/core/cuts/sharedHoles';
+import type { Job, Surface } from '@azulejo/core/job/job';
+import type { Words } from '@azulejo/core/messages/words';
 import type { SurfacePlan } from '@azulejo/core/plan/planned';
 import type { Tick, TickState } from '@azulejo/core/site/tick';
+import { formatLength, formatLengthWithUnit } from '@azulejo/core/units/formatLength';
+import type { Tape } from '@azulejo/core/units/tape';
 
 /** Which cuts are listed. */
 export type Listed = 'all' | 'open';
@@ -43,6 +49,7 @@ export function cutList(
   trips: readonly CutTrip[],
   { inForce, waiting }: Ticked,
   listed: Listed,
+  words: Words,
 ): CutListModel {
   const own = [...inForce].filter(({ surfaceId, state }) => surfaceId === surface.id && state !== 'open');
   const states = new Map(own.map(({ label, state }) => [label, state]));
@@ -52,14 +59,72 @@ export function cutList(
   return {
     trips: trips.map((trip, k) => ({
       number: k + 1,
-      name: tripName(trip, k + 1),
+      name: words.tripName(trip, k + 1),
       count: trip.settings.reduce((sum, { pieces }) => sum + pieces.length, 0),
       settings: trip.settings.filter(({ pieces }) => listed === 'all' || pieces.some(({ label }) => stateOf(label) === 'open')),
     })),
     labels,
-    order: describeCutting(plan.cuts, trips, fenceSettings(trips)),
-    told: describeTicked(labels.map(stateOf), waiting),
+    order: words.describeCutting(plan.cuts, trips, fenceSettings(trips)),
+    told: words.describeTicked(labels.map(stateOf), waiting),
     isTicked: own.length > 0,
     strays: own.map(({ label }) => label).filter((label) => !known.has(label)),
+  };
+}
+
+/** What a card of equal cuts is told from. */
+export interface CardOf {
+  readonly job: Job;
+  readonly surfaceId: string;
+  readonly setting: CutSetting;
+  /** A piece as it is marked. */
+  readonly seen: SeenPiece;
+  /** Null while it is being planned. */
+  readonly offCuts: OffCutPlan | null;
+  /** With whom pieces share a hole, by label. */
+  readonly holes: ReadonlyMap<string, readonly SharedHole[]>;
+  /** The piece that is pointed at. */
+  readonly chosenLabel: string | null;
+  readonly stateOf: (label: string) => TickState;
+}
+
+/** Equal cuts as a card shows them. */
+export interface CardModel {
+  /** "249 x 300 mm" */
+  readonly size: string;
+  readonly marks: readonly string[];
+  /** What a hand can hardly do of it, and what else to mind. */
+  readonly hard: readonly string[];
+  readonly minding: readonly string[];
+  /** Which tile the chosen piece comes from; null where none is chosen, or that is still being planned. */
+  readonly source: string | null;
+  /** What a press ticks: the chosen piece, or all of the card. */
+  readonly meant: readonly string[];
+  readonly cut: number;
+  readonly laid: number;
+}
+
+/** A card of equal cuts. */
+export function cutCard(of: CardOf, words: Words, tape: Tape): CardModel {
+  const { job, surfaceId, setting, seen, offCuts, holes, chosenLabel, stateOf } = of;
+  const { first } = setting.group;
+  const labels = setting.pieces.map(({ label }) => label);
+  const chosen = chosenLabel !== null && labels.includes(chosenLabel) ? chosenLabel : null;
+  const product = job.products.find(({ id }) => id === first.productId);
+  const cares = product ? caresOf(first, product) : [];
+  const source = chosen === null ? undefined : offCuts?.sources.get(chosen);
+  // With whom it shares its hole is told of the chosen piece, or of the only one.
+  const holder = labels.length === 1 ? labels[0] : (chosen ?? '');
+  return {
+    size: `${formatLength(first.sizeMm.widthMm, tape)} x ${formatLengthWithUnit(first.sizeMm.heightMm, tape)}`,
+    marks: seen.marks.map((mark) => words.describeMark(mark, tape)),
+    hard: words.describeCares(cares.filter((care) => HARDLY_DONE.has(care))),
+    minding: [
+      ...(holes.get(holder) ?? []).map(words.describeSharedHole),
+      ...words.describeCares(cares.filter((care) => !HARDLY_DONE.has(care))),
+    ],
+    source: source && chosen !== null ? words.describeSource(chosen, source, job, surfaceId) : null,
+    meant: chosen === null ? labels : [chosen],
+    cut: labels.filter((label) => stateOf(label) !== 'open').length,
+    laid: labels.filter((label) => stateOf(label) === 'laid').length,
   };
 }

@@ -1,12 +1,13 @@
 import { useLocalStorage } from '@vueuse/core';
 import { computed } from 'vue';
 import { seenFromBack, type MarkedSide, type SeenPiece } from '@azulejo/core/cuts/backView';
+import { words } from '../../words/useWords.ts';
 
 /** Which side of a tile is marked. */
-export const SEEN_SIDES = [
-  { value: 'face', label: 'Face up' },
-  { value: 'back', label: 'Face down' },
-] as const satisfies readonly { readonly value: MarkedSide; readonly label: string }[];
+export const seenSides = computed(() => [
+  { value: 'face' as const, label: words.value.say('cuts/faceUp') },
+  { value: 'back' as const, label: words.value.say('cuts/faceDown') },
+]);
 
 /** Whether a person marks tiles on the face or on the back; kept by this browser. */
 export function useSeenSide() {

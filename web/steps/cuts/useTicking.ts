@@ -2,7 +2,7 @@ import type { Ref } from 'vue';
 import { keepLabels } from '@azulejo/core/cuts/keptLabels';
 import type { Surface } from '@azulejo/core/job/job';
 import type { SurfacePlan } from '@azulejo/core/plan/planned';
-import type { Kept, TickState } from '@azulejo/core/site/tick';
+import type { KeptCount, TickState } from '@azulejo/core/site/tick';
 import { useTickStore } from '../../stores/tickStore.ts';
 import { useEditSurface } from '../useEditSurface.ts';
 
@@ -12,7 +12,7 @@ export function useTicking(surface: Ref<Surface | null>, plan: Ref<SurfacePlan |
   const edit = useEditSurface(() => surface.value?.id ?? '');
 
   /** How the labels are counted now, and where the tiles lie: what is cut must not move with a better start. */
-  function countNow(): Kept | null {
+  function countNow(): KeptCount | null {
     const [on, planned] = [surface.value, plan.value];
     if (!on || planned?.surfaceId !== on.id) return null;
     const { x, y, turn } = planned.choice;

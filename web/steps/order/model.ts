@@ -114,7 +114,7 @@ export function ordersModel(
 }
 
 /** A part of a whole, for a chart. */
-export interface Part {
+export interface ShownPart {
   readonly name: string;
   readonly amount: number;
 }
@@ -124,9 +124,9 @@ export interface MoneyModel {
   /** Every set of rates with what the job is quoted at by it, in the smallest coins. */
   readonly sets: readonly { readonly id: string; readonly name: string; readonly totalCents: number }[];
   /** Hours by kind of work. */
-  readonly hours: readonly Part[];
+  readonly hours: readonly ShownPart[];
   /** The quoted total by what it is made of, in the currency. */
-  readonly split: readonly Part[];
+  readonly split: readonly ShownPart[];
   readonly total: number;
 }
 

@@ -1,12 +1,12 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
 import type { Surface } from '@azulejo/core/job/job';
-import { CHECK_HOW, CHECK_NAMES } from '@azulejo/core/messages/en/log';
 import { checksDue, zonesLaid } from '@azulejo/core/site/checksDue';
 import type { SurfacePlan } from '@azulejo/core/plan/planned';
 import NumberField from '../../fields/NumberField.vue';
 import { useLogStore } from '../../stores/logStore.ts';
 import { useTickStore } from '../../stores/tickStore.ts';
+import { words } from '../../words/useWords.ts';
 
 /** The check that is due by what is laid: how it is made, and its reading, kept in the log. */
 const props = defineProps<{ surface: Surface; plan: SurfacePlan }>();
@@ -20,6 +20,8 @@ const check = computed(() => due.value[0] ?? null);
 const square = computed(() => (check.value === 'diagonal' ? props.plan.struck.square : null));
 const wanted = computed(() => square.value?.acrossMm ?? null);
 const mm = (length: number): number => Math.round(length * 2) / 2;
+/** In millimetres, as the reading is asked for. */
+const show = (length: number): string => `${words.value.figure(mm(length))} mm`;
 
 const read = ref(0);
 const fill = (value: number): [] => {
@@ -42,15 +44,14 @@ const later = (): void => {
 
 <template>
   <section v-if="check" class="check" aria-live="polite">
-    <b>{{ CHECK_HOW[check] }}</b>
+    <b>{{ words.CHECK_HOW[check] }}</b>
     <span v-if="square">
-      From where the two lines cross mark {{ mm(square.firstMm) }} mm one way and {{ mm(square.secondMm) }} mm the other: between the marks
-      it should be {{ mm(square.acrossMm) }} mm.
+      {{ words.say('site/squareCheck', { first: show(square.firstMm), second: show(square.secondMm), across: show(square.acrossMm) }) }}
     </span>
     <div class="row">
-      <NumberField :key="`${check} ${log.entries.length}`" :label="CHECK_NAMES[check]" :value="read" :commit="fill" />
-      <button type="button" class="press" @click="keep">Keep</button>
-      <button type="button" class="press" @click="later">Later</button>
+      <NumberField :key="`${check} ${log.entries.length}`" :label="words.CHECK_NAMES[check]" :value="read" :commit="fill" />
+      <button type="button" class="press" @click="keep">{{ words.say('site/keep') }}</button>
+      <button type="button" class="press" @click="later">{{ words.say('site/later') }}</button>
     </div>
   </section>
 </template>

@@ -1,7 +1,6 @@
 <script setup lang="ts">
 import { useSwipe } from '@vueuse/core';
 import { computed, ref, toRef, useTemplateRef } from 'vue';
-import { SAFETY } from '@azulejo/core/messages/en/safety';
 import type { Job, Surface } from '@azulejo/core/job/job';
 import type { SurfacePlan } from '@azulejo/core/plan/planned';
 import type { Doing } from '@azulejo/core/site/piecesInTurn';
@@ -11,6 +10,7 @@ import FindPiece from '../cuts/FindPiece.vue';
 import SiteMap from './SiteMap.vue';
 import { useSeenSide } from '../cuts/useSeenSide.ts';
 import { useTicking } from '../cuts/useTicking.ts';
+import { words } from '../../words/useWords.ts';
 import { nextModel, turnsOf } from './model.ts';
 
 /** One piece at a time: to be cut, or to be laid, zone by zone; one large button ticks it, a swipe puts it off. */
@@ -22,8 +22,9 @@ const { side, seen, turnOver } = useSeenSide();
 const putOff = ref<readonly string[]>([]);
 /** The piece that was asked for by its label. */
 const asked = ref<string | null>(null);
-const turns = computed(() => turnsOf(props));
-const model = computed(() => nextModel(props, turns.value, stateOf, { asked: asked.value, putOff: putOff.value }, seen));
+const on = computed(() => ({ ...props, words: words.value }));
+const turns = computed(() => turnsOf(on.value));
+const model = computed(() => nextModel(on.value, turns.value, stateOf, { asked: asked.value, putOff: putOff.value }, seen));
 const label = computed(() => model.value.next?.piece.label ?? null);
 /** A shorter stroke of the thumb is none. */
 const SWIPE_PX = 70;
@@ -61,13 +62,14 @@ useSwipe(section, {
 <template>
   <section ref="section" class="next">
     <p v-if="doing === 'laid' && model.zone" class="zone">
-      <b>Zone {{ model.zone.zone.number }} of {{ plan.zones.zones.length }}</b
-      >, {{ model.zone.words }}<span v-if="model.zone.mix">. Mix {{ model.zone.mix }} of water.</span> {{ model.zone.ahead }}
+      <b>{{ words.say('site/zoneOf', { number: model.zone.zone.number, of: plan.zones.zones.length }) }}</b>, {{ model.zone.words
+      }}<span v-if="model.zone.mix">. {{ words.say('site/mixOfZone', { mix: model.zone.mix }) }}</span>
+      {{ model.zone.ahead }}
     </p>
     <template v-if="model.next">
       <div class="top">
         <span class="figure label">{{ label }}</span>
-        <span class="count">{{ model.left }} of {{ model.labels.length }} left</span>
+        <span class="count">{{ words.say('site/left', { left: model.left, of: model.labels.length }) }}</span>
       </div>
       <SiteMap
         v-if="showsMap"
@@ -83,26 +85,32 @@ useSwipe(section, {
       <ol v-if="doing === 'cut'" class="marks">
         <li v-for="mark in model.next.marks" :key="mark">{{ mark }}</li>
       </ol>
-      <p v-for="words in model.next.minding" :key="words" class="care">{{ words }}</p>
+      <p v-for="mind in model.next.minding" :key="mind" class="care">{{ mind }}</p>
       <FindPiece v-if="finding" class="find" :labels="model.labels" @found="find" />
       <div class="pair">
-        <button type="button" class="press" :aria-pressed="showsMap" @click="showsMap = !showsMap">{{ showsMap ? 'Piece' : 'Map' }}</button>
-        <button type="button" class="press" :aria-pressed="finding" @click="finding = !finding">Find</button>
-        <button v-if="doing === 'cut'" type="button" class="press" @click="turnOver">
-          {{ side === 'face' ? 'Face up' : 'Face down' }}
+        <button type="button" class="press" :aria-pressed="showsMap" @click="showsMap = !showsMap">
+          {{ words.say(showsMap ? 'site/piece' : 'site/map') }}
         </button>
-        <button type="button" class="press" @click="later">Later</button>
-        <button type="button" class="press" :disabled="last === null" @click="back">Not {{ last ?? 'the last' }}</button>
+        <button type="button" class="press" :aria-pressed="finding" @click="finding = !finding">{{ words.say('site/find') }}</button>
+        <button v-if="doing === 'cut'" type="button" class="press" @click="turnOver">
+          {{ words.say(side === 'face' ? 'cuts/faceUp' : 'cuts/faceDown') }}
+        </button>
+        <button type="button" class="press" @click="later">{{ words.say('site/later') }}</button>
+        <button type="button" class="press" :disabled="last === null" @click="back">
+          {{ last ? words.say('site/not', { label: last }) : words.say('site/notTheLast') }}
+        </button>
       </div>
-      <button type="button" class="big" @click="done">{{ doing === 'cut' ? `${label} is cut` : `${label} is laid` }}</button>
+      <button type="button" class="big" @click="done">
+        {{ words.say(doing === 'cut' ? 'cuts/isCut' : 'cuts/isLaid', { label: label ?? '' }) }}
+      </button>
     </template>
     <template v-else>
       <p class="figure size">
-        {{ model.labels.length === 0 ? 'Nothing is cut here.' : doing === 'cut' ? 'All cut.' : 'All cuts are laid.' }}
+        {{ words.say(model.labels.length === 0 ? 'site/nothingCut' : doing === 'cut' ? 'site/allCut' : 'site/allLaid') }}
       </p>
-      <button v-if="last" type="button" class="press" @click="back">Not {{ last }}</button>
+      <button v-if="last" type="button" class="press" @click="back">{{ words.say('site/not', { label: last }) }}</button>
     </template>
-    <p v-if="doing === 'cut' && model.labels.length > 0" class="care">{{ SAFETY.cutting }}</p>
+    <p v-if="doing === 'cut' && model.labels.length > 0" class="care">{{ words.SAFETY.cutting }}</p>
   </section>
 </template>
 
@@ -152,10 +160,13 @@ useSwipe(section, {
   padding-left: 0.6rem;
 }
 .pair {
-  display: grid;
-  grid-auto-flow: column;
-  grid-auto-columns: 1fr;
+  display: flex;
+  flex-wrap: wrap;
   gap: 0.5rem;
+}
+.pair > * {
+  flex: 1 1 auto;
+  padding: 0 0.3rem;
 }
 .press,
 .big {

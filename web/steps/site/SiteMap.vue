@@ -2,6 +2,7 @@
 import { computed } from 'vue';
 import type { SurfacePlan } from '@azulejo/core/plan/planned';
 import type { TickState } from '@azulejo/core/site/tick';
+import { words } from '../../words/useWords.ts';
 import { frameOf, pathOf } from '../surfaceSvg.ts';
 
 /** Where a piece goes, with what is cut and laid already; its zone is outlined. */
@@ -12,7 +13,7 @@ const zonePath = computed(() => pathOf((props.plan.zones.zones.find(({ id }) => 
 </script>
 
 <template>
-  <svg class="map" :viewBox="frame.viewBox" role="img" :aria-label="`Where ${label} goes`">
+  <svg class="map" :viewBox="frame.viewBox" role="img" :aria-label="words.say('site/whereGoes', { label })">
     <path :d="pathOf([plan.traced.outline])" class="ground" />
     <path :d="zonePath" class="zone" />
     <path

@@ -1,12 +1,12 @@
 <script setup lang="ts">
 import { computed, toRef } from 'vue';
 import type { Surface } from '@azulejo/core/job/job';
-import { describeShare, describeStirred, explainMix, explainZoneMix, mixName } from '@azulejo/core/messages/en/mixes';
 import type { Plan } from '@azulejo/core/plan';
 import type { Mix } from '@azulejo/core/takeoff/mixes/planMixes';
 import { onScale } from '@azulejo/core/takeoff/mixes/zoneMixes';
 import { useTape } from '../../fields/useTape.ts';
 import { useTicking } from '../cuts/useTicking.ts';
+import { words } from '../../words/useWords.ts';
 import { mixesAtHand } from './model.ts';
 
 /** What to stir next: of adhesive what the zone takes that is being laid, of the rest as much as is used in time. */
@@ -20,11 +20,15 @@ const mixes = computed(() => mixesAtHand(props.plan, props.surface.id, stateOf))
 
 <template>
   <article v-for="{ mix, stirred, now } in mixes" :key="`${mix.item} ${mix.variant}`" class="mix">
-    <h2>{{ mixName(mix) }}</h2>
-    <p v-if="now">{{ surface.name }}, zone {{ now.number }}</p>
-    <p class="figure amount">{{ now ? `${describeShare(now, tape)} of water` : describeStirred(mix, stirred, tape) }}</p>
-    <p v-for="line in now ? explainZoneMix(mix, now, tape) : explainMix(mix, stirred, tape)" :key="line">{{ line }}</p>
-    <button type="button" class="press" @click="emit('mixed', mix, now ? onScale(now.powderKg) : mix.powderKg)">Mixed now</button>
+    <h2>{{ words.mixName(mix) }}</h2>
+    <p v-if="now">{{ words.say('site/zoneHere', { surface: surface.name, number: now.number }) }}</p>
+    <p class="figure amount">
+      {{ now ? words.say('site/water', { mix: words.describeShare(now, tape) }) : words.describeStirred(mix, stirred, tape) }}
+    </p>
+    <p v-for="line in now ? words.explainZoneMix(mix, now, tape) : words.explainMix(mix, stirred, tape)" :key="line">{{ line }}</p>
+    <button type="button" class="press" @click="emit('mixed', mix, now ? onScale(now.powderKg) : mix.powderKg)">
+      {{ words.say('site/mixedNow') }}
+    </button>
   </article>
 </template>
 

@@ -19,6 +19,8 @@ import { surfaceAtHand } from './model.ts';
 import SiteMixes from './SiteMixes.vue';
 import TimerList from './TimerList.vue';
 import { useTimers } from './useTimers.ts';
+import { language } from '../../words/language.ts';
+import { words } from '../../words/useWords.ts';
 
 /** The next thing the hands do: large, one at a time, black on white in the sun and white on black in a cellar. */
 const props = defineProps<{ jobId: string }>();
@@ -31,10 +33,10 @@ onMounted(() => {
 });
 
 const PARTS = [
-  { name: 'cut', label: 'Cut' },
-  { name: 'lay', label: 'Lay' },
-  { name: 'mix', label: 'Mix' },
-  { name: 'wait', label: 'Waits' },
+  { name: 'cut', says: 'site/cut' },
+  { name: 'lay', says: 'site/lay' },
+  { name: 'mix', says: 'site/mix' },
+  { name: 'wait', says: 'site/waits' },
 ] as const;
 const part = useLocalStorage<(typeof PARTS)[number]['name']>('azulejo-site-part', 'cut');
 const light = useLocalStorage<'sun' | 'cellar'>('azulejo-site-light', 'sun');
@@ -52,30 +54,33 @@ function mixed({ item, slakeMinutes, potLifeMinutes }: Mix, powderKg: number): v
   waits.start('potLife', Math.round(potLifeMinutes));
   part.value = 'wait';
 }
-provideTape(() => (jobs.job && surface.value ? tapeOf(jobs.job, surface.value) : METRIC_TAPE));
+provideTape(() => words.value.read(jobs.job && surface.value ? tapeOf(jobs.job, surface.value) : METRIC_TAPE));
 </script>
 
 <template>
   <LoadingState v-if="!jobs.job" :trouble="trouble" />
   <div v-else class="site" :class="light">
     <StepTape v-if="surface" :job-id="jobId" :surface-id="surface.id" current="site" />
-    <main class="sheet">
+    <main class="sheet" :lang="language">
       <div class="head">
         <ChoiceField
           v-if="surface && (part === 'cut' || part === 'lay')"
           class="grow"
-          label="Surface"
+          :label="words.say('site/surface')"
           :value="surface.id"
           :options="options"
           hide-label
           @choose="surfaceId = $event"
         />
-        <h1 v-else class="grow">{{ part === 'mix' ? 'Mixes' : 'Waits' }}</h1>
+        <h1 v-else class="grow">{{ words.say(part === 'mix' ? 'site/mixes' : 'site/waits') }}</h1>
         <button type="button" class="light" @click="light = light === 'sun' ? 'cellar' : 'sun'">
-          {{ light === 'sun' ? 'Cellar' : 'Sun' }}
+          {{ words.say(light === 'sun' ? 'site/cellar' : 'site/sun') }}
         </button>
       </div>
-      <p v-if="!surface">There is no surface yet. <RouterLink :to="{ name: 'job', params: { jobId } }">Measure one</RouterLink></p>
+      <p v-if="!surface">
+        {{ words.say('site/noSurface') }}
+        <RouterLink :to="{ name: 'job', params: { jobId } }">{{ words.say('site/measureOne') }}</RouterLink>
+      </p>
       <template v-else-if="part === 'cut' || part === 'lay'">
         <CheckNow v-if="planned && part === 'lay'" :key="surface.id" :surface="surface" :plan="planned" />
         <NextCut
@@ -87,17 +92,17 @@ provideTape(() => (jobs.job && surface.value ? tapeOf(jobs.job, surface.value) :
           :mixes="plan?.mixes ?? []"
           :doing="part === 'cut' ? 'cut' : 'laid'"
         />
-        <p v-else role="status">Working out the cuts</p>
+        <p v-else role="status">{{ words.say('site/workingOutCuts') }}</p>
       </template>
       <template v-else-if="part === 'mix'">
-        <p v-if="!plan" role="status">Working out the mixes</p>
+        <p v-if="!plan" role="status">{{ words.say('site/workingOutMixes') }}</p>
         <SiteMixes v-else :surface="surface" :plan="plan" @mixed="mixed" />
       </template>
       <TimerList v-else :waits="waits" />
     </main>
-    <nav class="parts" aria-label="Parts of the site view">
+    <nav class="parts" :lang="language" :aria-label="words.say('site/parts')">
       <button v-for="one in PARTS" :key="one.name" type="button" :aria-pressed="part === one.name" @click="part = one.name">
-        {{ one.label }}
+        {{ words.say(one.says) }}
       </button>
     </nav>
   </div>

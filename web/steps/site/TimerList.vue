@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import { leftWords, TIMER_NAMES, TIMER_OVER } from '@azulejo/core/messages/en/site';
 import { TIMERS, type TimerKind } from '@azulejo/core/site/timer';
+import { words } from '../../words/useWords.ts';
 import type { useTimers } from './useTimers.ts';
 
 /** Waits in large figures, several at once. */
@@ -13,18 +13,25 @@ const usual = (kind: TimerKind): string => (TIMERS[kind] >= 60 ? `${TIMERS[kind]
 <template>
   <section class="timers">
     <article v-for="{ timer, left } in timers" :key="timer.id" class="timer" :class="{ over: left <= 0 }">
-      <p>{{ TIMER_NAMES[timer.timer] }}</p>
-      <p class="figure left" role="timer">{{ leftWords(left) }}</p>
-      <p v-if="left <= 0">{{ TIMER_OVER[timer.timer] }}</p>
-      <button type="button" class="small-press" :aria-label="`Done: ${TIMER_NAMES[timer.timer]}`" @click="stop(timer.id)">Done</button>
+      <p>{{ words.TIMER_NAMES[timer.timer] }}</p>
+      <p class="figure left" role="timer">{{ words.leftWords(left) }}</p>
+      <p v-if="left <= 0">{{ words.TIMER_OVER[timer.timer] }}</p>
+      <button
+        type="button"
+        class="small-press"
+        :aria-label="words.say('site/doneWith', { wait: words.TIMER_NAMES[timer.timer] })"
+        @click="stop(timer.id)"
+      >
+        {{ words.say('site/done') }}
+      </button>
     </article>
-    <p v-if="timers.length === 0">No wait is running.</p>
-    <div class="start" role="group" aria-label="Start a wait">
+    <p v-if="timers.length === 0">{{ words.say('site/noWait') }}</p>
+    <div class="start" role="group" :aria-label="words.say('site/startWait')">
       <button v-for="kind in kinds" :key="kind" type="button" class="press" @click="start(kind)">
-        {{ TIMER_NAMES[kind] }} <b>{{ usual(kind) }}</b>
+        {{ words.TIMER_NAMES[kind] }} <b>{{ usual(kind) }}</b>
       </button>
     </div>
-    <p class="note">Usual waits; the bag and the weather decide. Every phone with this job sees them.</p>
+    <p class="note">{{ words.say('site/usualWaits') }}</p>
   </section>
 </template>
 

@@ -1,5 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import type { TickState } from '@azulejo/core/site/tick';
+import { toolName } from '@azulejo/core/messages/en/names';
+import { wordsIn } from '@azulejo/core/messages/words';
 import { demoJob, demoPlan } from '../../../testing/demoJob.ts';
 import { mixesAtHand, nextModel, surfaceAtHand, turnsOf, type NextOn } from './model.ts';
 
@@ -10,7 +12,7 @@ function on(surfaceId: string, doing: NextOn['doing']): NextOn {
   const surface = job.surfaces.find(({ id }) => id === surfaceId);
   const planned = plan.surfaces.find((one) => one.surfaceId === surfaceId);
   if (!surface || !planned) throw new Error(surfaceId);
-  return { job, surface, plan: planned, mixes: plan.mixes, doing };
+  return { job, surface, plan: planned, mixes: plan.mixes, doing, words: wordsIn('en') };
 }
 
 /** A phone on which pieces are ticked one after the other. */
@@ -34,7 +36,7 @@ describe.each(withCuts)('%s, one piece at a time', (surfaceId) => {
       const { piece, size, kind, marks } = shown.next;
       expect(shown.left).toBe(cutting.plan.cuts.length - came.length);
       expect(size).toMatch(/^[\d.,' /"-]+ x [\d.,' /"-]+( mm)?$/);
-      expect(kind).toContain(piece.tool);
+      expect(kind).toContain(toolName(piece.tool));
       if (cutting.plan.offCuts.sources.has(piece.label)) expect(kind).toMatch(/from (tile \d+|a piece that is there)$/);
       expect(marks).toHaveLength(piece.marks.length);
       came.push(piece.label);

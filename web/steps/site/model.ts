@@ -3,11 +3,7 @@ import type { SeenPiece } from '@azulejo/core/cuts/backView';
 import type { CutPiece } from '@azulejo/core/cuts/cutPiece';
 import { sharedHoles } from '@azulejo/core/cuts/sharedHoles';
 import { tapeOf, type Job, type Surface } from '@azulejo/core/job/job';
-import { describeCares, describeSharedHole } from '@azulejo/core/messages/en/cutting';
-import { describeMark } from '@azulejo/core/messages/en/marks';
-import { describeAhead, describeShare } from '@azulejo/core/messages/en/mixes';
-import { kindName } from '@azulejo/core/messages/en/names';
-import { describeZone } from '@azulejo/core/messages/en/zones';
+import type { Words } from '@azulejo/core/messages/words';
 import type { Plan } from '@azulejo/core/plan';
 import type { SurfacePlan } from '@azulejo/core/plan/planned';
 import { nextInTurn, piecesInTurn, type Doing, type OutOfTurn } from '@azulejo/core/site/piecesInTurn';
@@ -27,6 +23,8 @@ export interface NextOn {
   readonly plan: SurfacePlan;
   readonly mixes: readonly Mix[];
   readonly doing: Doing;
+  /** What it is told in. */
+  readonly words: Words;
 }
 
 /** What of a surface no tick changes: its pieces in their turn, and the holes they share. */
@@ -92,30 +90,30 @@ export function nextModel(
   };
 }
 
-function pieceModel({ job, surface, plan, doing }: NextOn, shared: Turns['holes'], piece: CutPiece, asMarked: SeenPiece): NextPiece {
-  const tape = tapeOf(job, surface);
+function pieceModel({ job, surface, plan, doing, words }: NextOn, shared: Turns['holes'], piece: CutPiece, asMarked: SeenPiece): NextPiece {
+  const tape = words.read(tapeOf(job, surface));
   const { widthMm, heightMm } = piece.sizeMm;
   const product = job.products.find(({ id }) => id === piece.productId);
-  const holes = (shared.get(piece.label) ?? []).map(describeSharedHole);
-  const cares = product && doing === 'cut' ? describeCares(caresOf(piece, product)) : [];
+  const holes = (shared.get(piece.label) ?? []).map(words.describeSharedHole);
+  const cares = product && doing === 'cut' ? words.describeCares(caresOf(piece, product)) : [];
   return {
     piece,
     asMarked,
     size: `${formatLength(widthMm, tape)} x ${formatLengthWithUnit(heightMm, tape)}`,
-    kind: [kindName(piece.kind), piece.tool, ...sourceOf(plan, piece.label)].join(', '),
-    marks: asMarked.marks.map((mark) => describeMark(mark, tape)),
+    kind: [words.kindName(piece.kind), words.toolName(piece.tool), ...sourceOf(plan, piece.label, words)].join(', '),
+    marks: asMarked.marks.map((mark) => words.describeMark(mark, tape)),
     minding: [...holes, ...cares],
   };
 }
 
-function sourceOf({ offCuts }: SurfacePlan, label: string): string[] {
+function sourceOf({ offCuts }: SurfacePlan, label: string, { say }: Words): string[] {
   const source = offCuts.sources.get(label);
   if (!source) return [];
-  return [source.blank === undefined ? `from tile ${source.tile}` : 'from a piece that is there'];
+  return [source.blank === undefined ? say('cuts/fromTile', source) : say('cuts/fromWhatIsThere')];
 }
 
-function zoneModel({ job, surface, plan, mixes }: NextOn, label: string): ZoneAtHand | null {
-  const tape = tapeOf(job, surface);
+function zoneModel({ job, surface, plan, mixes, words }: NextOn, label: string): ZoneAtHand | null {
+  const tape = words.read(tapeOf(job, surface));
   const { zones } = plan.zones;
   const zone = zones.find(({ cuts }) => cuts.includes(label));
   if (!zone) return null;
@@ -123,9 +121,9 @@ function zoneModel({ job, surface, plan, mixes }: NextOn, label: string): ZoneAt
   const share = adhesive ? mixFor(adhesive, surface.id, zone.areaMm2 / 1e6) : null;
   return {
     zone,
-    words: describeZone(zone, tape),
-    mix: share && describeShare(share, tape),
-    ahead: adhesive && zone.number < zones.length ? describeAhead(adhesive, tape) : '',
+    words: words.describeZone(zone, tape),
+    mix: share && words.describeShare(share, tape),
+    ahead: adhesive && zone.number < zones.length ? words.describeAhead(adhesive, tape) : '',
   };
 }
 

@@ -8,7 +8,7 @@ export const soakedSheets: AdviceRule = (context) => {
     product,
     plan: { cuts },
   } = context;
-  const count = cuts.filter(({ tool, productId }) => tool === 'wet saw' && productId === product.id).length;
+  const count = cuts.filter(({ tool, productId }) => tool === 'wetSaw' && productId === product.id).length;
   return product.shape.kind === 'sheet' && count > 0 && isFirstOfRoom(context)
     ? [
         {

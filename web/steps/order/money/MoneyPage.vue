@@ -3,7 +3,8 @@ import Button from 'primevue/button';
 import { computed } from 'vue';
 import { PhFilePdf } from '@phosphor-icons/vue';
 import type { Job } from '@azulejo/core/job/job';
-import { hoursWords, quoteRows } from '@azulejo/core/messages/en/money';
+import { quoteRows } from '@azulejo/core/job/quoteRows';
+import { hoursWords, quoteRowName } from '@azulejo/core/messages/en/money';
 import { rateInForce } from '@azulejo/core/money/planMoney';
 import type { Plan } from '@azulejo/core/plan';
 import { formatCoins } from '@azulejo/core/units/currency';
@@ -49,9 +50,9 @@ const says = (key: 'includes' | 'excludes', label: string) => (text: string) => 
       </header>
       <table>
         <tbody>
-          <tr v-for="{ name, cents } in quoteRows(job, quote)" :key="name">
-            <th scope="row">{{ name }}</th>
-            <td class="figure">{{ formatCoins(cents, job.currency) }}</td>
+          <tr v-for="row in quoteRows(job, quote)" :key="quoteRowName(row)">
+            <th scope="row">{{ quoteRowName(row) }}</th>
+            <td class="figure">{{ formatCoins(row.cents, job.currency) }}</td>
           </tr>
           <tr v-if="quote.discountCents > 0">
             <th scope="row">Discount, {{ rates.discountPercent }} %</th>

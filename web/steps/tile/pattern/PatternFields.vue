@@ -4,7 +4,7 @@ import { computed } from 'vue';
 import { PhShuffle } from '@phosphor-icons/vue';
 import { LAY_WORDS, PATTERN_NAMES, shareName } from '@azulejo/core/messages/en/patterns';
 import { moduleOf, type Laying } from '@azulejo/core/pattern/laying';
-import { innerJointOf, type Pattern } from '@azulejo/core/pattern/registry';
+import { innerJointOf, PATTERNS, type Pattern } from '@azulejo/core/pattern/registry';
 import type { Issue } from '@azulejo/core/result';
 import type { Product } from '@azulejo/core/tile/product';
 import { formatLengthWithUnit } from '@azulejo/core/units/formatLength';
@@ -31,10 +31,10 @@ const { trouble, attempt } = useAttempt(() => tape.value);
 const choose = (next: Pattern): void => attempt(props.put(next));
 const innerMm = computed(() => innerJointOf(props.pattern, moduleOf(props.laying, props.products)));
 
+const liesBy = computed(() => PATTERNS[props.pattern.kind].liesBy ?? 'longSide');
 const lays = computed(() => {
-  const words = LAY_WORDS[props.pattern.kind];
   const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
-  return (['lying', 'upright'] as const).map((value) => ({ value, label: capital(words?.[value] ?? value) }));
+  return (['lying', 'upright'] as const).map((value) => ({ value, label: capital(LAY_WORDS[liesBy.value][value]) }));
 });
 const SHARES = [1 / 2, 1 / 3, 1 / 4];
 const shares = computed(() => {
@@ -54,7 +54,7 @@ const setShare = (offset: number) => (props.pattern.kind === 'runningBond' ? pro
   <h2>{{ PATTERN_NAMES[pattern.kind] }}</h2>
   <SwitchField
     v-if="'lay' in pattern"
-    :label="LAY_WORDS[pattern.kind] ? 'It lies' : 'Long side'"
+    :label="liesBy === 'longSide' ? 'Long side' : 'It lies'"
     :value="pattern.lay"
     :options="lays"
     @choose="(lay) => 'lay' in pattern && choose({ ...pattern, lay })"

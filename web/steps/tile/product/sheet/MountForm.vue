@@ -2,7 +2,7 @@
 import Button from 'primevue/button';
 import { computed, ref } from 'vue';
 import { PATTERN_NAMES } from '@azulejo/core/messages/en/patterns';
-import { makeSheet, SHEET_PATTERNS } from '@azulejo/core/pattern/makeSheet';
+import { makeSheet, MOUNTED, type MountedId } from '@azulejo/core/pattern/makeSheet';
 import { PATTERNS, type Pattern } from '@azulejo/core/pattern/registry';
 import type { Module } from '@azulejo/core/pattern/repeat';
 import type { ChipType, Sheet } from '@azulejo/core/tile/sheet/sheet';
@@ -23,17 +23,17 @@ const emit = defineEmits<{ made: [sheet: Sheet] }>();
 const trouble = ref<string | null>(null);
 const outcome = ref<string | null>(null);
 
-const kind = ref<(typeof SHEET_PATTERNS)[number]>('stack');
+const kind = ref<MountedId>('stack');
 const chip = ref({ widthMm: props.sheet.types[0].widthMm, heightMm: props.sheet.types[0].heightMm });
 const jointMm = ref(props.sheet.jointMm);
 const turned = ref<'square' | 'across'>('square');
 const size = ref({ ...sheetSize(props.sheet) } as { widthMm: number; heightMm: number });
-const patterns = SHEET_PATTERNS.map((value) => ({ value, label: PATTERN_NAMES[value] }));
+const patterns = MOUNTED.map((value) => ({ value, label: PATTERN_NAMES[value] }));
 const shape = computed<ChipType['shape']>(() => shapeFor(kind.value, chip.value.widthMm));
 /** Regular hexagons, squares, rounds and the like have one size. */
 const oneSize = computed(() => ['hexagon', 'octagonDot', 'pennyRound', 'pinwheel'].includes(kind.value));
 
-function shapeFor(id: (typeof SHEET_PATTERNS)[number], widthMm: number): ChipType['shape'] {
+function shapeFor(id: MountedId, widthMm: number): ChipType['shape'] {
   const [outline] = PATTERNS[id].takes;
   switch (outline) {
     case 'hexagon':

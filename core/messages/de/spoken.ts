@@ -1,0 +1,23 @@
+// What is said on site, in the list of cuts and on papers, in German.
+export { dateWords, figure, money, read } from './figures.ts';
+export { say } from './phrases.ts';
+export { describeLaid, patternForClient } from './client.ts';
+export { describeCares, describeCutting, describeNear, describeSharedHole, describeTicked, tripName } from './cutting.ts';
+export { describeHandover } from './handover.ts';
+export { describeLedger, describeLines } from './lines.ts';
+export { CHECK_HOW, CHECK_NAMES } from './log.ts';
+export { describeMark } from './marks.ts';
+export { describePacks, describeQuantity, materialName } from './materials.ts';
+export { packName, UNIT_NAMES } from './materialNames.ts';
+export { describeAhead, describeShare, describeStirred, describeZoneMixes, explainMix, explainZoneMix, mixName } from './mixes.ts';
+export { quoteRowName, TASK_NAMES } from './money.ts';
+export { edgeName, kindName, toolName } from './names.ts';
+export { describeSource, openedUnit, pieceBefore } from './offCuts.ts';
+export { describePattern } from './patterns.ts';
+export { describeHindrance, describeMiss, describePin } from './pins.ts';
+export { describeHeld, workName } from './programme.ts';
+export { describeSetout } from './reasons.ts';
+export { SAFETY } from './safety.ts';
+export { describeSheetPart, describeSheets } from './sheets.ts';
+export { leftWords, TIMER_NAMES, TIMER_OVER } from './site.ts';
+export { describeZone, describeZones } from './zones.ts';
