@@ -77,6 +77,25 @@ describe('by hand', () => {
     expect(surface.value?.setout.turn).toEqual({ rule: 'byHand', deg: 1.3 });
   });
 
+  test('a place that is pinned before the last one is drawn stands beside it', async () => {
+    const { moves, surface } = await openWall(METRIC_TAPE, WALL, true);
+    const pinAt = (x: number) => ({ kind: 'jointUp', at: [x, 600] }) as const;
+    for (const x of [400, 418]) moves.addPin(pinAt(x));
+    expect(surface.value?.setout.pins).toEqual([pinAt(400), pinAt(418)]);
+    moves.moveBy([3, 0]);
+    moves.drop();
+    expect(surface.value?.setout.pins).toHaveLength(2);
+  });
+
+  test('a turn by hand outlives a drag that comes before it is drawn', async () => {
+    const job = jobOfOne({ size: [2314, 1215], tile: [297.5, 297.5], jointMm: 3, surface: { kind: 'floor', setout: FROM_CORNER } });
+    const { moves, surface } = await openWall(METRIC_TAPE, job, true);
+    moves.turnBy(2);
+    moves.moveBy([3, 0]);
+    moves.drop();
+    expect(surface.value?.setout.turn).toEqual({ rule: 'byHand', deg: 2 });
+  });
+
   test('on a tape in inches a step is a sixteenth', async () => {
     const { moves, left } = await openWall(IMPERIAL_TAPE);
     moves.nudge('x', 16);

@@ -46,6 +46,12 @@ export function useSetoutMoves(surface: Ref<Surface | null>, drawing: Ref<Drawin
     return pins ? { pins } : {};
   };
 
+  /** As it was asked for last: what is drawn may be a press behind. A turn that is left to the product stays as it lies. */
+  const keptTurn = (): TurnChoice => {
+    const own = surface.value?.setout.turn;
+    return own && own.rule !== 'best' ? own : (drawing.value?.choice.turn ?? { rule: 'best' });
+  };
+
   /** Where the setout lies now, as offsets from the left and bottom limits, mm. */
   function offsets(): Point | null {
     const now = board.preview ?? null;
@@ -57,7 +63,7 @@ export function useSetoutMoves(surface: Ref<Surface | null>, drawing: Ref<Drawin
   const free = ([x, y]: Point): SetoutChoice => ({
     x: { rule: 'free', offsetMm: x },
     y: { rule: 'free', offsetMm: y },
-    turn: drawing.value?.choice.turn ?? { rule: 'best' },
+    turn: keptTurn(),
     ...keptPins(),
   });
 
@@ -121,7 +127,7 @@ export function useSetoutMoves(surface: Ref<Surface | null>, drawing: Ref<Drawin
     const { setout } = surface.value ?? {};
     const keep = (axis: Axis): AxisChoice =>
       setout && setout[axis].rule !== 'best' ? setout[axis] : (drawing.value?.choice[axis] ?? { rule: 'best' });
-    return { x: keep('x'), y: keep('y'), turn: setout?.turn ?? drawing.value?.choice.turn ?? { rule: 'best' }, ...keptPins() };
+    return { x: keep('x'), y: keep('y'), turn: keptTurn(), ...keptPins() };
   }
 
   const setRule = (axis: Axis, choice: AxisChoice): void => {
@@ -149,6 +155,7 @@ export function useSetoutMoves(surface: Ref<Surface | null>, drawing: Ref<Drawin
 
   return {
     setPins,
+    addPin: (pin: Pin) => setPins([...(surface.value?.setout.pins ?? []), pin]),
     take,
     moveBy,
     drop,

@@ -41,7 +41,7 @@ export function useSetoutOnBoard(drawing: Ref<Drawing | null>, moves: SetoutMove
       const kind = board.pinTool;
       if (kind === null || !drawing.value) return;
       const [x, y] = onFixture(drawing.value, at);
-      moves.setPins([...drawing.value.pins, { kind, at: [Math.round(x * 10) / 10, Math.round(y * 10) / 10] }]);
+      moves.addPin({ kind, at: [Math.round(x * 10) / 10, Math.round(y * 10) / 10] });
       board.pinTool = null;
     },
     keys: {

@@ -32,11 +32,13 @@ export function useGiveNext(surface: Ref<Surface | null>, drawing: Ref<Drawing |
     const mix = mixOf(field.laid, part);
     if (mix.others.length === 0) return;
     const count = mix.others.length + 1;
-    const next = (colourAt(mix, field.layout.repeat, address, field.box) + 1) % count;
+    const drawn = colourAt(mix, field.layout.repeat, address, field.box);
     edit('Tile of a piece', (target) => {
       const holder = target.insets.find(({ id }) => id === insetId) ?? target;
       const colours = part === null ? holder.colours : holder.partColours[part];
-      colours.byHand[placeName(address)] = next;
+      // From what it was given last: what is drawn may be a press behind.
+      const place = placeName(address);
+      colours.byHand[place] = ((colours.byHand[place] ?? drawn) + 1) % count;
     });
   };
 }
