@@ -8,6 +8,8 @@ import type { Tool } from './cuts/cutTool.ts';
 import { mixPaces, workHours } from './labour/workHours.ts';
 import { planMoney, type Money } from './money/planMoney.ts';
 import { priceMaterials, type Material } from './money/priceMaterials.ts';
+import { briefOf } from './plan/layout/briefOf.ts';
+import { knownLayout, rememberLayout } from './plan/layout/knownLayouts.ts';
 import { layoutSteps, type PlanProgress } from './plan/layout/planSurfaceLayout.ts';
 import type { PlanRules, SurfaceLayout, SurfacePlan } from './plan/planned.ts';
 import { shareOut } from './plan/share/shareOut.ts';
@@ -107,8 +109,9 @@ export function* planSteps(rules: PlanRules, surface: Surface, memory: Memory = 
  * that was never thought of where there is nothing.
  */
 export function layOutOrTell(job: Job, surface: Surface, memory: Memory): SurfaceLayout | Unplanned {
+  const brief = briefOf(job, surface);
   try {
-    return runThrough(layoutSteps(job, surface, memory));
+    return knownLayout(brief, memory) ?? rememberLayout(brief, runThrough(layoutSteps(job, surface, memory)), memory);
   } catch (error) {
     const issues = issuesOfSurface(job, surface);
     const reason = error instanceof Error ? error.message : String(error);

@@ -1,4 +1,4 @@
-import { expect, test, type Page } from '@playwright/test';
+import { expect, test, type Page } from './onePerson.ts';
 import { readFileSync } from 'node:fs';
 import { RunningServer } from '@azulejo/server/running';
 import { demoPart } from './demoPart.ts';

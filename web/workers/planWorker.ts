@@ -2,12 +2,13 @@ import { expose } from 'comlink';
 import type { Finding } from '@azulejo/core/advice/finding';
 import { findingsOn } from '@azulejo/core/advice/findingsOn';
 import { mendedJob, mendHolds } from '@azulejo/core/advice/mendHolds';
-import { Memory, type Shelf } from '@azulejo/core/memory';
+import { Memory } from '@azulejo/core/memory';
 import type { Job } from '@azulejo/core/job/job';
 import { lookingLonger, type LookedLonger } from '@azulejo/core/cuts/offCuts/lookLonger';
 import { MOST_ROUNDS } from '@azulejo/core/takeoff/consumption';
 import { completePlan, layOutOrTell, type Plan, type Unplanned } from '@azulejo/core/plan';
-import { briefOf, layoutRulesOf, type SurfaceBrief } from '@azulejo/core/plan/layout/briefOf';
+import { briefOf, type SurfaceBrief } from '@azulejo/core/plan/layout/briefOf';
+import { knownLayout, rememberLayout, rememberPlanned } from '@azulejo/core/plan/layout/knownLayouts';
 import { comparedSurfaces, compareWay, waysOf, type BrokenVariant, type ComparedVariant } from '@azulejo/core/compare/compareVariants';
 import { drawSurface } from '@azulejo/core/plan/layout/drawSurface';
 import type { SurfaceLayout, SurfacePlan } from '@azulejo/core/plan/planned';
@@ -39,31 +40,24 @@ const lookUp = (): Promise<void> => new Promise((resolve) => setTimeout(resolve)
 /** What this worker worked out before, for as long as it runs. */
 const memory = new Memory();
 
-/** Layouts, by all that they were made from: twice the largest job. */
-const LAYOUTS: Shelf<SurfaceLayout> = { most: 400 };
-
 /** The whole plan of one surface, a step at a time; null where it was given up on the way. */
 async function planSurface({ rules, surface }: SurfaceBrief, told: (progress: PlanProgress) => void): Promise<SurfacePlan | null> {
   const layout = await layOut({ rules, surface }, ++wanted, told);
   return layout && shareOut(rules, [layout], memory)[0];
 }
 
-/** All that a layout is made from. */
-const textOf = ({ rules, surface }: SurfaceBrief): string => JSON.stringify([layoutRulesOf(rules), surface]);
-
 async function layOut(
   { rules, surface }: SurfaceBrief,
   own: number,
   told: (progress: PlanProgress) => void,
 ): Promise<SurfaceLayout | null> {
-  const brief = textOf({ rules, surface });
-  const remembered = memory.find(LAYOUTS, brief);
+  const remembered = knownLayout({ rules, surface }, memory);
   if (remembered) return remembered;
   const steps = layoutSteps(rules, surface, memory);
   let lookedUp = performance.now();
   for (;;) {
     const step = steps.next();
-    if (step.done) return memory.keep(LAYOUTS, brief, step.value);
+    if (step.done) return rememberLayout({ rules, surface }, step.value, memory);
     if (performance.now() - lookedUp < LOOK_UP_MS) continue;
     told(step.value);
     await lookUp();
@@ -95,7 +89,7 @@ async function planJob(job: Job, told: (surface: SurfacePlan) => void): Promise<
   const laidOut: (SurfaceLayout | Unplanned)[] = [];
   for (const surface of job.surfaces) {
     const brief = briefOf(job, surface);
-    const remembered = memory.find(LAYOUTS, textOf(brief));
+    const remembered = knownLayout(brief, memory);
     const layout = remembered ?? (await layOut(brief, own, () => undefined).catch(() => layOutOrTell(job, surface, memory)));
     if (layout === null || own !== wanted) return null;
     laidOut.push(layout);
@@ -173,6 +167,8 @@ async function compare(
 }
 
 const planner = {
+  /** Takes over what another page planned of a job: surfaces that stayed as they were are not laid out again. */
+  remember: (job: Job, surfaces: readonly SurfacePlan[]): void => rememberPlanned(job, surfaces, memory),
   drawSurface: ({ rules, surface }: SurfaceBrief) => drawSurface(rules, surface, memory),
   planSurface,
   /** Gives up the plan that is being worked out. */

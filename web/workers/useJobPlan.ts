@@ -5,7 +5,7 @@ import type { Plan } from '@azulejo/core/plan';
 import type { SurfacePlan } from '@azulejo/core/plan/planned';
 import { withoutPictures } from '@azulejo/core/plan/layout/briefOf';
 import { useJobStore } from '../stores/jobStore.ts';
-import { keepPlan, keptPlan } from './keptPlan.ts';
+import { handKept, keepPlan, keptPlan } from './keptPlan.ts';
 import { planner, searcher } from './planner.ts';
 import { useLatest } from './useLatest.ts';
 
@@ -26,6 +26,7 @@ export function useJobPlan({ besideSurface }: { readonly besideSurface: boolean 
       const bare = withoutPictures(job);
       const known = await keptPlan(bare);
       if (known) return known;
+      await handKept(worker, bare.id);
       const plan = await worker.planJob(bare, told);
       if (plan) void keepPlan(bare, plan);
       return plan;

@@ -6,6 +6,7 @@ import type { PlanProgress } from '@azulejo/core/plan/layout/planSurfaceLayout';
 import { briefOf, type SurfaceBrief } from '@azulejo/core/plan/layout/briefOf';
 import { useBoardStore } from '../stores/boardStore.ts';
 import { useJobStore } from '../stores/jobStore.ts';
+import { handKept } from './keptPlan.ts';
 import { drawer, planner } from './planner.ts';
 import { useLatest } from './useLatest.ts';
 
@@ -63,6 +64,7 @@ export function useSurfacePlan(surfaceId: Ref<string>) {
     async (input) => {
       working = true;
       try {
+        await handKept(planner, input.job.id);
         const result = await planner.planSurface(briefFor(input), told);
         return result && { ...input, result };
       } finally {

@@ -4,6 +4,7 @@ import { computed } from 'vue';
 import { drawSurface } from '@azulejo/core/plan/layout/drawSurface';
 import { endCuts } from '@azulejo/core/setout/edges/endCuts';
 import { jobOfOne } from '@azulejo/core/samples/testJob';
+import type { Pin } from '@azulejo/core/setout/choice/pins';
 import { IMPERIAL_TAPE, METRIC_TAPE, type Tape } from '@azulejo/core/units/tape';
 import { useBoardStore } from '../../stores/boardStore.ts';
 
@@ -79,7 +80,7 @@ describe('by hand', () => {
 
   test('a place that is pinned before the last one is drawn stands beside it', async () => {
     const { moves, surface } = await openWall(METRIC_TAPE, WALL, true);
-    const pinAt = (x: number) => ({ kind: 'jointUp', at: [x, 600] }) as const;
+    const pinAt = (x: number): Pin => ({ kind: 'jointUp', at: [x, 600] });
     for (const x of [400, 418]) moves.addPin(pinAt(x));
     expect(surface.value?.setout.pins).toEqual([pinAt(400), pinAt(418)]);
     moves.moveBy([3, 0]);
