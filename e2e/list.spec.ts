@@ -1,4 +1,4 @@
-import { expect, test, type Page } from '@playwright/test';
+import { expect, test, type Page } from './onePerson.ts';
 import { RunningServer } from '@azulejo/server/running';
 
 const server = new RunningServer();

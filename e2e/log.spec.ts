@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test';
+import { expect, test } from './onePerson.ts';
 import { RunningServer } from '@azulejo/server/running';
 import { demoPart } from './demoPart.ts';
 

@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test';
+import { expect, test } from './onePerson.ts';
 import { writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { RunningServer } from '@azulejo/server/running';
@@ -7,6 +7,7 @@ import { choose, fill, measuring, part, surfaceNamed, toMeasure } from './measur
 
 const DEMO = demoPart('tidewater-bakehouse', /^shop-floor$/, /^splashback$/, /^washroom/, /^flat-kitchen$/, /^shower-wall-3$/);
 const server = new RunningServer();
+test.use({ opensAnew: true });
 test.beforeAll(() => server.start('--add-job', DEMO));
 test.afterAll(() => server.remove());
 

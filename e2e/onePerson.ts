@@ -8,9 +8,10 @@ interface Sitting {
 }
 let last: Sitting | null = null;
 
-/** Goes from view to view as a link does, and loads what is elsewhere: what was worked out on the way stays at hand. */
-async function followLinks(context: BrowserContext): Promise<Page> {
+/** A page that goes from view to view as a link does, and loads what is elsewhere: what was worked out on the way stays at hand. */
+async function sitDown(context: BrowserContext, opensAnew: boolean): Promise<Page> {
   const page = await context.newPage();
+  if (opensAnew) return page;
   const load = page.goto.bind(page);
   page.goto = async (address, options) => {
     const [now, to] = [new URL(page.url()), new URL(address)];
@@ -23,22 +24,26 @@ async function followLinks(context: BrowserContext): Promise<Page> {
   return page;
 }
 
-/** All tests of a file are one person at one page: each goes on from where the one before left it. A reload is asked for by name. */
-export const test = base.extend({
-  context: async ({ browser, viewport, locale, colorScheme, hasTouch }, use, { file }) => {
+/**
+ * All tests of a file are one person at one page: each goes on from where the one before left it, or opens its page anew
+ * where `opensAnew` says so; what the browser keeps is kept either way.
+ */
+export const test = base.extend<{ opensAnew: boolean }>({
+  opensAnew: [false, { option: true }],
+  context: async ({ browser, viewport, locale, colorScheme, hasTouch, opensAnew }, use, { file }) => {
     const of = JSON.stringify([file, viewport, locale, colorScheme, hasTouch]);
     if (last?.of !== of || last.context.browser() !== browser) {
       await last?.context.close().catch(() => undefined);
       const context = await browser.newContext();
-      last = { of, context, page: await followLinks(context) };
+      last = { of, context, page: await sitDown(context, opensAnew) };
     }
     await use(last.context);
     for (const page of last.context.pages()) if (page !== last.page) await page.close();
   },
-  page: async ({ context }, use) => {
+  page: async ({ context, opensAnew }, use) => {
     if (last?.context !== context) throw new Error('there is nobody at the page');
-    if (last.page.isClosed()) last.page = await followLinks(context);
+    if (last.page.isClosed()) last.page = await sitDown(context, opensAnew);
     await use(last.page);
   },
 });
-export { expect, type Page } from '@playwright/test';
+export { expect, type Locator, type Page } from '@playwright/test';

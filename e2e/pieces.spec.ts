@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test';
+import { expect, test } from './onePerson.ts';
 import { RunningServer } from '@azulejo/server/running';
 import { fill } from './measuring.ts';
 import { choose, JOB, part, SAMPLES, tiling } from './tiling.ts';
@@ -7,6 +7,7 @@ import { demoPart } from './demoPart.ts';
 const DEMO = demoPart('tidewater-bakehouse', /^steps/);
 const BOARDS = demoPart('sample-boards', /^checkers$/, /^sheet$/);
 const server = new RunningServer();
+test.use({ opensAnew: true });
 test.beforeAll(() => server.start('--add-job', DEMO, '--add-job', BOARDS));
 test.afterAll(() => server.remove());
 

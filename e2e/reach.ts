@@ -13,3 +13,22 @@ export async function expectWithinReach(page: Page, looked: 'whole' | 'contrast'
   expect(violations.map(({ id, nodes }) => `${id}: ${nodes.map((node) => node.html.slice(0, 120)).join(' | ')}`)).toEqual([]);
   expect(await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth)).toBeLessThanOrEqual(0);
 }
+
+const DESK = { colorScheme: 'light', viewport: { width: 1280, height: 800 } } as const;
+const PHONE = { colorScheme: 'dark', viewport: { width: 390, height: 844 } } as const;
+
+/** What a view says while it works something out. */
+const AT_WORK = /^(Opening|Setting out|Working|Counting|Looking|Sharing)/;
+
+/** Looks at what is on screen in light on a desk, then in dark on a phone, and goes back to the desk. */
+export async function expectWithinReachOfBoth(page: Page): Promise<void> {
+  for (const { colorScheme, viewport } of [DESK, PHONE]) {
+    await page.setViewportSize(viewport);
+    await page.emulateMedia({ colorScheme });
+    await expect(page.locator('html')).toHaveClass(colorScheme === 'dark' ? /dark/ : /^(?!.*dark)/);
+    await expect(page.getByRole('status').filter({ hasText: AT_WORK })).toHaveCount(0, { timeout: 60_000 });
+    await expectWithinReach(page, colorScheme === 'light' ? 'whole' : 'contrast');
+  }
+  await page.setViewportSize(DESK.viewport);
+  await page.emulateMedia({ colorScheme: DESK.colorScheme });
+}

@@ -1,9 +1,10 @@
-import { expect, test, type Page } from '@playwright/test';
+import { expect, test, type Page } from './onePerson.ts';
 import { RunningServer } from '@azulejo/server/running';
 import { demoPart } from './demoPart.ts';
 
 const server = new RunningServer();
 const DEMO = demoPart('tidewater-bakehouse', /^shower-wall/, /^steps-tread-1$/, /^washroom/);
+test.use({ opensAnew: true });
 test.beforeAll(() => server.start('--add-job', DEMO));
 test.afterAll(() => server.remove());
 

@@ -1,7 +1,7 @@
-import { expect, test, type Page } from '@playwright/test';
+import { expect, test, type Page } from './onePerson.ts';
 import { readFileSync } from 'node:fs';
 import { RunningServer } from '@azulejo/server/running';
-import { expectWithinReach } from './reach.ts';
+import { expectWithinReachOfBoth } from './reach.ts';
 import { fill, saved } from './measuring.ts';
 import { choose, part, SAMPLES, tiling } from './tiling.ts';
 import { demoPart } from './demoPart.ts';
@@ -9,6 +9,7 @@ import { demoPart } from './demoPart.ts';
 const DEMO = demoPart('tidewater-bakehouse', /^counter$/, /^oven-wall$/, /^steps-tread/, /^niche/);
 const BOARDS = demoPart('sample-boards', /^checkers$/, /^sheet$/);
 const server = new RunningServer();
+test.use({ opensAnew: true });
 test.beforeAll(() => server.start('--add-job', DEMO, '--add-job', BOARDS));
 test.afterAll(() => server.remove());
 
@@ -216,30 +217,24 @@ test('the list of tiles: searched, asked for at the supplier, saved and read as 
   await expect(dialog.getByText(/is laid on Oven wall/)).toBeVisible();
 });
 
-for (const { name, colorScheme, viewport } of [
-  { name: 'light', colorScheme: 'light', viewport: { width: 1280, height: 800 } },
-  { name: 'dark on a phone', colorScheme: 'dark', viewport: { width: 390, height: 844 } },
-] as const) {
-  test(`patterns, colours, insets, sheets and the list in ${name} are within reach of everyone`, async ({ browser }) => {
-    const page = await (await browser.newContext({ colorScheme, viewport })).newPage();
-    const check = () => expectWithinReach(page, colorScheme === 'light' ? 'whole' : 'contrast');
-    await open(page, 'counter');
-    for (const tab of ['Pattern', 'Colours', 'Set in']) {
-      await part(page, tab);
-      await check();
-    }
-    await open(page, 'niche-back', 'cuts');
+test('patterns, colours, insets, sheets and the list are within reach of everyone, in light and in dark on a phone', async ({ page }) => {
+  const check = () => expectWithinReachOfBoth(page);
+  await open(page, 'counter');
+  for (const tab of ['Pattern', 'Colours', 'Set in']) {
+    await part(page, tab);
     await check();
-    await open(page, 'niche-back');
-    await page.getByRole('button', { name: 'Tile list' }).click();
+  }
+  await open(page, 'niche-back', 'cuts');
+  await check();
+  await open(page, 'niche-back');
+  await page.getByRole('button', { name: 'Tile list' }).click();
+  await check();
+  await page.keyboard.press('Escape');
+  await page.getByRole('button', { name: 'Sizes and price' }).click();
+  await check();
+  await page.getByRole('button', { name: 'Change chips and repeat' }).click();
+  for (const tab of ['Mount', 'Colours', 'Chips', 'Repeat']) {
+    await page.getByRole('dialog', { name: 'The sheet' }).getByRole('button', { name: tab, exact: true }).click();
     await check();
-    await page.keyboard.press('Escape');
-    await page.getByRole('button', { name: 'Sizes and price' }).click();
-    await check();
-    await page.getByRole('button', { name: 'Change chips and repeat' }).click();
-    for (const tab of ['Mount', 'Colours', 'Chips', 'Repeat']) {
-      await page.getByRole('dialog', { name: 'The sheet' }).getByRole('button', { name: tab, exact: true }).click();
-      await check();
-    }
-  });
-}
+  }
+});

@@ -1,6 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import { describeFinding, describeMend, explainFinding } from '../messages/en/advice.ts';
-import { plan } from '../plan.ts';
+import { plan as planAnew } from '../plan.ts';
+import { Memory } from '../memory.ts';
 import { checkJob } from '../job/checkJob.ts';
 import type { Job } from '../job/job.ts';
 import type { Fixture } from '../surface/fixture.ts';
@@ -13,6 +14,10 @@ import type { Finding } from './finding.ts';
 import { mendedJob, mendHolds } from './mendHolds.ts';
 import { openFindings } from './registry.ts';
 import { worstFirst } from './worstFirst.ts';
+
+const memory = new Memory();
+/** The findings of one job are asked for again and again: what stayed as it was is not laid out again. */
+const plan = (job: Job) => planAnew(job, memory);
 
 const codes = (job: Job): string[] => plan(job).findings.map(({ code }) => code);
 const found = (job: Job, code: string): Finding | undefined => plan(job).findings.find((finding) => finding.code === code);

@@ -1,10 +1,10 @@
 import { describe, expect, test } from '@jest/globals';
 import { ringArea } from '../geometry/ring.ts';
 import { basketWeave, kitchenFloor, octagonsInAnOldRoom, onSandAndCement, overOldTiles } from './floorJobs.ts';
-import { tell } from './story.ts';
+import { toldOnce } from '../../testing/toldOnce.ts';
 
 describe('a kitchen floor in large format, cabinets left out (J02)', () => {
-  const story = tell(kitchenFloor());
+  const story = toldOnce(kitchenFloor());
   const floor = story.of('floor');
   test('only the open floor is tiled, the appliance bay with it', () => {
     // 4190 x 3090 inside the gaps, less the cabinets, 3000 x 600 from the corner: 2995 x 595 of what is inside.
@@ -58,7 +58,7 @@ describe('a kitchen floor in large format, cabinets left out (J02)', () => {
 });
 
 describe('a new floor over an old tiled one, under heavy loads, round a column (J03)', () => {
-  const story = tell(overOldTiles());
+  const story = toldOnce(overOldTiles());
   const floor = story.of('floor');
   test('the column is left out with the gap round it', () => {
     // 8990 x 3990 inside the gaps, less 300 x 300.
@@ -96,7 +96,7 @@ describe('a new floor over an old tiled one, under heavy loads, round a column (
 });
 
 describe('large format on a bed of sand and cement (J04)', () => {
-  const story = tell(onSandAndCement());
+  const story = toldOnce(onSandAndCement());
   const floor = story.of('floor');
   const m2 = (3990 * 3090) / 1e6;
   test('42 slabs: six by five whole, 372 at the right, 75 at the far wall', () => {
@@ -132,7 +132,7 @@ describe('large format on a bed of sand and cement (J04)', () => {
 });
 
 describe('an old room out of square in octagons and dots (J07)', () => {
-  const story = tell(octagonsInAnOldRoom());
+  const story = toldOnce(octagonsInAnOldRoom());
   const floor = story.of('floor');
   test('whole octagons along the wall that is seen first; every dot there is half', () => {
     const seen = floor.edges.find(({ id }) => id === 'w1');
@@ -183,7 +183,7 @@ describe('an old room out of square in octagons and dots (J07)', () => {
 });
 
 describe('a bathroom floor in basket weave off a tray, out of the door (J08)', () => {
-  const story = tell(basketWeave());
+  const story = toldOnce(basketWeave());
   const floor = story.of('floor');
   test('the tray is left out and its sides are met by whole strips where they can be', () => {
     const beside = floor.beside.filter(({ id }) => id.startsWith('tray'));

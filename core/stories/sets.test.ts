@@ -3,10 +3,10 @@ import { arabesque, ashlarCountertop, curvedCountertop, niche, stairRisers } fro
 import { rebuildPiece } from '../cuts/rebuildPiece.ts';
 import { polygonArea, polygonsArea } from '../geometry/ring.ts';
 import { candidatesOf } from '../compare/compareSetouts.ts';
-import { tell } from './story.ts';
+import { toldOnce } from '../../testing/toldOnce.ts';
 
 describe('five risers that all measure differently, in sheets (J06)', () => {
-  const story = tell(stairRisers());
+  const story = toldOnce(stairRisers());
   const risers = story.plan.surfaces;
   test('each is set out by itself, equal at both ends', () => {
     // 900 less 10: 890 = 17 x 50 + 40, and 2 more of the joint: 44 at both ends of 16 whole chips.
@@ -40,7 +40,7 @@ describe('five risers that all measure differently, in sheets (J06)', () => {
 });
 
 describe('a niche lined with glass mosaic (J11)', () => {
-  const story = tell(niche());
+  const story = toldOnce(niche());
   test('the back takes two whole sheets and no cut', () => {
     // 610 less 10 is 600: two sheets of 298 and joints of 2; 310 less 10: one.
     expect(story.of('niche-back').totals).toMatchObject({ whole: 72, cut: 0 });
@@ -73,7 +73,7 @@ describe('a niche lined with glass mosaic (J11)', () => {
 });
 
 describe('arabesque round an inside corner (J12)', () => {
-  const story = tell(arabesque());
+  const story = toldOnce(arabesque());
   test('whole lanterns stand at both free ends, the misfit goes into the corner', () => {
     for (const [wall, end] of [
       ['left wall', 'left'],
@@ -111,7 +111,7 @@ describe('arabesque round an inside corner (J12)', () => {
 });
 
 describe('a curved countertop with a sink (J14)', () => {
-  const story = tell(curvedCountertop());
+  const story = toldOnce(curvedCountertop());
   const top = story.of('top');
   test('the front bulges by 120: the segment and the straight part are the top, less the sink', () => {
     // Radius (900² + 120²) / 240 = 3435 mm; segment R² (a - sin a cos a) with sin a = 900 / 3435.
@@ -140,7 +140,7 @@ describe('a curved countertop with a sink (J14)', () => {
 });
 
 describe('a countertop of random stones sawn from one tile (J15)', () => {
-  const story = tell(ashlarCountertop());
+  const story = toldOnce(ashlarCountertop());
   const top = story.of('top');
   test('nothing lies as it was bought: every stone is sawn and numbered', () => {
     expect(top.totals.whole).toBe(0);

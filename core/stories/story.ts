@@ -96,9 +96,8 @@ export interface Story {
   readonly money: Money;
 }
 
-/** Plans a story, once. */
-export function tell(job: Job): Story {
-  const planned = plan(job);
+/** Plans a story, once; as it was planned elsewhere, where that is handed in. */
+export function tell(job: Job, planned: Plan = plan(job)): Story {
   const of = (id: string): SurfacePlan => {
     const found = planned.surfaces.find(({ surfaceId }) => surfaceId === id);
     if (!found) throw new Error(`no such surface is planned: ${id}`);

@@ -3,10 +3,10 @@ import { glassSplashback, laundry, noCuts, showerFromTheTrim, showerOnALedger, s
 import { describeZoneMixes, explainMix, explainZoneMix } from '../messages/en/mixes.ts';
 import { zoneMixes } from '../takeoff/mixes/zoneMixes.ts';
 import { METRIC_TAPE } from '../units/tape.ts';
-import { tell } from './story.ts';
+import { toldOnce } from '../../testing/toldOnce.ts';
 
 describe('a splashback in sheets, with sockets and a free end (J01)', () => {
-  const story = tell(splashbackInSheets());
+  const story = toldOnce(splashbackInSheets());
   const { offCuts, zones } = story.of('wall');
   test('the free end shows whole chips; the misfit goes into the corner', () => {
     // From the right, 2400 less 5 at the left wall: 47 steps of 50 are 2350, and 45 stay of the last chip.
@@ -50,7 +50,7 @@ describe('a splashback in sheets, with sockets and a free end (J01)', () => {
 });
 
 describe('a small glass splashback whose courses fit (J05)', () => {
-  const story = tell(glassSplashback());
+  const story = toldOnce(glassSplashback());
   test('five courses stand between worktop and cabinet without a cut', () => {
     // 510 less 6 and 6: 498 = 5 x 98 + 4 x 2.
     for (const id of ['bottom', 'top']) expect(story.of('wall').edges.find((edge) => edge.id === id)?.cuts).toEqual([]);
@@ -82,7 +82,7 @@ describe('a small glass splashback whose courses fit (J05)', () => {
 });
 
 describe('a shower wall from its trimmed end, third bond (J09)', () => {
-  const story = tell(showerFromTheTrim());
+  const story = toldOnce(showerFromTheTrim());
   test('full and third by turns at the trim, the rest in the corner', () => {
     // 895 from the trim: 597 + 3 + 295; the shifted course 397 or 197, then 597 + 3 + 95 or 295.
     expect(story.sizes('wall')).toEqual({
@@ -128,7 +128,7 @@ describe('a shower wall from its trimmed end, third bond (J09)', () => {
 });
 
 describe('a shower wall from its centre line on a ledger (J10)', () => {
-  const story = tell(showerOnALedger());
+  const story = toldOnce(showerOnALedger());
   test('a joint on the middle leaves 137.5 at both ends', () => {
     // 1500 less 10: 745 a side of the middle of the joint; 745 - 1.5 = 743.5 = 2 x 303 + 137.5.
     expect(story.sizes('wall')).toEqual({ '137.5 x 300': 12, '137.5 x 279': 2, '300 x 279': 4 });
@@ -181,7 +181,7 @@ describe('a shower wall from its centre line on a ledger (J10)', () => {
 });
 
 describe('a laundry splashback, centre-out (J13)', () => {
-  const story = tell(laundry());
+  const story = toldOnce(laundry());
   test('the middle takes the joint: 135.5 at both ends, where a piece on the middle would leave 60.5', () => {
     // 1483 less 10 is 1473: 736.5 - 1 = 735.5 = 4 x 150 + 135.5; with a piece: 736.5 - 74 = 662.5 = 4 x 150 + 60.5 after joints.
     expect(story.sizes('wall')).toEqual({ '135.5 x 148': 6 });
@@ -210,7 +210,7 @@ describe('a laundry splashback, centre-out (J13)', () => {
 });
 
 describe('a splashback without a cut (J16)', () => {
-  const story = tell(noCuts());
+  const story = toldOnce(noCuts());
   test('ten by five whole bricks fill it', () => {
     // 2008 - 10 = 1998 = 10 x 198 + 9 x 2; 508 - 10 = 498 = 5 x 98 + 4 x 2.
     expect(story.of('wall').totals).toMatchObject({ whole: 50, cut: 0, opened: 50 });

@@ -2,7 +2,7 @@ import { expect, test } from '@jest/globals';
 import type { Job } from '@azulejo/core/job/job';
 import { planSurface } from '@azulejo/core/plan';
 import { onSandAndCement } from '@azulejo/core/stories/floorJobs';
-import { demoJob } from '../../testing/demoJob.ts';
+import { demoJob, demoPlan } from '../../testing/demoJob.ts';
 import { fontRuns } from './pdfFonts.ts';
 import { inflateSync } from 'node:zlib';
 import { writeCutPaper } from './cutPaper.ts';
@@ -11,6 +11,7 @@ import { writeStickers } from './stickers.ts';
 import { writeTemplates } from './templates.ts';
 
 const job = demoJob('tidewater-bakehouse');
+const whole = demoPlan('tidewater-bakehouse');
 
 test('letters beyond western Europe change the font of themselves alone', () => {
   expect(fontRuns('Łazienka głów', 'bold')).toEqual([
@@ -28,7 +29,7 @@ test.each(['shop-floor', 'splashback', 'washroom-floor', 'shower-wall-3', 'niche
     const surface = job.surfaces.find((one) => one.id === id);
     if (!surface) throw new Error(id);
     const named = { ...surface, name: `Łaźnia, ściana ${surface.name}` };
-    const pdf = await writeCutPaper(surfaceSource({ job, surface: named, planned: planSurface(job, named) }));
+    const pdf = await writeCutPaper({ ...sourceOf(id), surface: named });
     const text = pdf.toString('latin1');
     expect(text.startsWith('%PDF-')).toBe(true);
     // A page that holds no more than its number is a page too many.
@@ -42,7 +43,8 @@ test.each(['shop-floor', 'splashback', 'washroom-floor', 'shower-wall-3', 'niche
 const sourceOf = (id: string) => {
   const surface = job.surfaces.find((one) => one.id === id);
   if (!surface) throw new Error(id);
-  return surfaceSource({ job, surface, planned: planSurface(job, surface) });
+  const planned = whole.surfaces.find(({ surfaceId }) => surfaceId === id) ?? planSurface(job, surface);
+  return surfaceSource({ job, surface, planned });
 };
 
 /** The drawing commands of every page. */

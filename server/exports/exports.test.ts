@@ -1,10 +1,10 @@
 import { expect, test } from '@jest/globals';
-import { Memory } from '@azulejo/core/memory';
 import Papa from 'papaparse';
 import { readJobFile } from '@azulejo/core/formats/jobFile';
 import type { Job } from '@azulejo/core/job/job';
-import { plan } from '@azulejo/core/plan';
-import { demoJob } from '../../testing/demoJob.ts';
+import { wordsIn } from '@azulejo/core/messages/words';
+import { NO_RECORDS } from '@azulejo/core/site/siteRecords';
+import { demoJob, demoPlan } from '../../testing/demoJob.ts';
 import { writeExport } from '../work/writeExport.ts';
 import { surfaceSource, type ExportKind } from './exportKind.ts';
 import { EXPORTS } from './registry.ts';
@@ -30,7 +30,8 @@ const text = (content: string | Uint8Array): string => Buffer.from(content as Ui
 
 test.each(['sample-boards', 'ferry-kiosk'] as const)('every export of every surface of %s is whole, in any letters', async (name) => {
   const job = renamed(demoJob(name));
-  const planned = plan(job);
+  // What a thing is called moves no piece.
+  const planned = demoPlan(name);
   for (const [exportId, kind] of kinds)
     for (const surface of job.surfaces) {
       const own = planned.surfaces.find(({ surfaceId }) => surfaceId === surface.id);
@@ -45,15 +46,20 @@ test.each(['sample-boards', 'ferry-kiosk'] as const)('every export of every surf
         expect([exportId, surface.id, errors, data.length]).toEqual([exportId, surface.id, [], own.cuts.length]);
       }
     }
-  const [{ id }] = job.surfaces;
-  const { content } = await writeExport({ exportId: 'cuts', job, surfaceId: id });
-  expect(text(content)).toBe(EXPORTS.cuts.write(surfaceSource({ job, surface: job.surfaces[0], planned: planned.surfaces[0] })));
+});
+
+test('an export that is asked for by name is of the surface beside the others', async () => {
+  const job = renamed(demoJob('ferry-kiosk'));
+  const [surface] = job.surfaces;
+  const [planned] = demoPlan('ferry-kiosk').surfaces;
+  const { content } = await writeExport({ exportId: 'cuts', job, surfaceId: surface.id });
+  expect(text(content)).toBe(EXPORTS.cuts.write(surfaceSource({ job, surface, planned })));
 });
 
 test.each(['tidewater-bakehouse', 'ferry-kiosk'] as const)('the order, the plan and the job file of %s say the same', async (name) => {
   const job = renamed(demoJob(name));
-  const memory = new Memory();
-  const load = async (exportId: string): Promise<string> => text((await writeExport({ exportId, job, surfaceId: null }, memory)).content);
+  const source = { job, plan: () => demoPlan(name), log: [], records: NO_RECORDS, words: wordsIn('en') };
+  const load = async (exportId: 'plan' | 'order' | 'job'): Promise<string> => text(await EXPORTS[exportId].write(source));
   const json = JSON.parse(await load('plan')) as PlanJson;
   const order = Papa.parse<string[]>((await load('order')).trim());
   expect(order.errors).toEqual([]);

@@ -1,8 +1,9 @@
 import { describe, expect, test } from '@jest/globals';
 import { DEMO_JOBS, demoJob, demoPlan } from '../../../testing/demoJob.ts';
+import { plannedOnce } from '../../../testing/plannedOnce.ts';
 import { trials } from '../../../testing/trials.ts';
 import type { Job } from '../../job/job.ts';
-import { plan, type Plan } from '../../plan.ts';
+import type { Plan } from '../../plan.ts';
 import type { Reasons } from '../../setout/tell/explainSetout.ts';
 import * as floors from '../../stories/floorJobs.ts';
 import * as sets from '../../stories/setJobs.ts';
@@ -30,14 +31,14 @@ const STORIES = Object.entries({ ...walls, ...floors, ...sets }).filter(
 
 test.each(STORIES)('what is claimed in the story %s is so', (_, jobOf) => {
   const job = jobOf();
-  expectSound(allClaims(job, plan(job)));
+  expectSound(allClaims(job, plannedOnce(job)));
 });
 
 test('what random jobs claim is so', () => {
   const claims: Claim[] = [];
   for (let seed = 1; seed <= trials(30); seed++) {
     const job = wholeJob(seed);
-    if (job) claims.push(...allClaims(job, plan(job)));
+    if (job) claims.push(...allClaims(job, plannedOnce(job)));
   }
   expect(claims.length).toBeGreaterThan(trials(600));
   expectSound(claims);

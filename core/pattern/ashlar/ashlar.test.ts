@@ -1,6 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { planSurface } from '../../plan.ts';
+import { trials } from '../../../testing/trials.ts';
 import { jobOfOne } from '../../samples/testJob.ts';
 import { ashlar, ashlarRules, cuttableSizes, stonesOf, type Ashlar } from '../kinds/ashlar.ts';
 import type { Module } from '../repeat.ts';
@@ -27,7 +28,7 @@ describe('a cell drawn by chance', () => {
           expect(faultsOf(stones, own, own.longestJoint).total).toBe(0);
         },
       ),
-      { numRuns: 5 },
+      { numRuns: trials(5) },
     );
   });
   test('holds no stone that the saw can not cut from the tile', () => {
