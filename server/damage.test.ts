@@ -10,7 +10,7 @@ import { JobRepository } from './jobs/jobRepository.ts';
 import { job, post, startedServers } from '../testing/startedServers.ts';
 
 const { prepare, forget, endAll, serverOn, serving } = startedServers();
-beforeAll(prepare, 300_000);
+beforeAll(prepare);
 afterAll(forget);
 afterEach(endAll);
 
@@ -44,7 +44,7 @@ test('damaged pages: what can be read is rescued, the rest comes from the copies
   const again = await post(after, `/copies/${copies[0].day}/jobs/other`, {});
   expect(again.status).toBe(201);
   expect(await ticksOf(((await again.json()) as { id: string }).id)).toEqual([tick]);
-}, 90_000);
+});
 
 /** Files of our own tables: those PostgreSQL numbers from 16384 on. */
 function tableFiles(base: string): string[] {
@@ -92,4 +92,4 @@ test('a power cut loses nothing that was answered', async () => {
   expect([found.name, (await new JobRepository(after).list()).length]).toEqual(['Saved 40', 9]);
   await Promise.all([after.close(), database.close()]);
   rmSync(folder, { recursive: true, force: true });
-}, 90_000);
+});

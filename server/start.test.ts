@@ -1,61 +1,88 @@
-import { afterAll, afterEach, beforeAll, expect, test } from '@jest/globals';
+import { afterAll, afterEach, beforeAll, describe, expect, test } from '@jest/globals';
 import { mkdtempSync, readdirSync, rmSync, statSync, writeFileSync } from 'node:fs';
 import { get } from 'node:https';
 import { connect } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import type { RunningServer } from './running.ts';
-import { post, startedServers } from '../testing/startedServers.ts';
+import { writeJobFile } from '@azulejo/core/formats/jobFile';
+import { RunningServer } from './running.ts';
+import { job, post, startedServers } from '../testing/startedServers.ts';
 
 const { prepare, forget, endAll, prepared, serverOn, serving } = startedServers();
-beforeAll(prepare, 300_000);
+beforeAll(prepare);
 afterAll(forget);
 afterEach(endAll);
 
-const rename = (server: RunningServer, version: number, name: string) =>
+interface Latest {
+  readonly job: { readonly name: string };
+  readonly version: number;
+}
+const latest = async (server: RunningServer): Promise<Latest> => (await (await fetch(`${server.address}/api/jobs/job`)).json()) as Latest;
+const nameNow = async (server: RunningServer): Promise<string> => (await latest(server)).job.name;
+const rename = async (server: RunningServer, name: string, version?: number) =>
   post(server, '/jobs/job/changes', {
-    baseVersion: version,
+    baseVersion: version ?? (await latest(server)).version,
     change: { id: `to-${name}`, label: 'Name', edits: [{ op: 'set', path: ['name'], value: name }] },
   });
-const nameNow = async (server: RunningServer): Promise<string> =>
-  ((await (await fetch(`${server.address}/api/jobs/job`)).json()) as { job: { name: string } }).job.name;
 
-test('a second server can not take the folder: while the first runs, while it is stopped, on another port', async () => {
-  const first = await serving();
-  await expect(serverOn(first.folder).start()).rejects.toThrow(/in use by another Azulejo/);
-  first.signal('SIGSTOP');
-  await expect(serverOn(first.folder).start()).rejects.toThrow(/in use by another Azulejo/);
-  first.signal('SIGCONT');
-  expect((await rename(first, 1, 'Kept')).status).toBe(200);
-  expect(await nameNow(first)).toBe('Kept');
-}, 60_000);
+describe('one that runs', () => {
+  const first = new RunningServer();
+  beforeAll(async () => {
+    await first.copyFrom(prepared.folder).start();
+    await post(first, '/jobs/import', writeJobFile(job));
+  });
+  afterAll(() => first.remove());
 
-test('after a kill the next start has all that was answered, at once', async () => {
-  const first = await serving();
-  expect((await rename(first, 1, 'Answered')).status).toBe(200);
-  await first.end('SIGKILL');
-  const second = serverOn(first.folder);
-  await second.start();
-  expect(await nameNow(second)).toBe('Answered');
-}, 60_000);
+  test('a second server can not take the folder: while the first runs, while it is stopped, on another port', async () => {
+    await expect(new RunningServer(first.folder).start()).rejects.toThrow(/in use by another Azulejo/);
+    first.signal('SIGSTOP');
+    await expect(new RunningServer(first.folder).start()).rejects.toThrow(/in use by another Azulejo/);
+    first.signal('SIGCONT');
+    expect((await rename(first, 'Kept')).status).toBe(200);
+    expect(await nameNow(first)).toBe('Kept');
+  });
+
+  test('the port is taken before the data is touched', async () => {
+    const other = serverOn();
+    const { port } = new URL(first.address);
+    await expect(other.start('--port', port)).rejects.toThrow(/the port is taken/);
+    expect(readdirSync(other.folder)).toEqual([]);
+  });
+
+  test('exports come one after the other from a thread of their own, and saves go on meanwhile', async () => {
+    const kinds = ['job', 'order', 'cuts?surface=s', 'plan', 'paper?surface=s'];
+    const exports = Promise.all(kinds.map(async (kind) => (await fetch(`${first.address}/api/jobs/job/exports/${kind}`)).status));
+    expect((await rename(first, 'Saved meanwhile')).status).toBe(200);
+    expect(await exports).toEqual(kinds.map(() => 200));
+  });
+
+  test('the folder is its owner’s alone, and what can not be one is said in words', async () => {
+    const files = ['', ...readdirSync(first.folder, { recursive: true, encoding: 'utf8' })];
+    expect(files.filter((name) => statSync(join(first.folder, name)).mode & 0o077)).toEqual([]);
+    const file = join(mkdtempSync(join(tmpdir(), 'azulejo-')), 'file');
+    writeFileSync(file, '');
+    await expect(serverOn(file).start()).rejects.toThrow(/expected a folder/);
+  });
+
+  test('after a kill the next start has all that was answered, at once', async () => {
+    expect((await rename(first, 'Answered')).status).toBe(200);
+    await first.end('SIGKILL');
+    const second = new RunningServer(first.folder);
+    await second.start();
+    expect(await nameNow(second)).toBe('Answered');
+    await second.end();
+  });
+});
 
 test('a server whose lock was taken away writes nothing more', async () => {
   const first = await serving();
   rmSync(join(first.folder, 'lock'));
-  expect((await rename(first, 1, 'Lost')).status).toBe(500);
+  expect((await rename(first, 'Lost', 1)).status).toBe(500);
   const second = serverOn(first.folder);
   await first.end('SIGKILL');
   await second.start();
   expect(await nameNow(second)).toBe('Trial');
-}, 60_000);
-
-test('the port is taken before the data is touched', async () => {
-  const first = await serving();
-  const other = serverOn();
-  const { port } = new URL(first.address);
-  await expect(other.start('--port', port)).rejects.toThrow(/the port is taken/);
-  expect(readdirSync(other.folder)).toEqual([]);
-}, 60_000);
+});
 
 test('phones that ask all the time while the server starts are told to wait, and answered once it is there', async () => {
   const server = serverOn().copyFrom(prepared.folder);
@@ -81,7 +108,7 @@ test('phones that ask all the time while the server starts are told to wait, and
     await Promise.all(phones);
   }
   expect([...seen].sort()).toEqual([200, 503]);
-}, 60_000);
+});
 
 test('a body that is sent by half does not keep the server from ending within its time', async () => {
   const server = await serving();
@@ -97,24 +124,7 @@ test('a body that is sent by half does not keep the server from ending within it
     setTimeout(() => resolve('late'), 10_000).unref();
   });
   expect(await Promise.race([gone, late])).toBe('ended');
-}, 60_000);
-
-test('exports come one after the other from a thread of their own, and saves go on meanwhile', async () => {
-  const server = await serving();
-  const kinds = ['job', 'order', 'cuts?surface=s', 'plan', 'paper?surface=s'];
-  const exports = Promise.all(kinds.map(async (kind) => (await fetch(`${server.address}/api/jobs/job/exports/${kind}`)).status));
-  expect((await rename(server, 1, 'Saved meanwhile')).status).toBe(200);
-  expect(await exports).toEqual(kinds.map(() => 200));
-}, 60_000);
-
-test('the folder is its owner’s alone, and what can not be one is said in words', async () => {
-  const server = await serving();
-  const files = ['', ...readdirSync(server.folder, { recursive: true, encoding: 'utf8' })];
-  expect(files.filter((name) => statSync(join(server.folder, name)).mode & 0o077)).toEqual([]);
-  const file = join(mkdtempSync(join(tmpdir(), 'azulejo-')), 'file');
-  writeFileSync(file, '');
-  await expect(serverOn(file).start()).rejects.toThrow(/expected a folder/);
-}, 60_000);
+});
 
 test('over TLS with a certificate that it makes, kept from start to start, for every name it is asked by', async () => {
   const server = serverOn().copyFrom(prepared.folder);
@@ -136,16 +146,16 @@ test('over TLS with a certificate that it makes, kept from start to start, for e
   expect((await ask('/api/certificate', certificate)).body).toBe(certificate);
   await expect(serverOn().start('--tls-cert', '/nowhere')).rejects.toThrow(/both files of a certificate/);
   await expect(serverOn().start('--tls-cert', '/nowhere', '--tls-key', '/nowhere')).rejects.toThrow(/expected a certificate or key in PEM/);
-}, 60_000);
+});
 
 test('a server whose words nobody hears any more goes on', async () => {
   const server = await serving();
   server.goDeaf();
   // Twice: the first word finds the pipe closed, the second would find it broken.
   for (let k = 0; k < 3; k++) rmSync(join(server.folder, 'lock'), { force: true });
-  for (let k = 0; k < 3; k++) expect((await rename(server, 1, `Lost ${k}`)).status).toBe(500);
+  for (let k = 0; k < 3; k++) expect((await rename(server, `Lost ${k}`, 1)).status).toBe(500);
   expect((await fetch(`${server.address}/api/docs`)).status).toBe(200);
-}, 60_000);
+});
 
 test('listening beyond this machine is warned of, names from outside are not answered', async () => {
   const server = await serving('--host', '0.0.0.0');
@@ -159,4 +169,4 @@ test('listening beyond this machine is warned of, names from outside are not ans
       socket.once('data', (data) => resolve(data.toString().slice(9, 12)));
     });
   expect([await status('rebound.example'), await status('127.0.0.1')]).toEqual(['403', '200']);
-}, 60_000);
+});
