@@ -36,7 +36,10 @@ export function handKept(worker: Remote<Planner>, jobId: string): Promise<void> 
   handed.set(worker, own);
   const before = own.get(jobId);
   if (before) return before;
-  const now = lastKept(jobId).then((kept) => (kept ? worker.remember(JSON.parse(kept.job) as Job, kept.plan.surfaces) : undefined));
+  const now = lastKept(jobId)
+    .then((kept) => (kept ? worker.remember(JSON.parse(kept.job) as Job, kept.plan.surfaces) : undefined))
+    // What can't be handed over is worked out anew.
+    .catch(() => undefined);
   own.set(jobId, now);
   return now;
 }
