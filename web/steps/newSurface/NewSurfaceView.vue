@@ -4,14 +4,12 @@ import { computed, ref, shallowRef, toRef } from 'vue';
 import { useRouter } from 'vue-router';
 import type { Surface } from '@azulejo/core/job/job';
 import { describeIssue } from '@azulejo/core/messages/en/issues';
-import { startMeasured, startSurfaceOf } from '@azulejo/core/job/startJob';
+import { startSurfaceOf } from '@azulejo/core/job/startJob';
 import { startSet } from '@azulejo/core/job/startSet';
 import type { Fixture } from '@azulejo/core/surface/fixture';
-import { traceSurface } from '@azulejo/core/surface/traceSurface';
-import { unfold } from '@azulejo/core/surface/unfold';
-import { outlineOf, type Shape } from '@azulejo/core/surface/shapes/registry';
-import { facesOfSet, SETS, type SetForm } from '@azulejo/core/surface/sets/registry';
-import { SET_NAMES, setFaceName } from '@azulejo/core/messages/en/sets';
+import type { Shape } from '@azulejo/core/surface/shapes/registry';
+import { SETS, type SetForm } from '@azulejo/core/surface/sets/registry';
+import { setFaceName } from '@azulejo/core/messages/en/sets';
 import { SURFACE_KINDS } from '@azulejo/core/surface/surface';
 import { METRIC_TAPE } from '@azulejo/core/units/tape';
 import { useFieldTroubles } from '../../fields/fieldTroubles.ts';
@@ -25,7 +23,8 @@ import { useOpenJob } from '../useOpenJob.ts';
 import DrawBoard from './DrawBoard.vue';
 import OneSurfaceForm from './OneSurfaceForm.vue';
 import OutlineImport from './OutlineImport.vue';
-import OutlinePicture, { type PicturedRing } from './OutlinePicture.vue';
+import { MISSING, ringsOf, suggestedName, type Entered, type EnteringWay } from './model.ts';
+import OutlinePicture from './OutlinePicture.vue';
 import SetFields from './SetFields.vue';
 import type { SurfaceToBe } from './surfaceToBe.ts';
 import SurfaceToBePicture from './SurfaceToBePicture.vue';
@@ -41,14 +40,7 @@ const WAYS = [
   { value: 'draw', label: 'Draw it' },
   { value: 'file', label: 'From a file' },
 ] as const;
-/** What to say where there is no shape yet. */
-const WHAT_IS_MISSING = {
-  one: 'Not all lengths are there yet.',
-  set: 'Not all lengths are there yet.',
-  draw: 'Draw the corners first, and close them at the first one.',
-  file: 'Choose a file with an outline first.',
-} as const;
-const way = ref<(typeof WAYS)[number]['value']>('one');
+const way = ref<EnteringWay>('one');
 const kind = ref<Surface['kind']>('floor');
 const name = ref('');
 const shape = shallowRef<Shape | null>(null);
@@ -61,42 +53,19 @@ const trouble = ref<string | null>(null);
 /** Whether it was added already: a second press while the next view opens adds nothing. */
 const added = ref(false);
 const hasTroubles = useFieldTroubles();
-const suggested = computed(() => {
-  if (way.value === 'set') return SET_NAMES[set.value.kind];
-  const count = jobs.job?.surfaces.filter((surface) => surface.kind === kind.value).length ?? 0;
-  return `${KIND_LABELS[kind.value]} ${count + 1}`;
-});
+const entered = computed<Entered>(() => ({
+  way: way.value,
+  kind: kind.value,
+  shape: shape.value,
+  cutOuts: cutOuts.value,
+  walked: walked.value,
+  set: set.value,
+}));
+const suggested = computed(() => suggestedName(entered.value, jobs.job ?? { surfaces: [] }));
+const rings = computed(() => ringsOf(entered.value));
 provideTape(() => jobs.job?.tape ?? METRIC_TAPE);
 
-/** What is entered so far, drawn as it grows. */
-const rings = computed<readonly PicturedRing[]>(() => {
-  if (way.value === 'set') return setRings(set.value);
-  if (shape.value) {
-    const { ring, edgeIds } = outlineOf(shape.value);
-    const { fixtures } = traceSurface({ ...startMeasured(shape.value), fixtures: [...cutOuts.value] });
-    return [
-      { ring, edgeIds, closed: true, name: '' },
-      ...fixtures.map((placed) => ({ ring: placed.ring, edgeIds: [], closed: true, name: placed.fixture.name })),
-    ];
-  }
-  return walked.value && way.value === 'one' ? [{ ring: walked.value.points, edgeIds: walked.value.edgeIds, closed: false, name: '' }] : [];
-});
-function setRings(form: SetForm): PicturedRing[] {
-  const { faces, joins } = facesOfSet(form);
-  const surfaces = faces.map(({ key, shape: face }) => ({ id: key, measured: { shape: face } }));
-  const links = joins.map(({ a, b, meets }, k) => ({
-    id: String(k),
-    a: { surface: a[0], edge: a[1] },
-    b: { surface: b[0], edge: b[1] },
-    meets,
-  }));
-  return unfold(faces[0].key, surfaces, links).map(({ surfaceId, ring }) => {
-    const face = faces.find(({ key }) => key === surfaceId);
-    return { ring, edgeIds: [], closed: true, name: face ? setFaceName(face) : '' };
-  });
-}
-
-function choose(next: (typeof WAYS)[number]['value']): void {
+function choose(next: EnteringWay): void {
   way.value = next;
   [shape.value, cutOuts.value] = [null, []];
   trouble.value = null;
@@ -117,7 +86,7 @@ function add(): void {
 function addOne(): string | null {
   const { job } = jobs;
   if (!job) return null;
-  if (!shape.value) return WHAT_IS_MISSING[way.value];
+  if (!shape.value) return MISSING[way.value];
   const plain = startSurfaceOf(job, newId('surface'), name.value.trim() || suggested.value, kind.value, shape.value);
   const surface = { ...plain, measured: { ...plain.measured, fixtures: [...cutOuts.value] } };
   const [first] = jobs.change(`Add ${surface.name}`, (draft) => {

@@ -1,23 +1,12 @@
-<script lang="ts">
-import type { Ring as PictureRing } from '@azulejo/core/geometry/ring';
-
-/** One outline to draw, closed or still open. */
-export interface PicturedRing {
-  readonly ring: PictureRing;
-  readonly edgeIds: readonly string[];
-  readonly closed: boolean;
-  readonly name: string;
-}
-</script>
-
 <script setup lang="ts">
 import { useElementSize } from '@vueuse/core';
 import { computed, ref } from 'vue';
 import { labelPoint } from '@azulejo/core/geometry/labelPoint';
-import { boxOf } from '@azulejo/core/geometry/ring';
+import { boxOf, type Ring } from '@azulejo/core/geometry/ring';
 import { distance, type Point } from '@azulejo/core/geometry/point';
 import { formatLength } from '@azulejo/core/units/formatLength';
 import { useTape } from '../../fields/useTape.ts';
+import type { PicturedRing } from './model.ts';
 
 /** Outlines at scale, each straight edge with its length. */
 const props = defineProps<{ rings: readonly PicturedRing[] }>();
@@ -52,7 +41,7 @@ const drawn = computed(() => {
 });
 
 /** Where to write the length of each straight edge, outside it. */
-function lengthsOf(ring: PictureRing, edgeIds: readonly string[], closed: boolean, unit: number): { text: string; x: number; y: number }[] {
+function lengthsOf(ring: Ring, edgeIds: readonly string[], closed: boolean, unit: number): { text: string; x: number; y: number }[] {
   const count = closed ? ring.length : ring.length - 1;
   return Array.from({ length: count }, (_, k) => k).flatMap((k) => {
     if (edgeIds.filter((id) => id === edgeIds[k]).length !== 1) return [];
