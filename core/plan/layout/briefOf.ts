@@ -28,11 +28,20 @@ export function briefOf(
   return { rules: { products: own, consumption, materials, ...said, practice, way, tape, ...met }, surface };
 }
 
-/** What of some rules a layout depends on: while that stays as it is, so does the layout. */
+/** What of some rules a layout depends on: while that stays as it is, so does the layout. What a tile costs and which lots there are moves no piece. */
 export function layoutRulesOf({ products, consumption, practice, way, tape, links, surfaces }: PlanRules): LayoutRules {
   const { kerfMm, coreBitsMm, offCutsKept, skirtingMm, nosingMm, stripEdge } = consumption;
   const bits = coreBitsMm ? { coreBitsMm } : {};
-  return { products, consumption: { kerfMm, ...bits, offCutsKept, skirtingMm, nosingMm, stripEdge }, practice, way, tape, links, surfaces };
+  const laid = products.map((product): Product => ({ ...product, boxPrice: 0, lots: [] }));
+  return {
+    products: laid,
+    consumption: { kerfMm, ...bits, offCutsKept, skirtingMm, nosingMm, stripEdge },
+    practice,
+    way,
+    tape,
+    links,
+    surfaces,
+  };
 }
 
 /** A tile without its picture; the same for the same tile. */

@@ -5,6 +5,7 @@ import { trials } from '../../../testing/trials.ts';
 import type { Job, Surface } from '../../job/job.ts';
 import { Memory } from '../../memory.ts';
 import { plan } from '../../plan.ts';
+import type { Product } from '../../tile/product.ts';
 import { briefOf } from './briefOf.ts';
 import { knownLayout, rememberPlanned } from './knownLayouts.ts';
 
@@ -17,18 +18,22 @@ const CHANGES: readonly ((job: Job, at: number, mm: number) => Job)[] = [
   (job, at, mm) => ofOne(job, at, ({ setout }) => ({ setout: { ...setout, x: { rule: 'free', offsetMm: 10 * mm } } })),
   (job, at) => ofOne(job, at, () => ({ name: `Called ${at}` })),
   (job, _, mm) => ({ ...job, consumption: { ...job.consumption, kerfMm: job.consumption.kerfMm + mm } }),
-  (job, at, mm) => ({
-    ...job,
-    products: job.products.map((tile, k) =>
-      k === at % job.products.length ? { ...tile, thicknessMm: (tile.thicknessMm ?? 8) + mm } : tile,
-    ),
-  }),
+  (job, at, mm) => ofTile(job, at, ({ thicknessMm }) => ({ thicknessMm: thicknessMm + mm })),
+  (job, at, mm) => ofTile(job, at, ({ boxPrice, lots }) => ({ boxPrice: boxPrice + mm, lots: [...lots, ...LOTS] })),
   (job) => ({ ...job, client: 'Somebody else' }),
 ];
 const ofOne = (job: Job, at: number, change: (surface: Surface) => Partial<Surface>): Job => ({
   ...job,
   surfaces: job.surfaces.map((surface, k) => (k === at % job.surfaces.length ? { ...surface, ...change(surface) } : surface)),
 });
+
+const ofTile = (job: Job, at: number, change: (tile: Product) => Partial<Product>): Job => ({
+  ...job,
+  products: job.products.map((tile, k) => (k === at % job.products.length ? { ...tile, ...change(tile) } : tile)),
+});
+const LOTS = demoJob('tidewater-bakehouse')
+  .products.flatMap(({ lots }) => lots)
+  .slice(0, 1);
 
 test('a plan made beside what was planned before is the plan made anew, whatever changed in between', () => {
   const edit = fc.tuple(
@@ -56,6 +61,10 @@ test('a surface that stayed as it was is known; one that changed is not, nor wha
   expect(forgotten(job)).toEqual([]);
   const alone = job.surfaces.findIndex(({ id }) => job.links.every(({ a, b }) => a.surface !== id && b.surface !== id));
   expect(forgotten(CHANGES[0](job, alone, 0.5))).toEqual([job.surfaces[alone].id]);
+  const laid = job.products.findIndex(({ id }) => id === job.surfaces[0].productId);
+  // What a tile costs moves no piece of it, its thickness may.
+  expect(forgotten(ofTile(job, laid, ({ boxPrice }) => ({ boxPrice: boxPrice + 1, lots: [] })))).toEqual([]);
+  expect(forgotten(ofTile(job, laid, ({ thicknessMm }) => ({ thicknessMm: thicknessMm + 1 }))).length).toBeGreaterThan(0);
   const [{ a, b }] = job.links;
   const linked = job.surfaces.findIndex(({ id }) => id === a.surface);
   expect(forgotten(CHANGES[0](job, linked, 0.5))).toEqual(expect.arrayContaining([a.surface, b.surface]));
