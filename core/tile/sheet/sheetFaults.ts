@@ -63,15 +63,18 @@ function nearest(rings: readonly Ring[], boxes: readonly Box[], by: Point, joint
       if (!isOver(other, there, Math.max(0, gap))) return;
       moved ??= mapRing(ring, (p) => add(p, by));
       if (isOver(other, there, 0) && overlaps(rings[m], moved)) gap = -1;
-      else gap = Math.min(gap, ringGap(rings[m], moved));
+      else gap = Math.min(gap, ringGap(rings[m], moved, gap));
     });
   });
   return gap;
 }
 
-/** The distance between two rings that do not overlap, mm. */
-function ringGap(a: Ring, b: Ring): number {
-  const oneWay = (from: Ring, to: Ring): number =>
-    Math.min(...from.flatMap((p) => to.map((q, k) => distanceToStretch(p, q, to[(k + 1) % to.length]))));
+/** The distance between two rings that do not overlap where it is less than a limit, else the limit; mm. */
+function ringGap(a: Ring, b: Ring, limitMm: number): number {
+  const oneWay = (from: Ring, to: Ring): number => {
+    const { minX, maxX, minY, maxY } = boxOf(to);
+    const near = from.filter(([x, y]) => x > minX - limitMm && x < maxX + limitMm && y > minY - limitMm && y < maxY + limitMm);
+    return Math.min(limitMm, ...near.flatMap((p) => to.map((q, k) => distanceToStretch(p, q, to[(k + 1) % to.length]))));
+  };
   return Math.min(oneWay(a, b), oneWay(b, a));
 }
