@@ -81,7 +81,9 @@ export function completePlan(job: Job, laidOut: readonly (SurfaceLayout | Unplan
     money,
     programme,
     findings: [
-      ...job.surfaces.flatMap((surface) => findingsOn(job, surface, surfaces.find(({ surfaceId }) => surfaceId === surface.id) ?? null)),
+      ...job.surfaces.flatMap((surface) =>
+        findingsOn(job, surface, surfaces.find(({ surfaceId }) => surfaceId === surface.id) ?? null, memory),
+      ),
       ...adviseJob({ job, surfaces, materials, programme }),
     ],
   };

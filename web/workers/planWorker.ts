@@ -78,7 +78,8 @@ async function mendsThatHold(job: Job, surfaceId: string, findings: readonly Fin
     const brief = briefOf(mended, surface);
     const layout = await layOut(brief, own, () => undefined).catch(() => null);
     if (own !== wanted) return null;
-    if (layout && mendHolds(finding, findings, findingsOn(mended, surface, shareOut(brief.rules, [layout], memory)[0]))) holding.push(k);
+    if (layout && mendHolds(finding, findings, findingsOn(mended, surface, shareOut(brief.rules, [layout], memory)[0], memory)))
+      holding.push(k);
   }
   return holding;
 }

@@ -21,6 +21,9 @@ const CHANGES: readonly ((job: Job, at: number, mm: number) => Job)[] = [
   (job, at, mm) => ofTile(job, at, ({ thicknessMm }) => ({ thicknessMm: thicknessMm + mm })),
   (job, at, mm) => ofTile(job, at, ({ boxPrice, lots }) => ({ boxPrice: boxPrice + mm, lots: [...lots, ...LOTS] })),
   (job) => ({ ...job, client: 'Somebody else' }),
+  // What is untrue of a surface is found beside its plan: a room that is gone, a tile that is too large for it.
+  (job, at) => ofOne(job, at, () => ({ roomId: 'gone' })),
+  (job) => ({ ...job, rooms: [] }),
 ];
 const ofOne = (job: Job, at: number, change: (surface: Surface) => Partial<Surface>): Job => ({
   ...job,

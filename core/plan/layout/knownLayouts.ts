@@ -6,7 +6,8 @@ import { briefOf, layoutRulesOf, type SurfaceBrief } from './briefOf.ts';
 /** Layouts, by all that they were made from: twice the largest job. */
 const LAYOUTS: Shelf<SurfaceLayout> = { most: 400 };
 
-const textOf = ({ rules, surface }: SurfaceBrief): string => JSON.stringify([layoutRulesOf(rules), surface]);
+/** All that the layout of a surface is made from, and whether it can be laid. */
+export const textOf = ({ rules, surface }: SurfaceBrief): string => JSON.stringify([layoutRulesOf(rules), surface]);
 
 /** The layout of a surface, where one was made from the very same before. */
 export const knownLayout = (brief: SurfaceBrief, memory: Memory): SurfaceLayout | undefined => memory.find(LAYOUTS, textOf(brief));
