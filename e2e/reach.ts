@@ -27,6 +27,8 @@ export async function expectWithinReachOfBoth(page: Page): Promise<void> {
     await page.emulateMedia({ colorScheme });
     await expect(page.locator('html')).toHaveClass(colorScheme === 'dark' ? /dark/ : /^(?!.*dark)/);
     await expect(page.getByRole('status').filter({ hasText: AT_WORK })).toHaveCount(0, { timeout: 60_000 });
+    // Colours change over a moment, and are looked at when they stand.
+    await page.waitForFunction(() => document.getAnimations().every((one) => !(one instanceof CSSTransition)));
     await expectWithinReach(page, colorScheme === 'light' ? 'whole' : 'contrast');
   }
   await page.setViewportSize(DESK.viewport);
