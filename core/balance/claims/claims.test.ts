@@ -36,11 +36,11 @@ test.each(STORIES)('what is claimed in the story %s is so', (_, jobOf) => {
 
 test('what random jobs claim is so', () => {
   const claims: Claim[] = [];
-  for (let seed = 1; seed <= trials(15); seed++) {
+  for (let seed = 1; seed <= trials(30); seed++) {
     const job = wholeJob(seed);
     if (job) claims.push(...allClaims(job, plannedOnce(job)));
   }
-  expect(claims.length).toBeGreaterThan(trials(300));
+  expect(claims.length).toBeGreaterThan(trials(600));
   expectSound(claims);
 });
 

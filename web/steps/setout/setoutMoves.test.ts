@@ -7,6 +7,7 @@ import { jobOfOne } from '@azulejo/core/samples/testJob';
 import type { Pin } from '@azulejo/core/setout/choice/pins';
 import { IMPERIAL_TAPE, METRIC_TAPE, type Tape } from '@azulejo/core/units/tape';
 import { useBoardStore } from '../../stores/boardStore.ts';
+import { FakeServer } from '../../stores/fakeServer.ts';
 
 Reflect.deleteProperty(globalThis, 'BroadcastChannel');
 const { useJobStore } = await import('../../stores/jobStore.ts');
@@ -22,12 +23,9 @@ const WALL = jobOfOne({
 
 /** The worked wall, its joint on the centre line, as the board has it; the drawing may lag behind for ever. */
 async function openWall(tape: Tape = METRIC_TAPE, job = WALL, lags = false) {
-  globalThis.fetch = (() =>
-    Promise.resolve({
-      ok: true,
-      status: 200,
-      json: () => Promise.resolve({ job, version: 1, undoLabel: null, redoLabel: null, changed: [], made: false, others: [] }),
-    })) as unknown as typeof fetch;
+  const server = new FakeServer();
+  server.add(job);
+  globalThis.fetch = server.fetch;
   const jobs = useJobStore();
   const board = useBoardStore();
   await jobs.open('job');

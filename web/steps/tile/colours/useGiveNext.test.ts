@@ -3,6 +3,7 @@ import { createPinia, setActivePinia } from 'pinia';
 import { computed, ref } from 'vue';
 import { drawSurface } from '@azulejo/core/plan/layout/drawSurface';
 import { jobOfOne } from '@azulejo/core/samples/testJob';
+import { FakeServer } from '../../../stores/fakeServer.ts';
 
 Reflect.deleteProperty(globalThis, 'BroadcastChannel');
 const { useJobStore } = await import('../../../stores/jobStore.ts');
@@ -21,12 +22,9 @@ beforeEach(() => {
 });
 
 test('a piece that is tapped before the last tap is drawn takes the tile after; another is as it was', async () => {
-  globalThis.fetch = (() =>
-    Promise.resolve({
-      ok: true,
-      status: 200,
-      json: () => Promise.resolve({ job: MIXED, version: 1, undoLabel: null, redoLabel: null, changed: [], made: false, others: [] }),
-    })) as unknown as typeof fetch;
+  const server = new FakeServer();
+  server.add(MIXED);
+  globalThis.fetch = server.fetch;
   const jobs = useJobStore();
   await jobs.open('job');
   const surface = computed(() => jobs.job?.surfaces[0] ?? null);
