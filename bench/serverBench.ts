@@ -45,7 +45,7 @@ async function benchJob(name: string, base: Job): Promise<ServerRow> {
       let version = 1;
       while (performance.now() < end) {
         const at = version % job.surfaces.length;
-        const { change } = editJob(job, 'Joint', (draft) => {
+        const { change } = editJob(job, 'joint', (draft) => {
           draft.surfaces[at].jointMm += (version % 7) / 10 + 0.1;
         });
         const body = JSON.stringify({ baseVersion: version, change: { id: `${job.id}-${version}`, ...change } });

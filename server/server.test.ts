@@ -63,7 +63,8 @@ const ask = async (method: 'GET' | 'POST' | 'DELETE', url: string, payload?: obj
 let sent = 0;
 const changeOf = (from: Job, label: string, recipe: (draft: Job) => void) => ({
   id: `change-${++sent}`,
-  ...editJob(from, label, recipe).change,
+  ...editJob(from, 'joint', recipe).change,
+  label,
 });
 const rename = (from: Job, name: string) =>
   changeOf(from, `Name ${name}`, (draft) => {

@@ -48,8 +48,10 @@ export interface Saved extends JobStanding {
 }
 
 /** A change on its way, known by its id when it is sent again. */
-export interface SentChange extends Change {
+export interface SentChange extends Omit<Change, 'label'> {
   readonly id: string;
+  /** A ChangeLabel; plain words where an older version made the change. */
+  readonly label: string;
   /** The browser it was made in: undo and redo are its own. */
   readonly by?: string;
   /** Who holds it, where they said so. */

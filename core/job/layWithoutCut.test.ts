@@ -25,7 +25,7 @@ test('whatever fits without a cut is laid without one: upright, lying, square', 
         });
         const [found] = findCoursing({ widthMm: size[0], heightMm: size[1] }, job.products, { jointMm: [2, 4], gapMm: [4, 6] });
         expect(found.fit).not.toBeNull();
-        const { job: laid } = editJob(job, 'Without a cut', (draft) => layWithoutCut(draft.surfaces[0], draft, found));
+        const { job: laid } = editJob(job, 'layWithoutACut', (draft) => layWithoutCut(draft.surfaces[0], draft, found));
         const { totals, cuts } = planSurface(laid, laid.surfaces[0]);
         fitted++;
         expect([cuts.length, totals.cut]).toEqual([0, 0]);
@@ -42,7 +42,7 @@ test('where nothing fits, or the tile is gone, the surface stays as it is', () =
   const job = jobOfOne({ size: [1003, 997], tile: [300, 300], jointMm: 2 });
   const [found] = findCoursing({ widthMm: 1003, heightMm: 997 }, job.products, { jointMm: [2, 2], gapMm: [3, 3] });
   expect(found.fit).toBeNull();
-  expect(editJob(job, 'x', (draft) => layWithoutCut(draft.surfaces[0], draft, found)).change.edits).toEqual([]);
+  expect(editJob(job, 'joint', (draft) => layWithoutCut(draft.surfaces[0], draft, found)).change.edits).toEqual([]);
   const gone = { ...found, productId: 'gone', fit: { jointMm: 2, sideGapMm: 3, endGapMm: 3 } } as typeof found;
-  expect(editJob(job, 'x', (draft) => layWithoutCut(draft.surfaces[0], draft, gone)).change.edits).toEqual([]);
+  expect(editJob(job, 'joint', (draft) => layWithoutCut(draft.surfaces[0], draft, gone)).change.edits).toEqual([]);
 });

@@ -76,7 +76,7 @@ test('an edge has one neighbour, and a link names edges that are there', () => {
 });
 
 test('every length can be found, named and written by its key', () => {
-  const { measured } = editJob(jobWith(SETS.stairFlight.defaults), 'x', ({ surfaces: [first] }) => {
+  const { measured } = editJob(jobWith(SETS.stairFlight.defaults), 'joint', ({ surfaces: [first] }) => {
     first.measured.shape = { ...asWalls(lShape.defaults), checks: [{ id: 'c', from: 'bottom', to: 'top', mm: 3000, twice: false }] };
     first.measured.doorways = [{ id: 'd', edge: 'bottom', fromStartMm: 10, widthMm: 700, depthMm: 50 }];
     first.measured.base = {

@@ -16,7 +16,7 @@ const PICTURE = Buffer.from('not really a picture');
 const HASH = createHash('sha256').update(PICTURE).digest('hex');
 
 const before = (id: string): Job => ({ ...jobOfOne({ size: [2400, 1500], tile: [300, 300], jointMm: 3 }), id, name: `Kept in ${id}` });
-const changed = (job: Job) => editJob(job, 'Wider joint', (draft) => void (draft.surfaces[0].jointMm = 5));
+const changed = (job: Job) => editJob(job, 'joint', (draft) => void (draft.surfaces[0].jointMm = 5));
 const uuid = (state: number, k: number): string => `00000000-0000-4000-8000-${String(100 * state + k).padStart(12, '0')}`;
 
 /** What a job of each state was stored with, in the tables as they were then. A new migration adds a line for what it brought. */
@@ -108,7 +108,7 @@ describe.each(NEW_PLACES)('what was stored in every earlier state comes through 
       expect(found.job).toEqual(changed(before(id)).job);
       const saved = await jobs.makeChange(id, found.version, {
         id: 'new',
-        ...editJob(found.job, 'Name', (draft) => void (draft.name = 'New')).change,
+        ...editJob(found.job, 'jobName', (draft) => void (draft.name = 'New')).change,
       });
       expect(saved.version).toBe(found.version + 1);
     }

@@ -60,17 +60,17 @@ describe.each(NEW_PLACES.filter(([name]) => name === 'PostgreSQL'))('several pro
     await one.insert(demo);
     await other.find(demo.id);
     const added = { ...demo.surfaces[1], id: 'added', name: 'Added' };
-    const first = editJob(demo, 'Add', (draft) => void draft.surfaces.push(added));
+    const first = editJob(demo, 'addSurface', (draft) => void draft.surfaces.push(added));
     await one.makeChange(demo.id, 1, { id: 'add', ...first.change });
     // The other process still remembers the job without it; whoever changes it saw it elsewhere.
-    const second = editJob(first.job, 'Joint', (draft) => void (draft.surfaces[draft.surfaces.length - 1].jointMm = 7));
+    const second = editJob(first.job, 'joint', (draft) => void (draft.surfaces[draft.surfaces.length - 1].jointMm = 7));
     await other.makeChange(demo.id, 2, { id: 'joint', ...second.change });
     // An edit that the remembered job would refuse is judged by the job as it stands.
-    const gone = editJob(second.job, 'Delete', (draft) => void draft.surfaces.pop());
+    const gone = editJob(second.job, 'deleteSurface', (draft) => void draft.surfaces.pop());
     await one.makeChange(demo.id, 3, { id: 'delete', ...gone.change });
     await other.makeChange(demo.id, 4, {
       id: 'again',
-      ...editJob(gone.job, 'Add again', (draft) => void draft.surfaces.push(added)).change,
+      ...editJob(gone.job, 'broughtBack', (draft) => void draft.surfaces.push(added)).change,
     });
     expect((await one.find(demo.id)).job.surfaces.at(-1)).toEqual(added);
   });
@@ -95,7 +95,7 @@ describe.each(NEW_PLACES.filter(([name]) => name === 'PostgreSQL'))('several pro
             continue;
           }
           hand.mm += 0.25;
-          const { change, job: after } = editJob(job, `Step ${step}`, (draft) => void (draft.surfaces[hand.k].jointMm = hand.mm));
+          const { change, job: after } = editJob(job, `joint|${step}`, (draft) => void (draft.surfaces[hand.k].jointMm = hand.mm));
           const sent = { id: `${hand.k}-${step}`, ...change, by: `hand-${hand.k}` };
           const saved = await hand.jobs.makeChange(demo.id, version, sent);
           // The answer was lost, and the next process is asked.

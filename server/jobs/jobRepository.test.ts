@@ -22,8 +22,8 @@ class Window {
     this.by = by;
   }
   async save(label: string, recipe: (draft: Job) => void, id = `c${++sent}`) {
-    const { change, job } = editJob(this.job, label, recipe);
-    const standing = await jobs.makeChange(demo.id, this.version, { id, ...change, by: this.by, person: this.by });
+    const { change, job } = editJob(this.job, 'joint', recipe);
+    const standing = await jobs.makeChange(demo.id, this.version, { id, ...change, label, by: this.by, person: this.by });
     [this.job, this.version] = [job, standing.version];
     return standing;
   }

@@ -1,6 +1,7 @@
 import type { JobEntry, JobStanding, Saved, SentChange, StoredJob } from '@azulejo/core/formats/apiTypes';
 import { acceptChange } from '@azulejo/core/job/acceptChange';
 import { applyEdits, PlaceGone } from '@azulejo/core/job/edit/applyEdits';
+import type { ChangeLabel } from '@azulejo/core/job/edit/changeLabel';
 import { editJob } from '@azulejo/core/job/edit/editJob';
 import { partOf, type Edit } from '@azulejo/core/job/edit/edit';
 import type { Job } from '@azulejo/core/job/job';
@@ -153,7 +154,7 @@ export class JobRepository {
    */
   changeBeside(
     id: string,
-    name: Pick<SentChange, 'id' | 'label'>,
+    name: { readonly id: string; readonly label: ChangeLabel },
     recipe: (draft: Job) => void,
     beside: (on: Queryable) => Promise<unknown>,
   ): Promise<void> {

@@ -48,7 +48,7 @@ export class SiteRepository {
     await told(
       this.jobs.changeBeside(
         jobId,
-        { id: `labels-${firsts[0].id}`, label: 'Labels kept' },
+        { id: `labels-${firsts[0].id}`, label: 'labelsKept' },
         (draft) => {
           for (const { surfaceId, kept } of firsts) keepCount(draft, surfaceId, kept);
         },

@@ -1,3 +1,4 @@
+import type { ChangeLabel } from '@azulejo/core/job/edit/changeLabel';
 import type { Job } from '@azulejo/core/job/job';
 import type { Issue } from '@azulejo/core/result';
 import type { LatestJob, SentChange, StoredJob } from '@azulejo/core/formats/apiTypes';
@@ -91,7 +92,7 @@ export class JobSaver {
   }
 
   /** Makes a change; returns why not when it can't be, and then changes nothing. */
-  change(label: string, recipe: (draft: Job) => void): readonly Issue[] {
+  change(label: ChangeLabel, recipe: (draft: Job) => void): readonly Issue[] {
     const added = addChange(this.state, newChangeId(), label, recipe);
     if (!added.ok) return added.issues;
     if (added.value === this.state) return [];

@@ -47,7 +47,7 @@ const without =
 
 /** Makes a change; throws where it is refused. */
 function added(state: QueueState, id: string, recipe: Recipe, label = id): QueueState {
-  const next = addChange(state, id, label, recipe);
+  const next = addChange(state, id, `joint|${label}`, recipe);
   if (!next.ok) throw new Error(JSON.stringify(next.issues));
   return next.value;
 }
@@ -55,7 +55,7 @@ const jointOf = (job: Job, id = 's') => job.surfaces.find((surface) => surface.i
 
 /** The stored job after somebody else changed it. */
 function theirs(state: QueueState, ...recipes: readonly Recipe[]): LatestJob {
-  const edited = recipes.map((recipe) => editJob(state.base.job, 'Theirs', recipe));
+  const edited = recipes.map((recipe) => editJob(state.base.job, 'joint', recipe));
   const edits = edited.flatMap(({ change }) => change.edits);
   const job = edits.length === 0 ? state.base.job : applyEdits(state.base.job, edits);
   return { ...state.base, job, version: state.base.version + recipes.length, changed: edits.map(partOf), made: false };
@@ -65,7 +65,7 @@ describe('a change', () => {
   test('shows at once; one that can not be is refused and changes nothing; one that changes nothing is none', () => {
     const state = added(startQueue(base), 'a', joint(5));
     expect([jointOf(state.job), jointOf(state.base.job), state.waiting.length]).toEqual([5, 3, 1]);
-    expect(addChange(state, 'b', 'Joint', joint(-1)).ok).toBe(false);
+    expect(addChange(state, 'b', 'joint', joint(-1)).ok).toBe(false);
     expect(added(state, 'c', joint(5))).toBe(state);
   });
 

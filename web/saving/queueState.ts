@@ -1,3 +1,4 @@
+import { changeLabel, type ChangeLabel } from '@azulejo/core/job/edit/changeLabel';
 import { acceptChange } from '@azulejo/core/job/acceptChange';
 import { applyEdits, PlaceGone } from '@azulejo/core/job/edit/applyEdits';
 import { bringBack, goneFrom } from '@azulejo/core/job/edit/bringBack';
@@ -43,7 +44,7 @@ export function startQueue(base: StoredJob, waiting: readonly SentChange[] = [],
 }
 
 /** Makes a change; refused where it would make the job untrue. A key held down is one change. */
-export function addChange(state: QueueState, id: string, label: string, recipe: (draft: Job) => void): Result<QueueState> {
+export function addChange(state: QueueState, id: string, label: ChangeLabel, recipe: (draft: Job) => void): Result<QueueState> {
   const { job, change } = editJob(state.job, label, recipe);
   if (change.edits.length === 0) return accepted(state);
   const read = acceptChange(state.job, job);
@@ -61,7 +62,7 @@ export function addChange(state: QueueState, id: string, label: string, recipe: 
 const isOnItsWay = ({ waiting, wasSent }: QueueState, change: SentChange): boolean => wasSent && waiting[0] === change;
 
 /** The same figures moved again, as from a key held down. */
-const isSameMove = (last: SentChange, edits: SentChange['edits'], label: string): boolean =>
+const isSameMove = (last: SentChange, edits: SentChange['edits'], label: ChangeLabel): boolean =>
   last.label === label &&
   JSON.stringify(last.edits.map(({ op, path }) => [op, path])) === JSON.stringify(edits.map(({ op, path }) => [op, path]));
 
@@ -116,7 +117,7 @@ export function settleConflict(state: QueueState, choice: 'mine' | 'theirs', id:
   if (gone.length === 0) return putOnTop(settled, mine);
   const ids = gone.map((one) => one.id);
   const edits = differences(theirs.job, bringBack(theirs.job, state.job, ids));
-  const back: SentChange = { id, label: `Brought back: ${gone.map(({ name }) => name).join(', ')}`, edits };
+  const back: SentChange = { id, label: changeLabel('broughtBack', gone.map(({ name }) => name).join(', ')), edits };
   return putOnTop(settled, [back, ...without(ids.map((one) => `surfaces/${one}`))]);
 }
 

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { describeChange } from '@azulejo/core/messages/en/changes';
 import Button from 'primevue/button';
 import Dialog from 'primevue/dialog';
 import { computed } from 'vue';
@@ -30,7 +31,11 @@ const gone = computed(() => {
 const others = computed(() => {
   const { conflict } = jobs;
   return [
-    ...new Set(conflict?.mine.filter(({ edits }) => !edits.some((edit) => conflict.parts.includes(partOf(edit)))).map((c) => c.label)),
+    ...new Set(
+      conflict?.mine
+        .filter(({ edits }) => !edits.some((edit) => conflict.parts.includes(partOf(edit))))
+        .map((c) => describeChange(c.label)),
+    ),
   ];
 });
 </script>
@@ -42,7 +47,7 @@ const others = computed(() => {
         While you worked here, {{ jobs.conflict?.theirs.last?.person || 'somebody' }} saved the same part of this job elsewhere<template
           v-if="jobs.conflict?.theirs.last"
         >
-          (last: {{ jobs.conflict.theirs.last.label }})</template
+          (last: {{ describeChange(jobs.conflict.theirs.last.label) }})</template
         >. Nothing was overwritten.
       </p>
       <p v-if="gone.length > 0">{{ gone.join(', ') }} {{ gone.length === 1 ? 'was' : 'were' }} deleted there.</p>

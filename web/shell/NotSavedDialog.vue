@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { describeChange } from '@azulejo/core/messages/en/changes';
 import Button from 'primevue/button';
 import Dialog from 'primevue/dialog';
 import { tapeOf } from '@azulejo/core/job/job';
@@ -82,7 +83,7 @@ function said({ edits }: SentChange): string {
     <ul>
       <li v-for="{ change, why } in jobs.parked" :key="change.id">
         <div class="grow">
-          <strong>{{ change.label }}</strong>
+          <strong>{{ describeChange(change.label) }}</strong>
           <span class="soft said">{{ said(change) }}</span>
           <p class="why">{{ why }}</p>
         </div>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { describeChange } from '@azulejo/core/messages/en/changes';
 import Button from 'primevue/button';
 import { PhArrowUUpLeft, PhArrowUUpRight, PhGearSix, PhKeyboard, PhMoon, PhSun } from '@phosphor-icons/vue';
 import { useJobStore } from '../stores/jobStore.ts';
@@ -21,7 +22,7 @@ const { isDark, toggle } = useTheme();
     <SaveMark :of-job="Boolean(jobs.job && jobId)" />
     <template v-if="jobs.job && jobId">
       <Button
-        :title="jobs.undoLabel ? `Undo: ${jobs.undoLabel} (Ctrl Z)` : 'Nothing of yours to undo'"
+        :title="jobs.undoLabel ? `Undo: ${describeChange(jobs.undoLabel)} (Ctrl Z)` : 'Nothing of yours to undo'"
         text
         severity="secondary"
         :disabled="!jobs.undoLabel"
@@ -30,7 +31,7 @@ const { isDark, toggle } = useTheme();
         ><PhArrowUUpLeft :size="21"
       /></Button>
       <Button
-        :title="jobs.redoLabel ? `Redo: ${jobs.redoLabel} (Ctrl Shift Z)` : 'Nothing of yours to redo'"
+        :title="jobs.redoLabel ? `Redo: ${describeChange(jobs.redoLabel)} (Ctrl Shift Z)` : 'Nothing of yours to redo'"
         text
         severity="secondary"
         :disabled="!jobs.redoLabel"

@@ -76,7 +76,7 @@ describe('one mark speaks for changes, ticks and the log', () => {
     release();
     await later();
     expect(save.state.value).toBe('saved');
-    jobs.change('Name', rename('Quay'));
+    jobs.change('jobName', rename('Quay'));
     expect(save.state.value).toBe('saving');
     await later();
     expect(save.words.value).toBe('Saved');
@@ -89,7 +89,7 @@ describe('one mark speaks for changes, ticks and the log', () => {
     void log.write(note('Damp'));
     await later();
     expect([save.state.value, save.words.value]).toEqual(['unsaved', 'No server, 3 not sent']);
-    jobs.change('Name', rename('Quay'));
+    jobs.change('jobName', rename('Quay'));
     await later();
     expect(save.state.value).toBe('unsaved');
     site.down = false;
@@ -101,7 +101,7 @@ describe('one mark speaks for changes, ticks and the log', () => {
   test('what is refused is counted, a change alone called a change, and what waits is told first', async () => {
     const { jobs, log, save } = await opened();
     site.refusals = [refusal(422, 'job/refused')];
-    jobs.change('Name', rename('Quay'));
+    jobs.change('jobName', rename('Quay'));
     await later();
     expect([save.state.value, save.words.value, save.refused.value]).toEqual(['parked', '1 change not saved', 1]);
     site.records.refuse = 'request/invalid';
@@ -119,7 +119,7 @@ describe('one mark speaks for changes, ticks and the log', () => {
     site.jobs.clear();
     site.records.refuse = 'job/not-found';
     void log.write(note('Damp'));
-    jobs.change('Name', rename('Quay'));
+    jobs.change('jobName', rename('Quay'));
     await later();
     expect([save.state.value, save.words.value]).toEqual(['gone', 'Deleted elsewhere']);
   });

@@ -52,20 +52,20 @@ watch(
 );
 const known = computed(() => all.value.filter(({ finding }) => (finding.known ?? null) !== null));
 
-function mendIt(finding: Finding, label: string): void {
+function mendIt(finding: Finding): void {
   const mended = mendedJob(props.job, finding);
   if (!mended) return;
-  attempt(jobs.change(label, (draft) => void Object.assign(draft, mended)));
+  attempt(jobs.change(`putRight|${finding.code}`, (draft) => void Object.assign(draft, mended)));
 }
 function noteIt(code: string, note: string): null {
-  edit('I know', (surface) => {
+  edit('iKnow', (surface) => {
     surface.known = { ...surface.known, [code]: note };
   });
   noting.value = null;
   return null;
 }
 const forget = (code: string) =>
-  edit('Told again', (surface) => {
+  edit('toldAgain', (surface) => {
     if (surface.known) Reflect.deleteProperty(surface.known, code);
   });
 </script>
@@ -79,7 +79,7 @@ const forget = (code: string) =>
           <p>{{ words }}</p>
           <p v-if="why && explained === key" class="why">{{ why }}</p>
           <div class="acts">
-            <button v-if="mend" type="button" class="plain mend" @click="mendIt(finding, mend)"><PhWrench :size="16" />{{ mend }}</button>
+            <button v-if="mend" type="button" class="plain mend" @click="mendIt(finding)"><PhWrench :size="16" />{{ mend }}</button>
             <RouterLink
               :to="{
                 name: 'surface',

@@ -50,20 +50,20 @@ describe('the open job', () => {
   test('two phones that make the same change without a server do not disagree', async () => {
     const jobs = await opened();
     server.down = true;
-    jobs.change('Joint', setJoint(4));
-    jobs.change('Name', (draft) => {
+    jobs.change('joint', setJoint(4));
+    jobs.change('jobName', (draft) => {
       draft.name = 'Quay';
     });
     await settled();
-    server.change('job', 'Joint', theirJoint(4));
+    server.change('job', 'joint', theirJoint(4));
     server.down = false;
     await later(6000);
     expect([jobs.saveState, jobs.conflict, server.of().job.name, joint(server.of().job)]).toEqual(['saved', null, 'Quay', 4]);
     // The same part set to something else is for the person to settle.
     server.down = true;
-    jobs.change('Joint', setJoint(5));
+    jobs.change('joint', setJoint(5));
     await settled();
-    server.change('job', 'Joint', theirJoint(6));
+    server.change('job', 'joint', theirJoint(6));
     server.down = false;
     await later(6000);
     expect(jobs.saveState).toBe('conflict');
@@ -71,22 +71,22 @@ describe('the open job', () => {
 
   test('a change shows at once and is saved after', async () => {
     const jobs = await opened();
-    expect(jobs.change('Joint', setJoint(4))).toEqual([]);
+    expect(jobs.change('joint', setJoint(4))).toEqual([]);
     expect([joint(jobs.job), jobs.saveState]).toEqual([4, 'saving']);
     await settled();
-    expect([joint(server.of().job), jobs.saveState, jobs.undoLabel]).toEqual([4, 'saved', 'Joint']);
+    expect([joint(server.of().job), jobs.saveState, jobs.undoLabel]).toEqual([4, 'saved', 'joint']);
   });
 
   test('what can not be true is refused and changes nothing', async () => {
     const jobs = await opened();
-    expect(jobs.change('Joint', setJoint(300))[0]).toMatchObject({ code: 'joint/wider-than-tile', path: ['surfaces', 0, 'jointMm'] });
+    expect(jobs.change('joint', setJoint(300))[0]).toMatchObject({ code: 'joint/wider-than-tile', path: ['surfaces', 0, 'jointMm'] });
     expect([joint(jobs.job), server.saves]).toEqual([3, []]);
   });
 
   test('without a server the change stays, is told, and is sent when there is one', async () => {
     const jobs = await opened();
     server.down = true;
-    jobs.change('Joint', setJoint(5));
+    jobs.change('joint', setJoint(5));
     await settled();
     expect([jobs.saveState, joint(jobs.job)]).toEqual(['unsaved', 5]);
     server.down = false;
@@ -97,7 +97,7 @@ describe('the open job', () => {
   test('more key presses than a change may hold become one edit', async () => {
     const jobs = await opened();
     server.down = true;
-    for (let k = 1; k <= 1200; k++) jobs.change('Nudge', setJoint(3 + (k % 40) / 10, 'two'));
+    for (let k = 1; k <= 1200; k++) jobs.change('nudgeSetout', setJoint(3 + (k % 40) / 10, 'two'));
     await settled();
     server.down = false;
     await later();
@@ -107,7 +107,7 @@ describe('the open job', () => {
   test('a change whose answer was lost is made once, and is not taken for somebody else’s', async () => {
     const jobs = await opened();
     server.lost = 1;
-    jobs.change('Joint', setJoint(5));
+    jobs.change('joint', setJoint(5));
     await later();
     expect([jobs.saveState, jobs.conflict, server.of().version]).toEqual(['saved', null, 2]);
   });
@@ -117,14 +117,14 @@ describe('another job', () => {
   test('opened while changes wait: they are saved to their own job, and nothing mixes', async () => {
     const jobs = await opened();
     server.down = true;
-    jobs.change('Joint', setJoint(5));
-    jobs.change('Name', (draft) => void (draft.name = 'Mine'));
+    jobs.change('joint', setJoint(5));
+    jobs.change('jobName', (draft) => void (draft.name = 'Mine'));
     await settled();
     server.down = false;
     await jobs.open('other');
-    jobs.change('Client', (draft) => void (draft.client = 'Theirs'));
+    jobs.change('jobClient', (draft) => void (draft.client = 'Theirs'));
     await later();
-    expect(server.saves.sort()).toEqual(['job: Joint', 'job: Name', 'other: Client']);
+    expect(server.saves.sort()).toEqual(['job: jobName', 'job: joint', 'other: jobClient']);
     expect([server.of('job').job.name, server.of('other').job.name, server.of('other').job.client]).toEqual(['Mine', 'Other', 'Theirs']);
     expect(jobs.job?.name).toBe('Other');
   });
@@ -135,10 +135,10 @@ describe('another job', () => {
     server.hold = new Promise((resolve) => {
       release = resolve;
     });
-    jobs.change('Joint', setJoint(5));
+    jobs.change('joint', setJoint(5));
     await settled();
     await jobs.open('other');
-    jobs.change('Client', (draft) => void (draft.client = 'Theirs'));
+    jobs.change('jobClient', (draft) => void (draft.client = 'Theirs'));
     release();
     await later();
     expect([joint(server.of('job').job), server.of('other').job.client, jobs.saveState]).toEqual([5, 'Theirs', 'saved']);
@@ -153,7 +153,7 @@ describe('another job', () => {
   test('what was not saved outlives the page', async () => {
     const jobs = await opened();
     server.refusals = [refusal(422, 'job/refused')];
-    jobs.change('Joint', setJoint(5));
+    jobs.change('joint', setJoint(5));
     await settled();
     await jobs.open('other');
     await jobs.open('job');
@@ -169,11 +169,11 @@ describe('refused for good', () => {
   ])('%i: put aside with the reason, the rest goes on, and it can be tried again', async (status, code) => {
     const jobs = await opened();
     server.refusals = [refusal(status, code)];
-    jobs.change('Joint', setJoint(5));
-    jobs.change('Name', (draft) => void (draft.name = 'Mine'));
+    jobs.change('joint', setJoint(5));
+    jobs.change('jobName', (draft) => void (draft.name = 'Mine'));
     await later();
-    expect([jobs.saveState, joint(jobs.job), server.saves]).toEqual(['parked', 3, ['job: Name']]);
-    expect(jobs.parked[0]).toMatchObject({ change: { label: 'Joint' }, why: code });
+    expect([jobs.saveState, joint(jobs.job), server.saves]).toEqual(['parked', 3, ['job: jobName']]);
+    expect(jobs.parked[0]).toMatchObject({ change: { label: 'joint' }, why: code });
     jobs.tryParked(jobs.parked[0].change.id);
     await settled();
     expect([jobs.saveState, joint(server.of().job), jobs.parked]).toEqual(['saved', 5, []]);
@@ -182,16 +182,16 @@ describe('refused for good', () => {
   test('a failure that nobody can explain is tried some times, then put aside', async () => {
     const jobs = await opened();
     server.refusals = Array.from({ length: 4 }, () => refusal(500, 'server/failed'));
-    jobs.change('Joint', setJoint(5));
-    jobs.change('Name', (draft) => void (draft.name = 'Mine'));
+    jobs.change('joint', setJoint(5));
+    jobs.change('jobName', (draft) => void (draft.name = 'Mine'));
     await later(9000);
-    expect([jobs.saveState, server.saves]).toEqual(['parked', ['job: Name']]);
+    expect([jobs.saveState, server.saves]).toEqual(['parked', ['job: jobName']]);
   });
 
   test('a job that was deleted says so, and what is shown can be kept', async () => {
     const jobs = await opened();
     server.jobs.delete('job');
-    jobs.change('Joint', setJoint(5));
+    jobs.change('joint', setJoint(5));
     await settled();
     expect([jobs.saveState, joint(jobs.job)]).toEqual(['gone', 5]);
     await jobs.letGo();
@@ -203,7 +203,7 @@ describe('somebody else on the same job', () => {
   test('on another surface: both stay, nobody is asked', async () => {
     const jobs = await opened();
     server.change('job', 'Theirs', theirJoint(8, 'two'));
-    jobs.change('Joint', setJoint(5));
+    jobs.change('joint', setJoint(5));
     await settled();
     expect([joint(jobs.job), joint(jobs.job, 'two'), jobs.saveState, jobs.conflict]).toEqual([5, 8, 'saved', null]);
   });
@@ -214,8 +214,8 @@ describe('somebody else on the same job', () => {
   ] as const)('on the same surface: nothing is lost until the person takes %s', async (choice, mm) => {
     const jobs = await opened();
     server.change('job', 'Theirs', theirJoint(8));
-    jobs.change('Joint', setJoint(5));
-    jobs.change('Name', (draft) => void (draft.name = 'Mine'));
+    jobs.change('joint', setJoint(5));
+    jobs.change('jobName', (draft) => void (draft.name = 'Mine'));
     await settled();
     expect([jobs.saveState, joint(server.of().job), jobs.conflict?.parts]).toEqual(['conflict', 8, ['surfaces/s']]);
     jobs.settle(choice);
@@ -226,7 +226,7 @@ describe('somebody else on the same job', () => {
   test('a surface they deleted comes back with mine, in its place; or stays deleted, and what was changed there goes; undone, theirs is back', async () => {
     const jobs = await opened();
     server.change('job', 'Delete', [{ op: 'drop', path: ['surfaces', { id: 's' }] }]);
-    jobs.change('Joint', setJoint(5));
+    jobs.change('joint', setJoint(5));
     await settled();
     expect(jobs.saveState).toBe('conflict');
     jobs.settle('mine');
@@ -234,14 +234,14 @@ describe('somebody else on the same job', () => {
     expect([jobs.saveState, joint(server.of().job), server.of().job.surfaces.map(({ id }) => id)]).toEqual(['saved', 5, ['s', 'two']]);
 
     server.change('job', 'Delete', [{ op: 'drop', path: ['surfaces', { id: 's' }] }]);
-    jobs.change('Joint', setJoint(6));
+    jobs.change('joint', setJoint(6));
     await settled();
     jobs.settle('theirs');
     await settled();
     expect([jobs.saveState, jobs.parked, server.of().job.surfaces.map(({ id }) => id)]).toEqual(['saved', [], ['two']]);
 
     server.change('job', 'Theirs', theirJoint(8, 'two'));
-    jobs.change('Joint', setJoint(6, 'two'));
+    jobs.change('joint', setJoint(6, 'two'));
     await settled();
     jobs.settle('mine');
     await settled();
@@ -260,9 +260,9 @@ describe('somebody else on the same job', () => {
 describe('undo', () => {
   test('waits for what is being saved, and takes back that', async () => {
     const jobs = await opened();
-    jobs.change('Joint', setJoint(6));
+    jobs.change('joint', setJoint(6));
     await settled();
-    jobs.change('Name', (draft) => void (draft.name = 'Mine'));
+    jobs.change('jobName', (draft) => void (draft.name = 'Mine'));
     const undone = jobs.undo();
     await settled();
     await undone;
@@ -271,14 +271,14 @@ describe('undo', () => {
 
   test('without a server takes back the last change made here, and makes it again', async () => {
     const jobs = await opened();
-    jobs.change('Client', (draft) => void (draft.client = 'Kept'));
+    jobs.change('jobClient', (draft) => void (draft.client = 'Kept'));
     await settled();
     server.down = true;
-    jobs.change('Joint', setJoint(6));
-    jobs.change('Name', (draft) => void (draft.name = 'Mine'));
+    jobs.change('joint', setJoint(6));
+    jobs.change('jobName', (draft) => void (draft.name = 'Mine'));
     await settled();
     await jobs.undo();
-    expect([jobs.job?.name, joint(jobs.job), jobs.redoLabel]).toEqual(['Trial', 6, 'Name']);
+    expect([jobs.job?.name, joint(jobs.job), jobs.redoLabel]).toEqual(['Trial', 6, 'jobName']);
     await jobs.undo();
     expect([joint(jobs.job), jobs.job?.client]).toEqual([3, 'Kept']);
     await jobs.redo();
@@ -292,7 +292,7 @@ describe('undo', () => {
 
 test('opening the open job again takes it as it is stored: read back from a file, or gone', async () => {
   const jobs = await opened();
-  jobs.change('Joint', setJoint(6));
+  jobs.change('joint', setJoint(6));
   await settled();
   server.add({ ...server.of().job, name: 'Read back' });
   await jobs.open('job');

@@ -1,3 +1,5 @@
+import { describeChange } from '@azulejo/core/messages/en/changes';
+import type { ChangeLabel } from '@azulejo/core/job/edit/changeLabel';
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef, triggerRef, watch } from 'vue';
 import type { Job } from '@azulejo/core/job/job';
@@ -40,7 +42,7 @@ export const useJobStore = defineStore('job', () => {
     const shown = state.value?.job ?? null;
     const uncounted = shown?.surfaces.filter(({ id, counted }) => !counted && ticks.countOf(id)) ?? [];
     if (shown === null || uncounted.length === 0) return shown;
-    return editJob(shown, '', (draft) => {
+    return editJob(shown, 'labelsKept', (draft) => {
       for (const { id } of uncounted) keepCount(draft, id, ticks.countOf(id));
     }).job;
   });
@@ -90,7 +92,7 @@ export const useJobStore = defineStore('job', () => {
     const id = part.replace('surfaces/', '');
     const count = ticks.countOf(id);
     if (!count) return false;
-    const counted = editJob(before, '', (draft) => keepCount(draft, id, count)).job;
+    const counted = editJob(before, 'labelsKept', (draft) => keepCount(draft, id, count)).job;
     return !differences(counted, now).some((edit) => partOf(edit) === part);
   }
   // Once the ticks are there, the job has what they kept.
@@ -145,7 +147,7 @@ export const useJobStore = defineStore('job', () => {
   }
 
   /** Makes a change; returns why not when it can't be, and then changes nothing. */
-  const change = (label: string, recipe: (draft: Job) => void): readonly Issue[] => saver.value?.change(label, recipe) ?? [];
+  const change = (label: ChangeLabel, recipe: (draft: Job) => void): readonly Issue[] => saver.value?.change(label, recipe) ?? [];
 
   /** Takes over what others saved, and says what it was. */
   async function follow(id: string): Promise<void> {
@@ -155,7 +157,9 @@ export const useJobStore = defineStore('job', () => {
     await value.look();
     const { version, last } = value.state.base;
     if (version > before && !last?.own)
-      news.value = last ? `${last.person || 'Somebody'}: ${last.label}` : 'The job was changed elsewhere; this is how it stands now.';
+      news.value = last
+        ? `${last.person || 'Somebody'}: ${describeChange(last.label)}`
+        : 'The job was changed elsewhere; this is how it stands now.';
   }
 
   /** Looks whether others saved anything, without asking for the job. */
@@ -175,7 +179,7 @@ export const useJobStore = defineStore('job', () => {
     const label = move === 'undo' ? value.undoLabel : value.redoLabel;
     try {
       await value[move]();
-      if (label !== null) news.value = move === 'undo' ? `Taken back: ${label}` : `Made again: ${label}`;
+      if (label !== null) news.value = move === 'undo' ? `Taken back: ${describeChange(label)}` : `Made again: ${describeChange(label)}`;
     } catch (error) {
       news.value = error instanceof ServerError ? whyNot(error, label, move) : 'That could not be taken back.';
     }
@@ -233,8 +237,10 @@ const isBusy = ({ state, isSending }: JobSaver): boolean => isSending || state.w
 function whyNot({ code, words, details }: ServerError, label: string | null, move: 'undo' | 'redo'): string {
   if (code === 'job/nothing-to-undo') return 'Nothing of yours is left to take back.';
   if (code === 'job/nothing-to-redo') return 'Nothing of yours is left to make again.';
-  const not = `Not ${move === 'undo' ? 'taken back' : 'made again'}: ${label ?? 'the last change'}.`;
+  const not = `Not ${move === 'undo' ? 'taken back' : 'made again'}: ${label === null ? 'the last change' : describeChange(label)}.`;
   if (code !== 'job/built-upon') return `${not} ${words}`;
   const { person, theirs } = details as { person?: string; theirs?: string };
-  return theirs ? `${not} ${person || 'Somebody'} changed the same after it (${theirs}).` : `${not} What it changed is no longer there.`;
+  return theirs
+    ? `${not} ${person || 'Somebody'} changed the same after it (${describeChange(theirs)}).`
+    : `${not} What it changed is no longer there.`;
 }

@@ -54,7 +54,7 @@ test('lists keep their order whatever is dropped, put and moved', () => {
 
 describe('a change says no more than it changes', () => {
   test('one figure of one surface among many', () => {
-    const { change, job } = editJob(demo, 'Joint', (draft) => {
+    const { change, job } = editJob(demo, 'joint', (draft) => {
       draft.surfaces[3].jointMm += 1;
     });
     expect(change.edits).toEqual([
@@ -65,7 +65,7 @@ describe('a change says no more than it changes', () => {
   });
   test('a surface that others deleted one before stays the one that is meant', () => {
     const target = demo.surfaces[3].id;
-    const { change } = editJob(demo, 'Name', (draft) => {
+    const { change } = editJob(demo, 'jobName', (draft) => {
       draft.surfaces[3].name = 'Mine';
     });
     const shorter = { ...demo, surfaces: demo.surfaces.filter((_, k) => k !== 1) };
@@ -74,7 +74,7 @@ describe('a change says no more than it changes', () => {
     expect(() => applyEdits({ ...demo, surfaces: demo.surfaces.slice(0, 2) }, change.edits)).toThrow(PlaceGone);
   });
   test('deleting a tile does not carry the pictures of others', () => {
-    const { change } = editJob(demo, 'Delete', (draft) => {
+    const { change } = editJob(demo, 'deleteSurface', (draft) => {
       draft.products.splice(0, 1);
     });
     expect(change.edits).toEqual([{ op: 'drop', path: ['products', { id: demo.products[0].id }] }]);
@@ -92,18 +92,18 @@ describe('a change is judged by what it makes new', () => {
   });
   test('what the job held already may stay: by its figures, and by its form', () => {
     const odd = { ...worse(demo), surfaces: worse(demo).surfaces.map((s, k) => (k === 1 ? { ...s, name: 'x'.repeat(200) } : s)) };
-    const edited = editJob(odd, 'Client', (draft) => {
+    const edited = editJob(odd, 'jobClient', (draft) => {
       draft.client = 'The Tidewater people';
       draft.surfaces[1].jointMm += 0.5;
     });
     expect(acceptChange(odd, edited.job)).toMatchObject({ ok: true, value: { client: 'The Tidewater people' } });
-    const { job } = editJob(odd, 'Worse still', (draft) => {
+    const { job } = editJob(odd, 'joint', (draft) => {
       draft.surfaces[2].jointMm = 4000;
     });
     expect(acceptChange(odd, job)).toMatchObject({ ok: false, issues: [{ path: ['surfaces', 2, 'jointMm'] }] });
   });
   test('surfaces that did not change are neither read nor checked again', () => {
-    const { job } = editJob(demo, 'Nudge', (draft) => {
+    const { job } = editJob(demo, 'nudgeSetout', (draft) => {
       draft.surfaces[5].setout = { ...draft.surfaces[5].setout };
       draft.surfaces[5].jointMm += 0.5;
     });

@@ -1,12 +1,12 @@
 import { produce } from 'immer';
 import type { Job } from '../job.ts';
 import { differences } from './differences.ts';
+import type { ChangeLabel } from './changeLabel.ts';
 import type { Edit } from './edit.ts';
 
 /** A change of a job: what was done, and the edits that do it. What takes it back is found where it is applied. */
 export interface Change {
-  /** What was done, in a few words: "Wall length". */
-  readonly label: string;
+  readonly label: ChangeLabel;
   readonly edits: readonly Edit[];
 }
 
@@ -17,7 +17,7 @@ export interface Edited {
 }
 
 /** Edits a copy of a job by a recipe that may write to its draft. */
-export function editJob(job: Job, label: string, recipe: (draft: Job) => void): Edited {
+export function editJob(job: Job, label: ChangeLabel, recipe: (draft: Job) => void): Edited {
   const edited = produce(job, recipe);
   return { job: edited, change: { label, edits: differences(job, edited) } };
 }

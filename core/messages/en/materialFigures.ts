@@ -1,7 +1,7 @@
 import type { Speaker, Spoken } from '../../takeoff/materialKind.ts';
 
 /** What each figure of use is called, and its unit. */
-const FIGURES: Readonly<Record<string, readonly [label: string, unit: string]>> = {
+export const FIGURES: Readonly<Record<string, readonly [label: string, unit: string]>> = {
   kgPerLitre: ['Weighs', 'kg/L'],
   backKgPerM2: ['Skim on the backs', 'kg/m²'],
   kgPerM2: ['Coverage as the bag says', 'kg/m²'],

@@ -4,7 +4,7 @@ import type { MaterialId } from '../../takeoff/registry.ts';
 import { CHOICES } from './materialFigures.ts';
 
 /** What each material is called, and what one pack of it, and several. */
-const NAMES: Readonly<Record<MaterialId, readonly [name: string, pack: string, packs: string]>> = {
+export const MATERIAL_NAMES: Readonly<Record<MaterialId, readonly [name: string, pack: string, packs: string]>> = {
   tiles: ['Tiles', 'box', 'boxes'],
   adhesive: ['Tile adhesive', 'bag', 'bags'],
   readyAdhesive: ['Ready-mixed adhesive', 'tub', 'tubs'],
@@ -60,10 +60,10 @@ export const UNIT_NAMES: Readonly<Record<MaterialUnit, string>> = {
 };
 
 /** What a material is called, whatever tells its lines apart. */
-export const itemName = (item: MaterialId): string => NAMES[item][0];
+export const itemName = (item: MaterialId): string => MATERIAL_NAMES[item][0];
 
 /** What so many of its packs are called. */
-export const packName = (item: MaterialId, count = 1): string => NAMES[item][count === 1 ? 1 : 2];
+export const packName = (item: MaterialId, count = 1): string => MATERIAL_NAMES[item][count === 1 ? 1 : 2];
 
 const CROSSINGS: Readonly<Record<string, string>> = { cross: 'crosses', tee: 'for T-joints', wye: 'for three corners' };
 

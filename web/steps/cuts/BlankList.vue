@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import type { ChangeLabel } from '@azulejo/core/job/edit/changeLabel';
 import Button from 'primevue/button';
 import { computed, onMounted, ref, shallowRef } from 'vue';
 import { PhPlus, PhTrash } from '@phosphor-icons/vue';
@@ -43,7 +44,7 @@ const offered = computed(() =>
   }),
 );
 
-const edit = (label: string, recipe: (blanks: Blank[]) => void) =>
+const edit = (label: ChangeLabel, recipe: (blanks: Blank[]) => void) =>
   jobs.change(label, (draft) => {
     const own = [...(draft.blanks ?? [])];
     recipe(own);
@@ -54,7 +55,7 @@ function add(): void {
   const product = productOf(props.job, props.surface);
   const productId = product.shape.kind === 'rectangle' ? product.id : (products.value[0]?.value ?? product.id);
   const { widthMm, heightMm } = actualSize(props.job.products.find(({ id }) => id === productId) ?? product);
-  edit('A piece that is there', (all) =>
+  edit('aPieceThatIsThere', (all) =>
     all.push({
       id: newId('blank'),
       productId,
@@ -66,8 +67,8 @@ function add(): void {
     }),
   );
 }
-const change = (k: number, label: string, part: Partial<Blank>) => edit(label, (all) => (all[k] = { ...all[k], ...part }));
-const remove = (k: number) => edit('A piece less', (all) => all.splice(k, 1));
+const change = (k: number, label: ChangeLabel, part: Partial<Blank>) => edit(label, (all) => (all[k] = { ...all[k], ...part }));
+const remove = (k: number) => edit('aPieceLess', (all) => all.splice(k, 1));
 
 const SIDES = [
   { side: 'left', label: 'left' },
@@ -76,7 +77,7 @@ const SIDES = [
   { side: 'top', label: 'top' },
 ] as const;
 const toggle = (k: number, side: Blank['sides'][number]) =>
-  edit('Factory edges', (all) => {
+  edit('factoryEdges', (all) => {
     const { sides } = all[k];
     all[k] = { ...all[k], sides: sides.includes(side) ? sides.filter((one) => one !== side) : [...sides, side] };
   });
@@ -85,7 +86,7 @@ const toggle = (k: number, side: Blank['sides'][number]) =>
 async function take({ item, productId }: { item: ShelfItem; productId: string }): Promise<void> {
   taking.value = true;
   const { widthMm, heightMm, pieces, jobName } = item;
-  const issues = edit('Taken from the shelf', (all) =>
+  const issues = edit('takenFromTheShelf', (all) =>
     all.push({ id: newId('blank'), productId, widthMm, heightMm, sides: [], pieces, from: `left of ${jobName}`.slice(0, 80) }),
   );
   if (issues.length === 0) {
@@ -105,16 +106,11 @@ async function take({ item, productId }: { item: ShelfItem; productId: string })
         are factory ones.
       </p>
       <div v-for="(blank, k) in blanks" :key="blank.id" class="blank">
-        <ChoiceField
-          label="Of"
-          :value="blank.productId"
-          :options="products"
-          @choose="change(k, 'Tile of a piece', { productId: $event })"
-        />
+        <ChoiceField label="Of" :value="blank.productId" :options="products" @choose="change(k, 'tileOfAPiece', { productId: $event })" />
         <div class="sizes">
-          <LengthField label="Width" :mm="blank.widthMm" :commit="(widthMm) => change(k, 'Width of a piece', { widthMm })" />
-          <LengthField label="Height" :mm="blank.heightMm" :commit="(heightMm) => change(k, 'Height of a piece', { heightMm })" />
-          <NumberField label="Pieces" :value="blank.pieces" :commit="(pieces) => change(k, 'Pieces that are there', { pieces })" />
+          <LengthField label="Width" :mm="blank.widthMm" :commit="(widthMm) => change(k, 'widthOfAPiece', { widthMm })" />
+          <LengthField label="Height" :mm="blank.heightMm" :commit="(heightMm) => change(k, 'heightOfAPiece', { heightMm })" />
+          <NumberField label="Pieces" :value="blank.pieces" :commit="(pieces) => change(k, 'piecesThatAreThere', { pieces })" />
           <Button text severity="secondary" aria-label="Take this piece out" @click="remove(k)"><PhTrash :size="18" /></Button>
         </div>
         <div class="row sides" role="group" aria-label="Factory edges">

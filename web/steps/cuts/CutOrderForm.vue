@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import type { ChangeLabel } from '@azulejo/core/job/edit/changeLabel';
 import { computed } from 'vue';
 import type { CutOrder, Cutting } from '@azulejo/core/cuts/cutOrder';
 import type { Job } from '@azulejo/core/job/job';
@@ -22,7 +23,7 @@ const parts = eitherOf(['all', 'cuts/allAtOnce'], ['zones', 'cuts/zoneByZone']);
 /** What one carries at a time, unless told otherwise. */
 const USUAL_LOAD = 10;
 
-const set = (label: string, part: Partial<Cutting>) =>
+const set = (label: ChangeLabel, part: Partial<Cutting>) =>
   jobs.change(label, (draft) => {
     draft.cutting = { order: null, perTrip: null, ...draft.cutting, ...part };
   });
@@ -30,24 +31,24 @@ const set = (label: string, part: Partial<Cutting>) =>
 
 <template>
   <div class="form">
-    <SwitchField :label="words.say('cuts/hardCome')" :value="order" :options="orders" @choose="set('Order of cuts', { order: $event })" />
+    <SwitchField :label="words.say('cuts/hardCome')" :value="order" :options="orders" @choose="set('orderOfCuts', { order: $event })" />
     <SwitchField
       :label="words.say('cuts/sawIs')"
       :value="perTrip === null ? 'near' : 'far'"
       :options="saws"
-      @choose="set('Where the saw stands', { perTrip: $event === 'far' ? USUAL_LOAD : null })"
+      @choose="set('whereTheSawStands', { perTrip: $event === 'far' ? USUAL_LOAD : null })"
     />
     <SwitchField
       :label="words.say('cuts/cutWhen')"
       :value="job.cutting?.byZone ? 'zones' : 'all'"
       :options="parts"
-      @choose="set('Cuts by zone', { byZone: $event === 'zones' })"
+      @choose="set('cutsByZone', { byZone: $event === 'zones' })"
     />
     <NumberField
       v-if="perTrip !== null"
       :label="words.say('cuts/perTrip')"
       :value="perTrip"
-      :commit="(count) => set('Pieces a trip', { perTrip: count })"
+      :commit="(count) => set('piecesATrip', { perTrip: count })"
     />
   </div>
 </template>

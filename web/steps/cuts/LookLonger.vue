@@ -34,7 +34,7 @@ async function look(): Promise<void> {
     if (own !== round || looked === null) return;
     said.value = describeLooked(looked);
     if (looked.opened < looked.openedAtFirst)
-      jobs.change('Off-cuts looked at longer', (draft) => {
+      jobs.change('offCutsLookedAtLonger', (draft) => {
         draft.consumption.offCutRounds = looked.foundAfter;
       });
   } catch {

@@ -27,7 +27,7 @@ export function useTicking(surface: Ref<Surface | null>, plan: Ref<SurfacePlan |
   function keep(): void {
     const kept = countNow();
     if (kept)
-      edit('Labels kept', (draft) => {
+      edit('labelsKept', (draft) => {
         draft.counted = kept.counted;
         draft.setout = kept.setout;
       });
@@ -36,7 +36,7 @@ export function useTicking(surface: Ref<Surface | null>, plan: Ref<SurfacePlan |
   /** Counts pieces anew from the bottom left. */
   function countAnew(): void {
     if (surface.value) ticks.forgetCount(surface.value.id);
-    edit('Labels counted anew', (draft) => {
+    edit('labelsCountedAnew', (draft) => {
       delete draft.counted;
     });
   }

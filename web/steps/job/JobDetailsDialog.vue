@@ -27,7 +27,7 @@ function tell(issues: readonly Issue[]): void {
 }
 const setTape = (change: Partial<Tape>): void => {
   tell(
-    jobs.change('Tape', (draft) => {
+    jobs.change('tape', (draft) => {
       draft.tape = { ...draft.tape, ...change };
     }),
   );
@@ -35,16 +35,19 @@ const setTape = (change: Partial<Tape>): void => {
 
 const setPractice = (practice: Job['practice']): void => {
   tell(
-    jobs.change('Practice', (draft) => {
+    jobs.change('practice', (draft) => {
       draft.practice = practice;
     }),
   );
 };
 
+/** What a change of each is called. */
+const CHANGED = { name: 'jobName', client: 'jobClient', currency: 'jobCurrency' } as const;
+
 const setText =
   (key: 'name' | 'client' | 'currency', expected: string) =>
   (text: string): string | null => {
-    const [first] = jobs.change(`Job ${key}`, (draft) => {
+    const [first] = jobs.change(CHANGED[key], (draft) => {
       draft[key] = key === 'currency' ? text.toUpperCase() : text;
     });
     return first ? expected : null;

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { changeLabel } from '@azulejo/core/job/edit/changeLabel';
 import Button from 'primevue/button';
 import { computed, ref, toRef } from 'vue';
 import { RouterLink, useRouter } from 'vue-router';
@@ -38,10 +39,10 @@ const total = computed(() => plan.value && formatMoney(plan.value.money.total, p
 
 const groups = computed(() => (jobs.job ? groupByRoom(jobs.job) : []));
 
-const remove = (id: string) => jobs.change('Delete surface', (draft) => removeSurface(draft, id));
+const remove = (id: string) => jobs.change('deleteSurface', (draft) => removeSurface(draft, id));
 function setLaid(id: string, laid: boolean): void {
   const name = jobs.job?.surfaces.find((one) => one.id === id)?.name ?? 'surface';
-  jobs.change(laid ? `${name} is laid` : `${name} is not laid yet`, (draft) => {
+  jobs.change(changeLabel(laid ? 'surfaceLaid' : 'surfaceNotLaid', name), (draft) => {
     const surface = draft.surfaces.find((one) => one.id === id);
     if (surface) surface.laid = laid;
   });
@@ -50,7 +51,7 @@ function repeat(id: string): void {
   const surface = jobs.job?.surfaces.find((one) => one.id === id);
   if (!surface || !jobs.job) return;
   const copy = repeatSurface(surface, newId('surface'), clipText(`${surface.name}, again`, 80));
-  jobs.change(`Repeat ${surface.name}`, (draft) => {
+  jobs.change(changeLabel('repeatSurface', surface.name), (draft) => {
     draft.surfaces.push(copy);
   });
   void router.push({ name: 'surface', params: { jobId: props.jobId, surfaceId: copy.id, step: 'measure' } });
@@ -59,7 +60,7 @@ function repeatAll(roomId: string): void {
   if (!jobs.job) return;
   const old = jobs.job.rooms.find(({ id }) => id === roomId);
   const copy = repeatRoom(jobs.job, roomId, newId('room'), clipText(`${old?.name ?? 'Room'} again`, 60));
-  jobs.change(`Repeat ${old?.name ?? 'room'}`, (draft) => {
+  jobs.change(changeLabel('repeatRoom', old?.name), (draft) => {
     draft.rooms.push(copy.room);
     draft.surfaces.push(...copy.surfaces);
     draft.links.push(...copy.links);

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { changeLabel } from '@azulejo/core/job/edit/changeLabel';
 import Button from 'primevue/button';
 import Checkbox from 'primevue/checkbox';
 import Dialog from 'primevue/dialog';
@@ -108,7 +109,7 @@ const setGap =
 function lay(): void {
   if (hasTroubles.value) return;
   const after = new Map(laid.value.map((surface) => [surface.id, surface]));
-  const issues = jobs.change(`Lay ${props.room.name}`, (draft) => {
+  const issues = jobs.change(changeLabel('layRoom', props.room.name), (draft) => {
     draft.surfaces = draft.surfaces.map((surface) => after.get(surface.id) ?? surface);
   });
   attempt(issues);

@@ -15,11 +15,11 @@ const open = computed(() => {
   return measurementsOf(props.surface.measured).filter(({ key }) => again.has(key));
 });
 const set = (key: string) => (mm: number) =>
-  edit('Measured again', ({ measured }) => {
+  edit('measuredAgain', ({ measured }) => {
     setLengthAt(measured, key, mm);
   });
 function same(keys: readonly string[]): void {
-  edit('Still the same', ({ measured }) => {
+  edit('stillTheSame', ({ measured }) => {
     measured.again = measured.again.filter((key) => !keys.includes(key));
   });
 }

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import type { ChangeLabel } from '@azulejo/core/job/edit/changeLabel';
 import Button from 'primevue/button';
 import { computed, ref } from 'vue';
 import { PhPlus, PhTrash } from '@phosphor-icons/vue';
@@ -32,7 +33,7 @@ const walls = computed(() => {
 });
 const startOf = (edge: string): string => walls.value.find(({ value }) => value === edge)?.start ?? 'start';
 
-function attempt(label: string, recipe: (doorways: Doorway[]) => void) {
+function attempt(label: ChangeLabel, recipe: (doorways: Doorway[]) => void) {
   const issues = edit(label, ({ measured }) => {
     recipe(measured.doorways);
   });
@@ -42,7 +43,7 @@ function attempt(label: string, recipe: (doorways: Doorway[]) => void) {
 const add = (): void => {
   const [wall] = walls.value;
   if (!wall) return;
-  attempt('Add doorway', (doorways) => {
+  attempt('addDoorway', (doorways) => {
     doorways.push({
       id: nextId('door', doorways),
       edge: wall.value,
@@ -53,12 +54,12 @@ const add = (): void => {
   });
 };
 const remove = (index: number): void => {
-  attempt('Remove doorway', (doorways) => {
+  attempt('removeDoorway', (doorways) => {
     doorways.splice(index, 1);
   });
 };
 const setLength = (index: number, key: 'fromStartMm' | 'widthMm' | 'depthMm') => (mm: number) =>
-  edit('Doorway', ({ measured }) => {
+  edit('doorway', ({ measured }) => {
     measured.doorways[index][key] = mm;
   });
 </script>
@@ -73,7 +74,7 @@ const setLength = (index: number, key: 'fromStartMm' | 'widthMm' | 'depthMm') =>
         :options="walls"
         @choose="
           (edge) =>
-            attempt('Doorway edge', (list) => {
+            attempt('doorwayEdge', (list) => {
               list[k].edge = edge;
             })
         "

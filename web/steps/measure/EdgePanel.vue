@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { changeLabel } from '@azulejo/core/job/edit/changeLabel';
 import Button from 'primevue/button';
 import { computed } from 'vue';
 import { PhArrowCounterClockwise } from '@phosphor-icons/vue';
@@ -42,7 +43,7 @@ const roles = EDGE_ROLES.map((value) => ({ value, label: roleName(value) }));
 const usedRoles = computed(() => EDGE_ROLES.filter((role) => edges.value.some((edge) => edge.role === role)));
 
 const setRole = (id: string, role: EdgeRole): void => {
-  edit(`Edge ${id}`, ({ measured }) => {
+  edit(changeLabel('edge', id), ({ measured }) => {
     measured.roles[id] = role;
   });
 };
@@ -53,7 +54,7 @@ const trims = computed(() =>
     .map((value) => ({ value, label: TRIM_NAMES[value] })),
 );
 const setTrim = (ids: readonly string[], trim: Trim) =>
-  edit('What an edge ends in', (surface) => {
+  edit('whatAnEdgeEndsIn', (surface) => {
     surface.trims = { ...surface.trims, ...Object.fromEntries(ids.map((id) => [id, trim])) };
   });
 /** Walls that have no skirting yet. */
@@ -63,15 +64,15 @@ const bareWalls = computed(() =>
     : [],
 );
 const setGap = (role: EdgeRole) => (mm: number) =>
-  edit('Perimeter gap', ({ measured }) => {
+  edit('perimeterGap', ({ measured }) => {
     measured.gapsMm[role] = mm;
   });
 const setOwnGap = (id: string) => (mm: number) =>
-  edit('Gap at an edge', ({ measured }) => {
+  edit('gapAtAnEdge', ({ measured }) => {
     measured.edgeGapsMm[id] = mm;
   });
 const dropOwnGap = (id: string): void => {
-  edit('Gap by role again', ({ measured }) => {
+  edit('gapByRoleAgain', ({ measured }) => {
     Reflect.deleteProperty(measured.edgeGapsMm, id);
   });
 };

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { changeLabel } from '@azulejo/core/job/edit/changeLabel';
 import Button from 'primevue/button';
 import { computed, ref } from 'vue';
 import { PhCopy } from '@phosphor-icons/vue';
@@ -58,7 +59,7 @@ function copy(): void {
   if (hasTroubles.value) return;
   const row = { count: count.value, everyMm: everyMm.value, furtherFrom: furtherFrom.value };
   const copies = copyFixture(props.fixture, props.surface.measured.fixtures, row);
-  const issues = edit(`Copy ${props.fixture.name}`, ({ measured }) => {
+  const issues = edit(changeLabel('copyFixture', props.fixture.name), ({ measured }) => {
     measured.fixtures.push(...copies);
   });
   attempt(issues);

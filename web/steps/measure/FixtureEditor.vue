@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { changeLabel, type ChangeCode } from '@azulejo/core/job/edit/changeLabel';
 import Button from 'primevue/button';
 import { computed } from 'vue';
 import { PhCaretDown, PhCaretRight, PhTrash } from '@phosphor-icons/vue';
@@ -35,16 +36,16 @@ const size = computed(() => {
 });
 
 const { trouble, attempt } = useAttempt(() => tape.value);
-const change = (label: string, recipe: (fixture: Fixture) => void) =>
-  edit(`${props.fixture.name} ${label}`, ({ measured }) => {
+const change = (code: ChangeCode, recipe: (fixture: Fixture) => void) =>
+  edit(changeLabel(code, props.fixture.name), ({ measured }) => {
     recipe(measured.fixtures[props.index]);
   });
 const setClearance = (mm: number) =>
-  change('clearance', (fixture) => {
+  change('fixtureClearance', (fixture) => {
     fixture.clearanceMm = mm;
   });
 const setCover = (key: 'widthMm' | 'heightMm') => (mm: number) =>
-  change('cover', (fixture) => {
+  change('fixtureCover', (fixture) => {
     if (fixture.cover) fixture.cover[key] = mm;
   });
 
@@ -57,7 +58,7 @@ function coverOf({ outline }: Fixture): NonNullable<Fixture['cover']> {
 
 function rename(name: string): string | null {
   if (name === '') return 'Expected a name for the fixture.';
-  change('name', (fixture) => {
+  change('fixtureName', (fixture) => {
     fixture.name = name;
   });
   return null;
@@ -75,7 +76,10 @@ function rename(name: string): string | null {
     </button>
     <div v-if="open" class="stack inside">
       <TextField label="Name" :value="fixture.name" :longest="60" :commit="rename" />
-      <OutlineEditor :outline="fixture.outline" :commit="(outline, label) => change(label, (f) => (f.outline = outline))">
+      <OutlineEditor
+        :outline="fixture.outline"
+        :commit="(outline, part) => change(part === 'size' ? 'fixtureSize' : 'fixtureOutline', (f) => (f.outline = outline))"
+      >
         <LengthField
           label="Clearance round it"
           :data-field="`measured.fixtures.${index}.clearanceMm`"
@@ -87,7 +91,7 @@ function rename(name: string): string | null {
         :placed="fixture"
         :surface="surface"
         :plan="plan"
-        :commit="(from) => change('place', (f) => (f.from = from))"
+        :commit="(from) => change('fixturePlace', (f) => (f.from = from))"
         :measures="`fixtures.${index}.from`"
       />
       <FieldGrid v-if="fixture.cover">
@@ -102,17 +106,17 @@ function rename(name: string): string | null {
             { value: 'left out', label: 'Left out' },
             { value: 'tiled', label: 'Tiled under' },
           ]"
-          @choose="(value) => attempt(change('tiled under', (f) => (f.tiledUnder = value === 'tiled')))"
+          @choose="(value) => attempt(change('fixtureTiledUnder', (f) => (f.tiledUnder = value === 'tiled')))"
         />
         <YesNoField
           label="A cover hides the cut"
           :value="fixture.cover !== null"
-          @choose="(covered) => change('cover', (f) => (f.cover = covered ? coverOf(fixture) : null))"
+          @choose="(covered) => change('fixtureCover', (f) => (f.cover = covered ? coverOf(fixture) : null))"
         />
         <YesNoField
           label="Seen as the middle"
           :value="isSeenAsMiddle(fixture, surface.kind)"
-          @choose="(seen) => change('seen as the middle', (f) => (f.seenAsMiddle = seen))"
+          @choose="(seen) => change('fixtureSeenAsTheMiddle', (f) => (f.seenAsMiddle = seen))"
         />
       </FieldGrid>
       <TroubleNote :why="trouble" />

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { changeLabel } from '@azulejo/core/job/edit/changeLabel';
 import Button from 'primevue/button';
 import { computed, ref } from 'vue';
 import type { Surface } from '@azulejo/core/job/job';
@@ -28,7 +29,7 @@ const kinds = computed(() => FIXTURE_KINDS.filter((kind) => FIXTURE_CATALOGUE[ki
 function add(kind: FixtureKind): void {
   const id = nextId('fixture', props.surface.measured.fixtures);
   const fixture = startFixture(props.surface.measured, kind, id, FIXTURE_NAMES[kind]);
-  const issues = edit(`Add ${FIXTURE_NAMES[kind]}`, ({ measured }) => {
+  const issues = edit(changeLabel('addFixture', fixture.name), ({ measured }) => {
     measured.fixtures.push(fixture);
   });
   attempt(issues);
@@ -37,7 +38,7 @@ function add(kind: FixtureKind): void {
 }
 
 function remove(id: string): void {
-  edit('Remove fixture', ({ measured }) => {
+  edit('removeFixture', ({ measured }) => {
     measured.fixtures = measured.fixtures.filter((other) => other.id !== id);
   });
 }

@@ -22,7 +22,7 @@ const board = useBoardStore();
 const edit = useEditSurface(() => props.surface.id);
 
 const setSystem = (system: string): void => {
-  edit('Tape', (surface) => {
+  edit('tape', (surface) => {
     surface.tape = system === 'metric' ? METRIC_TAPE : system === 'imperial' ? IMPERIAL_TAPE : null;
   });
 };

@@ -17,7 +17,7 @@ import WallsForm from './shape/WallsForm.vue';
 /** The outline of what is placed on a surface, a fixture or an inset, with its sizes; the slot has fields beside them. */
 const props = defineProps<{
   outline: Fixture['outline'];
-  commit: (outline: Fixture['outline'], label: 'outline' | 'size') => readonly Issue[];
+  commit: (outline: Fixture['outline'], part: 'outline' | 'size') => readonly Issue[];
 }>();
 const tape = useTape();
 const { trouble, attempt } = useAttempt(() => tape.value);

@@ -16,24 +16,24 @@ const rooms = computed(() => [{ value: '', label: 'None' }, ...props.job.rooms.m
 
 function rename(name: string): string | null {
   if (name === '') return 'Expected a name for the surface.';
-  edit('Name', (surface) => {
+  edit('surfaceName', (surface) => {
     surface.name = name;
   });
   return null;
 }
 function setKind(kind: Surface['kind']): void {
-  edit('Kind of surface', (surface) => {
+  edit('kindOfSurface', (surface) => {
     surface.kind = kind;
   });
 }
 function setRoom(id: string): void {
-  edit('Room', (surface) => {
+  edit('room', (surface) => {
     surface.roomId = id || null;
   });
 }
 function addRoom(name: string): string | null {
   if (name === '') return null;
-  edit('New room', (surface, job) => {
+  edit('newRoom', (surface, job) => {
     const id = newId('room');
     job.rooms.push({ id, name });
     surface.roomId = id;

@@ -93,7 +93,7 @@ export function useMeasureMoves(surface: Ref<Surface | null>, drawing: Ref<Drawi
   function drop(): void {
     const moved = board.measuredPreview;
     heldAt = null;
-    const label = board.measurePart === 'shape' ? 'Drag corner' : board.measurePart === 'levels' ? 'Drag level point' : 'Drag fixture';
+    const label = board.measurePart === 'shape' ? 'dragCorner' : board.measurePart === 'levels' ? 'dragLevelPoint' : 'dragFixture';
     if (moved)
       edit(label, (target) => {
         target.measured = moved;

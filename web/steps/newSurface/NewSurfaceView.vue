@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { changeLabel } from '@azulejo/core/job/edit/changeLabel';
 import Button from 'primevue/button';
 import { computed, ref, shallowRef, toRef } from 'vue';
 import { useRouter } from 'vue-router';
@@ -89,7 +90,7 @@ function addOne(): string | null {
   if (!shape.value) return MISSING[way.value];
   const plain = startSurfaceOf(job, newId('surface'), name.value.trim() || suggested.value, kind.value, shape.value);
   const surface = { ...plain, measured: { ...plain.measured, fixtures: [...cutOuts.value] } };
-  const [first] = jobs.change(`Add ${surface.name}`, (draft) => {
+  const [first] = jobs.change(changeLabel('addSurface', surface.name), (draft) => {
     draft.surfaces.push(surface);
   });
   if (first) return describeIssue(first, job.tape);
@@ -101,7 +102,7 @@ function addSet(): string | null {
   const { job } = jobs;
   if (!job) return null;
   const started = startSet(job, newId(set.value.kind), name.value.trim() || suggested.value, set.value, setFaceName);
-  const [first] = jobs.change(`Add ${started.room.name}`, (draft) => {
+  const [first] = jobs.change(changeLabel('addRoom', started.room.name), (draft) => {
     draft.rooms.push(started.room);
     draft.surfaces.push(...started.surfaces);
     draft.links.push(...started.links);

@@ -1,3 +1,4 @@
+import type { ChangeLabel } from '@azulejo/core/job/edit/changeLabel';
 import type { Job } from '@azulejo/core/job/job';
 import type { PackOffer } from '@azulejo/core/takeoff/materialKind';
 import { packsFor, type MaterialId } from '@azulejo/core/takeoff/registry';
@@ -9,7 +10,7 @@ type Settings = NonNullable<Job['materials'][string]>;
 /** What a hand does to the settings of one material; what ends up as usual is left out of the job. */
 export function useMaterial(item: () => MaterialId) {
   const jobs = useJobStore();
-  const set = (label: string, recipe: (draft: Settings) => void): readonly Issue[] =>
+  const set = (label: ChangeLabel, recipe: (draft: Settings) => void): readonly Issue[] =>
     jobs.change(label, (draft) => {
       const own: Settings = draft.materials[item()] ?? {};
       recipe(own);
@@ -18,7 +19,7 @@ export function useMaterial(item: () => MaterialId) {
       if (Object.keys(own).length === 0) Reflect.deleteProperty(draft.materials, item());
       else draft.materials[item()] = own;
     });
-  const setPacks = (label: string, recipe: (packs: { size: number; price: number }[]) => void): readonly Issue[] =>
+  const setPacks = (label: ChangeLabel, recipe: (packs: { size: number; price: number }[]) => void): readonly Issue[] =>
     set(label, (own) => {
       const { job } = jobs;
       const packs = (job ? packsFor(item(), job) : []).map((offer: PackOffer) => ({ ...offer }));

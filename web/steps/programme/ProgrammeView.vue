@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import type { ChangeLabel } from '@azulejo/core/job/edit/changeLabel';
 import Button from 'primevue/button';
 import DatePicker from 'primevue/datepicker';
 import { computed, ref, toRef } from 'vue';
@@ -39,7 +40,7 @@ const startTrouble = ref<string | null>(null);
 function setStart(date: unknown): void {
   if (!(date instanceof Date)) return;
   startTrouble.value = firstDayTrouble(date, new Date());
-  if (startTrouble.value === null) set('First day', { startDay: isoOf(date) });
+  if (startTrouble.value === null) set('firstDay', { startDay: isoOf(date) });
 }
 const WEEKS = [
   { value: '0,6', label: 'Mon to Fri' },
@@ -47,20 +48,20 @@ const WEEKS = [
   { value: '', label: 'Every day' },
 ] as const;
 const week = computed(() => (jobs.job?.programme?.daysOff ?? [0, 6]).join());
-const setWeek = (value: string) => set('Days of work', { daysOff: value === '' ? [] : value.split(',').map(Number) });
-const setLabour = (label: string, hoursPerDay: number) =>
+const setWeek = (value: string) => set('daysOfWork', { daysOff: value === '' ? [] : value.split(',').map(Number) });
+const setLabour = (label: ChangeLabel, hoursPerDay: number) =>
   jobs.change(label, (draft) => {
     draft.labour = { ...draft.labour, hoursPerDay };
   });
 const setClimate = (part: { temperatureC?: number; humidityPercent?: number }) =>
-  jobs.change('Climate on site', (draft) => {
+  jobs.change('climateOnSite', (draft) => {
     draft.mixing = { ...draft.mixing, ...part };
   });
 const setWait = (afterId: string, hours: number) => {
   const task = chosen.value;
   const before = programme.value?.tasks.find(({ id }) => id === afterId);
   if (!task || !before) return [];
-  return set('A wait', { waits: { ...jobs.job?.programme?.waits, [`${before.task}>${task.task}`]: hours } });
+  return set('aWait', { waits: { ...jobs.job?.programme?.waits, [`${before.task}>${task.task}`]: hours } });
 };
 
 const end = computed(() => (programme.value ? endModel(programme.value, isDated.value) : null));
@@ -81,7 +82,7 @@ async function takeBack(event: Event): Promise<void> {
     const taken = takeCalendar(props.jobId, programme.value, await readCalendar(file));
     [told.value, refused.value] = [describeTaken(taken, programme.value), null];
     if (Object.keys(taken.notBefore).length > 0)
-      set('Days from the calendar', { notBefore: { ...jobs.job?.programme?.notBefore, ...taken.notBefore } });
+      set('daysFromTheCalendar', { notBefore: { ...jobs.job?.programme?.notBefore, ...taken.notBefore } });
   } catch (error) {
     [told.value, refused.value] = [null, error instanceof Error ? error.message : 'The calendar could not be read.'];
   }
@@ -121,13 +122,13 @@ const printIt = (): void => window.print();
             label="Begins at"
             unit="o'clock"
             :value="job.programme?.startHour ?? 8"
-            :commit="(startHour) => set('Begin of work', { startHour })"
+            :commit="(startHour) => set('beginOfWork', { startHour })"
           />
           <NumberField
             label="Hours a day"
             unit="h"
             :value="job.labour?.hoursPerDay ?? HOURS_PER_DAY"
-            :commit="(hours) => setLabour('Hours a day', hours)"
+            :commit="(hours) => setLabour('hoursADay', hours)"
           />
           <SwitchField label="Work is done" :value="week" :options="WEEKS" @choose="setWeek" />
           <NumberField

@@ -30,7 +30,7 @@ const rows = computed(() =>
 const offsetMm = computed(() => props.plan.choice.startsMm[props.axis === 'x' ? 0 : 1]);
 
 function placeByHand(mm: number) {
-  return jobs.change('Place setout', (draft) => {
+  return jobs.change('placeSetout', (draft) => {
     const target = draft.surfaces.find((other) => other.id === props.surface.id);
     if (target) target.setout[props.axis] = { rule: 'free', offsetMm: mm };
   });

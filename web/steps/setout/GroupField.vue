@@ -15,7 +15,7 @@ const names = computed(() =>
   props.plan.group.surfaceIds.flatMap((id) => props.job.surfaces.find((surface) => surface.id === id)?.name ?? []).join(', '),
 );
 const set = (runOn: boolean): void => {
-  edit(runOn ? 'Into its group' : 'Out of its group', (target) => {
+  edit(runOn ? 'intoItsGroup' : 'outOfItsGroup', (target) => {
     if (runOn) delete target.apart;
     else target.apart = true;
   });
@@ -23,7 +23,7 @@ const set = (runOn: boolean): void => {
 const kerfMm = computed(() => props.job.consumption.kerfMm);
 const nameOf = (id: string): string => props.job.surfaces.find((surface) => surface.id === id)?.name ?? id;
 const setRunsOn = (linkId: string, runsOn: boolean): void => {
-  edit(runsOn ? 'Cut-offs run on' : 'Cut-offs stay', (_, job) => {
+  edit(runsOn ? 'offCutsRunOn' : 'offCutsStay', (_, job) => {
     const link = job.links.find(({ id }) => id === linkId);
     if (link && runsOn) link.runsOn = true;
     else if (link) delete link.runsOn;

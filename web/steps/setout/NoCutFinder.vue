@@ -51,7 +51,7 @@ function told({ count, jointsMm, overMm, underMm, fittingMm }: Courses): string 
   return `${pieces} ${overMm > 0 ? `run over by ${length(overMm)}` : `leave ${length(underMm)} bare`}; a tile of ${length(fittingMm)} would fit`;
 }
 function lay(coursing: Coursing): void {
-  if (coursing.fit) attempt(edit('Lay without a cut', (target, job) => layWithoutCut(target, job, coursing)));
+  if (coursing.fit) attempt(edit('layWithoutACut', (target, job) => layWithoutCut(target, job, coursing)));
 }
 </script>
 

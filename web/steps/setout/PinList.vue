@@ -44,7 +44,7 @@ const isHeld = computed(() => {
 const remove = (k: number): void =>
   props.moves.setPins(
     pins.value.filter((_, other) => other !== k),
-    'Take a pin out',
+    'takeAPinOut',
   );
 
 const edges = computed(() => [

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import type { ChangeLabel } from '@azulejo/core/job/edit/changeLabel';
 import Button from 'primevue/button';
 import { computed } from 'vue';
 import { PhArrowDown, PhArrowUp } from '@phosphor-icons/vue';
@@ -25,7 +26,7 @@ const edit = useEditSurface(() => props.surface.id);
 /** As they are wanted now, also while the plan is still catching up with the hand. */
 const zones = computed(() => zonesWanted(props.plan.zones.zones, props.surface.zones?.order));
 const words = computed(() => describeZones(props.plan.zones, thingNamesOf(props.plan.traced)));
-const set = (label: string, part: ZoneChoice) => edit(label, (target) => (target.zones = { ...target.zones, ...part }));
+const set = (label: ChangeLabel, part: ZoneChoice) => edit(label, (target) => (target.zones = { ...target.zones, ...part }));
 const largest = computed(() => Math.max(0, ...zones.value.map(({ areaMm2 }) => areaMm2)) / 1e6);
 
 const MEASURED = 'measured';
@@ -37,14 +38,14 @@ const ways = computed(() => [
 ]);
 
 /** Lays a zone a turn earlier or later. */
-const move = (k: number, by: number) => set('Order of zones', { order: orderMoved(zones.value, k, by) });
+const move = (k: number, by: number) => set('orderOfZones', { order: orderMoved(zones.value, k, by) });
 function asProposed(): void {
-  edit('Zones as proposed', (target) => {
+  edit('zonesAsProposed', (target) => {
     if (target.zones) delete target.zones.order;
   });
 }
 function setExit(id: string): void {
-  edit('Way out', (target) => {
+  edit('wayOut', (target) => {
     target.zones = { ...target.zones, exit: id };
     if (id === MEASURED) delete target.zones.exit;
   });
@@ -59,7 +60,7 @@ function setExit(id: string): void {
       <LengthField
         label="Arm's reach"
         :mm="surface.zones?.reachMm ?? USUAL_REACH_MM"
-        :commit="(reachMm) => set('Reach', { reachMm })"
+        :commit="(reachMm) => set('reach', { reachMm })"
         positive
       />
       <NumberField
@@ -67,7 +68,7 @@ function setExit(id: string): void {
         label="A zone at most"
         unit="m²"
         :value="surface.zones?.areaM2 ?? Math.round(largest * 100) / 100"
-        :commit="(areaM2) => set('Size of zones', { areaM2 })"
+        :commit="(areaM2) => set('sizeOfZones', { areaM2 })"
       />
       <ChoiceField
         v-if="surface.kind === 'floor'"

@@ -1,3 +1,4 @@
+import type { ChangeLabel } from '@azulejo/core/job/edit/changeLabel';
 import type { Ref } from 'vue';
 import type { Issue } from '@azulejo/core/result';
 import type { Surface } from '@azulejo/core/job/job';
@@ -30,7 +31,7 @@ export function useSetoutMoves(surface: Ref<Surface | null>, drawing: Ref<Drawin
   const jobs = useJobStore();
   const board = useBoardStore();
 
-  function commit(label: string, choice: SetoutChoice): readonly Issue[] {
+  function commit(label: ChangeLabel, choice: SetoutChoice): readonly Issue[] {
     const id = surface.value?.id;
     const issues = jobs.change(label, (draft) => {
       const target = draft.surfaces.find((other) => other.id === id);
@@ -93,7 +94,7 @@ export function useSetoutMoves(surface: Ref<Surface | null>, drawing: Ref<Drawin
   function drop(): void {
     const now = board.preview ? offsets() : null;
     held = null;
-    if (now && drawing.value) commit('Move setout', free(tidy(now)));
+    if (now && drawing.value) commit('moveSetout', free(tidy(now)));
   }
 
   /** Moves by whole steps of the tape in one direction; the other keeps its rule. */
@@ -102,7 +103,7 @@ export function useSetoutMoves(surface: Ref<Surface | null>, drawing: Ref<Drawin
     // From where it was asked to be last: what is drawn may be a press behind.
     const now = own?.rule === 'free' && !board.preview ? own.offsetMm : offsets()?.[axis === 'x' ? 0 : 1];
     if (now === undefined || !surface.value) return;
-    commit('Nudge setout', { ...settled(), [axis]: { rule: 'free', offsetMm: withoutDust(now + steps * tapeStep(tape.value)) } });
+    commit('nudgeSetout', { ...settled(), [axis]: { rule: 'free', offsetMm: withoutDust(now + steps * tapeStep(tape.value)) } });
   }
 
   /** Turns the tiles about the middle of their field, degrees from how the surface is drawn; no more than a right angle either way. */
@@ -111,7 +112,7 @@ export function useSetoutMoves(surface: Ref<Surface | null>, drawing: Ref<Drawin
     const { layout, choice } = drawing.value;
     const to = Math.round(deg * 100) / 100;
     const [x, y] = normaliseOffset(layout.repeat, startsTurned(layout, choice.frame, to)).map(withoutDust);
-    return commit('Turn setout', { ...free([x, y]), turn: { rule: 'byHand', deg: to } });
+    return commit('turnSetout', { ...free([x, y]), turn: { rule: 'byHand', deg: to } });
   }
 
   /** Turns the tiles further, degrees counter-clockwise, as far as they go. */
@@ -131,7 +132,7 @@ export function useSetoutMoves(surface: Ref<Surface | null>, drawing: Ref<Drawin
   }
 
   const setRule = (axis: Axis, choice: AxisChoice): void => {
-    if (surface.value) commit('Setout rule', { ...surface.value.setout, [axis]: choice });
+    if (surface.value) commit('setoutRule', { ...surface.value.setout, [axis]: choice });
   };
 
   const tidy = ([x, y]: Point): Point => {
@@ -142,14 +143,14 @@ export function useSetoutMoves(surface: Ref<Surface | null>, drawing: Ref<Drawin
   /** Lays a start that was compared, with the joint and the pattern that belong to it. */
   function take({ setout, jointMm, pattern }: SetoutChange): void {
     const id = surface.value?.id;
-    jobs.change('Lay a start', (draft) => {
+    jobs.change('layAStart', (draft) => {
       const target = draft.surfaces.find((other) => other.id === id);
       if (target) Object.assign(target, JSON.parse(JSON.stringify({ setout, jointMm, pattern })));
     });
     board.preview = null;
   }
 
-  const setPins = (pins: readonly Pin[], label = 'Pin'): void => {
+  const setPins = (pins: readonly Pin[], label: ChangeLabel = 'pin'): void => {
     if (surface.value) commit(label, { ...surface.value.setout, pins: JSON.parse(JSON.stringify(pins)) as Pin[] });
   };
 
@@ -163,8 +164,8 @@ export function useSetoutMoves(surface: Ref<Surface | null>, drawing: Ref<Drawin
     turnTo,
     turnBy,
     setRule,
-    school: (school: School) => commit('School of the setout', { ...BEST_SETOUT, school, ...keptPins() }),
-    best: () => commit('Best setout', { ...BEST_SETOUT, ...keptPins() }),
-    turn: (turn: TurnChoice) => commit('Turn of the setout', { ...(surface.value?.setout ?? BEST_SETOUT), turn }),
+    school: (school: School) => commit('schoolOfTheSetout', { ...BEST_SETOUT, school, ...keptPins() }),
+    best: () => commit('bestSetout', { ...BEST_SETOUT, ...keptPins() }),
+    turn: (turn: TurnChoice) => commit('turnOfTheSetout', { ...(surface.value?.setout ?? BEST_SETOUT), turn }),
   };
 }

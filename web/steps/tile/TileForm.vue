@@ -35,7 +35,7 @@ const product = computed(() => props.job.products.find(({ id }) => id === props.
 function choose(id: string): void {
   const next = props.job.products.find((one) => one.id === id);
   const laying = next && layingOfTile(next, props.laying, props.job.products, props.job.consumption.kerfMm);
-  attempt(props.edited.put('Tile', laying ? pick(laying) : { productId: id }));
+  attempt(props.edited.put('tile', laying ? pick(laying) : { productId: id }));
 }
 /** The list holds a tile that was just added once the page has been told of it. */
 async function layAdded(id: string): Promise<void> {
@@ -57,7 +57,7 @@ function choosePart(part: string, id: string): void {
   const [before, after] = [named(props.laying.parts[part] ?? ''), named(id)];
   const mixes = before && after && mixesWith(before, after);
   const partColours = Object.fromEntries(Object.entries(props.laying.partColours).filter(([other]) => other !== part || mixes));
-  attempt(props.edited.put('Tile of a part', { parts: { ...props.laying.parts, [part]: id }, partColours }));
+  attempt(props.edited.put('tileOfAPart', { parts: { ...props.laying.parts, [part]: id }, partColours }));
 }
 
 const parts = computed(() =>
@@ -80,9 +80,9 @@ const byNearness = (part: string): Product[] => {
   return [...rectangles.value].sort((a, b) => off(a) - off(b));
 };
 
-const setJoint = (jointMm: number) => props.edited.put('Joint', { jointMm });
+const setJoint = (jointMm: number) => props.edited.put('joint', { jointMm });
 const setJointColour = (colour: string): void => {
-  edit('Joint colour', (surface) => {
+  edit('jointColour', (surface) => {
     surface.jointColour = colour;
   });
 };

@@ -1,3 +1,4 @@
+import type { ChangeLabel } from '@azulejo/core/job/edit/changeLabel';
 import { computed, type ComputedRef } from 'vue';
 import type { Surface } from '@azulejo/core/job/job';
 import type { Laying } from '@azulejo/core/pattern/laying';
@@ -7,9 +8,9 @@ import { useEditSurface } from '../useEditSurface.ts';
 /** What is laid in a field that is being edited, and how to change it. */
 export interface EditedLaying {
   readonly laying: ComputedRef<Laying>;
-  readonly put: (label: string, next: Partial<Laying>) => readonly Issue[];
+  readonly put: (label: ChangeLabel, next: Partial<Laying>) => readonly Issue[];
   /** Changes what is being edited now, however much later it is called: for what takes its time. */
-  readonly putHere: () => (label: string, next: Partial<Laying>) => readonly Issue[];
+  readonly putHere: () => (label: ChangeLabel, next: Partial<Laying>) => readonly Issue[];
 }
 
 /** The laying of a whole surface, or of one of its insets. */

@@ -68,7 +68,7 @@ const chosen = computed(() => {
 
 function add(): void {
   const { mine, surface, theirs } = chosen.value;
-  const issues = jobs.change('Surfaces meet', (draft) => {
+  const issues = jobs.change('surfacesMeet', (draft) => {
     draft.links.push({
       id: newId('join'),
       a: { surface: props.surface.id, edge: mine },
@@ -79,12 +79,12 @@ function add(): void {
   attempt(issues);
 }
 function remove(id: string): void {
-  jobs.change('Surfaces part', (draft) => {
+  jobs.change('surfacesPart', (draft) => {
     draft.links = draft.links.filter((link) => link.id !== id);
   });
 }
 function setMeeting(id: string, value: Link['meets']): void {
-  jobs.change('How surfaces meet', (draft) => {
+  jobs.change('howSurfacesMeet', (draft) => {
     const link = draft.links.find((one) => one.id === id);
     if (link) link.meets = value;
   });

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import type { ChangeLabel } from '@azulejo/core/job/edit/changeLabel';
 import Button from 'primevue/button';
 import { computed } from 'vue';
 import { PhPlus, PhTrash } from '@phosphor-icons/vue';
@@ -20,7 +21,7 @@ const base = computed(() => props.surface.measured.base);
 const figures = computed(() => (base.value ? baseFigures(base.value) : null));
 const { trouble, attempt } = useAttempt(() => tape.value);
 
-function set(label: string, next: BaseLine | null): void {
+function set(label: ChangeLabel, next: BaseLine | null): void {
   const issues = edit(label, ({ measured }) => {
     measured.base = next;
   });
@@ -30,23 +31,23 @@ function start(): void {
   const edge = traceSurface(props.surface.measured).sides.bottom;
   if (!edge) return;
   const lengthMm = edgeLength(props.surface.measured.shape, edge) ?? 0;
-  set('Read the base', { edge, readings: [0, Math.round(lengthMm / 2), lengthMm].map((alongMm) => ({ alongMm, downMm: 1000 })) });
+  set('readTheBase', { edge, readings: [0, Math.round(lengthMm / 2), lengthMm].map((alongMm) => ({ alongMm, downMm: 1000 })) });
 }
 const setReading = (k: number, key: 'alongMm' | 'downMm') => (mm: number) =>
-  edit('Base reading', ({ measured }) => {
+  edit('baseReading', ({ measured }) => {
     if (measured.base) measured.base.readings[k][key] = mm;
   });
 function add(): void {
   if (!base.value) return;
   const { readings } = base.value;
   const [a, b] = readings.slice(-2);
-  set('Add base reading', {
+  set('addBaseReading', {
     ...base.value,
     readings: [...readings.slice(0, -1), { alongMm: Math.round((a.alongMm + b.alongMm) / 2), downMm: b.downMm }, b],
   });
 }
 function remove(k: number): void {
-  if (base.value) set('Remove base reading', { ...base.value, readings: base.value.readings.filter((_, m) => m !== k) });
+  if (base.value) set('removeBaseReading', { ...base.value, readings: base.value.readings.filter((_, m) => m !== k) });
 }
 </script>
 
@@ -69,7 +70,7 @@ function remove(k: number): void {
       </div>
       <div class="row">
         <Button severity="secondary" outlined @click="add"><PhPlus :size="18" />Reading</Button>
-        <Button severity="danger" text @click="set('Base is level', null)">It is level after all</Button>
+        <Button severity="danger" text @click="set('baseIsLevel', null)">It is level after all</Button>
       </div>
       <p class="soft small">The bottom pieces are cut to the base as it was read; the height of the wall holds at the first reading.</p>
     </template>

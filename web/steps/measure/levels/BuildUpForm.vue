@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import type { ChangeLabel } from '@azulejo/core/job/edit/changeLabel';
 import Button from 'primevue/button';
 import { computed } from 'vue';
 import { PhPlus, PhTrash } from '@phosphor-icons/vue';
@@ -29,12 +30,12 @@ const adjustable = computed(() => [
   ...(buildUp.value?.layers ?? []).map(({ id, name }) => ({ value: id, label: name })),
 ]);
 
-const change = (label: string, recipe: (buildUp: BuildUp) => void) =>
+const change = (label: ChangeLabel, recipe: (buildUp: BuildUp) => void) =>
   edit(label, ({ measured }) => {
     if (measured.buildUp) recipe(measured.buildUp);
   });
 function start(): void {
-  edit('Build-up', ({ measured }) => {
+  edit('buildUp', ({ measured }) => {
     measured.buildUp = {
       layers: [
         { id: 'layer-1', name: 'Board', thicknessMm: 6 },
@@ -48,28 +49,28 @@ function start(): void {
 }
 function rename(k: number, name: string): string | null {
   if (name === '') return 'Expected a name for the layer.';
-  change('Layer name', (draft) => {
+  change('layerName', (draft) => {
     draft.layers[k].name = name;
   });
   return null;
 }
 const setThickness = (k: number) => (mm: number) =>
-  change('Layer thickness', (draft) => {
+  change('layerThickness', (draft) => {
     draft.layers[k].thicknessMm = mm;
   });
 const addLayer = (): void => {
-  change('Add layer', (draft) => {
+  change('addLayer', (draft) => {
     draft.layers.push({ id: nextId('layer', draft.layers), name: 'Membrane', thicknessMm: 1 });
   });
 };
 const removeLayer = (k: number): void => {
-  change('Remove layer', (draft) => {
+  change('removeLayer', (draft) => {
     const [gone] = draft.layers.splice(k, 1);
     if (draft.adjust === gone.id) draft.adjust = null;
   });
 };
 const setNeighbour = (mm: number) =>
-  change('Neighbour height', (draft) => {
+  change('neighbourHeight', (draft) => {
     draft.neighbourMm = mm;
   });
 </script>
@@ -95,14 +96,14 @@ const setNeighbour = (mm: number) =>
           :value="buildUp.neighbour"
           :longest="60"
           placeholder="the hall floor"
-          :commit="(text) => (change('Neighbour', (draft) => (draft.neighbour = text)), null)"
+          :commit="(text) => (change('neighbour', (draft) => (draft.neighbour = text)), null)"
         />
         <LengthField label="which is at" :mm="buildUp.neighbourMm" :commit="setNeighbour" signed />
         <ChoiceField
           label="To be made flush with"
           :value="buildUp.adjust ?? ''"
           :options="adjustable"
-          @choose="(id) => change('Layer to adjust', (draft) => (draft.adjust = id || null))"
+          @choose="(id) => change('layerToAdjust', (draft) => (draft.adjust = id || null))"
         />
       </FieldGrid>
     </template>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import type { ChangeLabel } from '@azulejo/core/job/edit/changeLabel';
 import Button from 'primevue/button';
 import { computed } from 'vue';
 import { PhPlus, PhTrash } from '@phosphor-icons/vue';
@@ -28,7 +29,7 @@ const levels = computed(() => props.surface.measured.levels);
 const figures = computed(() => props.plan?.levels ?? null);
 const show = (mm: number): string => formatLength(mm, tape.value);
 
-function change(label: string, recipe: (levels: Levels) => void) {
+function change(label: ChangeLabel, recipe: (levels: Levels) => void) {
   return edit(label, ({ measured }) => {
     measured.levels ??= { datum: '', readings: [], fill: 'leveller', leastMm: 3 };
     recipe(measured.levels);
@@ -38,7 +39,7 @@ function change(label: string, recipe: (levels: Levels) => void) {
 function start(): void {
   const body = boxOf(outlineOf(props.surface.measured.shape).ring);
   const at = (low: number, high: number, k: number): number => Math.round(low + (high - low) * (0.08 + 0.42 * k));
-  change('Start levels', (draft) => {
+  change('startLevels', (draft) => {
     for (const row of [0, 1, 2])
       for (const column of [0, 1, 2])
         draft.readings.push({
@@ -50,7 +51,7 @@ function start(): void {
   });
 }
 function add(): void {
-  change('Add level', (draft) => {
+  change('addLevel', (draft) => {
     const last = draft.readings.at(-1);
     draft.readings.push({
       id: nextId('p', draft.readings).replace('-', ''),
@@ -61,16 +62,16 @@ function add(): void {
   });
 }
 const setReading = (k: number, key: 'xMm' | 'yMm' | 'downMm') => (mm: number) =>
-  change('Level', (draft) => {
+  change('level', (draft) => {
     draft.readings[k][key] = mm;
   });
 const remove = (k: number): void => {
-  change('Remove level', (draft) => {
+  change('removeLevel', (draft) => {
     draft.readings.splice(k, 1);
   });
 };
 const setLeast = (mm: number) =>
-  change('Least thickness', (draft) => {
+  change('leastThickness', (draft) => {
     draft.leastMm = mm;
   });
 const padOf = (id: string): number | null => figures.value?.pads.find((pad) => pad.id === id)?.thicknessMm ?? null;
@@ -94,7 +95,7 @@ const padOf = (id: string): number | null => figures.value?.pads.find((pad) => p
           :value="levels.datum"
           :longest="80"
           placeholder="one metre line"
-          :commit="(text) => (change('Datum', (draft) => (draft.datum = text)), null)"
+          :commit="(text) => (change('datum', (draft) => (draft.datum = text)), null)"
         />
         <LengthField label="Least thickness" :mm="levels.leastMm" :commit="setLeast" positive />
       </FieldGrid>
@@ -105,7 +106,7 @@ const padOf = (id: string): number | null => figures.value?.pads.find((pad) => p
           { value: 'leveller', label: 'Leveller' },
           { value: 'bed', label: 'Bed of mortar' },
         ]"
-        @choose="(fill) => change('Fill', (draft) => (draft.fill = fill))"
+        @choose="(fill) => change('fill', (draft) => (draft.fill = fill))"
       />
       <div class="rows" role="group" aria-label="Readings">
         <div class="reading heads soft" aria-hidden="true">

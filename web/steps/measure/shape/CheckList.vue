@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import type { ChangeLabel } from '@azulejo/core/job/edit/changeLabel';
 import Button from 'primevue/button';
 import { computed, ref } from 'vue';
 import { PhPlus, PhTrash } from '@phosphor-icons/vue';
@@ -17,7 +18,7 @@ import { useTape } from '../../../fields/useTape.ts';
 const props = defineProps<{
   shape: WallsShape;
   suspects: ReadonlySet<string>;
-  commit: (shape: WallsShape, label: string) => readonly Issue[];
+  commit: (shape: WallsShape, label: ChangeLabel) => readonly Issue[];
 }>();
 const tape = useTape();
 
@@ -34,14 +35,14 @@ function residualOf(id: string): string {
   return Math.abs(mm) < 0.25 ? '' : `${mm > 0 ? '+' : '−'}${formatLength(Math.abs(mm), tape.value)}`;
 }
 const change = (k: number, over: Partial<Check>) =>
-  props.commit({ ...props.shape, checks: props.shape.checks.map((check, m) => (m === k ? { ...check, ...over } : check)) }, 'Diagonal');
+  props.commit({ ...props.shape, checks: props.shape.checks.map((check, m) => (m === k ? { ...check, ...over } : check)) }, 'diagonal');
 function remove(k: number): void {
-  props.commit({ ...props.shape, checks: props.shape.checks.filter((_, m) => m !== k) }, 'Remove diagonal');
+  props.commit({ ...props.shape, checks: props.shape.checks.filter((_, m) => m !== k) }, 'removeDiagonal');
 }
 function add(mm: number): readonly Issue[] {
   const check: Check = { id: nextId('check', props.shape.checks), from: idAt(from.value), to: idAt(to.value), mm, twice: false };
   const shape = { ...props.shape, checks: [...props.shape.checks, check] };
-  const issues = props.commit(shape, 'Add diagonal');
+  const issues = props.commit(shape, 'addDiagonal');
   if (issues.length === 0) [from.value, to.value] = nextDiagonal(shape);
   return issues;
 }

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { changeLabel, type ChangeLabel } from '@azulejo/core/job/edit/changeLabel';
 import { computed } from 'vue';
 import { SHAPE_FIELDS } from '@azulejo/core/messages/en/shapes';
 import type { Issue } from '@azulejo/core/result';
@@ -12,11 +13,12 @@ import SwitchField from '../../../fields/SwitchField.vue';
 type Plain = Exclude<Shape, { kind: 'walls' }>;
 
 /** The figures of a shape with a quick form; every change is a whole shape. */
-const props = defineProps<{ shape: Plain; commit: (shape: Shape, label: string) => readonly Issue[]; large?: boolean }>();
+const props = defineProps<{ shape: Plain; commit: (shape: Shape, label: ChangeLabel) => readonly Issue[]; large?: boolean }>();
 const fields = computed(() => SHAPE_FIELDS[props.shape.kind]);
 const MAY_BE_ZERO = new Set(['cornerCutMm']);
 const valueOf = (field: string): number => figuresOf(props.shape)[field] ?? 0;
-const setField = (field: string, label: string) => (mm: number) => props.commit({ ...props.shape, [field]: mm } as Shape, label);
+const setField = (field: string) => (mm: number) =>
+  props.commit({ ...props.shape, [field]: mm } as Shape, changeLabel('shapeLength', field));
 const MISSING = [
   { value: 'top-left', label: 'Top left' },
   { value: 'top-right', label: 'Top right' },
@@ -32,7 +34,7 @@ const MISSING = [
       :key="field"
       :label="label"
       :mm="valueOf(field)"
-      :commit="setField(field, label)"
+      :commit="setField(field)"
       :positive="!MAY_BE_ZERO.has(field)"
       :measures="`shape.${field}`"
       :large="large"
@@ -42,7 +44,7 @@ const MISSING = [
       label="Missing corner"
       :value="shape.missing"
       :options="MISSING"
-      @choose="(missing) => commit({ ...shape, missing } as Shape, 'Missing corner')"
+      @choose="(missing) => commit({ ...shape, missing } as Shape, 'missingCorner')"
     />
     <SwitchField
       v-if="shape.kind === 'counterRun'"
@@ -52,7 +54,7 @@ const MISSING = [
         { value: 'left', label: 'Left' },
         { value: 'right', label: 'Right' },
       ]"
-      @choose="(corner) => commit({ ...shape, corner } as Shape, 'Corner')"
+      @choose="(corner) => commit({ ...shape, corner } as Shape, 'corner')"
     />
   </FieldGrid>
 </template>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import type { ChangeLabel } from '@azulejo/core/job/edit/changeLabel';
 import Button from 'primevue/button';
 import { PhPencilSimpleLine } from '@phosphor-icons/vue';
 import { SHAPE_NAMES } from '@azulejo/core/messages/en/shapes';
@@ -23,14 +24,14 @@ const { trouble, attempt } = useAttempt(() => tape.value);
 const kinds = (Object.keys(SHAPES) as ShapeId[]).map((value) => ({ value, label: SHAPE_NAMES[value] }));
 const shape = computed(() => props.surface.measured.shape);
 
-const commit = (next: Shape, label: string) =>
+const commit = (next: Shape, label: ChangeLabel) =>
   edit(label, ({ measured }) => {
     measured.shape = next;
   });
 
 /** Another kind of shape keeps the size; what stood on edges it does not have keeps it from being chosen. */
 function choose(kind: ShapeId): void {
-  const issues = kind === shape.value.kind ? [] : commit(reshape(shape.value, kind), 'Shape');
+  const issues = kind === shape.value.kind ? [] : commit(reshape(shape.value, kind), 'shape');
   attempt(issues);
 }
 </script>
@@ -45,7 +46,7 @@ function choose(kind: ShapeId): void {
     </template>
     <template v-else>
       <ShapeFields :shape="shape" :commit="commit" large />
-      <Button severity="secondary" outlined @click="commit(asWalls(shape), 'Measure wall by wall')"
+      <Button severity="secondary" outlined @click="commit(asWalls(shape), 'measureWallByWall')"
         ><PhPencilSimpleLine :size="18" />Measure it wall by wall: out of square, curves, diagonals</Button
       >
       <SquareHelper v-if="shape.kind === 'rectangle'" :first-mm="shape.widthMm" :second-mm="shape.heightMm" />

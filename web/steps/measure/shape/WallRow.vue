@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { changeLabel, type ChangeLabel } from '@azulejo/core/job/edit/changeLabel';
 import Button from 'primevue/button';
 import { computed } from 'vue';
 import { PhCaretDown, PhCaretRight } from '@phosphor-icons/vue';
@@ -21,7 +22,7 @@ const props = defineProps<{
   open: boolean;
   reading: ReconciledReading | null;
   suspect: boolean;
-  commit: (shape: WallsShape, label: string) => readonly Issue[];
+  commit: (shape: WallsShape, label: ChangeLabel) => readonly Issue[];
 }>();
 const tape = useTape();
 const emit = defineEmits<{ toggle: []; split: []; join: [] }>();
@@ -33,12 +34,12 @@ const residual = computed(() => {
   return `${mm > 0 ? '+' : '−'}${formatLength(Math.abs(mm), tape.value)}`;
 });
 
-const change = (label: string, over: Partial<Wall>): readonly Issue[] =>
+const change = (label: ChangeLabel, over: Partial<Wall>): readonly Issue[] =>
   props.commit({ ...props.shape, walls: props.shape.walls.map((other, k) => (k === props.index ? { ...other, ...over } : other)) }, label);
-const setLength = (lengthMm: number) => change(`Wall ${title.value}`, { lengthMm });
-const setTurn = (turnDeg: number) => change(`Turn after ${title.value}`, { turnDeg });
+const setLength = (lengthMm: number) => change(changeLabel('wallLength', title.value), { lengthMm });
+const setTurn = (turnDeg: number) => change(changeLabel('turnAfterWall', title.value), { turnDeg });
 function rename(name: string): string | null {
-  change('Wall name', { name });
+  change('wallName', { name });
   return null;
 }
 </script>
@@ -70,7 +71,7 @@ function rename(name: string): string | null {
             { value: 'once', label: 'Once' },
             { value: 'twice', label: 'Twice' },
           ]"
-          @choose="change('Read twice', { twice: $event === 'twice' })"
+          @choose="change('readTwice', { twice: $event === 'twice' })"
         />
         <SwitchField
           label="Turn"
@@ -79,10 +80,10 @@ function rename(name: string): string | null {
             { value: 'sketched', label: 'Sketched' },
             { value: 'measured', label: 'Measured' },
           ]"
-          @choose="change('Turn measured', { turnMeasured: $event === 'measured' })"
+          @choose="change('turnMeasured', { turnMeasured: $event === 'measured' })"
         />
       </FieldGrid>
-      <CurveFields :wall="wall" :commit="(curve) => change(`Curve of ${title}`, { curve })" />
+      <CurveFields :wall="wall" :commit="(curve) => change(changeLabel('curveOfWall', title), { curve })" />
       <div class="row">
         <Button severity="secondary" outlined size="small" @click="emit('split')">Corner in the middle</Button>
         <Button v-if="shape.walls.length > 3" severity="danger" text size="small" @click="emit('join')">Remove its first corner</Button>

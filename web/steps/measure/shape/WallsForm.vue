@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import type { ChangeLabel } from '@azulejo/core/job/edit/changeLabel';
 import Button from 'primevue/button';
 import { computed, ref } from 'vue';
 import type { Issue } from '@azulejo/core/result';
@@ -19,19 +20,19 @@ import WallRow from './WallRow.vue';
 import { useTape } from '../../../fields/useTape.ts';
 import TroubleNote from '../../../fields/TroubleNote.vue';
 
-const props = defineProps<{ shape: WallsShape; commit: (shape: WallsShape, label: string) => readonly Issue[] }>();
+const props = defineProps<{ shape: WallsShape; commit: (shape: WallsShape, label: ChangeLabel) => readonly Issue[] }>();
 const tape = useTape();
 const open = ref<string | null>(null);
 const { trouble, attempt: told } = useAttempt(() => tape.value);
 /** A change that would leave the walls open, kept until the person says what to do with the opening. */
-const offered = ref<{ shape: WallsShape; label: string; openMm: number } | null>(null);
+const offered = ref<{ shape: WallsShape; label: ChangeLabel; openMm: number } | null>(null);
 
 const readings = computed(() => new Map(reconcileWalls(props.shape).readings.map((reading) => [reading.id, reading])));
 const checked = computed(() => props.shape.checks.length > 0 || props.shape.spread);
 const suspects = computed<ReadonlySet<string>>(() => new Set(judgeReadings(props.shape).suspects.map(({ id }) => id)));
 const openMm = computed(() => openByMm(props.shape));
 
-function attempt(shape: WallsShape, label: string): readonly Issue[] {
+function attempt(shape: WallsShape, label: ChangeLabel): readonly Issue[] {
   const issues = props.commit(shape, label);
   offered.value = issues[0]?.code === 'shape/open' ? { shape, label, openMm: openByMm(shape) } : null;
   return issues;
@@ -40,8 +41,8 @@ function spread(): void {
   if (!offered.value) return;
   told(attempt({ ...offered.value.shape, spread: true }, offered.value.label));
 }
-const split = (k: number): void => told(attempt(addCorner(props.shape, k, nextId('wall', props.shape.walls)), 'Add corner'));
-const join = (k: number): void => told(attempt(removeCorner(props.shape, k), 'Remove corner'));
+const split = (k: number): void => told(attempt(addCorner(props.shape, k, nextId('wall', props.shape.walls)), 'addCorner'));
+const join = (k: number): void => told(attempt(removeCorner(props.shape, k), 'removeCorner'));
 </script>
 
 <template>
@@ -77,7 +78,7 @@ const join = (k: number): void => told(attempt(removeCorner(props.shape, k), 'Re
       { value: 'refuse', label: 'Refuse' },
       { value: 'spread', label: 'Spread over the corners' },
     ]"
-    @choose="told(attempt({ ...shape, spread: $event === 'spread' }, 'Spread'))"
+    @choose="told(attempt({ ...shape, spread: $event === 'spread' }, 'spread'))"
   />
   <p v-if="shape.spread && shape.checks.length === 0" class="soft small">
     {{ formatLengthWithUnit(openMm, tape) }} are spread; angles give way, lengths stay.

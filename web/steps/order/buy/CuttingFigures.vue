@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import type { ChangeCode, ChangeLabel } from '@azulejo/core/job/edit/changeLabel';
 import { computed } from 'vue';
 import type { Job } from '@azulejo/core/job/job';
 import { provideTape } from '../../../fields/useTape.ts';
@@ -20,6 +21,7 @@ const use = computed(() => props.job.consumption);
 /** A figure that can be typed over: its name, and where it stands in the job. */
 interface Figure {
   readonly label: string;
+  readonly code: ChangeCode;
   readonly unit: string;
   readonly decimals?: number;
   readonly read: (job: Job) => number;
@@ -27,29 +29,37 @@ interface Figure {
 }
 
 const cutting: readonly Figure[] = [
-  { label: 'Spares for the client', unit: 'pcs', read: (j) => j.consumption.sparePieces, write: (j, n) => (j.consumption.sparePieces = n) },
+  {
+    label: 'Spares for the client',
+    code: 'spares',
+    unit: 'pcs',
+    read: (j) => j.consumption.sparePieces,
+    write: (j, n) => (j.consumption.sparePieces = n),
+  },
   {
     label: 'Straight cuts that break',
+    code: 'straightCutsThatBreak',
     unit: '%',
     read: (j) => j.consumption.breakagePercent.straight,
     write: (j, n) => (j.consumption.breakagePercent.straight = n),
   },
   {
     label: 'Shaped cuts that break',
+    code: 'shapedCutsThatBreak',
     unit: '%',
     read: (j) => j.consumption.breakagePercent.shaped,
     write: (j, n) => (j.consumption.breakagePercent.shaped = n),
   },
 ];
 const setFigure = (figure: Figure) => (value: number) =>
-  jobs.change(figure.label, (draft) => {
+  jobs.change(figure.code, (draft) => {
     figure.write(draft, value);
   });
 const setKerf = (mm: number) =>
-  jobs.change('Kerf', (draft) => {
+  jobs.change('kerf', (draft) => {
     draft.consumption.kerfMm = mm;
   });
-const setUse = (label: string, part: Partial<Job['consumption']>) =>
+const setUse = (label: ChangeLabel, part: Partial<Job['consumption']>) =>
   jobs.change(label, (draft) => {
     Object.assign(draft.consumption, part);
   });
@@ -62,7 +72,7 @@ function setBits(text: string): string | null {
   if (wrong !== undefined) return `"${wrong}" is no size of a bit. Write them like 28, 35, 68.`;
   const sizes = [...new Set(lengths.flatMap((one) => (one.ok ? [one.value] : [])))].sort((a, b) => a - b);
   const isUsual = sizes.length === 0 || sizes.join() === CORE_BITS_MM.join();
-  const issues = jobs.change('Core bits', (draft) => {
+  const issues = jobs.change('coreBits', (draft) => {
     if (isUsual) delete draft.consumption.coreBitsMm;
     else draft.consumption.coreBitsMm = sizes;
   });
@@ -80,7 +90,7 @@ function setBits(text: string): string | null {
         { value: 'kept', label: 'Used again' },
         { value: 'thrown', label: 'Not used' },
       ]"
-      @choose="setUse('Off-cuts', { offCutsKept: $event === 'kept' })"
+      @choose="setUse('offCuts', { offCutsKept: $event === 'kept' })"
     />
     <div class="two">
       <LengthField label="Saw kerf" :mm="use.kerfMm" :commit="setKerf" />
@@ -96,8 +106,8 @@ function setBits(text: string): string | null {
     <TextField label="Core bits at hand, mm" :value="bits" :longest="400" placeholder="28, 35, 68" :commit="setBits" />
     <p class="small soft">A hole takes the smallest that clears it; without one it is sawn or ground. Empty the list for the usual bits.</p>
     <div class="two">
-      <LengthField label="Skirting cut to" :mm="use.skirtingMm" :commit="(mm) => setUse('Height of skirting', { skirtingMm: mm })" />
-      <LengthField label="Nosing strips cut to" :mm="use.nosingMm" :commit="(mm) => setUse('Depth of nosing', { nosingMm: mm })" />
+      <LengthField label="Skirting cut to" :mm="use.skirtingMm" :commit="(mm) => setUse('heightOfSkirting', { skirtingMm: mm })" />
+      <LengthField label="Nosing strips cut to" :mm="use.nosingMm" :commit="(mm) => setUse('depthOfNosing', { nosingMm: mm })" />
     </div>
     <SwitchField
       label="The edge of such strips that shows"
@@ -106,7 +116,7 @@ function setBits(text: string): string | null {
         { value: 'dressed', label: 'Dressed by hand' },
         { value: 'factory', label: 'From the factory' },
       ]"
-      @choose="setUse('Edge of strips', { stripEdge: $event })"
+      @choose="setUse('edgeOfStrips', { stripEdge: $event })"
     />
   </section>
 </template>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { changeLabel } from '@azulejo/core/job/edit/changeLabel';
 import Button from 'primevue/button';
 import { computed } from 'vue';
 import { PhArrowCounterClockwise } from '@phosphor-icons/vue';
@@ -43,22 +44,22 @@ const changed = computed(() => figures.value.some(({ spoken }) => spoken.from ==
 
 /** A figure is typed into the data sheet where one is named, else into the job. */
 const setFigure = (name: string) => (value: number) =>
-  set(figureName(name), (draft) => {
+  set(changeLabel('materialFigure', name), (draft) => {
     if (draft.sheet) draft.sheet.figures[name] = value;
     else draft.figures = { ...draft.figures, [name]: value };
   });
 const dropFigure = (name: string) =>
-  set(`${figureName(name)}, as usual`, (draft) => {
+  set(changeLabel('materialFigureAsUsual', name), (draft) => {
     if (draft.figures) Reflect.deleteProperty(draft.figures, name);
     if (draft.sheet) Reflect.deleteProperty(draft.sheet.figures, name);
   });
 const choose = (name: string, value: string | number) =>
-  set(CHOICES[name]?.label ?? name, (draft) => {
+  set(changeLabel('materialChoice', name), (draft) => {
     draft.choices = { ...draft.choices, [name]: value };
     if (value === kind.value.choices[name][0]) Reflect.deleteProperty(draft.choices, name);
   });
 function nameSheet(text: string): string | null {
-  set('Data sheet', (draft) => {
+  set('dataSheet', (draft) => {
     if (text === '') {
       const said = draft.sheet?.figures ?? {};
       delete draft.sheet;
@@ -68,7 +69,7 @@ function nameSheet(text: string): string | null {
   return null;
 }
 const setInHand = (amount: number) =>
-  set('What is there', (draft) => {
+  set('whatIsThere', (draft) => {
     if (amount === 0) delete draft.inHand;
     else draft.inHand = amount;
   });

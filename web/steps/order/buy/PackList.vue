@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { changeLabel } from '@azulejo/core/job/edit/changeLabel';
 import Button from 'primevue/button';
 import { PhPlus, PhTrash } from '@phosphor-icons/vue';
 import type { Job } from '@azulejo/core/job/job';
@@ -16,10 +17,10 @@ const packs = computed(() => packsFor(props.item, props.job));
 const name = computed(() => itemName(props.item));
 const pack = computed(() => packName(props.item));
 
-const setSize = (k: number) => (size: number) => setPacks(`${name.value}: pack`, (all) => (all[k].size = size));
-const setPrice = (k: number) => (price: number) => setPacks(`${name.value}: price`, (all) => (all[k].price = price));
-const add = () => setPacks(`${name.value}: another pack`, (all) => all.push({ ...all[all.length - 1] }));
-const remove = (k: number) => setPacks(`${name.value}: a pack less`, (all) => all.splice(k, 1));
+const setSize = (k: number) => (size: number) => setPacks(changeLabel('packSize', props.item), (all) => (all[k].size = size));
+const setPrice = (k: number) => (price: number) => setPacks(changeLabel('packPrice', props.item), (all) => (all[k].price = price));
+const add = () => setPacks(changeLabel('anotherPack', props.item), (all) => all.push({ ...all[all.length - 1] }));
+const remove = (k: number) => setPacks(changeLabel('aPackLess', props.item), (all) => all.splice(k, 1));
 </script>
 
 <template>

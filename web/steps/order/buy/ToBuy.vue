@@ -24,7 +24,7 @@ const ODDS = [
   { value: 1, label: '1 in 100' },
 ] as const;
 const setOdds = (percent: number) =>
-  jobs.change('How much more is bought', (draft) => {
+  jobs.change('howMuchMoreIsBought', (draft) => {
     if (percent === 0) delete draft.buying;
     else draft.buying = { mostRunOutPercent: percent };
   });

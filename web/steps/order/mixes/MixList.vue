@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import type { ChangeLabel } from '@azulejo/core/job/edit/changeLabel';
 import Button from 'primevue/button';
 import { computed } from 'vue';
 import { PhPrinter } from '@phosphor-icons/vue';
@@ -18,7 +19,7 @@ const props = defineProps<{ job: Job; plan: Plan }>();
 const jobs = useJobStore();
 const mixes = computed(() => props.plan.mixes.map((mix) => ({ mix, stirred: zoneMixes(mix, props.plan.surfaces) })));
 const nameOf = (surfaceId: string): string => props.job.surfaces.find(({ id }) => id === surfaceId)?.name ?? surfaceId;
-const set = (label: string, part: Mixing) =>
+const set = (label: ChangeLabel, part: Mixing) =>
   jobs.change(label, (draft) => {
     draft.mixing = { ...draft.mixing, ...part };
   });
@@ -30,19 +31,19 @@ const set = (label: string, part: Mixing) =>
       label="It is"
       unit="°C"
       :value="job.mixing?.temperatureC ?? 20"
-      :commit="(temperatureC) => set('Temperature', { temperatureC })"
+      :commit="(temperatureC) => set('temperature', { temperatureC })"
     />
     <NumberField
       label="The bucket holds"
       unit="L"
       :value="job.mixing?.bucketLitres ?? 20"
-      :commit="(bucketLitres) => set('Bucket', { bucketLitres })"
+      :commit="(bucketLitres) => set('bucket', { bucketLitres })"
     />
     <NumberField
       label="Empty it weighs"
       unit="kg"
       :value="job.mixing?.tareKg ?? 1"
-      :commit="(tareKg) => set('Weight of the bucket', { tareKg })"
+      :commit="(tareKg) => set('weightOfTheBucket', { tareKg })"
     />
   </FieldGrid>
   <p v-if="plan.mixes.length === 0" class="soft">Nothing here is mixed from powder.</p>

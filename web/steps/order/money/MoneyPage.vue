@@ -24,9 +24,9 @@ const { set } = useCharging(() => props.job);
 const quote = computed(() => props.plan.money.quote);
 const rates = computed(() => rateInForce(props.job));
 const model = computed(() => moneyModel(props.job, props.plan));
-const choose = (id: string) => set('Rates in force', (charging) => (charging.rateSetId = id));
-const says = (key: 'includes' | 'excludes', label: string) => (text: string) => {
-  set(label, (charging) => {
+const choose = (id: string) => set('ratesInForce', (charging) => (charging.rateSetId = id));
+const says = (key: 'includes' | 'excludes') => (text: string) => {
+  set(key === 'includes' ? 'whatIsIncluded' : 'whatIsNotIncluded', (charging) => {
     if (text === '') Reflect.deleteProperty(charging, key);
     else charging[key] = text;
   });
@@ -70,23 +70,13 @@ const says = (key: 'includes' | 'excludes', label: string) => (text: string) => 
           </tr>
         </tfoot>
       </table>
-      <TextField
-        label="Also included"
-        :value="job.charging?.includes ?? ''"
-        :longest="2000"
-        :commit="says('includes', 'What is included')"
-      />
-      <TextField
-        label="Not included"
-        :value="job.charging?.excludes ?? ''"
-        :longest="2000"
-        :commit="says('excludes', 'What is not included')"
-      />
+      <TextField label="Also included" :value="job.charging?.includes ?? ''" :longest="2000" :commit="says('includes')" />
+      <TextField label="Not included" :value="job.charging?.excludes ?? ''" :longest="2000" :commit="says('excludes')" />
       <NumberField
         label="The quote stands for"
         unit="days"
         :value="job.charging?.validDays ?? 30"
-        :commit="(days) => set('How long the quote stands', (charging) => (charging.validDays = days))"
+        :commit="(days) => set('howLongTheQuoteStands', (charging) => (charging.validDays = days))"
       />
     </section>
     <section class="stack">

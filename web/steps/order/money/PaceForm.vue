@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { changeLabel, type ChangeLabel } from '@azulejo/core/job/edit/changeLabel';
 import { computed } from 'vue';
 import type { Job } from '@azulejo/core/job/job';
 import type { TaskId } from '@azulejo/core/labour/tasks';
@@ -16,11 +17,11 @@ const tasks = computed(() => {
   const ids = [...new Set(props.money.work.map(({ task }) => task))];
   return ids.map((task) => ({ task, hours: hoursWords(hoursOf(props.money.work, task)), ...paceInForce(props.job, task) }));
 });
-const set = (label: string, part: Labour) =>
+const set = (label: ChangeLabel, part: Labour) =>
   jobs.change(label, (draft) => {
     draft.labour = { ...draft.labour, ...part };
   });
-const setPace = (task: TaskId) => (pace: number) => set(TASK_NAMES[task], { paces: { ...props.job.labour?.paces, [task]: pace } });
+const setPace = (task: TaskId) => (pace: number) => set(changeLabel('pace', task), { paces: { ...props.job.labour?.paces, [task]: pace } });
 </script>
 
 <template>
@@ -32,9 +33,9 @@ const setPace = (task: TaskId) => (pace: number) => set(TASK_NAMES[task], { pace
         label="Hours a day"
         unit="h"
         :value="job.labour?.hoursPerDay ?? HOURS_PER_DAY"
-        :commit="(hoursPerDay) => set('Hours a day', { hoursPerDay })"
+        :commit="(hoursPerDay) => set('hoursADay', { hoursPerDay })"
       />
-      <NumberField label="Helpers" unit="" :value="job.labour?.helpers ?? 0" :commit="(helpers) => set('Helpers', { helpers })" />
+      <NumberField label="Helpers" unit="" :value="job.labour?.helpers ?? 0" :commit="(helpers) => set('helpers', { helpers })" />
       <NumberField
         v-for="{ task, hours, from, pace } in tasks"
         :key="task"

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { changeLabel } from '@azulejo/core/job/edit/changeLabel';
 import Button from 'primevue/button';
 import { computed } from 'vue';
 import { PhPlus, PhTrash } from '@phosphor-icons/vue';
@@ -42,20 +43,20 @@ const figures = computed((): readonly Figure[] => {
   ];
 });
 const rename = (text: string): string | null =>
-  text === '' ? 'Expected a name for these rates.' : (setRates('Name of the rates', { name: text }), null);
+  text === '' ? 'Expected a name for these rates.' : (setRates('nameOfTheRates', { name: text }), null);
 const add = () => {
   const id = newId('rates');
-  setSets('Another set of rates', (sets) => sets.push({ ...rates.value, id, name: `${rates.value.name}, another` }));
-  set('Rates in force', (charging) => (charging.rateSetId = id));
+  setSets('anotherSetOfRates', (sets) => sets.push({ ...rates.value, id, name: `${rates.value.name}, another` }));
+  set('ratesInForce', (charging) => (charging.rateSetId = id));
 };
 const remove = () =>
-  setSets('A set of rates less', (sets) => {
+  setSets('aSetOfRatesLess', (sets) => {
     const at = sets.findIndex(({ id }) => id === rates.value.id);
     if (at >= 0 && sets.length > 1) sets.splice(at, 1);
   });
 const setSurcharge =
   (pattern: RateSet['surcharges'] extends Partial<Record<infer Id, unknown>> | undefined ? Id : never) => (percent: number) =>
-    setRates('Surcharge by pattern', { surcharges: { ...rates.value.surcharges, [pattern]: percent } });
+    setRates('surchargeByPattern', { surcharges: { ...rates.value.surcharges, [pattern]: percent } });
 </script>
 
 <template>
@@ -68,7 +69,7 @@ const setSurcharge =
         { value: 'hours', label: 'By the hours it takes' },
         { value: 'area', label: 'By the square metre' },
       ]"
-      @choose="setRates('How work is charged', { by: $event })"
+      @choose="setRates('howWorkIsCharged', { by: $event })"
     />
     <div class="figures">
       <NumberField
@@ -78,7 +79,7 @@ const setSurcharge =
         :unit="figure.unit"
         :decimals="figure.decimals ?? 0"
         :value="Number(rates[figure.key])"
-        :commit="(value) => setRates(figure.label, { [figure.key]: value })"
+        :commit="(value) => setRates(changeLabel('rate', figure.key), { [figure.key]: value })"
       />
     </div>
     <template v-if="rates.by === 'area'">

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { changeLabel } from '@azulejo/core/job/edit/changeLabel';
 import type { Job } from '@azulejo/core/job/job';
 import { adviseTool, TOOL_NAMES, WAY_NAMES } from '@azulejo/core/messages/en/money';
 import { TOOL_WAYS, type ToolId, type ToolLine } from '@azulejo/core/money/tools';
@@ -11,7 +12,7 @@ const props = defineProps<{ job: Job; tools: readonly ToolLine[] }>();
 const { set } = useCharging(() => props.job);
 const ways = TOOL_WAYS.map((value) => ({ value, label: WAY_NAMES[value] }));
 const setTool = (tool: ToolId, part: Partial<Pick<ToolLine, 'way' | 'buy' | 'perDay'>>) =>
-  set(TOOL_NAMES[tool], (charging) => {
+  set(changeLabel('tool', tool), (charging) => {
     charging.tools = { ...charging.tools, [tool]: { way: 'have', ...charging.tools?.[tool], ...part } };
   });
 </script>

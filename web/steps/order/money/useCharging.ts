@@ -1,3 +1,4 @@
+import type { ChangeLabel } from '@azulejo/core/job/edit/changeLabel';
 import type { Job } from '@azulejo/core/job/job';
 import type { Charging } from '@azulejo/core/money/planMoney';
 import { rateInForce, ratesOf } from '@azulejo/core/money/planMoney';
@@ -8,20 +9,20 @@ import { useJobStore } from '../../../stores/jobStore.ts';
 /** What a hand does to what a job is charged at. */
 export function useCharging(job: () => Job) {
   const jobs = useJobStore();
-  const set = (label: string, recipe: (charging: Charging) => void): readonly Issue[] =>
+  const set = (label: ChangeLabel, recipe: (charging: Charging) => void): readonly Issue[] =>
     jobs.change(label, (draft) => {
       const own: Charging = draft.charging ?? {};
       recipe(own);
       draft.charging = own;
     });
   /** The usual sets become the job's own once one of them is changed. */
-  const setSets = (label: string, recipe: (sets: RateSet[]) => void): readonly Issue[] =>
+  const setSets = (label: ChangeLabel, recipe: (sets: RateSet[]) => void): readonly Issue[] =>
     set(label, (charging) => {
       const sets = ratesOf(job()).map((one) => ({ ...one }));
       recipe(sets);
       charging.rateSets = sets;
     });
-  const setRates = (label: string, part: Partial<RateSet>): readonly Issue[] =>
+  const setRates = (label: ChangeLabel, part: Partial<RateSet>): readonly Issue[] =>
     setSets(label, (sets) => {
       const own = sets.find(({ id }) => id === rateInForce(job()).id);
       if (own) Object.assign(own, part);

@@ -69,7 +69,7 @@ const ownHeight = computed(() => {
 
 function keep(name: string, recipe: (draft: Job) => void): readonly ReturnType<typeof jobs.change>[number][] {
   const variant = variantOf(props.job, newId('variant'), name.slice(0, 80), recipe);
-  return jobs.change('Another variant', (draft) => {
+  return jobs.change('anotherVariant', (draft) => {
     draft.variants = [...(draft.variants ?? []), variant];
   });
 }

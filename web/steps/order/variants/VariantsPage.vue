@@ -55,7 +55,7 @@ function choose(id: string): void {
   const chosen = chooseVariant(props.job, id);
   if (!chosen.ok) return attempt(chosen.issues);
   attempt(
-    jobs.change('Choose a variant', (draft) => {
+    jobs.change('chooseAVariant', (draft) => {
       // What the other way has not goes too.
       for (const key of Object.keys(draft)) if (!(key in chosen.value)) Reflect.deleteProperty(draft, key);
       Object.assign(draft, chosen.value);
@@ -63,7 +63,7 @@ function choose(id: string): void {
   );
 }
 const remove = (id: string) =>
-  jobs.change('A variant less', (draft) => {
+  jobs.change('aVariantLess', (draft) => {
     draft.variants = (draft.variants ?? []).filter((variant) => variant.id !== id);
     if (draft.variants.length === 0) delete draft.variants;
   });

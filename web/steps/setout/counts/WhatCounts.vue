@@ -32,7 +32,7 @@ const names = computed(() => [
 ]);
 const current = computed(() => (typeof props.job.way === 'string' ? props.job.way : `own:${props.job.way.name}`));
 const setWay = (way: WayChoice): void => {
-  edit('Way of working', (_, job) => {
+  edit('wayOfWorking', (_, job) => {
     job.way = JSON.parse(JSON.stringify(way)) as WayChoice;
   });
 };
@@ -65,14 +65,14 @@ const nearestStep = (weight: number): number =>
 
 const allowed = computed<Allowed>(() => props.surface.allowed ?? ONLY_THE_START);
 const allow = (change: Partial<Allowed>): [] => {
-  edit('What a search may change', (target) => {
+  edit('whatASearchMayChange', (target) => {
     target.allowed = JSON.parse(JSON.stringify({ ...allowed.value, ...change })) as Allowed;
   });
   return [];
 };
 const joints = computed(() => allowed.value.jointMm ?? [props.surface.jointMm, props.surface.jointMm]);
 const setJoint = (k: 0 | 1, mm: number) =>
-  edit('Range of the joint', (target) => {
+  edit('rangeOfTheJoint', (target) => {
     const next: [number, number] = k === 0 ? [mm, joints.value[1]] : [joints.value[0], mm];
     target.allowed = { ...JSON.parse(JSON.stringify(allowed.value)), jointMm: next };
   });
@@ -97,7 +97,7 @@ const SEEN = [
 ];
 const nearestSeen = (seen: number): number => SEEN.reduce((a, b) => (Math.abs(b.value - seen) < Math.abs(a.value - seen) ? b : a)).value;
 const setSeen = (id: string, seen: number): void => {
-  edit('How much an edge is seen', (target) => {
+  edit('howMuchAnEdgeIsSeen', (target) => {
     target.measured.seen[id] = seen;
   });
 };

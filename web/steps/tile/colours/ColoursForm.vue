@@ -46,7 +46,7 @@ const byHand = computed(() => Object.keys(colours.value.byHand).length);
 
 const put = (next: Colours) =>
   props.edited.put(
-    'Colours',
+    'colours',
     part.value === null ? { colours: next } : { partColours: { ...props.laying.partColours, [part.value]: next } },
   );
 const choose = (next: Colours): void => attempt(put(next));

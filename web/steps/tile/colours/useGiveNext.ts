@@ -33,7 +33,7 @@ export function useGiveNext(surface: Ref<Surface | null>, drawing: Ref<Drawing |
     if (mix.others.length === 0) return;
     const count = mix.others.length + 1;
     const drawn = colourAt(mix, field.layout.repeat, address, field.box);
-    edit('Tile of a piece', (target) => {
+    edit('tileOfAPiece', (target) => {
       const holder = target.insets.find(({ id }) => id === insetId) ?? target;
       const colours = part === null ? holder.colours : holder.partColours[part];
       // From what it was given last: what is drawn may be a press behind.

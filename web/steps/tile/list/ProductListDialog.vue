@@ -50,7 +50,7 @@ function remove(product: Product): void {
     told.value = `"${product.name}" is laid on ${users.join(', ')}. Lay another tile there first.`;
     return;
   }
-  jobs.change('Delete tile', (draft) => {
+  jobs.change('deleteTile', (draft) => {
     draft.products = draft.products.filter(({ id }) => id !== product.id);
   });
   told.value = `"${product.name}" is off the list. Undo brings it back.`;
@@ -66,7 +66,7 @@ async function ask(): Promise<void> {
 }
 /** Takes over price and batches from the supplier. */
 function take(product: Product, offer: Offer): void {
-  jobs.change('Supplier price', (draft) => {
+  jobs.change('supplierPrice', (draft) => {
     const target = draft.products.find(({ id }) => id === product.id);
     if (!target) return;
     target.boxPrice = offer.boxPrice;
@@ -115,7 +115,7 @@ async function read(event: Event): Promise<void> {
 /** Tiles of an id that is on the list take its place; the others are added. */
 function keepRows(): void {
   const { products: rows = [], given = [], ignored = [] } = table.value ?? {};
-  const issues = jobs.change('Read tiles', (draft) => {
+  const issues = jobs.change('readTiles', (draft) => {
     for (const [k, row] of rows.entries()) {
       const at = draft.products.findIndex(({ id }) => id === row.id);
       if (at === -1) draft.products.push({ ...row, id: row.id || newId('tile') });

@@ -41,13 +41,13 @@ function choose(laying: Laying): void {
   leave();
   if (laying.pattern.kind === pattern.value.kind) return;
   const { productId, parts, jointMm, colours, partColours } = laying;
-  attempt(props.edited.put('Pattern', { productId, parts, jointMm, colours, partColours, pattern: laying.pattern }));
+  attempt(props.edited.put('pattern', { productId, parts, jointMm, colours, partColours, pattern: laying.pattern }));
 }
-const put = (next: Pattern) => props.edited.put('Pattern', { pattern: next });
+const put = (next: Pattern) => props.edited.put('pattern', { pattern: next });
 /** Lays a pattern on what is edited now, however much later it is ready. */
 const putHere = () => {
   const here = props.edited.putHere();
-  return (next: Pattern) => here('Pattern', { pattern: next });
+  return (next: Pattern) => here('pattern', { pattern: next });
 };
 </script>
 

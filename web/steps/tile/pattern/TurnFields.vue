@@ -18,7 +18,7 @@ const turns = computed(() => {
   const known = STRAIGHT.includes(props.laying.turnDeg) ? STRAIGHT : [...STRAIGHT, props.laying.turnDeg];
   return known.map((value) => ({ value, label: value === 0 ? 'Straight' : `${value}°`.replace('-', '−') }));
 });
-const turn = (turnDeg: number) => props.edited.put('Turn the pattern', { turnDeg });
+const turn = (turnDeg: number) => props.edited.put('turnThePattern', { turnDeg });
 </script>
 
 <template>
@@ -33,7 +33,7 @@ const turn = (turnDeg: number) => props.edited.put('Turn the pattern', { turnDeg
         { value: 'plain', label: 'As it is' },
         { value: 'mirrored', label: 'Mirrored' },
       ]"
-      @choose="(way) => attempt(edited.put('Mirror the pattern', { mirrored: way === 'mirrored' }))"
+      @choose="(way) => attempt(edited.put('mirrorThePattern', { mirrored: way === 'mirrored' }))"
     />
   </FieldGrid>
   <TroubleNote :why="trouble" />

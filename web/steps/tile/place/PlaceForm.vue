@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { changeLabel, type ChangeLabel } from '@azulejo/core/job/edit/changeLabel';
 import Button from 'primevue/button';
 import { computed } from 'vue';
 import { PhArrowCounterClockwise } from '@phosphor-icons/vue';
@@ -33,21 +34,21 @@ const alike = computed(() =>
 const optionsOf = <Name extends string>(names: Readonly<Record<Name, string>>) =>
   (Object.keys(names) as Name[]).map((value) => ({ value, label: names[value] }));
 
-const set = (label: string, part: WorksChoice) =>
+const set = (label: ChangeLabel, part: WorksChoice) =>
   edit(label, (surface) => {
     surface.works = { ...surface.works, ...part };
   });
 const setDoes = (work: Work, does: boolean) =>
-  edit(WORK_NAMES[work], (surface) => {
+  edit(changeLabel('extraWork', work), (surface) => {
     surface.works = { ...surface.works, does: { ...surface.works?.does, [work]: does } };
   });
 const asUsual = () =>
-  edit('As the place asks for', (surface) => {
+  edit('asThePlaceAsksFor', (surface) => {
     delete surface.works;
   });
 /** The whole room is in the same place and stands on the same; adhesive and grout stay with the surface. */
 const sameForRoom = () =>
-  jobs.change(`The same for ${room.value?.name ?? 'the room'}`, (draft) => {
+  jobs.change(changeLabel('theSameForTheRoom', room.value?.name), (draft) => {
     const { place, load, heated } = props.surface.works ?? {};
     for (const { id } of alike.value) {
       const other = draft.surfaces.find((one) => one.id === id);
@@ -69,7 +70,7 @@ const sameForRoom = () =>
       label="The place is"
       :value="works.place"
       :options="optionsOf(PLACE_NAMES)"
-      @choose="set('The place', { place: $event })"
+      @choose="set('thePlace', { place: $event })"
     />
     <div class="two">
       <ChoiceField
@@ -77,14 +78,14 @@ const sameForRoom = () =>
         label="Laid on"
         :value="works.substrate"
         :options="optionsOf(SUBSTRATE_NAMES)"
-        @choose="set('What it is laid on', { substrate: $event })"
+        @choose="set('whatItIsLaidOn', { substrate: $event })"
       />
       <ChoiceField
         v-if="surface.kind !== 'wall'"
         label="Carries"
         :value="works.load"
         :options="optionsOf(LOAD_NAMES)"
-        @choose="set('What it carries', { load: $event })"
+        @choose="set('whatItCarries', { load: $event })"
       />
     </div>
     <YesNoField
@@ -92,7 +93,7 @@ const sameForRoom = () =>
       data-field="works.heated"
       label="Heated from below"
       :value="works.heated"
-      @choose="set('Heating', { heated: $event })"
+      @choose="set('heating', { heated: $event })"
     />
     <p v-if="works.substrate === 'oldTiles'" class="caution">{{ SAFETY.oldFloor }}</p>
     <h3>Bed and joints</h3>
@@ -102,21 +103,21 @@ const sameForRoom = () =>
         label="Adhesive"
         :value="works.adhesive"
         :options="optionsOf(ADHESIVE_NAMES)"
-        @choose="set('Adhesive', { adhesive: $event })"
+        @choose="set('adhesive', { adhesive: $event })"
       />
       <ChoiceField
         data-field="works.mortar"
         label="Colour of it"
         :value="works.mortar"
         :options="optionsOf(MORTAR_NAMES)"
-        @choose="set('Colour of the adhesive', { mortar: $event })"
+        @choose="set('colourOfTheAdhesive', { mortar: $event })"
       />
       <ChoiceField
         data-field="works.grout"
         label="Grout"
         :value="works.grout"
         :options="optionsOf(GROUT_NAMES)"
-        @choose="set('Grout', { grout: $event })"
+        @choose="set('grout', { grout: $event })"
       />
     </div>
     <h3>What else is done</h3>

@@ -79,7 +79,7 @@ function keep(): void {
     return;
   }
   const kept: Product = { ...copyOf(draft), name: draft.name.trim(), id: props.product?.id ?? newId('tile') };
-  const issues = edit(props.product ? 'Change tile' : 'Own tile', (_, job) => {
+  const issues = edit(props.product ? 'changeTile' : 'ownTile', (_, job) => {
     const at = job.products.findIndex((product) => product.id === kept.id);
     if (at === -1) job.products.push(kept);
     else job.products[at] = kept;

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { changeLabel, type ChangeCode } from '@azulejo/core/job/edit/changeLabel';
 import Button from 'primevue/button';
 import { computed } from 'vue';
 import { PhPalette, PhTrash } from '@phosphor-icons/vue';
@@ -18,14 +19,14 @@ const emit = defineEmits<{ remove: []; lay: [] }>();
 const edit = useEditSurface(() => props.surface.id);
 const laid = computed(() => `${productName(props.job, props.inset.productId)}, ${describePattern(props.inset.pattern).toLowerCase()}`);
 
-const change = (label: string, recipe: (inset: Inset) => void) =>
-  edit(`${props.inset.name} ${label}`, ({ insets }) => {
+const change = (code: ChangeCode, recipe: (inset: Inset) => void) =>
+  edit(changeLabel(code, props.inset.name), ({ insets }) => {
     const target = insets.find(({ id }) => id === props.inset.id);
     if (target) recipe(target);
   });
 function rename(name: string): string | null {
   if (name === '') return 'Expected a name for the inset.';
-  change('name', (inset) => {
+  change('insetName', (inset) => {
     inset.name = name;
   });
   return null;
@@ -38,8 +39,8 @@ function rename(name: string): string | null {
     <OutlineEditor
       :outline="inset.outline"
       :commit="
-        (outline, label) =>
-          change(label, (target) => {
+        (outline, part) =>
+          change(part === 'size' ? 'insetSize' : 'insetOutline', (target) => {
             target.outline = outline;
           })
       "
@@ -50,7 +51,7 @@ function rename(name: string): string | null {
       :plan="plan"
       :commit="
         (from) =>
-          change('place', (target) => {
+          change('insetPlace', (target) => {
             target.from = from;
           })
       "
@@ -61,7 +62,7 @@ function rename(name: string): string | null {
       :border="inset.border"
       :commit="
         (border) =>
-          change('border', (target) => {
+          change('insetBorder', (target) => {
             target.border = border;
           })
       "

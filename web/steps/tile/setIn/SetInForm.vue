@@ -26,7 +26,7 @@ const edit = useEditSurface(() => props.surface.id);
 const { trouble, attempt } = useAttempt(() => tape.value);
 
 const setBorder = (border: Border | null) =>
-  edit('Border', (surface) => {
+  edit('border', (surface) => {
     surface.border = border;
   });
 
@@ -41,7 +41,7 @@ function addBand(): void {
   const limits = props.plan?.traced.limits;
   const atMm = limits ? Math.round((limits.maxY - limits.minY) * 0.6) : 0;
   const id = nextId('band', props.surface.bands);
-  attempt(edit('Add a band', ({ bands }) => void bands.push({ id, productId: tile.id, run: 'along', way: 'level', atMm })));
+  attempt(edit('addABand', ({ bands }) => void bands.push({ id, productId: tile.id, run: 'along', way: 'level', atMm })));
 }
 
 /** A rug in the middle: half of the surface each way, in the same tile laid askew. */
@@ -62,7 +62,7 @@ function addArea(): void {
   const id = nextId('inset', props.surface.insets);
   const { productId, parts, jointMm, pattern } = props.surface;
   attempt(
-    edit('Add an inset', ({ insets }) => {
+    edit('addAnInset', ({ insets }) => {
       insets.push({
         ...JSON.parse(JSON.stringify({ ...PLAIN_LAYING, productId, parts, jointMm, pattern })),
         id,
@@ -86,7 +86,7 @@ function layInset(id: string): void {
 }
 function removeInset(id: string): void {
   board.chosenInset = null;
-  edit('Remove an inset', (surface) => {
+  edit('removeAnInset', (surface) => {
     surface.insets = surface.insets.filter((inset) => inset.id !== id);
   });
 }
@@ -106,8 +106,8 @@ function removeInset(id: string): void {
       :key="band.id"
       :job="job"
       :band="band"
-      :commit="(next) => edit('Band', ({ bands }) => void (bands[k] = next))"
-      @remove="edit('Remove a band', (target) => void target.bands.splice(k, 1))"
+      :commit="(next) => edit('band', ({ bands }) => void (bands[k] = next))"
+      @remove="edit('removeABand', (target) => void target.bands.splice(k, 1))"
     />
     <div>
       <Button severity="secondary" outlined @click="addBand"><PhPlus :size="18" />Add a band</Button>

@@ -57,7 +57,7 @@ export function useInsetMoves(surface: Ref<Surface | null>, tape: Ref<Tape>) {
     const moved = board.insetsPreview;
     heldAt = null;
     if (moved)
-      edit('Drag inset', (target) => {
+      edit('dragInset', (target) => {
         target.insets = moved;
       });
     board.insetsPreview = null;
