@@ -4,15 +4,11 @@ import Button from 'primevue/button';
 import { computed, ref } from 'vue';
 import { PhPlus, PhTrash } from '@phosphor-icons/vue';
 import { describeIssue } from '@azulejo/core/messages/en/issues';
-import { distance } from '@azulejo/core/geometry/point';
 import type { Surface } from '@azulejo/core/job/job';
-import { edgeName } from '@azulejo/core/messages/en/names';
-import { outlineOf } from '@azulejo/core/surface/shapes/registry';
-import { sideOf } from '@azulejo/core/surface/sides';
 import type { Doorway } from '@azulejo/core/surface/doorway';
 import ChoiceField from '../../fields/ChoiceField.vue';
 import LengthField from '../../fields/LengthField.vue';
-import { nextId } from '../newId.ts';
+import { openableWalls, startDoorway } from './model.ts';
 import { useEditSurface } from '../useEditSurface.ts';
 import { useTape } from '../../fields/useTape.ts';
 import TroubleNote from '../../fields/TroubleNote.vue';
@@ -21,17 +17,9 @@ const props = defineProps<{ surface: Surface }>();
 const tape = useTape();
 const edit = useEditSurface(() => props.surface.id);
 const trouble = ref<string | null>(null);
-/** Straight edges can be opened; each with the end it starts at, walking counter-clockwise. */
-const walls = computed(() => {
-  const { ring, edgeIds, names } = outlineOf(props.surface.measured.shape);
-  return edgeIds.flatMap((id, k) => {
-    if (edgeIds.indexOf(id) !== k || edgeIds.lastIndexOf(id) !== k) return [];
-    const [from, to] = [ring[k], ring[(k + 1) % ring.length]];
-    const start = { bottom: 'left', right: 'bottom', top: 'right', left: 'top' }[sideOf({ from, to })];
-    return [{ value: id, label: edgeName(names?.[id] ?? id), start, lengthMm: distance(from, to) }];
-  });
-});
-const startOf = (edge: string): string => walls.value.find(({ value }) => value === edge)?.start ?? 'start';
+const walls = computed(() => openableWalls(props.surface.measured.shape));
+const edges = computed(() => walls.value.map(({ id, name }) => ({ value: id, label: name })));
+const startOf = (edge: string): string => walls.value.find(({ id }) => id === edge)?.start ?? 'start';
 
 function attempt(label: ChangeLabel, recipe: (doorways: Doorway[]) => void) {
   const issues = edit(label, ({ measured }) => {
@@ -43,15 +31,7 @@ function attempt(label: ChangeLabel, recipe: (doorways: Doorway[]) => void) {
 const add = (): void => {
   const [wall] = walls.value;
   if (!wall) return;
-  attempt('addDoorway', (doorways) => {
-    doorways.push({
-      id: nextId('door', doorways),
-      edge: wall.value,
-      fromStartMm: Math.round(wall.lengthMm * 0.1),
-      widthMm: Math.round(Math.min(800, wall.lengthMm * 0.5)),
-      depthMm: 60,
-    });
-  });
+  attempt('addDoorway', (doorways) => void doorways.push(startDoorway(wall, doorways)));
 };
 const remove = (index: number): void => {
   attempt('removeDoorway', (doorways) => {
@@ -71,7 +51,7 @@ const setLength = (index: number, key: 'fromStartMm' | 'widthMm' | 'depthMm') =>
       <ChoiceField
         label="In the edge"
         :value="doorway.edge"
-        :options="walls"
+        :options="edges"
         @choose="
           (edge) =>
             attempt('doorwayEdge', (list) => {

@@ -7,38 +7,20 @@ import type { Surface } from '@azulejo/core/job/job';
 import { roleName } from '@azulejo/core/messages/en/names';
 import type { SurfacePlan } from '@azulejo/core/plan/planned';
 import { TRIM_NAMES } from '@azulejo/core/messages/en/works';
-import { TRIMS, usualTrim, type Trim } from '@azulejo/core/takeoff/works/trims';
+import type { Trim } from '@azulejo/core/takeoff/works/trims';
 import { EDGE_ROLES, type EdgeRole } from '@azulejo/core/surface/edge';
 import ChoiceField from '../../fields/ChoiceField.vue';
 import FieldGrid from '../../fields/FieldGrid.vue';
 import LengthField from '../../fields/LengthField.vue';
 import { useBoardStore } from '../../stores/boardStore.ts';
-import { edgeTitle } from '../edgeTitle.ts';
 import { useEditSurface } from '../useEditSurface.ts';
+import { bareWalls, edgeRows, trimsOn } from './model.ts';
 
 const props = defineProps<{ surface: Surface; plan: SurfacePlan | null }>();
 const board = useBoardStore();
 const edit = useEditSurface(() => props.surface.id);
 
-const edges = computed(() => {
-  const { plan } = props;
-  if (!plan) return [];
-  const ids = [...new Set(plan.traced.edges.filter(({ isReveal }) => !isReveal).map(({ id }) => id))];
-  const doors = new Set(props.surface.measured.doorways.map(({ id }) => id));
-  return ids
-    .sort((a, b) => Number(doors.has(a)) - Number(doors.has(b)))
-    .map((id) => {
-      const traced = plan.traced.edges.find((edge) => edge.id === id);
-      return {
-        id,
-        name: edgeTitle(plan, id),
-        role: traced?.role ?? 'wall',
-        gapMm: traced?.gapMm ?? 0,
-        trim: props.surface.trims?.[id] ?? usualTrim(traced?.role ?? 'wall'),
-        own: id in props.surface.measured.edgeGapsMm,
-      };
-    });
-});
+const edges = computed(() => (props.plan ? edgeRows(props.surface, props.plan) : []));
 const roles = EDGE_ROLES.map((value) => ({ value, label: roleName(value) }));
 const usedRoles = computed(() => EDGE_ROLES.filter((role) => edges.value.some((edge) => edge.role === role)));
 
@@ -47,22 +29,12 @@ const setRole = (id: string, role: EdgeRole): void => {
     measured.roles[id] = role;
   });
 };
-/** Skirting runs along the walls of floors; nosing along fronts. */
-const trims = computed(() =>
-  TRIMS.filter((trim) => props.surface.kind === 'floor' || (trim !== 'skirting' && trim !== 'skirtingTile'))
-    .filter((trim) => props.surface.kind !== 'wall' || (trim !== 'nosing' && trim !== 'nosingTile'))
-    .map((value) => ({ value, label: TRIM_NAMES[value] })),
-);
+const trims = computed(() => trimsOn(props.surface.kind).map((value) => ({ value, label: TRIM_NAMES[value] })));
 const setTrim = (ids: readonly string[], trim: Trim) =>
   edit('whatAnEdgeEndsIn', (surface) => {
     surface.trims = { ...surface.trims, ...Object.fromEntries(ids.map((id) => [id, trim])) };
   });
-/** Walls that have no skirting yet. */
-const bareWalls = computed(() =>
-  props.surface.kind === 'floor'
-    ? edges.value.filter(({ role, trim }) => trim === 'none' && ['wall', 'focal', 'hidden'].includes(role)).map(({ id }) => id)
-    : [],
-);
+const bare = computed(() => bareWalls(props.surface.kind, edges.value));
 const setGap = (role: EdgeRole) => (mm: number) =>
   edit('perimeterGap', ({ measured }) => {
     measured.gapsMm[role] = mm;
@@ -117,9 +89,9 @@ const dropOwnGap = (id: string): void => {
         @choose="setTrim([edge.id], $event)"
       />
     </FieldGrid>
-    <div v-if="bareWalls.length > 0" class="row">
-      <Button text severity="secondary" @click="setTrim(bareWalls, 'skirtingTile')">Skirting from the tile along the walls</Button>
-      <Button text severity="secondary" @click="setTrim(bareWalls, 'skirting')">Skirting in lengths</Button>
+    <div v-if="bare.length > 0" class="row">
+      <Button text severity="secondary" @click="setTrim(bare, 'skirtingTile')">Skirting from the tile along the walls</Button>
+      <Button text severity="secondary" @click="setTrim(bare, 'skirting')">Skirting in lengths</Button>
     </div>
     <h3>Gap by role</h3>
     <FieldGrid three class="gaps">

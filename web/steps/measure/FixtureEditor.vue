@@ -7,11 +7,11 @@ import type { Surface } from '@azulejo/core/job/job';
 import type { SurfacePlan } from '@azulejo/core/plan/planned';
 import { fixtureSize, type Fixture } from '@azulejo/core/surface/fixture';
 import { formatLength, formatLengthWithUnit } from '@azulejo/core/units/formatLength';
-import { MM_PER_INCH } from '@azulejo/core/units/tape';
 import FieldGrid from '../../fields/FieldGrid.vue';
 import LengthField from '../../fields/LengthField.vue';
 import SwitchField from '../../fields/SwitchField.vue';
 import TextField from '../../fields/TextField.vue';
+import { coverOf } from './model.ts';
 import FixtureCopies from './FixtureCopies.vue';
 import FixtureSymbol from './FixtureSymbol.vue';
 import OutlineEditor from './OutlineEditor.vue';
@@ -48,13 +48,6 @@ const setCover = (key: 'widthMm' | 'heightMm') => (mm: number) =>
   change('fixtureCover', (fixture) => {
     if (fixture.cover) fixture.cover[key] = mm;
   });
-
-/** A plate that reaches over the cut by a finger's width all round. */
-function coverOf({ outline }: Fixture): NonNullable<Fixture['cover']> {
-  const { widthMm, heightMm } = fixtureSize(outline);
-  const wider = tape.value.system === 'metric' ? 20 : 0.75 * MM_PER_INCH;
-  return { widthMm: widthMm + wider, heightMm: heightMm + wider };
-}
 
 function rename(name: string): string | null {
   if (name === '') return 'Expected a name for the fixture.';
@@ -111,7 +104,7 @@ function rename(name: string): string | null {
         <YesNoField
           label="A cover hides the cut"
           :value="fixture.cover !== null"
-          @choose="(covered) => change('fixtureCover', (f) => (f.cover = covered ? coverOf(fixture) : null))"
+          @choose="(covered) => change('fixtureCover', (f) => (f.cover = covered ? coverOf(fixture, tape) : null))"
         />
         <YesNoField
           label="Seen as the middle"

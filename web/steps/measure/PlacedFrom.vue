@@ -2,13 +2,14 @@
 import { computed } from 'vue';
 import type { Surface } from '@azulejo/core/job/job';
 import type { Issue } from '@azulejo/core/result';
-import { lineOfEdge, measuresAt, placeFixture, type Fixture } from '@azulejo/core/surface/fixture';
+import type { Fixture } from '@azulejo/core/surface/fixture';
 import { outlineOf } from '@azulejo/core/surface/shapes/registry';
 import type { SurfacePlan } from '@azulejo/core/plan/planned';
 import ChoiceField from '../../fields/ChoiceField.vue';
 import FieldGrid from '../../fields/FieldGrid.vue';
 import LengthField from '../../fields/LengthField.vue';
 import { edgeTitle } from '../edgeTitle.ts';
+import { measuredFrom } from './model.ts';
 import { useAttempt } from '../useAttempt.ts';
 import { useTape } from '../../fields/useTape.ts';
 import TroubleNote from '../../fields/TroubleNote.vue';
@@ -36,18 +37,8 @@ const setMm = (k: 0 | 1) => (mm: number) => {
   return props.commit(k === 0 ? both({ ...first, mm }, second) : both(first, { ...second, mm }));
 };
 
-/** Measuring from another edge keeps the thing where it is; two edges that run the same way are refused. */
-function setEdge(k: 0 | 1, edge: string): void {
-  const { ring, edgeIds } = outlineOf(props.surface.measured.shape);
-  const linesOf = (from: Fixture['from']) => from.map((measure) => lineOfEdge(ring, edgeIds, measure.edge));
-  const [first, second] = props.placed.from;
-  const next = k === 0 ? both({ ...first, edge }, second) : both(first, { ...second, edge });
-  const [was, is] = [linesOf(props.placed.from), linesOf(next)];
-  const centre = was[0] && was[1] ? placeFixture(props.placed, [was[0], was[1]])?.centre : null;
-  const measured = centre && is[0] && is[1] ? measuresAt(props.placed, [is[0], is[1]], centre) : null;
-  const round = (mm: number): number => Math.round(mm * 1e4) / 1e4;
-  attempt(props.commit(measured ? both({ ...next[0], mm: round(measured[0]) }, { ...next[1], mm: round(measured[1]) }) : next));
-}
+/** Two edges that run the same way are refused. */
+const setEdge = (k: 0 | 1, edge: string): void => attempt(props.commit(measuredFrom(props.placed, props.surface.measured.shape, k, edge)));
 </script>
 
 <template>

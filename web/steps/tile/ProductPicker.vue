@@ -1,10 +1,11 @@
 <script setup lang="ts">
 import Select from 'primevue/select';
 import { computed, useId } from 'vue';
-import { actualSize, type Product } from '@azulejo/core/tile/product';
+import type { Product } from '@azulejo/core/tile/product';
 import { SHAPE_NAMES } from '@azulejo/core/messages/en/patterns';
-import { formatLength, formatLengthWithUnit } from '@azulejo/core/units/formatLength';
+import { sizeText } from './model.ts';
 import TileSwatch from './TileSwatch.vue';
+import { formatLengthWithUnit } from '@azulejo/core/units/formatLength';
 import { useTape } from '../../fields/useTape.ts';
 
 const props = defineProps<{ label: string; products: readonly Product[]; chosen: string }>();
@@ -14,10 +15,9 @@ const id = useId();
 const current = computed(() => props.products.find((product) => product.id === props.chosen));
 
 function sizeOf(product: Product): string {
-  const { widthMm, heightMm } = actualSize(product);
   const { kind } = product.shape;
   const shape = kind === 'rectangle' ? '' : `${SHAPE_NAMES[kind].toLowerCase()} `;
-  return `${shape}${formatLength(widthMm, tape.value)} x ${formatLengthWithUnit(heightMm, tape.value)}`;
+  return `${shape}${sizeText(product, tape.value)}`;
 }
 </script>
 

@@ -3,19 +3,18 @@ import Button from 'primevue/button';
 import { computed, nextTick, ref } from 'vue';
 import { PhListMagnifyingGlass, PhPencilSimple, PhPlus } from '@phosphor-icons/vue';
 import type { Job, Surface } from '@azulejo/core/job/job';
-import { partName, PATTERN_NAMES } from '@azulejo/core/messages/en/patterns';
-import { mixesWith } from '@azulejo/core/pattern/checkLaying';
 import { moduleOf, type Laying } from '@azulejo/core/pattern/laying';
-import { innerJointOf, partsOf } from '@azulejo/core/pattern/registry';
+import { innerJointOf } from '@azulejo/core/pattern/registry';
 import { layingOfTile } from '@azulejo/core/pattern/suitLaying';
-import { actualSize, hasWayUp, type Product } from '@azulejo/core/tile/product';
-import { formatLength, formatLengthWithUnit } from '@azulejo/core/units/formatLength';
+import { hasWayUp, type Product } from '@azulejo/core/tile/product';
+import { formatLengthWithUnit } from '@azulejo/core/units/formatLength';
 import ColourField from '../../fields/ColourField.vue';
 import FieldGrid from '../../fields/FieldGrid.vue';
 import LengthField from '../../fields/LengthField.vue';
 import { useAttempt } from '../useAttempt.ts';
 import { useEditSurface } from '../useEditSurface.ts';
 import { GROUTS } from '@azulejo/core/madeUp/grouts';
+import { partRows, withPart } from './model.ts';
 import ProductDialog from './product/ProductDialog.vue';
 import ProductListDialog from './list/ProductListDialog.vue';
 import ProductPicker from './ProductPicker.vue';
@@ -51,35 +50,10 @@ const pick = ({ productId, parts, jointMm, pattern, colours, partColours }: Layi
   partColours,
 });
 
-/** Another tile for a part is laid alone where it can't be mixed with those there were. */
-function choosePart(part: string, id: string): void {
-  const named = (other: string): Product | undefined => props.job.products.find((one) => one.id === other);
-  const [before, after] = [named(props.laying.parts[part] ?? ''), named(id)];
-  const mixes = before && after && mixesWith(before, after);
-  const partColours = Object.fromEntries(Object.entries(props.laying.partColours).filter(([other]) => other !== part || mixes));
-  attempt(props.edited.put('tileOfAPart', { parts: { ...props.laying.parts, [part]: id }, partColours }));
-}
-
-const parts = computed(() =>
-  Object.entries(partsOf(props.laying.pattern, moduleOf({ ...props.laying, parts: {} }, props.job.products))).map(([part, ideal]) => ({
-    part,
-    label: `${partName(part)} of the ${PATTERN_NAMES[props.laying.pattern.kind].toLowerCase()}`,
-    ideal: `${formatLength(ideal.widthMm, tape.value)} x ${formatLengthWithUnit(ideal.heightMm, tape.value)}`,
-    chosen: props.laying.parts[part] ?? '',
-  })),
-);
+const choosePart = (part: string, id: string): void =>
+  attempt(props.edited.put('tileOfAPart', withPart(props.laying, part, id, props.job.products)));
+const parts = computed(() => partRows(props.laying, props.job.products, tape.value));
 const innerMm = computed(() => innerJointOf(props.laying.pattern, moduleOf(props.laying, props.job.products)));
-const rectangles = computed(() => props.job.products.filter(({ shape }) => shape.kind === 'rectangle'));
-/** The nearest sizes come first. */
-const byNearness = (part: string): Product[] => {
-  const ideal = partsOf(props.laying.pattern, moduleOf({ ...props.laying, parts: {} }, props.job.products))[part];
-  const off = (one: Product): number => {
-    const { widthMm, heightMm } = actualSize(one);
-    return Math.abs(widthMm - ideal.widthMm) + Math.abs(heightMm - ideal.heightMm);
-  };
-  return [...rectangles.value].sort((a, b) => off(a) - off(b));
-};
-
 const setJoint = (jointMm: number) => props.edited.put('joint', { jointMm });
 const setJointColour = (colour: string): void => {
   edit('jointColour', (surface) => {
@@ -104,7 +78,7 @@ const setJointColour = (colour: string): void => {
     </div>
   </section>
   <section v-for="part in parts" :key="part.part" class="stack" data-field="parts">
-    <ProductPicker :label="part.label" :products="byNearness(part.part)" :chosen="part.chosen" @choose="choosePart(part.part, $event)" />
+    <ProductPicker :label="part.label" :products="part.tiles" :chosen="part.chosen" @choose="choosePart(part.part, $event)" />
     <p class="small soft">
       {{ part.ideal }} keeps every joint alike<template v-if="innerMm !== null"
         >; with this one its joint is <b class="figure">{{ formatLengthWithUnit(innerMm, tape) }}</b></template

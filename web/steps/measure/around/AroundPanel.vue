@@ -4,14 +4,14 @@ import { computed, ref } from 'vue';
 import { PhTrash } from '@phosphor-icons/vue';
 import type { Job, Surface } from '@azulejo/core/job/job';
 import { edgeName } from '@azulejo/core/messages/en/names';
-import { edgeLength, MEETINGS, type Link } from '@azulejo/core/surface/link';
-import { outlineOf } from '@azulejo/core/surface/shapes/registry';
+import { MEETINGS, type Link } from '@azulejo/core/surface/link';
 import { formatLength } from '@azulejo/core/units/formatLength';
 import ChoiceField from '../../../fields/ChoiceField.vue';
 import FieldGrid from '../../../fields/FieldGrid.vue';
 import { useJobStore } from '../../../stores/jobStore.ts';
 import { newId } from '../../newId.ts';
 import { useAttempt } from '../../useAttempt.ts';
+import { edgesToMeet, joinedTo } from '../model.ts';
 import UnfoldedView from './UnfoldedView.vue';
 import { useTape } from '../../../fields/useTape.ts';
 import TroubleNote from '../../../fields/TroubleNote.vue';
@@ -29,27 +29,15 @@ const MEETING_NAMES: Readonly<Record<Link['meets'], string>> = {
 const meetings = MEETINGS.map((value) => ({ value, label: MEETING_NAMES[value] }));
 
 const nameOf = (id: string): string => props.job.surfaces.find((other) => other.id === id)?.name ?? id;
-const shapeOf = (id: string) => props.job.surfaces.find((other) => other.id === id)?.measured.shape;
-function edgeLabel(surfaceId: string, edge: string): string {
-  const shape = shapeOf(surfaceId);
-  return edgeName((shape && outlineOf(shape).names?.[edge]) ?? edge);
-}
-const lengthOf = (end: Link['a']): string => {
-  const shape = shapeOf(end.surface);
-  return formatLength((shape && edgeLength(shape, end.edge)) ?? 0, tape.value);
-};
-const here = computed(() =>
-  props.job.links
-    .filter(({ a, b }) => a.surface === props.surface.id || b.surface === props.surface.id)
-    .map((link) => {
-      const [mine, theirs] = link.a.surface === props.surface.id ? [link.a, link.b] : [link.b, link.a];
-      return { link, mine, theirs };
-    }),
-);
+const measuredOf = (id: string) => props.job.surfaces.find((other) => other.id === id)?.measured;
 const edgesOf = (id: string) => {
-  const shape = shapeOf(id);
-  return shape ? [...new Set(outlineOf(shape).edgeIds)].map((value) => ({ value, label: edgeLabel(id, value) })) : [];
+  const measured = measuredOf(id);
+  return (measured ? edgesToMeet(measured) : []).map((edge) => ({ ...edge, value: edge.id, label: edge.name }));
 };
+const edgeLabel = (surfaceId: string, edge: string): string => edgesOf(surfaceId).find(({ id }) => id === edge)?.name ?? edgeName(edge);
+const lengthOf = ({ surface, edge }: Link['a']): string =>
+  formatLength(edgesOf(surface).find(({ id }) => id === edge)?.lengthMm ?? 0, tape.value);
+const here = computed(() => joinedTo(props.job, props.surface.id));
 const others = computed(() =>
   props.job.surfaces.filter(({ id }) => id !== props.surface.id).map(({ id, name }) => ({ value: id, label: name })),
 );

@@ -7,8 +7,6 @@ import type { Surface } from '@azulejo/core/job/job';
 import { describeLevels } from '@azulejo/core/messages/en/levels';
 import { SAFETY } from '@azulejo/core/messages/en/safety';
 import type { SurfacePlan } from '@azulejo/core/plan/planned';
-import { boxOf } from '@azulejo/core/geometry/ring';
-import { outlineOf } from '@azulejo/core/surface/shapes/registry';
 import type { Levels } from '@azulejo/core/surface/levels/levels';
 import type { Product } from '@azulejo/core/tile/product';
 import { formatLength } from '@azulejo/core/units/formatLength';
@@ -16,8 +14,8 @@ import LengthField from '../../../fields/LengthField.vue';
 import SwitchField from '../../../fields/SwitchField.vue';
 import TextField from '../../../fields/TextField.vue';
 import FieldGrid from '../../../fields/FieldGrid.vue';
-import { nextId } from '../../newId.ts';
 import { useEditSurface } from '../../useEditSurface.ts';
+import { nextReading, startReadings } from '../model.ts';
 import BaseForm from './BaseForm.vue';
 import BuildUpForm from './BuildUpForm.vue';
 import { useTape } from '../../../fields/useTape.ts';
@@ -35,32 +33,8 @@ function change(label: ChangeLabel, recipe: (levels: Levels) => void) {
     recipe(measured.levels);
   });
 }
-/** Nine places over the surface, in rows; each can be moved. */
-function start(): void {
-  const body = boxOf(outlineOf(props.surface.measured.shape).ring);
-  const at = (low: number, high: number, k: number): number => Math.round(low + (high - low) * (0.08 + 0.42 * k));
-  change('startLevels', (draft) => {
-    for (const row of [0, 1, 2])
-      for (const column of [0, 1, 2])
-        draft.readings.push({
-          id: `p${draft.readings.length + 1}`,
-          xMm: at(body.minX, body.maxX, column),
-          yMm: at(body.minY, body.maxY, row),
-          downMm: 1000,
-        });
-  });
-}
-function add(): void {
-  change('addLevel', (draft) => {
-    const last = draft.readings.at(-1);
-    draft.readings.push({
-      id: nextId('p', draft.readings).replace('-', ''),
-      xMm: (last?.xMm ?? 0) + 200,
-      yMm: last?.yMm ?? 0,
-      downMm: last?.downMm ?? 1000,
-    });
-  });
-}
+const start = () => change('startLevels', ({ readings }) => void readings.push(...startReadings(props.surface.measured.shape)));
+const add = () => change('addLevel', ({ readings }) => void readings.push(nextReading(readings)));
 const setReading = (k: number, key: 'xMm' | 'yMm' | 'downMm') => (mm: number) =>
   change('level', (draft) => {
     draft.readings[k][key] = mm;

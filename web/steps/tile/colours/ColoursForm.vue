@@ -4,7 +4,7 @@ import { computed, ref } from 'vue';
 import { PhEraser, PhShuffle, PhX } from '@phosphor-icons/vue';
 import type { Job, Surface } from '@azulejo/core/job/job';
 import { mixesWith } from '@azulejo/core/pattern/checkLaying';
-import { ONE_COLOUR, type Colours } from '@azulejo/core/pattern/colours';
+import type { ColourRule, Colours } from '@azulejo/core/pattern/colours';
 import { partName } from '@azulejo/core/messages/en/patterns';
 import { mixOf, moduleOf, type Laying } from '@azulejo/core/pattern/laying';
 import { partsOf } from '@azulejo/core/pattern/registry';
@@ -14,6 +14,7 @@ import FieldGrid from '../../../fields/FieldGrid.vue';
 import NumberField from '../../../fields/NumberField.vue';
 import SwitchField from '../../../fields/SwitchField.vue';
 import { useAttempt } from '../../useAttempt.ts';
+import { startRule, withCount, withoutTile, withTile } from '../model.ts';
 import TileSwatch from '../TileSwatch.vue';
 import type { EditedLaying } from '../useLaying.ts';
 import { useTape } from '../../../fields/useTape.ts';
@@ -62,32 +63,12 @@ const RULES = [
   { value: 'one', label: 'One tile, others by hand' },
 ] as const;
 
-function start(kind: Colours['rule']['kind']): Colours['rule'] {
-  switch (kind) {
-    case 'rows':
-      return { kind, rows: mixed.value.map(() => 1) };
-    case 'random':
-      return { kind, shares: mixed.value.map(() => Math.round(100 / mixed.value.length)), seed: 1 };
-    case 'gradient':
-      return { kind, towardsDeg: 0, seed: 1 };
-    default:
-      return { kind };
-  }
-}
-function add(id: string): void {
-  const others = [...colours.value.others, id];
-  const { rule } = colours.value;
-  choose({ ...colours.value, others, rule: colours.value.others.length === 0 && rule.kind === 'one' ? { kind: 'checkers' } : rule });
-}
-function remove(k: number): void {
-  const others = colours.value.others.filter((_, at) => at !== k - 1);
-  choose(others.length === 0 ? ONE_COLOUR : { ...colours.value, others, byHand: {} });
-}
+const start = (kind: ColourRule['kind']): ColourRule => startRule(kind, mixed.value.length);
+const add = (id: string): void => choose(withTile(colours.value, id));
+const remove = (k: number): void => choose(withoutTile(colours.value, k));
 const setCount = (k: number) => (count: number) => {
-  const { rule } = colours.value;
-  const changed = (list: readonly number[]): number[] => mixed.value.map((_, at) => (at === k ? count : (list[at] ?? 1)));
-  if (rule.kind === 'rows') return put({ ...colours.value, rule: { ...rule, rows: changed(rule.rows) } });
-  return rule.kind === 'random' ? put({ ...colours.value, rule: { ...rule, shares: changed(rule.shares) } }) : [];
+  const next = withCount(colours.value, k, count, mixed.value.length);
+  return next ? put(next) : [];
 };
 </script>
 

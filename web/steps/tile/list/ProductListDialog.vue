@@ -4,18 +4,18 @@ import Dialog from 'primevue/dialog';
 import InputText from 'primevue/inputtext';
 import { computed, ref } from 'vue';
 import { PhDownloadSimple, PhPencilSimple, PhStorefront, PhTrash, PhUploadSimple } from '@phosphor-icons/vue';
-import { productsCsv, takeGiven, type ProductTable } from '@azulejo/core/formats/productsCsv';
+import { productsCsv, type ProductTable } from '@azulejo/core/formats/productsCsv';
 import type { Job } from '@azulejo/core/job/job';
 import { describeIssue } from '@azulejo/core/messages/en/issues';
 import { SHAPE_NAMES } from '@azulejo/core/messages/en/patterns';
-import { actualSize, type Product } from '@azulejo/core/tile/product';
-import { formatLength, formatLengthWithUnit } from '@azulejo/core/units/formatLength';
-import { formatMoney } from '@azulejo/core/units/currency';
+import { formatLengthWithUnit } from '@azulejo/core/units/formatLength';
+import type { Product } from '@azulejo/core/tile/product';
 import { useJobStore } from '../../../stores/jobStore.ts';
 import { simulatedSupplier } from '../../../supplier/simulatedSupplier.ts';
 import type { Offer } from '../../../supplier/supplier.ts';
 import { readText } from '../../readText.ts';
 import { newId } from '../../newId.ts';
+import { findTiles, offerText, sizeText, takeOffer, takeRows } from '../model.ts';
 import TileSwatch from '../TileSwatch.vue';
 import { usersOf } from './usersOf.ts';
 import ReadingNote from '../../../fields/ReadingNote.vue';
@@ -32,17 +32,8 @@ const table = ref<ProductTable | null>(null);
 const told = ref<string | null>(null);
 const reading = useReading();
 
-const found = computed(() => {
-  const words = wanted.value.toLowerCase().split(/\s+/).filter(Boolean);
-  return props.job.products.filter((product) => {
-    const text = `${product.name} ${product.material} ${SHAPE_NAMES[product.shape.kind]} ${product.face} ${sizeOf(product)}`.toLowerCase();
-    return words.every((word) => text.includes(word));
-  });
-});
-const sizeOf = (product: Product): string => {
-  const { widthMm, heightMm } = actualSize(product);
-  return `${formatLength(widthMm, tape.value)} x ${formatLengthWithUnit(heightMm, tape.value)}`;
-};
+const found = computed(() => findTiles(props.job.products, wanted.value, tape.value));
+const sizeOf = (product: Product): string => sizeText(product, tape.value);
 
 function remove(product: Product): void {
   const users = usersOf(props.job, product.id);
@@ -64,31 +55,11 @@ async function ask(): Promise<void> {
     told.value = error instanceof Error ? error.message : 'The supplier does not answer.';
   }
 }
-/** Takes over price and batches from the supplier. */
 function take(product: Product, offer: Offer): void {
-  jobs.change('supplierPrice', (draft) => {
-    const target = draft.products.find(({ id }) => id === product.id);
-    if (!target) return;
-    target.boxPrice = offer.boxPrice;
-    target.lots = offer.lots.map(({ code, shade, calibre, boxes }, k) => ({
-      id: `lot-${k + 1}`,
-      code,
-      shade,
-      calibre,
-      pieces: boxes * product.piecesPerBox,
-    }));
-  });
+  jobs.change('supplierPrice', (draft) => takeOffer(draft, offer));
   told.value = `"${product.name}" has the supplier's price and lots now.`;
 }
-const answerOf = ({ id }: Product): string => {
-  const offer = offers.value?.get(id);
-  if (!offer) return 'not carried';
-  const stock =
-    offer.stockBoxes === 0
-      ? 'none in stock'
-      : `${offer.stockBoxes} boxes in ${offer.lots.length === 1 ? 'one lot' : `${offer.lots.length} lots`}`;
-  return `${formatMoney(offer.boxPrice, props.job.currency)} a box, ${stock}, more in ${offer.leadDays} days`;
-};
+const answerOf = ({ id }: Product): string => offerText(offers.value?.get(id), props.job.currency);
 
 function save(): void {
   const link = document.createElement('a');
@@ -112,16 +83,9 @@ async function read(event: Event): Promise<void> {
     told.value = 'The table could not be read. Expected rows of a CSV file as "Save as CSV" writes them.';
   }
 }
-/** Tiles of an id that is on the list take its place; the others are added. */
 function keepRows(): void {
   const { products: rows = [], given = [], ignored = [] } = table.value ?? {};
-  const issues = jobs.change('readTiles', (draft) => {
-    for (const [k, row] of rows.entries()) {
-      const at = draft.products.findIndex(({ id }) => id === row.id);
-      if (at === -1) draft.products.push({ ...row, id: row.id || newId('tile') });
-      else draft.products[at] = takeGiven(draft.products[at], row, given[k] ?? []);
-    }
-  });
+  const issues = jobs.change('readTiles', (draft) => takeRows(draft, { products: rows, given }, () => newId('tile')));
   table.value = null;
   told.value = issues[0]
     ? describeIssue(issues[0], tape.value)

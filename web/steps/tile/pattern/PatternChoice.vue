@@ -3,9 +3,9 @@ import { computed } from 'vue';
 import { MISFIT_WORDS, PATTERN_NAMES } from '@azulejo/core/messages/en/patterns';
 import type { Laying } from '@azulejo/core/pattern/laying';
 import { PATTERNS, type PatternId } from '@azulejo/core/pattern/registry';
-import { layingOfKind } from '@azulejo/core/pattern/suitLaying';
 import type { Product } from '@azulejo/core/tile/product';
 import PictureChoice from '../../../fields/PictureChoice.vue';
+import { layingsByKind } from '../model.ts';
 import PatternPreview from './PatternPreview.vue';
 
 /** Every kind of pattern in the chosen tile, or in the first of the list that can be laid so. */
@@ -14,9 +14,7 @@ const emit = defineEmits<{ choose: [laying: Laying]; rest: [laying: Laying, even
 
 const kinds = Object.keys(PATTERNS) as PatternId[];
 /** Null where no tile of the list can be laid so. */
-const layings = computed(
-  () => new Map(kinds.map((kind) => [kind, layingOfKind(kind, props.laying, props.products, props.kerfMm)] as const)),
-);
+const layings = computed(() => layingsByKind(props.laying, props.products, props.kerfMm));
 const upright = (kind: PatternId): Laying | null => {
   const laying = layings.value.get(kind);
   return laying ? { ...laying, turnDeg: 0, mirrored: false } : null;

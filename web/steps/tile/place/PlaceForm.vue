@@ -19,6 +19,7 @@ import ChoiceField from '../../../fields/ChoiceField.vue';
 import SwitchField from '../../../fields/SwitchField.vue';
 import YesNoField from '../../../fields/YesNoField.vue';
 import { useEditSurface } from '../../useEditSurface.ts';
+import { samePlace } from '../model.ts';
 import { useJobStore } from '../../../stores/jobStore.ts';
 
 /** Where a surface is, what it is laid on and in, and what else is done to it. */
@@ -46,19 +47,11 @@ const asUsual = () =>
   edit('asThePlaceAsksFor', (surface) => {
     delete surface.works;
   });
-/** The whole room is in the same place and stands on the same; adhesive and grout stay with the surface. */
 const sameForRoom = () =>
   jobs.change(changeLabel('theSameForTheRoom', room.value?.name), (draft) => {
-    const { place, load, heated } = props.surface.works ?? {};
     for (const { id } of alike.value) {
       const other = draft.surfaces.find((one) => one.id === id);
-      if (other)
-        other.works = {
-          ...other.works,
-          ...(place ? { place } : {}),
-          ...(load ? { load } : {}),
-          ...(heated === undefined ? {} : { heated }),
-        };
+      if (other) other.works = samePlace(props.surface.works, other.works);
     }
   });
 </script>
