@@ -22,9 +22,11 @@ export function frozen<T>(value: T): T {
   return value;
 }
 
+/** Read once: the list to begin with is long. */
+const empty = frozen(startJob('job', 'Trial', METRIC_TAPE));
+
 /** A job of one rectangular surface with one tile, frozen; lengths in mm. For tests and benches. */
 export function jobOfOne({ size, tile, jointMm, gapMm = 5, surface, measured, directional = false }: WantedJob): Job {
-  const empty = startJob('job', 'Trial', METRIC_TAPE);
   const gapsMm = { wall: gapMm, focal: gapMm, hidden: gapMm, worktop: gapMm, exposed: gapMm, threshold: gapMm, continues: gapMm };
   const dimensions = { widthMm: tile[0], heightMm: tile[1] };
   const plain = startSurface(empty, 's', 'Trial', 'wall', ...size);

@@ -109,9 +109,11 @@ const EMPTY = {
 /** An edge before anything is laid along it. */
 export const emptyTally = (owner: LineOwner): EdgeTally => ({ owner, ...EMPTY });
 
-/** The same edge again before anything is laid along it. */
+/** The same edge again before anything is laid along it: field by field, as each trial begins with it. */
 export function clearTally(tally: EdgeTally): void {
-  Object.assign(tally, EMPTY);
+  tally.cutMm = tally.smallMm = tally.sliverMm = tally.thinMm = tally.mainCutMm = tally.halfMm = tally.shareMm = tally.openMm2 = 0;
+  tally.thinnestMm = tally.thinnestMainMm = Infinity;
+  tally.widestMm = tally.fullMm = 0;
 }
 
 /** How an edge comes out; undefined where none has this name. */
