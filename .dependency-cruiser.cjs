@@ -47,7 +47,7 @@ module.exports = {
       from: { path: '^core/', pathNot: '\\.test\\.ts$' },
       to: {
         path: 'node_modules/',
-        pathNot: 'node_modules/(zod|clipper2-ts|immer|papaparse|@types/papaparse|dxf-parser|fast-xml-parser|svgpath)/',
+        pathNot: 'node_modules/(zod|clipper2-ts|immer|papaparse|@types/papaparse|dxf-parser|fast-xml-parser|svgpath|devalue)/',
       },
     },
     {

@@ -1,5 +1,6 @@
 // Builds what is asked for (core, cli, server, web) where sources are newer than the last build.
 import { spawnSync } from 'node:child_process';
+import { createHash } from 'node:crypto';
 import { cpSync, existsSync, mkdirSync, readFileSync, readdirSync, statSync, writeFileSync } from 'node:fs';
 import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
@@ -28,9 +29,9 @@ function isFresh(name, folders) {
   return existsSync(stamp) && statSync(stamp).mtimeMs >= newest(folders);
 }
 
-function run(command, args, cwd = root) {
+function run(command, args, cwd = root, environment = {}) {
   // What builders print goes to standard error, so that a command's own output stays clean.
-  const { status } = spawnSync(command, args, { cwd, stdio: ['ignore', 2, 2] });
+  const { status } = spawnSync(command, args, { cwd, stdio: ['ignore', 2, 2], env: { ...process.env, ...environment } });
   if (status !== 0) process.exit(status ?? 1);
 }
 
@@ -54,6 +55,16 @@ function compress(folder) {
   }
 }
 
+/** What tells one release of the core from another: any byte of it, or another version of what it uses. */
+export function coreRelease() {
+  const hash = createHash('sha256').update(readFileSync(join(root, 'package-lock.json')));
+  const files = readdirSync(join(root, 'core'), { recursive: true }).filter(
+    (name) => /\.ts$/.test(name) && !/\.test\.ts$|^(dist|node_modules)\b/.test(name),
+  );
+  for (const name of files.sort()) hash.update(`\n${name.replaceAll('\\', '/')}\n`).update(readFileSync(join(root, 'core', name)));
+  return hash.digest('hex');
+}
+
 const stamp = (name) => writeFileSync(join(root, name, 'dist/.built'), '');
 
 /** Builds the named parts; `web` brings its own copy of the core. */
@@ -62,12 +73,15 @@ export function build(parts) {
   for (const part of parts) {
     if (part === 'web') {
       if (isFresh('web', ['core', 'web'])) continue;
-      run(join(root, 'node_modules/.bin/vite'), ['build', '--logLevel', 'error'], join(root, 'web'));
+      run(join(root, 'node_modules/.bin/vite'), ['build', '--logLevel', 'error'], join(root, 'web'), { AZULEJO_CORE: coreRelease() });
       compress(join(root, 'web/dist/assets'));
     } else {
       if (isFresh(part, ['core', part])) continue;
       run(tsc, ['-b', part]);
-      if (part === 'server') copyQueries('server');
+      if (part === 'server') {
+        copyQueries('server');
+        writeFileSync(join(root, 'server/dist/core-release'), coreRelease());
+      }
     }
     stamp(part);
   }

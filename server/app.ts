@@ -14,6 +14,9 @@ import { exportRoutes } from './exports/exportRoutes.ts';
 import { glanceRoutes } from './jobs/glanceRoutes.ts';
 import { JobRepository } from './jobs/jobRepository.ts';
 import { jobRoutes } from './jobs/jobRoutes.ts';
+import { LayoutRepository } from './layouts/layoutRepository.ts';
+import { layoutRoutes } from './layouts/layoutRoutes.ts';
+import type { LayoutStore } from './layouts/layoutStore.ts';
 import { readBody } from './readBody.ts';
 import { refuseForeignOrigins, type Welcome } from './refuseForeignOrigins.ts';
 import { doorRoutes } from './web/doorRoutes.ts';
@@ -29,6 +32,8 @@ export interface AppOptions {
   readonly database: Database;
   readonly writeExport: DoWork<'export'>;
   readonly takeGlance: DoWork<'glance'>;
+  /** Where layouts are kept, and by which release of the core; null where it is not known. */
+  readonly layouts?: { readonly store: LayoutStore; readonly release: string | null };
   /** Daily copies; null keeps none. */
   readonly copies: Copies | null;
   /** The built web application; null serves the API alone. */
@@ -87,6 +92,8 @@ export async function buildApp(options: AppOptions): Promise<FastifyInstance> {
   await app.register(jobRoutes(jobs, site, keepCopy), { prefix: '/api' });
   await app.register(siteRoutes(site), { prefix: '/api' });
   await app.register(glanceRoutes(jobs, options.takeGlance), { prefix: '/api' });
+  const { store = new LayoutRepository(database), release = null } = options.layouts ?? {};
+  await app.register(layoutRoutes(jobs, store, release), { prefix: '/api' });
   await app.register(exportRoutes(jobs, site, options.writeExport), { prefix: '/api' });
   if (copies) await app.register(copyRoutes(jobs, site, copies), { prefix: '/api' });
   app.get('/api/docs', { schema: { hide: true } }, () => app.swagger());

@@ -13,6 +13,8 @@ import { RescueNote } from './copies/rescueNote.ts';
 import type { Database } from './db/database.ts';
 import { takePort } from './frontDoor.ts';
 import { openData } from './openData.ts';
+import { coreRelease } from './layouts/coreRelease.ts';
+import { LayoutRepository } from './layouts/layoutRepository.ts';
 import { JobRepository } from './jobs/jobRepository.ts';
 import { SiteRepository } from './site/siteRepository.ts';
 import { addressesOfMachine, hostNames, isLoopback, readSettings, type Settings } from './settings.ts';
@@ -47,13 +49,17 @@ async function start(): Promise<void> {
   const jobs = new JobRepository(database);
   const site = new SiteRepository(database, jobs);
   for (const file of settings.jobFiles) await addJob(jobs, file, settings.withSite ? site : null);
-  const [exports, glances] = [startWorkLine('export'), startWorkLine('glance')];
+  const layouts = new LayoutRepository(database);
+  const release = coreRelease();
+  const kept = release === null ? null : { store: layouts, release };
+  const [exports, glances] = [startWorkLine('export', { layouts: kept }), startWorkLine('glance', { layouts: kept })];
   const loopback = isLoopback(settings.host);
   const answers: RequestListener[] = [];
   const app = await buildApp({
     database,
     writeExport: exports.work,
     takeGlance: glances.work,
+    layouts: { store: layouts, release },
     copies: { copies, note },
     webFolder: WEB,
     requestsPerMinute: loopback ? null : 1200,

@@ -59,7 +59,8 @@ export default defineConfig({
       },
     }),
   ],
-  define: { __BUILD__: JSON.stringify(new Date().toISOString()) },
+  // The build names the release of the core; without a name, nothing is taken over from the server.
+  define: { __BUILD__: JSON.stringify(new Date().toISOString()), __CORE__: JSON.stringify(process.env.AZULEJO_CORE ?? '') },
   resolve: { conditions: ['azulejo-source', 'module', 'browser', 'production', 'import', 'default'] },
   worker: { format: 'es' },
   build: { target: 'es2023', assetsInlineLimit: 0, modulePreload: { polyfill: false } },

@@ -7,6 +7,7 @@ import { jobOfOne } from '@azulejo/core/samples/testJob';
 import { NEW_PLACES, type TestPlace } from '../../testing/databases.ts';
 import { JobRepository } from '../jobs/jobRepository.ts';
 import { documentOf } from '../jobs/jobRows.ts';
+import { LayoutRepository } from '../layouts/layoutRepository.ts';
 import { SiteRepository } from '../site/siteRepository.ts';
 import type { Database } from './database.ts';
 import { migrate, migrationNames } from './migrate.ts';
@@ -76,6 +77,8 @@ const STORED: Readonly<Record<string, (database: Database, id: string, state: nu
   },
   '006_own_history.sql': (database, id) =>
     database.query(`UPDATE job_change SET made_by = 'phone', person = 'Ines' WHERE job_id = $1::text`, [id]),
+  '007_layouts.sql': (database, _id, state) =>
+    new LayoutRepository(database).keep([{ key: HASH, content: Buffer.from(`laid ${state}`).toString('base64') }]),
 };
 
 test('every migration has what was stored in its state', () => expect(Object.keys(STORED)).toEqual(NAMES));
@@ -126,6 +129,11 @@ describe.each(NEW_PLACES)('what was stored in every earlier state comes through 
       expect(undone.job.surfaces[0].jointMm).toBe(before(id).surfaces[0].jointMm);
       expect(undone.job.surfaces[0].measured).toEqual(job.surfaces[0].measured);
     }
+  });
+
+  test('layouts, as they were kept first', async () => {
+    const [kept] = await new LayoutRepository(database).find([HASH]);
+    expect(Buffer.from(kept.content, 'base64').toString()).toBe(`laid ${NAMES.indexOf('007_layouts.sql')}`);
   });
 
   test('ticks, the log and its photos, each to be told of from now on', async () => {

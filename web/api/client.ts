@@ -125,6 +125,8 @@ export const api = {
   },
   takeGlance: (id: string, sketch: readonly string[]) =>
     ask<Glance>('GET', `${jobUrl(id)}/glance?${new URLSearchParams({ sketch: sketch.join(',') }).toString()}`, thingWith('attention')),
+  listLayouts: (id: string, release: string) =>
+    ask<{ layouts: string[] }>('GET', `${jobUrl(id)}/layouts?${new URLSearchParams({ release }).toString()}`, thingWith('layouts')),
   startJob: (job: NewJob) => ask<{ id: string }>('POST', '/jobs', named, job),
   importJob: (text: string) => ask<{ id: string }>('POST', '/jobs/import', named, text),
   findJob: (id: string, since?: number, change?: string) => {

@@ -10,8 +10,21 @@ jest.unstable_mockModule('../saving/lastSeen.ts', () => ({
     find: (key: string) => Promise.resolve(seen.get(key) ?? null),
   },
 }));
-const released = globalThis as { __BUILD__?: string };
+/** What the server keeps, by job; null where it does not answer. */
+const server = new Map<string, readonly string[] | null>();
+const askedFor: string[] = [];
+jest.unstable_mockModule('../api/client.ts', () => ({
+  api: {
+    listLayouts: (id: string, release: string) => {
+      askedFor.push(`${id} ${release}`);
+      const layouts = server.get(id);
+      return layouts ? Promise.resolve({ layouts }) : Promise.reject(new Error('expected in this test'));
+    },
+  },
+}));
+const released = globalThis as { __BUILD__?: string; __CORE__?: string };
 released.__BUILD__ = 'now';
+released.__CORE__ = 'core';
 const { handKept, keepPlan, keptPlan } = await import('./keptPlan.ts');
 
 const job = demoJob('ferry-kiosk');
@@ -25,11 +38,15 @@ function newWorker(refuses = false) {
     handed.push(surfaces.map(({ surfaceId }) => surfaceId));
     return refuses ? Promise.reject(new Error('expected in this test')) : Promise.resolve();
   };
-  return { handed, worker: { remember } as unknown as Remote<Planner> };
+  const packed: (readonly string[])[] = [];
+  const rememberPacked = (layouts: readonly string[]): Promise<void> => Promise.resolve(void packed.push(layouts));
+  return { handed, packed, worker: { remember, rememberPacked } as unknown as Remote<Planner> };
 }
 
 beforeEach(() => {
   seen.clear();
+  server.clear();
+  askedFor.length = 0;
   released.__BUILD__ = 'now';
 });
 
@@ -59,4 +76,26 @@ test('what another release planned is handed to nobody; a worker that takes noth
   const { handed, worker } = newWorker();
   await handKept(worker, job.id);
   expect(handed).toEqual([]);
+});
+
+test('what this browser knows nothing of is taken from the server, asked once for all workers; from one that does not answer nothing', async () => {
+  server.set('another', ['a', 'b']);
+  const [one, other] = [newWorker(), newWorker()];
+  await Promise.all([handKept(one.worker, 'another'), handKept(other.worker, 'another')]);
+  expect([one.packed, other.packed, one.handed]).toEqual([[['a', 'b']], [['a', 'b']], []]);
+  await handKept(one.worker, 'away');
+  expect([one.packed, askedFor]).toEqual([
+    [['a', 'b'], []],
+    ['another core', 'away core'],
+  ]);
+});
+
+test('what this browser has kept is not asked for; a page whose core has no name asks for nothing', async () => {
+  await keepPlan(job, plan);
+  const { worker, packed } = newWorker();
+  await handKept(worker, job.id);
+  released.__CORE__ = '';
+  await handKept(worker, 'nameless');
+  released.__CORE__ = 'core';
+  expect([packed, askedFor]).toEqual([[[]], []]);
 });

@@ -8,6 +8,7 @@ import { lookingLonger, type LookedLonger } from '@azulejo/core/cuts/offCuts/loo
 import { MOST_ROUNDS } from '@azulejo/core/takeoff/consumption';
 import { completePlan, layOutOrTell, type Plan, type Unplanned } from '@azulejo/core/plan';
 import { briefOf, type SurfaceBrief } from '@azulejo/core/plan/layout/briefOf';
+import { rememberKept } from '@azulejo/core/plan/layout/keptLayouts';
 import { knownLayout, rememberLayout, rememberPlanned } from '@azulejo/core/plan/layout/knownLayouts';
 import { comparedSurfaces, compareWay, waysOf, type BrokenVariant, type ComparedVariant } from '@azulejo/core/compare/compareVariants';
 import { drawSurface } from '@azulejo/core/plan/layout/drawSurface';
@@ -17,6 +18,7 @@ import { compareSetouts, planCompared, type ComparedSetout, type ComparisonProgr
 import { cutRuleOf, shareOut } from '@azulejo/core/plan/share/shareOut';
 import { stonesOf, type Ashlar } from '@azulejo/core/pattern/kinds/ashlar';
 import type { Module } from '@azulejo/core/pattern/repeat';
+import { unpack } from './unpack.ts';
 
 /** A setout to choose, with the plan it leads to. */
 export type ShownSetout = Omit<ComparedSetout, 'laid'> & { readonly plan: SurfacePlan };
@@ -170,6 +172,13 @@ async function compare(
 const planner = {
   /** Takes over what another page planned of a job: surfaces that stayed as they were are not laid out again. */
   remember: (job: Job, surfaces: readonly SurfacePlan[]): void => rememberPlanned(job, surfaces, memory),
+  /** Takes over layouts as the server keeps them; one that can't be read is left out. */
+  rememberPacked: async (packed: readonly string[]): Promise<void> => {
+    for (const content of packed)
+      await unpack(content)
+        .then((text) => rememberKept(text, memory))
+        .catch(() => undefined);
+  },
   drawSurface: ({ rules, surface }: SurfaceBrief) => drawSurface(rules, surface, memory),
   planSurface,
   /** Gives up the plan that is being worked out. */

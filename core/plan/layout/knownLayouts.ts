@@ -14,7 +14,10 @@ export const knownLayout = (brief: SurfaceBrief, memory: Memory): SurfaceLayout 
 
 /** Keeps the layout of a surface, and gives it. */
 export const rememberLayout = (brief: SurfaceBrief, layout: SurfaceLayout, memory: Memory): SurfaceLayout =>
-  memory.keep(LAYOUTS, textOf(brief), layout);
+  rememberFrom(textOf(brief), layout, memory);
+
+/** Keeps a layout under the text of what it was made from. */
+export const rememberFrom = (text: string, layout: SurfaceLayout, memory: Memory): SurfaceLayout => memory.keep(LAYOUTS, text, layout);
 
 /** Takes over the layouts of a job that was planned elsewhere by the same release: a surface that stayed as it was is not laid out again. */
 export function rememberPlanned(job: Job, layouts: readonly SurfaceLayout[], memory: Memory): void {
