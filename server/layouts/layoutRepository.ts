@@ -2,7 +2,7 @@ import type { Database } from '../db/database.ts';
 import { readQueries } from '../db/readQueries.ts';
 import type { KeptLayout, LayoutStore } from './layoutStore.ts';
 
-const SQL = readQueries(import.meta.url, ['findLayouts', 'keepLayouts', 'thinLayouts']);
+const SQL = readQueries(import.meta.url, ['findLayouts', 'keepLayouts', 'thinLayouts', 'forgetLayouts']);
 
 /** What layouts may take up in all, bytes: some hundred jobs of many surfaces. */
 const MOST_BYTES = 100e6;
@@ -16,8 +16,14 @@ export class LayoutRepository implements LayoutStore {
     [this.database, this.mostBytes] = [database, mostBytes];
   }
 
-  find(keys: readonly string[]): Promise<readonly KeptLayout[]> {
-    return this.database.query<KeptLayout>(SQL.findLayouts, [JSON.stringify(keys)]);
+  /** None where they can't be read: then it begins anew. */
+  async find(keys: readonly string[]): Promise<readonly KeptLayout[]> {
+    try {
+      return await this.database.query<KeptLayout>(SQL.findLayouts, [JSON.stringify(keys)]);
+    } catch {
+      await this.database.query(SQL.forgetLayouts).catch(() => undefined);
+      return [];
+    }
   }
 
   async keep(layouts: readonly KeptLayout[]): Promise<void> {

@@ -87,6 +87,18 @@ describe.each(NEW_PLACES)('layouts kept in %s', (_name, newPlace) => {
     expect(knownLayout(briefs[0], memory)).toBeUndefined();
   });
 
+  test('where they can not be read none is found, and keeping begins anew', async () => {
+    const whole = new LayoutRepository(database);
+    const one = { key: keyOf('one'), content: Buffer.from('one').toString('base64') };
+    await whole.keep([one]);
+    const query: Database['query'] = (sql, parameters) =>
+      sql.includes('encode(content') ? Promise.reject(new Error('expected in this test')) : database.query(sql, parameters);
+    expect(await new LayoutRepository({ ...database, query }).find([one.key])).toEqual([]);
+    expect(await whole.find([one.key])).toEqual([]);
+    await whole.keep([one]);
+    expect(await whole.find([one.key])).toEqual([one]);
+  });
+
   test('a browser of the same core is given them, one of another none', async () => {
     const store = new LayoutRepository(database);
     const jobs = new JobRepository(database);
