@@ -11,6 +11,9 @@ import { pack, unpack } from './pack.ts';
 export const layoutKey = (release: string, brief: SurfaceBrief): string =>
   createHash('sha256').update(`${release}\n`).update(textOf(brief)).digest('hex');
 
+/** A layout of more cut pieces is worked out again sooner than it is written, read and sent. */
+const MOST_CUTS = 5000;
+
 /**
  * Lets a memory recall what is kept of the surfaces of a job. Gives what keeps the rest, once the job was planned with that memory.
  * What can't be read is worked out anew. Throws what the store throws.
@@ -32,7 +35,7 @@ export async function recall(job: Job, release: string, memory: Memory, store: L
   return async () => {
     const made = fresh.flatMap(({ key, brief }) => {
       const layout = knownLayout(brief, memory);
-      return layout ? [{ key, content: pack(writeKept(brief, layout)) }] : [];
+      return layout && layout.cuts.length <= MOST_CUTS ? [{ key, content: pack(writeKept(brief, layout)) }] : [];
     });
     if (made.length > 0) await store.keep(made);
   };

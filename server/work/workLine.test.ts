@@ -11,6 +11,10 @@ const THREAD = new URL(
       if (job.name === 'dies') process.exit(1);
       if (job.name === 'throws') throw new Error('expected in this test');
       if (job.name === 'refuses') parentPort.postMessage({ code: 'export/not-found' });
+      if (job.name === 'diesLater') {
+        parentPort.postMessage({ done: { name: job.name, content: '' } });
+        throw new Error('expected in this test');
+      }
       if (job.name === 'works') parentPort.postMessage({ done: { name: job.name, content: '' } });
     });
   `)}`,
@@ -74,4 +78,12 @@ test.each([
   const done = await line.work(task('works'));
   await line.close();
   expect([done, kept]).toEqual([{ name: 'r', content: JSON.stringify(told) }, [{ key: 'new', content: 'n' }]]);
+});
+
+test('a thread that ends after its task, while it tells what is to be kept, takes nothing with it: the next task has another', async () => {
+  const line = startWorkLine('export', { thread: THREAD, limitMs: 4000 });
+  expect(await codeOf(line.work(task('diesLater')))).toBe('done');
+  await new Promise((resolve) => setTimeout(resolve, 300));
+  expect(await codeOf(line.work(task('works')))).toBe('done');
+  await line.close();
 });

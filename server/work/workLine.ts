@@ -65,6 +65,11 @@ export function startWorkLine<K extends WorkKind>(
         );
       if ('keep' in message) layouts?.store.keep(message.keep).catch(() => undefined);
     });
+    // It may end between two tasks too, while it tells what is to be kept: the next task has another.
+    started.on('error', () => undefined);
+    started.once('exit', () => {
+      if (worker === started) worker = null;
+    });
     return started;
   }
 
@@ -87,7 +92,6 @@ export function startWorkLine<K extends WorkKind>(
       const giveUp = (code: ErrorCode): void => {
         settle();
         worker = null;
-        running.on('error', () => undefined);
         void running.terminate();
         reject(new ApiError(code));
       };

@@ -31,17 +31,26 @@ const store: LayoutStore = {
   keep: (layouts) => Promise.resolve(tell({ keep: layouts })),
 };
 
+const NOTHING = (): Promise<void> => Promise.resolve();
 const explain = (error: unknown): string => (error instanceof Error ? (error.stack ?? error.message) : String(error));
 
 async function run(task: { readonly job: Job }): Promise<void> {
   if (getHeapStatistics().used_heap_size > ENOUGH) memory = new Memory();
+  const keepRest = await answered(task);
+  // The task has its answer: what goes wrong from here on is no other's.
+  await keepRest().catch((error: unknown) => void process.stderr.write(`${explain(error)}\n`));
+}
+
+/** Does one task and answers it; gives what keeps what was laid out for it. */
+async function answered(task: { readonly job: Job }): Promise<() => Promise<void>> {
   try {
-    const keepRest = release === null ? null : await recall(task.job, release, memory, store);
+    const keepRest = release === null ? NOTHING : await recall(task.job, release, memory, store);
     tell({ done: await work(task, memory) });
-    await keepRest?.();
+    return keepRest;
   } catch (error) {
     if (!(error instanceof ApiError)) process.stderr.write(`${explain(error)}\n`);
     tell({ code: error instanceof ApiError ? error.code : 'work/failed' });
+    return NOTHING;
   }
 }
 
