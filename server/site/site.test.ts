@@ -135,7 +135,7 @@ describe.each(NEW_PLACES)('what is kept beside jobs in %s', (_database, newPlace
     expect((await jobs.find('counted')).job.surfaces[0].counted).toBeUndefined();
     for (let k = 0; k < 2; k++) await site.addTicks('counted', [first]);
     expect((await jobs.find('counted')).job.surfaces[0]).toMatchObject({ counted, setout });
-    expect(await jobs.find('counted')).toMatchObject({ version: 2, undoLabel: 'Labels kept' });
+    expect(await jobs.find('counted')).toMatchObject({ version: 2, undoLabel: 'labelsKept' });
     expect(await site.listTicks('counted')).toHaveLength(1);
     // Another phone's first tick changes nothing of it; of a surface that is gone, the tick alone is kept.
     const other = {
