@@ -63,7 +63,10 @@ describe.each(NEW_PLACES)('layouts kept in %s', (_name, newPlace) => {
     await keepRest();
 
     const second = new Memory();
-    const nothing = await recall(job, 'r1', second, { ...bound(store), keep: () => Promise.reject(new Error('nothing is new')) });
+    const nothing = await recall(job, 'r1', second, {
+      find: (keys) => store.find(keys),
+      keep: () => Promise.reject(new Error('nothing is new')),
+    });
     for (const brief of briefs) expect(knownLayout(brief, second)).toBeDefined();
     expect(JSON.stringify(plan(job, second))).toBe(planned);
     await nothing();
@@ -133,5 +136,3 @@ describe.each(NEW_PLACES)('layouts kept in %s', (_name, newPlace) => {
     await app.close();
   });
 });
-
-const bound = (store: LayoutRepository) => ({ find: (keys: readonly string[]) => store.find(keys) });

@@ -11,7 +11,7 @@ import { pack, unpack } from './pack.ts';
 export const layoutKey = (release: string, brief: SurfaceBrief): string =>
   createHash('sha256').update(`${release}\n`).update(textOf(brief)).digest('hex');
 
-/** A layout of more cut pieces is worked out again sooner than it is written, read and sent. */
+/** A layout of more cut pieces is not kept: its text would take the memory that the next plan may need. */
 const MOST_CUTS = 5000;
 
 /**
