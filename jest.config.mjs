@@ -4,6 +4,17 @@ const file = (name) => fileURLToPath(new URL(name, import.meta.url));
 
 const SWC = { jsc: { target: 'es2022', parser: { syntax: 'typescript' } }, module: { type: 'es6' } };
 
+/** What only computes: its tests share what they load. */
+const FIGURES = {
+  displayName: 'figures',
+  rootDir: '.',
+  runner: 'jest-light-runner',
+  setupFiles: [file('testing/loadedOnce.mjs')],
+  testMatch: ['<rootDir>/core/**/*.test.ts', '<rootDir>/web/{board,steps}/**/*.test.ts'],
+  modulePathIgnorePatterns: ['/dist/'],
+};
+
+/** What lives beside others (servers, windows, phones): each file of tests has a world to itself. */
 const project = (name) => ({
   displayName: name,
   rootDir: `./${name}`,
@@ -16,6 +27,7 @@ const project = (name) => ({
   transformIgnorePatterns: ['/node_modules/(?!clipper2-ts/)'],
   setupFiles: [file('testing/setup.mjs')],
   testMatch: ['<rootDir>/**/*.test.ts'],
+  testPathIgnorePatterns: ['/node_modules/', '/web/(board|steps)/'],
 });
 
 // Every core works: the process that hands tests out has little to do itself. No test is timed: only one that hangs is ended.
@@ -23,5 +35,5 @@ export default {
   maxWorkers: '100%',
   testTimeout: 180_000,
   globalSetup: file('testing/plansFolder.mjs'),
-  projects: ['core', 'cli', 'server', 'web'].map(project),
+  projects: [FIGURES, ...['cli', 'server', 'web'].map(project)],
 };

@@ -78,12 +78,15 @@ function drawn(all, count) {
 /** Whether some tests notice a mutant. */
 const noticedBy = (tests, mutant) =>
   new Promise((resolve) => {
-    const jest = ['--experimental-vm-modules', '--no-warnings', 'node_modules/jest/bin/jest.js', '--bail', '--runInBand', '--silent'];
-    const child = spawn(process.execPath, [...jest, ...tests], {
-      stdio: 'ignore',
+    const child = spawn(process.execPath, ['node_modules/jest/bin/jest.js', '--runInBand', '--silent', ...tests], {
+      stdio: ['ignore', 'ignore', 'pipe'],
       timeout: LIMIT_MS,
       killSignal: 'SIGKILL',
       env: { ...process.env, AZULEJO_MUTANT: JSON.stringify(mutant) },
+    });
+    // The first file that fails is enough.
+    child.stderr.on('data', (said) => {
+      if (/^FAIL /m.test(said)) child.kill('SIGKILL');
     });
     child.once('close', (status) => resolve(status !== 0));
   });

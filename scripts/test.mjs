@@ -1,5 +1,6 @@
 // npm test: installs what is missing, then every check; stops at the first group with one that fails. `npm run test:types`
-// and `test:unit` run a part of them; `test:long` tries all random cases that the tests were written for.
+// and `test:unit` run a part of them, `test:unit -- core/setout` those of a room; `test:long` tries all random cases that the
+// tests were written for.
 import { Buffer } from 'node:buffer';
 import { spawn } from 'node:child_process';
 import { availableParallelism } from 'node:os';
@@ -17,6 +18,9 @@ const DEBIAN = ['browser, papers and PostgreSQL', ...node('scripts/debian.mjs')]
 /** Each process of the tests has a core to itself: it clears up less often, and alone. */
 const ALONE_ON_A_CORE = ['--single-threaded-gc', '--min-semi-space-size=32', '--max-semi-space-size=64'];
 
+/** Files or folders of unit tests, where not all are asked for. */
+const SOME = process.argv.slice(3);
+
 /** Checks of one group run beside each other; tests take all there is, and run alone. */
 const GROUPS = [
   [
@@ -32,7 +36,7 @@ const GROUPS = [
     ['share of tests', ...node('scripts/testShare.mjs')],
   ],
   // Unit tests of the server start it as it ships.
-  [['unit tests', ...node(...ALONE_ON_A_CORE, '--experimental-vm-modules', '--no-warnings', 'node_modules/jest/bin/jest.js')]],
+  [['unit tests', ...node(...ALONE_ON_A_CORE, '--experimental-vm-modules', '--no-warnings', 'node_modules/jest/bin/jest.js', ...SOME)]],
   [['browser tests', bin('playwright'), ['test', '-c', 'e2e']]],
 ];
 

@@ -1,21 +1,16 @@
 // Compiles TypeScript for tests. In their sandbox every use of a global is a slow look-up, which geometry
 // pays millions of times: the hot ones become constants of the module, several times as fast.
 import { createTransformer } from '@swc/jest';
+import { asMutated } from './mutant.mjs';
 
 const HOT = ['Math', 'Infinity', 'Number', 'Array', 'Map', 'Set'];
-
-/** One place of one file that is changed, to see whether a test notices: scripts/mutate.mjs. */
-const MUTANT = process.env.AZULEJO_MUTANT ? JSON.parse(process.env.AZULEJO_MUTANT) : null;
-
-const mutated = (source, path) =>
-  MUTANT && path.endsWith(MUTANT.file) ? source.slice(0, MUTANT.start) + MUTANT.instead + source.slice(MUTANT.end) : source;
 
 function withConstants(source) {
   const used = HOT.filter((name) => new RegExp(`\\b${name}\\b`).test(source));
   return used.length === 0 ? source : `const { ${used.join(', ')} } = globalThis; ${source}`;
 }
 
-const prepared = (source, path) => withConstants(mutated(source, path));
+const prepared = (source, path) => withConstants(asMutated(source, path));
 
 /** @public Jest asks for it by the name of the file. */
 export default {
