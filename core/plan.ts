@@ -92,7 +92,7 @@ export function completePlan(job: Job, laidOut: readonly (SurfaceLayout | Unplan
 /** How often the cuts of all surfaces name each tool. */
 function toolsNamed(surfaces: readonly SurfacePlan[]): Partial<Record<Tool, number>> {
   const named: Partial<Record<Tool, number>> = {};
-  for (const { cuts } of surfaces) for (const { tool } of cuts) named[tool] = (named[tool] ?? 0) + 1;
+  for (const { toCut } of surfaces) for (const { tool } of toCut) named[tool] = (named[tool] ?? 0) + 1;
   return named;
 }
 

@@ -49,6 +49,7 @@ export interface AdviceContext {
     readonly fields: readonly Field[];
     readonly levels: LevelFigures | null;
     readonly cuts: readonly CutPiece[];
+    readonly toCut: readonly CutPiece[];
     readonly sheets: readonly SheetPlan[];
     readonly figures: SurfaceFigures;
     readonly advice: SetoutAdvice;

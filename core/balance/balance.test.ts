@@ -55,7 +55,7 @@ describe('a law is broken by what it is there for', () => {
   const broke: Readonly<Record<keyof typeof LAWS, readonly Plan[]>> = {
     cutsHaveOneHome: [
       surface(({ groups }) => ({ groups: groups.slice(1) })),
-      surface(({ cuts }) => ({ cuts: [...cuts, { ...cuts[0], label: 'ZZ1' }] })),
+      surface(({ toCut }) => ({ toCut: [...toCut, { ...toCut[0], label: 'ZZ1' }] })),
       surface(({ offCuts }) => ({ offCuts: { ...offCuts, tiles: first(offCuts.tiles, (tile) => ({ ...tile, uses: [] })) } })),
     ],
     tilesAddUp: [

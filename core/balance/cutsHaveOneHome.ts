@@ -7,8 +7,9 @@ export const cutsHaveOneHome: Law = (job, { surfaces }) => {
   return surfaces.flatMap((planned) => {
     const surface = job.surfaces.find(({ id }) => id === planned.surfaceId);
     if (!surface) return [`${planned.surfaceId} is planned and not in the job`];
-    const labels = planned.cuts.map(({ label }) => label);
-    const fromTiles = planned.cuts.flatMap(({ label, of }) => (of === 'chip' ? [] : [label]));
+    const labels = planned.toCut.map(({ label }) => label);
+    const fromTiles = planned.toCut.flatMap(({ label, of }) => (of === 'sheet' ? [] : [label]));
+    const chips = new Set(planned.cuts.flatMap(({ label, of }) => (of === 'chip' ? [label] : [])));
     const used = [...tiles.values()].flatMap(({ uses }) => uses.flatMap((use) => (use.surfaceId === surface.id ? [use.label] : [])));
     const column = cutsCsv(job, surface, planned).split('\n')[0].split(',').indexOf('Piece');
     const printed = cutsCsv(job, surface, planned)
@@ -23,7 +24,11 @@ export const cutsHaveOneHome: Law = (job, { surfaces }) => {
         labels,
         planned.groups.flatMap(({ pieces }) => pieces.map(({ label }) => label)),
       ),
-      ...unlike(`${surface.name}: cuts and where they come from`, labels, [...planned.offCuts.sources.keys()]),
+      ...unlike(
+        `${surface.name}: cuts and where they come from`,
+        labels,
+        [...planned.offCuts.sources.keys()].filter((label) => !chips.has(label)),
+      ),
       ...unlike(`${surface.name}: cuts and opened tiles`, fromTiles, used),
       ...unlike(`${surface.name}: cuts and the printed table`, labels, printed),
     ];

@@ -33,10 +33,10 @@ function wordsOfSurface(planned: PlannedSurface, tape: Tape): string[] {
     ...zones.zones.map((zone) => describeZone(zone, tape)),
     // A mark in a corner is at nothing.
     ...groups.flatMap(({ first }) => first.marks.map((mark) => describeMark(mark, tape).replace(/\b0"/g, '1"'))),
-    ...(planned.cuts.length > 0 ? [describeCutting(planned.cuts, [], 0)] : []),
+    ...(planned.toCut.length > 0 ? [describeCutting(planned.toCut, [], 0)] : []),
     describeOpened(offCuts, planned.surfaceId),
     ...offCuts.tiles.map((tile) => describeLeft(leftOver(tile, 2.5), tape)),
-    ...sheets.flatMap((plan) => [describeSheets(plan), ...plan.parts.map(describeSheetPart)]),
+    ...sheets.flatMap((plan) => [describeSheets(plan), ...plan.parts.map((part) => describeSheetPart(part, tape))]),
   ];
 }
 

@@ -5,7 +5,7 @@ import { differs, sumOf, unlike, type Law } from './law.ts';
 /** The zones of a surface are its tiles, each in one; what is stirred for all of them is what the order has. */
 export const zonesAddUp: Law = (job, { surfaces, materials, mixes }) => {
   const nameOf = (id: string): string => job.surfaces.find((surface) => surface.id === id)?.name ?? id;
-  const ofSurfaces = surfaces.flatMap(({ surfaceId, zones: { zones }, traced, cuts, totals }) =>
+  const ofSurfaces = surfaces.flatMap(({ surfaceId, zones: { zones }, traced, toCut, totals }) =>
     zones.length === 0
       ? []
       : [
@@ -23,7 +23,7 @@ export const zonesAddUp: Law = (job, { surfaces, materials, mixes }) => {
           ...unlike(
             `${nameOf(surfaceId)}: cuts of the zones`,
             zones.flatMap(({ cuts: own }) => own),
-            cuts.map(({ label }) => label),
+            toCut.map(({ label }) => label),
           ),
         ],
   );

@@ -53,6 +53,9 @@ export function shavedMm({ of, marks, tile }: Pick<CutPiece, 'of' | 'marks' | 't
   return of === 'tile' && least < SHAVE_MM ? least : null;
 }
 
+/** What no cutter's or saw's limits hold for. */
+const BITES: ReadonlySet<CutPiece['tool']> = new Set(['nippers', 'knife']);
+
 /** What to mind when a piece is cut, from its marks and its tile (trade practice). */
 export function caresOf(piece: CutPiece, product: Product): CutCare[] {
   const { kind, marks, sizeMm, edgeShows, hasWayUp, of, tool } = piece;
@@ -65,8 +68,8 @@ export function caresOf(piece: CutPiece, product: Product): CutCare[] {
     nearEdge: (bridgeOf(piece) ?? Infinity) < BRIDGE_MM,
     glass: product.material === 'glass',
     long: of === 'tile' && Math.max(widthMm, heightMm) > LONG_MM,
-    narrow: tool !== 'nippers' && Math.min(sizeMm.widthMm, sizeMm.heightMm) < narrowestSnapMm(product.thicknessMm),
-    corners: tool !== 'nippers' && (types.has('notch') || types.has('slot') || types.has('window')),
+    narrow: !BITES.has(tool) && Math.min(sizeMm.widthMm, sizeMm.heightMm) < narrowestSnapMm(product.thicknessMm),
+    corners: !BITES.has(tool) && (types.has('notch') || types.has('slot') || types.has('window')),
     relief: types.has('slot') || types.has('bite'),
     core: marks.some((mark) => mark.type === 'circle' && mark.coreMm !== null),
     half: types.has('bite') || kind === 'halfHole',

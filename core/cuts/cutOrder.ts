@@ -108,14 +108,14 @@ function loads(
 /** The cuts of a planned surface as its job has them made. */
 export const tripsFor = (
   planned: {
-    readonly cuts: readonly CutPiece[];
+    readonly toCut: readonly CutPiece[];
     readonly groups: readonly CutGroup[];
     readonly zones: { readonly zones: readonly ZoneOfCuts[] };
   },
   pattern: Pattern,
   cutting: Cutting | undefined,
 ): CutTrip[] =>
-  cutTrips(planned.cuts, planned.groups, {
+  cutTrips(planned.toCut, planned.groups, {
     order: orderFor(pattern, cutting),
     perTrip: cutting?.perTrip ?? null,
     zones: cutting?.byZone ? planned.zones.zones : null,

@@ -26,8 +26,8 @@ export interface CutPiece {
   /** The field it lies in, by its place among the fields of the surface. */
   readonly field: number;
   readonly address: Address;
-  /** What it is: a tile cut to fit, a stone cut to its own size that lies in the open, or a chip of a sheet cut through. */
-  readonly of: 'tile' | 'stone' | 'chip';
+  /** A tile cut to fit, a stone cut to its own size that lies in the open, a chip of a sheet cut through, or the part of a sheet. */
+  readonly of: 'tile' | 'stone' | 'chip' | 'sheet';
   /** The tile it is cut from. */
   readonly productId: string;
   /** Which of two mirrored shapes the tile is, where it comes in both. */
@@ -265,7 +265,7 @@ function depthBeside(inTile: Polygon, outline: Ring): number {
 }
 
 /** Sides of the tile along which the piece keeps its factory edge. */
-function keptSides([outer]: Polygon, { widthMm, heightMm }: Size): Side[] {
+export function keptSides([outer]: Polygon, { widthMm, heightMm }: Size): Side[] {
   const box = boxOf(outer);
   const sides: readonly [Side, boolean][] = [
     ['left', box.minX < ON_LINE_MM],

@@ -3,9 +3,10 @@ import type { CutKind } from '../tile/cutKinds.ts';
 import { SHAPED_KINDS, type Mark } from './cutKind.ts';
 
 /** What a cut is made with. */
-export type Tool = 'snapCutter' | 'wetSaw' | 'coreBit' | 'grinder' | 'nippers';
+export type Tool = 'snapCutter' | 'wetSaw' | 'coreBit' | 'grinder' | 'nippers' | 'knife';
 
-const SNAP_MATERIALS: ReadonlySet<Product['material']> = new Set(['ceramic', 'porcelain', 'cement']);
+/** What breaks along a scored line. */
+export const SNAP_MATERIALS: ReadonlySet<Product['material']> = new Set(['ceramic', 'porcelain', 'cement']);
 
 /** Narrowest strip a snap cutter breaks off cleanly, mm: about 20, and twice the thickness for thick pieces. */
 export const narrowestSnapMm = (thicknessMm: number): number => Math.max(20, 2 * thicknessMm);

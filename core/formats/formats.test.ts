@@ -102,7 +102,7 @@ describe('CSV', () => {
     surfaces.forEach((planned, k) => {
       const { data, errors } = parse(cutsCsv(demo, demo.surfaces[k], planned));
       expect(errors).toEqual([]);
-      expect(data.map(({ Piece }) => Piece).sort()).toEqual(planned.cuts.map(({ label }) => label).sort());
+      expect(data.map(({ Piece }) => Piece).sort()).toEqual(planned.toCut.map(({ label }) => label).sort());
       expect(data.every((row) => Number(row['Off']) === data.filter(({ Group }) => Group === row['Group']).length)).toBe(true);
     });
   });

@@ -67,7 +67,7 @@ function allSaid(words: Words, job: Job, planned: Plan, log: Parameters<Words['d
     for (const edge of surfacePlan.edges) add(`${id} edge`, words.edgeName(names.edges[edge.id] ?? edge.id));
     for (const sheets of surfacePlan.sheets) {
       add(`${id} sheets`, words.describeSheets(sheets));
-      add(`${id} part`, ...sheets.parts.map((part) => words.describeSheetPart(part)));
+      add(`${id} part`, ...sheets.parts.map((part) => words.describeSheetPart(part, tape)));
     }
   }
   const tape = words.read(job.tape);

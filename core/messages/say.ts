@@ -41,6 +41,8 @@ export interface PhraseFigures {
   'cuts/isCut': { readonly label: string };
   'cuts/isLaid': { readonly label: string };
   'cuts/fromTile': { readonly tile: number };
+  'cuts/fromSheet': { readonly tile: number };
+  'cuts/sheetParts': { readonly count: number };
   'cuts/fromWhatIsThere': null;
   'cuts/allWhole': null;
   'cuts/tilesAreMarked': null;

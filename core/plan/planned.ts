@@ -88,7 +88,10 @@ export interface SurfaceLayout extends Drawing {
   readonly group: GroupFigures;
   /** How pieces are named, field by field. */
   readonly labels: readonly Labels[];
+  /** Every piece that is not whole, chips of sheets among them. */
   readonly cuts: readonly CutPiece[];
+  /** What hands cut: the same without chips, and with the parts of sheets. */
+  readonly toCut: readonly CutPiece[];
   readonly groups: readonly CutGroup[];
   /** The sheets of mosaics, product by product. */
   readonly sheets: readonly SheetPlan[];

@@ -100,8 +100,9 @@ export const PROVOKED_SETOUT = {
   'advice/under-kerf': { path: 'surfaces.0.pattern.moduleMm', job: sawnBy(2.5), beside: sawnBy(0.8) },
   'advice/soaked-sheets': {
     path: 'surfaces.0.cuts',
-    job: inSheets([910, 1205], 2, { thicknessMm: 12 }),
-    beside: inSheets([910, 1205], 2, { thicknessMm: 4, material: 'ceramic' }),
+    job: inSheets([910, 404], 2),
+    // Two sheets and two chips on either side of the middle, and two sheets up: a knife parts the chips.
+    beside: inSheets([888, 404], 2),
   },
   'advice/caged-in': {
     path: 'surfaces.0.zones.order',

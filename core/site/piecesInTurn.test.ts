@@ -11,7 +11,7 @@ test.each(planned.map((plan) => [plan.surfaceId, plan] as const))(
   (id, plan) => {
     const surface = job.surfaces.find((one) => one.id === id);
     if (!surface) throw new Error(id);
-    const labels = plan.cuts.map(({ label }) => label).sort();
+    const labels = plan.toCut.map(({ label }) => label).sort();
     for (const doing of ['cut', 'laid'] as const)
       expect(
         piecesInTurn(plan, surface.pattern, job.cutting, doing)

@@ -2,6 +2,7 @@ import { describe, expect, test } from '@jest/globals';
 import { glassSplashback, laundry, noCuts, showerFromTheTrim, showerOnALedger, splashbackInSheets } from './wallJobs.ts';
 import { describeZoneMixes, explainMix, explainZoneMix } from '../messages/en/mixes.ts';
 import { zoneMixes } from '../takeoff/mixes/zoneMixes.ts';
+import { describeMark } from '../messages/en/marks.ts';
 import { METRIC_TAPE } from '../units/tape.ts';
 import { toldOnce } from '../../testing/toldOnce.ts';
 
@@ -43,9 +44,19 @@ describe('a splashback in sheets, with sockets and a free end (J01)', () => {
     expect(story.packs('readyAdhesive')).toEqual(['1 of 5']);
   });
   test('both boxes are told to end up deeper, with the power off', () => expect(story.findings()).toContain('advice/deep-boxes'));
-  test('zones go up from the worktop, and every chip that is cut is in one', () => {
+  test('zones go up from the worktop, and every sheet that is cut is in one', () => {
     expect(zones.way).toBe('upFromTheBase');
-    expect(zones.zones.flatMap(({ cuts }) => cuts)).toHaveLength(story.of('wall').cuts.length);
+    expect(zones.zones.flatMap(({ cuts }) => cuts)).toHaveLength(story.of('wall').toCut.length);
+  });
+  test('what is cut are sheets: the top of each, the left of two, a bite round each box; minutes, where chips would take a day', () => {
+    const { toCut, cuts } = story.of('wall');
+    expect([toCut.length, cuts.length]).toEqual([13, 73]);
+    // 588 less 300 are 288 of nine sheets; 2395 less 2150 are 245 of two.
+    const sawn = toCut.flatMap(({ marks }) => marks.map((mark) => describeMark(mark, METRIC_TAPE)));
+    expect(sawn.filter((mark) => mark === '288 from the bottom edge')).toHaveLength(9);
+    expect(sawn.filter((mark) => mark === '245 from the right edge')).toHaveLength(2);
+    // Eleven passes of 0.7 minutes, two bites of 5, a knife between chips at the right end.
+    expect(story.hours('cut') * 60).toBeCloseTo(11 * 0.7 + 2 * 5 + 0.3, 6);
   });
 });
 

@@ -1,6 +1,7 @@
 import { isMixed } from '../pattern/laying.ts';
 import { isShaped, type CutPiece } from '../cuts/cutPiece.ts';
 import type { OffCutPlan } from '../cuts/offCuts/planOffCuts.ts';
+import { sheetMinutes } from '../cuts/sheets/cutWithSheets.ts';
 import type { SheetPlan } from '../cuts/sheets/planSheets.ts';
 import { ringArea } from '../geometry/ring.ts';
 import { productAt, type Field } from '../setout/fields/field.ts';
@@ -93,7 +94,7 @@ export function surfaceFigures(laid: LaidSurface, offCuts: OffCutPlan, products:
     jointAreaMm2: extent.jointAreaMm2,
     sealed: sealedJoints(traced),
     planes: planesMet(traced),
-    cutMinutes: cuts.reduce((sum, { minutes }) => sum + minutes, 0),
+    cutMinutes: cuts.reduce((sum, { of, minutes }) => (of === 'chip' ? sum : sum + minutes), sheetMinutes(sheets)),
     thicknessMm: Math.max(...tiles.map(({ thicknessMm }) => thicknessMm)),
     longestSideMm: Math.max(...tiles.map(longestSideOf)),
   };

@@ -56,7 +56,8 @@ export interface ZonedSurface {
   readonly traced: Traced;
   readonly layout: Layout;
   readonly fields: readonly Field[];
-  readonly cuts: readonly { readonly label: string; readonly polygon: Polygon; readonly labelAt: Point }[];
+  readonly cuts: readonly { readonly polygon: Polygon; readonly labelAt: Point }[];
+  readonly toCut: readonly { readonly label: string; readonly labelAt: Point }[];
   /** What the second course stands on: what lies below is laid last, when it is off. */
   readonly ledger?: Pick<Ledger, 'atMm'> | null;
   readonly zones?: ZoneChoice | undefined;
@@ -275,7 +276,7 @@ interface ZoneCount {
 }
 
 /** The pieces of each zone, by where their middle lies; of what is cut by where it is well inside: the middle of an L is beside it. */
-function countPieces({ fields, cuts }: ZonedSurface, numberAt: (p: Point) => number, zones: number): ZoneCount[] {
+function countPieces({ fields, cuts, toCut }: ZonedSurface, numberAt: (p: Point) => number, zones: number): ZoneCount[] {
   const counts = Array.from({ length: zones }, (): ZoneCount => ({ whole: 0, cuts: [], laidMm2: 0 }));
   for (const { layout } of fields) {
     const { turn } = placementMotion(layout.placement);
@@ -290,11 +291,8 @@ function countPieces({ fields, cuts }: ZonedSurface, numberAt: (p: Point) => num
       own.laidMm2 += sizes[piece];
     });
   }
-  for (const { label, polygon, labelAt } of cuts) {
-    const own = counts[numberAt(labelAt) - 1];
-    own.cuts.push(label);
-    own.laidMm2 += polygonArea(polygon);
-  }
+  for (const { polygon, labelAt } of cuts) counts[numberAt(labelAt) - 1].laidMm2 += polygonArea(polygon);
+  for (const { label, labelAt } of toCut) counts[numberAt(labelAt) - 1].cuts.push(label);
   return counts;
 }
 

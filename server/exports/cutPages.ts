@@ -26,7 +26,7 @@ const COLUMNS = [
 
 /** The sheets of mosaics: which are cut, and what each part is taken from. */
 export function writeSheetPages(pdf: PDFKit.PDFDocument, source: SurfaceSource): void {
-  const { job, planned, words } = source;
+  const { job, planned, tape, words } = source;
   for (const sheets of planned.sheets) {
     pdf.addPage();
     const width = pdf.page.width - 2 * MARGIN;
@@ -39,7 +39,7 @@ export function writeSheetPages(pdf: PDFKit.PDFDocument, source: SurfaceSource):
         y = writeHeader(pdf, source, words.say('paper/sheets'));
       }
       write(pdf, part.label, 'bold', 9, INK, MARGIN, y, 40);
-      y = write(pdf, words.describeSheetPart(part), 'text', 9, INK, MARGIN + 44, y, width - 44) + 4;
+      y = write(pdf, words.describeSheetPart(part, tape), 'text', 9, INK, MARGIN + 44, y, width - 44) + 4;
     }
   }
 }
@@ -58,7 +58,7 @@ export function writeCutPages(pdf: PDFKit.PDFDocument, source: SurfaceSource, si
     return writeTitles(pdf, say, startCutPage(pdf, source, side));
   };
   if (trips.length === 0) write(pdf, say('cuts/allWhole'), 'text', 9, INK, MARGIN, y, 400);
-  const holes = sharedHoles(planned.traced, planned.cuts);
+  const holes = sharedHoles(planned.traced, planned.toCut);
   trips.forEach((trip, k) => {
     if (trips.length > 1) {
       // A trip's heading never stands alone at the foot of a page.
@@ -132,7 +132,7 @@ function writeAhead(pdf: PDFKit.PDFDocument, { job, planned, words }: SurfaceSou
       return product ? caresOf(first, product) : [];
     }),
   );
-  const y = write(pdf, words.describeCutting(planned.cuts, trips, fenceSettings(trips)), 'text', 9, INK, MARGIN, top, width) + 3;
+  const y = write(pdf, words.describeCutting(planned.toCut, trips, fenceSettings(trips)), 'text', 9, INK, MARGIN, top, width) + 3;
   const cares = words.describeCares(CUT_CARES.filter((care) => minded.has(care)));
   return cares.length === 0 ? y + 3 : write(pdf, cares.join(' '), 'text', 8, FAINT, MARGIN, y, width) + 6;
 }

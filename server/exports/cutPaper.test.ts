@@ -59,13 +59,13 @@ test('one piece has its template by itself, also one that a fence would set', as
   const source = sourceOf('washroom-floor');
   const all = pagesOf(await writeTemplates(source)).length;
   expect(all).toBeGreaterThan(5);
-  const one = source.planned.cuts.find(({ kind }) => kind === 'straight');
+  const one = source.planned.toCut.find(({ kind }) => kind === 'straight');
   expect(pagesOf(await writeTemplates({ ...source, label: one?.label ?? '' }))).toHaveLength(1);
 });
 
 test('a brick of 198 has its template across one page, where upright it would take two', async () => {
   const source = sourceOf('washroom-back');
-  const bitten = source.planned.cuts.find(({ marks }) => marks.some(({ type }) => type === 'bite'));
+  const bitten = source.planned.toCut.find(({ marks }) => marks.some(({ type }) => type === 'bite'));
   const pdf = await writeTemplates({ ...source, label: bitten?.label ?? '' });
   expect(pagesOf(pdf)).toHaveLength(1);
   expect(pdf.toString('latin1')).toMatch(/\/MediaBox \[0 0 841\.89 595\.28\]/);
@@ -83,7 +83,7 @@ test('a template is as large as the tile, and so is its bar of 100 mm', async ()
   ]);
   const size = (axis: number): number => Math.max(...corners.map((p) => p[axis])) - Math.min(...corners.map((p) => p[axis]));
   expect(corners.length).toBeGreaterThanOrEqual(4);
-  const { tile } = source.planned.cuts[0];
+  const { tile } = source.planned.toCut[0];
   const wide = Math.max(...tile.map(([x]) => x)) - Math.min(...tile.map(([x]) => x));
   const high = Math.max(...tile.map(([, y]) => y)) - Math.min(...tile.map(([, y]) => y));
   expect(size(0)).toBeCloseTo(points(wide), 1);
@@ -96,7 +96,7 @@ test('a template is as large as the tile, and so is its bar of 100 mm', async ()
 test('there is a sticker for every cut piece, twenty-four on a page', async () => {
   const source = sourceOf('washroom-floor');
   const pages = pagesOf(await writeStickers(source));
-  expect(pages.length).toBe(Math.ceil(source.planned.cuts.length / 24));
+  expect(pages.length).toBe(Math.ceil(source.planned.toCut.length / 24));
 });
 
 test('tiles with a way up are drawn with their arrows, each whole one once', async () => {

@@ -43,7 +43,7 @@ test.each(['sample-boards', 'ferry-kiosk'] as const)('every export of every surf
         expect([surface.id, pdf.startsWith('%PDF-'), pdf.trimEnd().endsWith('%%EOF')]).toEqual([surface.id, true, true]);
       } else {
         const { data, errors } = Papa.parse<Record<string, string>>(text(content), { header: true, skipEmptyLines: true });
-        expect([exportId, surface.id, errors, data.length]).toEqual([exportId, surface.id, [], own.cuts.length]);
+        expect([exportId, surface.id, errors, data.length]).toEqual([exportId, surface.id, [], own.toCut.length]);
       }
     }
 });

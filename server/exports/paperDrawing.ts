@@ -169,7 +169,7 @@ function writeLabels(space: LabelSpace, { planned, tape }: SurfaceSource, at: On
         true,
       );
   }
-  for (const { label, kind, polygon, labelAt } of planned.cuts) {
+  for (const { label, kind, polygon, labelAt } of planned.toCut.filter(({ of }) => of !== 'sheet')) {
     const { minX, maxX, minY, maxY } = boxOf(polygon[0]);
     const [wide, high] = [(maxX - minX) * k, (maxY - minY) * k];
     const text = `${label}${kindLetter(kind)}`;

@@ -165,7 +165,7 @@ describe.each(LANGUAGES)('papers in %s', (language) => {
     expect(
       missing(
         read(await writeStickers(own)),
-        planned.cuts.map(({ label }) => label),
+        planned.toCut.map(({ label }) => label),
       ),
     ).toEqual([]);
   });

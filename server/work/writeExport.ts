@@ -48,7 +48,7 @@ export async function writeExport(
   if (!surface) throw new ApiError('surface/not-found');
   const source = sourceOf(job, surface, memory, words);
   if (label === undefined) return { name: `${job.name}-${surface.name}`, content: await kind.write(source) };
-  if (!source.planned.cuts.some((piece) => piece.label === label)) throw new ApiError('piece/not-found');
+  if (!source.planned.toCut.some((piece) => piece.label === label)) throw new ApiError('piece/not-found');
   return { name: `${job.name}-${surface.name}-${label}`, content: await kind.write({ ...source, label }) };
 }
 

@@ -3,7 +3,6 @@ import { useElementSize } from '@vueuse/core';
 import Button from 'primevue/button';
 import { computed, ref, watch } from 'vue';
 import { PhArrowsOutCardinal, PhCornersOut, PhHandGrabbing, PhMinus, PhPlus } from '@phosphor-icons/vue';
-import type { SheetPart } from '@azulejo/core/cuts/sheets/planSheets';
 import type { CutPiece } from '@azulejo/core/cuts/cutPiece';
 import { isInside, type Polygon } from '@azulejo/core/geometry/ring';
 import type { Point } from '@azulejo/core/geometry/point';
@@ -26,13 +25,12 @@ import { useTape } from '../fields/useTape.ts';
 const props = defineProps<{
   drawing: Drawing | null;
   cuts: readonly CutPiece[] | null;
+  /** What hands cut, to be named and picked. */
+  toCut: readonly CutPiece[] | null;
   faces: Faces;
   show: BoardContent['show'];
   chosenPieces: readonly { readonly polygon: Polygon }[];
   chosenEdge: string | null;
-  /** Cut sheets to name, and the chosen one. */
-  sheetParts?: readonly SheetPart[];
-  chosenSheet?: string | null;
   /** How far along pieces are, by their label. */
   ticked?: ReadonlyMap<string, TickState>;
   /** The zones in which it is laid, and the one that is looked at. */
@@ -98,6 +96,7 @@ const content = computed<BoardContent | null>(() =>
     ? {
         drawing: props.drawing,
         cuts: props.cuts,
+        toCut: props.toCut,
         faces: props.faces,
         tape: tape.value,
         show: props.show,
@@ -105,8 +104,6 @@ const content = computed<BoardContent | null>(() =>
         chosenEdge: props.chosenEdge,
         measure: props.measure ?? null,
         sliding: slide.sliding.value,
-        sheetParts: props.sheetParts ?? [],
-        chosenSheet: props.chosenSheet ?? null,
         ticked: props.ticked ?? new Map(),
         zones: props.zones ?? [],
         chosenZone: props.chosenZone ?? null,
@@ -131,7 +128,7 @@ function pick(at: Point): void {
   const point = toSurface(view.value, at);
   emit('tap', point);
   const edge = nearestEdge(props.drawing.traced.edges, point, EDGE_REACH_PX / view.value.scale);
-  const piece = props.cuts?.find(({ polygon }) => isInside(point, [polygon]));
+  const piece = props.toCut?.find(({ polygon }) => isInside(point, [polygon]));
   if (edge && (props.movable || !piece)) emit('pickEdge', edge.id);
   else emit('pickPiece', piece?.label ?? null);
 }

@@ -22,6 +22,7 @@ const content = computed<BoardContent | null>(() =>
     ? {
         drawing: props.plan,
         cuts: props.plan.cuts,
+        toCut: props.plan.toCut,
         faces: props.faces,
         tape: METRIC_TAPE,
         show: 'picture',
@@ -29,8 +30,6 @@ const content = computed<BoardContent | null>(() =>
         chosenEdge: null,
         measure: null,
         sliding: false,
-        sheetParts: [],
-        chosenSheet: null,
         ticked: new Map(),
         zones: [],
         chosenZone: null,

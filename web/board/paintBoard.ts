@@ -1,6 +1,5 @@
 import type { Faces } from './faces.ts';
 import { paintMeasures, type MeasureOverlay } from './paintMeasures.ts';
-import type { SheetPart } from '@azulejo/core/cuts/sheets/planSheets';
 import type { CutPiece } from '@azulejo/core/cuts/cutPiece';
 import type { Polygon } from '@azulejo/core/geometry/ring';
 import type { Drawing } from '@azulejo/core/plan/planned';
@@ -12,7 +11,7 @@ import { paintFixturePlaces } from './paintFixturePlaces.ts';
 import { paintChosen, paintHatching, paintLabel, paintTicks } from './paintCuts.ts';
 import { paintFixtureNames, paintFixtures, placeFixtureNames } from './paintFixtures.ts';
 import { paintChalkLines, paintEdgeLengths, paintEdges, paintEndCuts, paintPins, paintTapes } from './paintSurroundings.ts';
-import { paintSheetPart, paintSheets } from './paintSheets.ts';
+import { paintSheets } from './paintSheets.ts';
 import { paintZones } from './paintZones.ts';
 import { paintFixedFields, paintTiles, type Brush, type TileLook } from './paintTiles.ts';
 
@@ -20,15 +19,16 @@ import { paintFixedFields, paintTiles, type Brush, type TileLook } from './paint
 export interface BoardContent {
   readonly drawing: Drawing;
   /** Cut pieces with their kinds, where they belong to this drawing; null while they are computed. */
+  /** Pieces that are not whole, hatched; null while they do not belong to the drawing. */
   readonly cuts: readonly CutPiece[] | null;
+  /** What hands cut, named and ticked. */
+  readonly toCut: readonly CutPiece[] | null;
   readonly faces: Faces;
   readonly tape: Tape;
   readonly show: 'measures' | 'setout' | 'lines' | 'zones' | 'cuts' | 'picture' | 'finished';
   readonly chosenPieces: readonly { readonly polygon: Polygon }[];
   readonly chosenEdge: string | null;
   /** Cut sheets of mosaics that are named on the drawing, and the one that is chosen. */
-  readonly sheetParts: readonly SheetPart[];
-  readonly chosenSheet: string | null;
   /** How far along pieces are, by their label. */
   readonly ticked: ReadonlyMap<string, TickState>;
   /** The zones in which it is laid, and the one that is looked at. */
@@ -51,18 +51,17 @@ function paintGround(brush: Brush, { drawing, cuts, show }: BoardContent, look: 
 
 /** Paints a whole board, from the ground up. */
 export function paintBoard(brush: Brush, content: BoardContent): void {
-  const { drawing, cuts, faces, show } = content;
+  const { drawing, toCut, faces, show } = content;
   const look = { faces, finished: show === 'finished' };
   if (content.sliding) paintFixedFields(brush, drawing, look);
   else paintGround(brush, content, look);
   paintFixtures(brush, drawing);
   paintEdges(brush, drawing, content.chosenEdge);
-  if (cuts && show === 'cuts') paintTicks(brush, cuts, content.ticked);
+  if (toCut && show === 'cuts') paintTicks(brush, toCut, content.ticked);
   paintChosen(brush, content.chosenPieces);
   const names = show === 'picture' || show === 'finished' ? [] : placeFixtureNames(brush, drawing);
   const taken = names.map(({ box }) => box);
-  if (cuts && (show === 'setout' || show === 'cuts')) for (const piece of cuts) paintLabel(brush, piece, taken);
-  for (const part of content.sheetParts) paintSheetPart(brush, drawing, part, part.label === content.chosenSheet);
+  if (toCut && (show === 'setout' || show === 'cuts')) for (const piece of toCut) paintLabel(brush, piece, taken);
   paintFixtureNames(brush, names);
   if (show === 'lines') {
     paintChalkLines(brush, drawing);

@@ -1,9 +1,7 @@
 import type { Drawing } from '@azulejo/core/plan/planned';
-import { cellsInUse, sheetInSight, sheetRings } from '@azulejo/core/setout/place/sheetRings';
+import { cellsInUse, sheetRings } from '@azulejo/core/setout/place/sheetRings';
 import { boxOf } from '@azulejo/core/geometry/ring';
-import type { SheetPart } from '@azulejo/core/cuts/sheets/planSheets';
-import { toScreen } from './view.ts';
-import { overSize, writeOver, tracePolygons, traceRing, type Brush } from './paintTiles.ts';
+import { tracePolygons, traceRing, type Brush } from './paintTiles.ts';
 
 /** Smaller sheets are not told apart, pixels; larger ones have a bolder edge. */
 const LEAST_SHEET_PX = 34;
@@ -32,27 +30,4 @@ export function paintSheets(brush: Brush, { traced, fields }: Drawing): void {
     context.stroke();
     context.restore();
   }
-}
-
-/** Names a cut sheet where it lies in the region, and outlines it where it is chosen. */
-export function paintSheetPart(brush: Brush, { traced, fields }: Drawing, { field, i, j, label }: SheetPart, chosen: boolean): void {
-  const { layout } = fields[field];
-  const rings = sheetRings(layout, i, j);
-  if (rings.length === 0) return;
-  const { context, palette, view } = brush;
-  const { minX, maxX, minY, maxY } = sheetInSight(layout, i, j, traced.region);
-  const room = overSize(brush, label);
-  if ((maxX - minX) * view.scale > room.width && (maxY - minY) * view.scale > room.height)
-    writeOver(brush, label, ...toScreen(view, [(minX + maxX) / 2, (minY + maxY) / 2]));
-  if (!chosen) return;
-  context.save();
-  context.beginPath();
-  tracePolygons(brush, traced.region);
-  context.clip('evenodd');
-  context.beginPath();
-  for (const ring of rings) traceRing(brush, ring);
-  context.strokeStyle = palette.chosen;
-  context.lineWidth = 6;
-  context.stroke();
-  context.restore();
 }

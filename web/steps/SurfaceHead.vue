@@ -30,11 +30,11 @@ const go = (surfaceId: string): void => {
     </h1>
     <dl v-if="plan" class="figures">
       <div>
-        <dt>whole</dt>
+        <dt>{{ unit === 'sheets' ? 'chips whole' : 'whole' }}</dt>
         <dd>{{ plan.totals.whole }}</dd>
       </div>
       <div>
-        <dt>cut</dt>
+        <dt>{{ unit === 'sheets' ? 'chips cut' : 'cut' }}</dt>
         <dd>{{ plan.totals.cut }}</dd>
       </div>
       <div>

@@ -32,7 +32,7 @@ import { useOpenJob } from './useOpenJob.ts';
 const props = defineProps<{ jobId: string; surfaceId: string; step: SurfaceStep }>();
 const { jobs, trouble } = useOpenJob(toRef(props, 'jobId'));
 const board = useBoardStore();
-const { surface, drawing, plan, cuts, failed, progress, isStopped, stop, again } = useSurfacePlan(toRef(props, 'surfaceId'));
+const { surface, drawing, plan, cuts, toCut, failed, progress, isStopped, stop, again } = useSurfacePlan(toRef(props, 'surfaceId'));
 watch(
   () => props.surfaceId,
   () => board.clear(),
@@ -50,7 +50,7 @@ const steps: Readonly<Record<SurfaceStep, StepOnBoard>> = {
   measure: useMeasureOnBoard(surface, drawing, tape),
   tile: useTileOnBoard({ job: computed(() => jobs.job), surface, drawing, cuts }, useInsetMoves(surface, tape)),
   setout: useSetoutOnBoard(drawing, moves),
-  cuts: useCutsOnBoard({ job: computed(() => jobs.job), surface, plan, cuts }),
+  cuts: useCutsOnBoard({ job: computed(() => jobs.job), surface, plan, toCut }),
 };
 const onBoard = computed(() => steps[props.step]);
 const boardRef = useTemplateRef<BoardHandle>('boardRef');
@@ -70,11 +70,10 @@ const move = (by: Point): void => moves.moveBy(by);
         ref="boardRef"
         :drawing="drawing"
         :cuts="cuts"
+        :to-cut="toCut"
         :faces="faces"
         :show="onBoard.show.value"
         :chosen-pieces="onBoard.chosenPieces.value"
-        :sheet-parts="onBoard.sheetParts?.value ?? []"
-        :chosen-sheet="board.chosenSheet"
         :ticked="onBoard.ticked?.value ?? new Map()"
         :zones="plan?.zones.zones ?? []"
         :chosen-zone="board.chosenZone"

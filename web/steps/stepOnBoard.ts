@@ -1,6 +1,5 @@
 import type { ComputedRef } from 'vue';
 import type { CutPiece } from '@azulejo/core/cuts/cutPiece';
-import type { SheetPart } from '@azulejo/core/cuts/sheets/planSheets';
 import type { Point } from '@azulejo/core/geometry/point';
 import type { Polygon } from '@azulejo/core/geometry/ring';
 import type { TickState } from '@azulejo/core/site/tick';
@@ -20,7 +19,6 @@ export interface StepOnBoard {
   readonly show: ComputedRef<BoardContent['show']>;
   /** Pieces outlined as chosen. */
   readonly chosenPieces: ComputedRef<readonly { readonly polygon: Polygon }[]>;
-  readonly sheetParts?: ComputedRef<readonly SheetPart[]>;
   /** How far along pieces are, by their label. */
   readonly ticked?: ComputedRef<ReadonlyMap<string, TickState>>;
   readonly chosenEdge?: ComputedRef<string | null>;

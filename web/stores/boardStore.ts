@@ -79,8 +79,6 @@ export const useBoardStore = defineStore('board', () => {
   const chosenGroup = ref<string | null>(null);
   /** The laying zone that is looked at. */
   const chosenZone = ref<string | null>(null);
-  /** The cut sheet of a mosaic that is looked at, by its label. */
-  const chosenSheet = ref<string | null>(null);
   const chosenLabel = ref<string | null>(null);
   /** The piece that is laid dry next, by its place in the order of the surface. */
   const dryAt = ref(0);
@@ -106,7 +104,6 @@ export const useBoardStore = defineStore('board', () => {
     chosenLabel.value = null;
     dryAt.value = 0;
     dryPiece.value = null;
-    chosenSheet.value = null;
     chosenZone.value = null;
     pinTool.value = null;
   }
@@ -132,7 +129,6 @@ export const useBoardStore = defineStore('board', () => {
     dryCount,
     dryPiece,
     stepDry,
-    chosenSheet,
     chosenZone,
     clear,
   };

@@ -85,13 +85,15 @@ export function useSurfacePlan(surfaceId: Ref<string>) {
   const ofThisSurface = <T>(answer: Answer<T> | null): Answer<T> | null => (answer?.surfaceId === surfaceId.value ? answer : null);
   const plan = computed(() => ofThisSurface(planned.value.value)?.result ?? null);
   const drawing = computed(() => ofThisSurface(drawn.value.value)?.result ?? plan.value);
-  /** Cuts with their kinds, while they belong to the drawing on screen. */
-  const cuts = computed(() => {
+  /** The plan while it belongs to the drawing on screen. */
+  const onScreen = computed(() => {
     const [a, b] = [ofThisSurface(drawn.value.value), ofThisSurface(planned.value.value)];
-    return b && a?.job === b.job ? b.result.cuts : null;
+    return b && a?.job === b.job ? b.result : null;
   });
+  const cuts = computed(() => onScreen.value?.cuts ?? null);
+  const toCut = computed(() => onScreen.value?.toCut ?? null);
   const failed = computed(() => drawn.failed.value || planned.failed.value);
-  return { surface, drawing, plan, cuts, failed, progress, isStopped, stop, again };
+  return { surface, drawing, plan, cuts, toCut, failed, progress, isStopped, stop, again };
 }
 
 /** What the worker is sent: the surface and its tiles, not the job with its pictures. */

@@ -76,10 +76,11 @@ export function planOffCuts(
   let opened = 0;
   for (const kind of kindsOf(surfaces)) {
     if (isSheet(kind, surfaces)) {
-      surfaces.forEach(({ cuts, sheets }, k) => {
+      surfaces.forEach(({ surfaceId, cuts, sheets }, k) => {
         const sheet = sheets.find(({ productId }) => productId === kind.productId);
         if (!sheet) return;
-        for (const [label, source] of chipSources(cuts, sheet)) drafts[k].sources.set(label, { ...source, tile: source.tile + opened });
+        for (const [label, source] of sheetSources(surfaceId, cuts, sheet))
+          drafts[k].sources.set(label, { ...source, tile: source.tile + opened });
         opened += sheet.openedForParts;
         drafts[k].byTile.push({ ...kind, openedForCuts: sheet.openedForParts, lowerBound: sheet.lowerBound - sheet.wholeSheets });
       });
@@ -172,11 +173,16 @@ function kindsOf(surfaces: readonly CutsOfSurface[]): TileKind[] {
   return [...found.values()];
 }
 
-/** Every cut chip comes off the sheet its part is taken from. */
-function chipSources(pieces: readonly CutPiece[], { parts }: SheetPlan): (readonly [string, CutSource])[] {
-  return pieces.flatMap(({ label, field, address, inTile }): (readonly [string, CutSource])[] => {
+/** Every part comes out of a sheet or the rest of one, and every cut chip off the sheet its part is taken from. */
+function sheetSources(surfaceId: string, pieces: readonly CutPiece[], { parts }: SheetPlan): (readonly [string, CutSource])[] {
+  const ofParts = parts.map(({ label, sheet, restOf, turnDeg }): readonly [string, CutSource] => [
+    label,
+    { tile: sheet, offCutOf: restOf, ofSurface: restOf === null ? null : surfaceId, at: [0, 0], turnDeg, isSheet: true },
+  ]);
+  const ofChips = pieces.flatMap(({ label, field, address, inTile }): (readonly [string, CutSource])[] => {
     const part = parts.find((other) => other.field === field && other.i === address.i && other.j === address.j);
     const { minX, minY } = boxOf(inTile[0]);
     return part ? [[label, { tile: part.sheet, offCutOf: null, ofSurface: null, at: [minX, minY], turnDeg: 0 }]] : [];
   });
+  return [...ofParts, ...ofChips];
 }

@@ -3,6 +3,7 @@ import type { Field } from '../../setout/fields/field.ts';
 import type { Sheet } from '../../tile/sheet/sheet.ts';
 import { sheetCells, type SheetCell } from './sheetCells.ts';
 import { hasWayUp, productNamed, type Product } from '../../tile/product.ts';
+import { cutSheet, type SheetCut } from './cutSheet.ts';
 import { takeParts, type WantedPart } from './takeParts.ts';
 
 /** One sheet that is not laid whole: cut between its chips, and here and there through them. */
@@ -25,6 +26,8 @@ export interface SheetPart {
   readonly turnDeg: 0 | 180;
   /** Which chips of that sheet it is made of, by their place in the sheet. */
   readonly chipsFrom: readonly number[];
+  /** How it is cut out of a sheet as it would lie. */
+  readonly cut: SheetCut;
   /** Chips that are set loose beside it, out of other rests; by the number of the sheet, and their place in it. */
   readonly added: readonly { readonly restOf: string; readonly sheet: number; readonly chipsFrom: readonly number[] }[];
 }
@@ -44,8 +47,20 @@ export interface SheetPlan {
   readonly chipsLeft: number;
 }
 
-/** Plans the sheets of every product: what is laid whole, what is cut, and which rest of which sheet gives what. */
-export function planSheets(fields: readonly Field[], products: readonly Product[], offCutsKept: boolean): SheetPlan[] {
+/** The same before it is told how parts are cut: enough to count sheets. */
+interface TakenSheets extends Omit<SheetPlan, 'parts'> {
+  readonly parts: readonly (Omit<SheetPart, 'cut'> & { readonly cell: SheetCell })[];
+}
+
+/** Plans the sheets of every product: what is laid whole, how the others are cut, and which rest of which sheet gives what. */
+export const planSheets = (fields: readonly Field[], products: readonly Product[], offCutsKept: boolean): SheetPlan[] =>
+  takeSheets(fields, products, offCutsKept).map(({ parts, ...plan }) => {
+    const product = productNamed(products, plan.productId);
+    return { ...plan, parts: parts.map(({ cell, ...part }) => ({ ...part, cut: cutSheet(fields[part.field].layout, cell, product) })) };
+  });
+
+/** Counts the sheets of every product, and takes parts out of them. */
+export function takeSheets(fields: readonly Field[], products: readonly Product[], offCutsKept: boolean): TakenSheets[] {
   const cells = sheetCells(fields);
   const labels = labelCells(cells);
   const ids = [...new Set(cells.map(({ productId }) => productId))];
@@ -61,7 +76,7 @@ function planProduct(
   labels: ReadonlyMap<SheetCell, string>,
   kept: boolean,
   mayTurn: boolean,
-): SheetPlan {
+): TakenSheets {
   const { sheet } = cells[0];
   const perSheet = sheet.chips.length;
   const wanted = cells.filter(({ whole }) => whole.length < perSheet);
@@ -78,13 +93,14 @@ function planProduct(
     wholeSheets,
     openedForParts: opened,
     lowerBound,
-    parts: wanted.map(({ field, i, j, whole, through }, k) => ({
+    parts: wanted.map((cell, k) => ({
+      cell,
       label: asked[k].label,
-      field,
-      i,
-      j,
-      chips: whole.length + through.length,
-      through: through.length,
+      field: cell.field,
+      i: cell.i,
+      j: cell.j,
+      chips: cell.whole.length + cell.through.length,
+      through: cell.through.length,
       ...taken[k],
     })),
     chipsLeft,

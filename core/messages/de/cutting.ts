@@ -5,12 +5,13 @@ import type { NearCuts } from '../../cuts/nearCuts.ts';
 import type { SharedHole } from '../../cuts/sharedHoles.ts';
 import type { TickState } from '../../site/tick.ts';
 import { formatLength, formatLengthWithUnit } from '../../units/formatLength.ts';
+import { ROUNDED_OFTEN } from '../../tolerances.ts';
 import type { Tape } from '../../units/tape.ts';
 import { counted, figure } from './figures.ts';
 
 /** What there is to cut, how long that takes and how often the fence is moved. */
 export function describeCutting(cuts: readonly CutPiece[], trips: readonly CutTrip[], fenceSet: number): string {
-  const minutes = cuts.reduce((sum, cut) => sum + cut.minutes, 0);
+  const minutes = Math.ceil(cuts.reduce((sum, cut) => sum + cut.minutes, 0) - ROUNDED_OFTEN);
   const settings = new Set(settingsOf(trips).map(({ group }) => group)).size;
   const what = `${counted(settings, { one: 'Zuschnitt', other: 'verschiedene Zuschnitte' })} für ${cuts.length} Stück, etwa ${figure(minutes)} min.`;
   const walks =

@@ -23,6 +23,7 @@ const CUT_TOOLS: Readonly<Record<Tool, string>> = {
   coreBit: 'Bohrkrone',
   grinder: 'Winkelschleifer',
   nippers: 'Zange',
+  knife: 'Messer',
 };
 
 /** What a cut is made with. */

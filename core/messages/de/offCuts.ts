@@ -14,7 +14,7 @@ export const pieceBefore = ({ offCutOf, ofSurface }: CutSource, job: Pick<Job, '
 export function describeSource(label: string, source: CutSource, job: Pick<Job, 'surfaces'>, surfaceId: string): string {
   if (source.blank !== undefined) return `${label} kommt aus einem Stück, das da ist${source.blank === '' ? '' : `: ${source.blank}`}.`;
   const before = source.offCutOf === null ? 'einer neuen' : `nach ${pieceBefore(source, job, surfaceId)}`;
-  return `${label} kommt aus Fliese ${source.tile} der angebrochenen, ${before}.`;
+  return `${label} kommt aus ${source.isSheet ? 'Matte' : 'Fliese'} ${source.tile} der angebrochenen, ${before}.`;
 }
 
 /** What is opened to lay a surface: sheets where mosaics alone are laid, else tiles. */

@@ -47,6 +47,9 @@ const PHRASES: Phrases = {
   'cuts/isCut': ({ label }) => `${label} ist geschnitten`,
   'cuts/isLaid': ({ label }) => `${label} ist verlegt`,
   'cuts/fromTile': ({ tile }) => `aus Fliese ${tile}`,
+  'cuts/fromSheet': ({ tile }) => `aus Matte ${tile}`,
+  'cuts/sheetParts': ({ count }) =>
+    count === 1 ? 'Was das Teil behält, und seine Matte' : `Was jedes der ${count} Teile behält, und seine Matte`,
   'cuts/fromWhatIsThere': 'aus einem Stück, das da ist',
   'cuts/allWhole': 'Jedes Stück ist ganz. Nichts zu schneiden.',
   'cuts/tilesAreMarked': 'Angezeichnet wird die',

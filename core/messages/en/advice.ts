@@ -157,7 +157,7 @@ export const ADVICE_WORDS = {
   'advice/fill-thick': ({ fill, depthMm, limitMm }, length) =>
     `The ${fill} gets up to ${length(depthMm)}; over ${length(limitMm)} lay it in two goes.`,
   'advice/soaked-sheets': ({ name, count }) =>
-    `${plural(count, 'One piece', 'pieces')} of "${name}" ${count === 1 ? 'is' : 'are'} sawn wet: keep the sheets out of the water.`,
+    `${plural(count, 'One sheet', 'sheets')} of "${name}" ${count === 1 ? 'is' : 'are'} sawn wet: keep ${count === 1 ? 'it' : 'them'} out of the water.`,
   'advice/tight-pipe': ({ name, clearanceMm, roomMm }, length) =>
     `"${name}" has ${Number(clearanceMm) === 0 ? 'no room' : only(length(clearanceMm))} round it: leave ${length(roomMm)} at least, filled flexibly.`,
   'advice/fragile-ear': ({ label, legMm, count }, _length, read) =>

@@ -1,3 +1,4 @@
+import { ROUNDED_OFTEN } from '../../tolerances.ts';
 import type { CutCare } from '../../cuts/cutMethod.ts';
 import { settingsOf, type CutTrip } from '../../cuts/cutOrder.ts';
 import type { CutPiece } from '../../cuts/cutPiece.ts';
@@ -12,7 +13,7 @@ const times = (count: number): string => (count === 1 ? 'once' : count === 2 ? '
 
 /** What there is to cut, how long that takes and how often the fence is moved. */
 export function describeCutting(cuts: readonly CutPiece[], trips: readonly CutTrip[], fenceSet: number): string {
-  const minutes = cuts.reduce((sum, cut) => sum + cut.minutes, 0);
+  const minutes = Math.ceil(cuts.reduce((sum, cut) => sum + cut.minutes, 0) - ROUNDED_OFTEN);
   const settings = new Set(settingsOf(trips).map(({ group }) => group)).size;
   const what = `${settings === 1 ? 'One cut' : `${settings} different cuts`} for ${pieces(cuts.length)}, about ${minutes} min.`;
   const walks =

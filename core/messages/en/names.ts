@@ -36,6 +36,7 @@ const CUT_TOOLS: Readonly<Record<Tool, string>> = {
   coreBit: 'core bit',
   grinder: 'grinder',
   nippers: 'nippers',
+  knife: 'knife',
 };
 
 /** What a cut is made with. */

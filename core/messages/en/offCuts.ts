@@ -21,7 +21,7 @@ export const pieceBefore = ({ offCutOf, ofSurface }: CutSource, job: Pick<Job, '
 export function describeSource(label: string, source: CutSource, job: Pick<Job, 'surfaces'>, surfaceId: string): string {
   if (source.blank !== undefined) return `${label} comes from a piece that is there${source.blank === '' ? '' : `: ${source.blank}`}.`;
   const before = source.offCutOf === null ? 'a new one' : `after ${pieceBefore(source, job, surfaceId)}`;
-  return `${label} comes from tile ${source.tile} of those opened for cuts: ${before}.`;
+  return `${label} comes from ${source.isSheet ? 'sheet' : 'tile'} ${source.tile} of those opened for cuts: ${before}.`;
 }
 
 /** How many tiles are opened for the cuts of a surface, and how few would do. */

@@ -46,6 +46,9 @@ const PHRASES: Phrases = {
   'cuts/isCut': ({ label }) => `${label} is cut`,
   'cuts/isLaid': ({ label }) => `${label} is laid`,
   'cuts/fromTile': ({ tile }) => `from tile ${tile}`,
+  'cuts/fromSheet': ({ tile }) => `from sheet ${tile}`,
+  'cuts/sheetParts': ({ count }) =>
+    count === 1 ? 'What the part keeps, and its sheet' : `What each of the ${count} parts keeps, and its sheet`,
   'cuts/fromWhatIsThere': 'from a piece that is there',
   'cuts/allWhole': 'Every piece is whole. Nothing to cut.',
   'cuts/tilesAreMarked': 'Tiles are marked',

@@ -2,6 +2,8 @@ import type { Memory } from '../../memory.ts';
 import { describeCuts } from '../../cuts/cutPiece.ts';
 import { groupCuts } from '../../cuts/groupCuts.ts';
 import { startLabels } from '../../cuts/labelPieces.ts';
+import { cutWithSheets } from '../../cuts/sheets/cutWithSheets.ts';
+import { piecesToCut } from '../../cuts/sheets/sheetPieces.ts';
 import { planSheets } from '../../cuts/sheets/planSheets.ts';
 import { productOf, type Surface } from '../../job/job.ts';
 import { adviseSetout, type SetoutAdvice } from '../../setout/tell/adviseSetout.ts';
@@ -58,9 +60,11 @@ export function* finishSteps(
 ): Generator<PlanProgress, SurfaceLayout> {
   yield { stage: 'cuts', share: 0.7 };
   const labels = startLabels(drawing.fields, surface.counted, surface.pattern.kind);
-  const cuts = describeCuts(drawing, rules.products, labels, rules.consumption.coreBitsMm);
+  const sheets = planSheets(drawing.fields, rules.products, rules.consumption.offCutsKept);
+  const cuts = cutWithSheets(describeCuts(drawing, rules.products, labels, rules.consumption.coreBitsMm), sheets);
   yield { stage: 'cuts', share: 0.85 };
-  const cutGroups = groupCuts(cuts, rules.products);
+  const toCut = piecesToCut({ fields: drawing.fields, cuts }, sheets, rules.products);
+  const cutGroups = groupCuts(toCut, rules.products);
   yield { stage: 'offCuts', share: 0.9 };
   const { levels } = surface.measured;
   const product = productOf(rules, surface);
@@ -77,8 +81,9 @@ export function* finishSteps(
     group: groupFigures(groups, surface),
     labels,
     cuts,
+    toCut,
     groups: cutGroups,
-    sheets: planSheets(drawing.fields, rules.products, rules.consumption.offCutsKept),
+    sheets,
   };
 }
 

@@ -1,4 +1,4 @@
-import { planSheets } from '../../cuts/sheets/planSheets.ts';
+import { takeSheets } from '../../cuts/sheets/planSheets.ts';
 import type { Candidate } from '../../setout/tally/candidate.ts';
 import type { Placer } from '../../setout/search/placer.ts';
 import type { SetoutChoice } from '../../setout/choice/setoutChoice.ts';
@@ -19,7 +19,7 @@ export function fewestSheets(
 ): Candidate {
   if (x.rule !== 'best' || y.rule !== 'best' || !placer.open.laid.repeat.sheet) return start;
   const takenBy = (candidate: Candidate) => {
-    const plans = planSheets(placer.lay(candidate).fields, products, consumption.offCutsKept);
+    const plans = takeSheets(placer.lay(candidate).fields, products, consumption.offCutsKept);
     const taken = plans.reduce((sum, { wholeSheets, openedForParts }) => sum + wholeSheets + openedForParts, 0);
     return { candidate, taken, bound: plans.reduce((sum, { lowerBound }) => sum + lowerBound, 0) };
   };

@@ -34,7 +34,7 @@ const lists = computed(() => [
 const listed = ref<Listed>('all');
 const { stateOf, tick, keep, countAnew } = useTicking(toRef(props, 'surface'), toRef(props, 'plan'));
 /** What no tick changes. */
-const holes = computed(() => sharedHoles(props.plan.traced, props.plan.cuts));
+const holes = computed(() => sharedHoles(props.plan.traced, props.plan.toCut));
 const droppedMm2 = computed(() => polygonsArea(props.plan.fields.flatMap(({ layout }) => layout.dropped)));
 const model = computed(() =>
   cutList(

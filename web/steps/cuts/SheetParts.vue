@@ -3,10 +3,11 @@ import type { Job } from '@azulejo/core/job/job';
 import { productName } from '@azulejo/core/job/job';
 import type { SheetPlan } from '@azulejo/core/cuts/sheets/planSheets';
 import { useBoardStore } from '../../stores/boardStore.ts';
-import { words } from '../../words/useWords.ts';
+import { useReadTape, words } from '../../words/useWords.ts';
 
 /** The sheets of one mosaic: which are cut, and what each part is taken from. */
 const board = useBoardStore();
+const tape = useReadTape();
 defineProps<{ plan: SheetPlan; job: Job }>();
 </script>
 
@@ -17,18 +18,21 @@ defineProps<{ plan: SheetPlan; job: Job }>();
     <p v-if="plan.parts.length > 0" class="small soft">
       {{ words.say('cuts/betweenChips') }}
     </p>
-    <ol v-if="plan.parts.length > 0">
-      <li v-for="part in plan.parts" :key="part.label">
-        <button
-          class="plain"
-          type="button"
-          :aria-pressed="board.chosenSheet === part.label"
-          @click="board.chosenSheet = board.chosenSheet === part.label ? null : part.label"
-        >
-          <b class="figure">{{ part.label }}</b> <span>{{ words.describeSheetPart(part) }}</span>
-        </button>
-      </li>
-    </ol>
+    <details v-if="plan.parts.length > 0">
+      <summary>{{ words.say('cuts/sheetParts', { count: plan.parts.length }) }}</summary>
+      <ol>
+        <li v-for="part in plan.parts" :key="part.label">
+          <button
+            class="plain"
+            type="button"
+            :aria-pressed="board.chosenLabel === part.label"
+            @click="board.chosenLabel = board.chosenLabel === part.label ? null : part.label"
+          >
+            <b class="figure">{{ part.label }}</b> <span>{{ words.describeSheetPart(part, tape) }}</span>
+          </button>
+        </li>
+      </ol>
+    </details>
   </section>
 </template>
 
@@ -41,6 +45,12 @@ ol {
   list-style: none;
   margin: 0;
   padding: 0;
+}
+summary {
+  min-height: 44px;
+  align-content: center;
+  cursor: pointer;
+  color: var(--cobalt);
 }
 button {
   width: 100%;

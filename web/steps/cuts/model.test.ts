@@ -10,7 +10,7 @@ import { cutCard, cutList, type CardOf, type Listed } from './model.ts';
 
 const job = demoJob('tidewater-bakehouse');
 const plan = demoPlan('tidewater-bakehouse');
-const withCuts = plan.surfaces.filter(({ cuts }) => cuts.length > 2);
+const withCuts = plan.surfaces.filter(({ toCut }) => toCut.length > 2);
 
 let made = 0;
 const tick = (surfaceId: string, label: string, state: TickState): Tick => ({
@@ -36,7 +36,7 @@ const piecesOf = ({ trips }: ReturnType<typeof cutList>): string[] =>
   trips.flatMap(({ settings }) => settings.flatMap(({ pieces }) => pieces.map(({ label }) => label)));
 
 describe.each(withCuts.map((planned) => [planned.surfaceId, planned] as const))('the cuts of %s', (id, planned) => {
-  const labels = planned.cuts.map(({ label }) => label);
+  const labels = planned.toCut.map(({ label }) => label);
 
   test('are listed once each, and so many as the trips say', () => {
     const list = listOf(id);
@@ -75,7 +75,7 @@ test.each([
   ['zone by zone', { order: null, perTrip: null, byZone: true }],
   ['hardest first', { order: 'hardestFirst', perTrip: null }],
 ] as const)('%s they are the same cuts, none forgotten and none twice', (_, cutting) => {
-  for (const { surfaceId, cuts } of withCuts) {
+  for (const { surfaceId, toCut: cuts } of withCuts) {
     const list = listOf(surfaceId, [], 'all', { ...job, cutting });
     expect(piecesOf(list).sort()).toEqual(cuts.map(({ label }) => label).sort());
     if (cutting.perTrip === null) continue;
@@ -88,7 +88,7 @@ describe('a card of equal cuts', () => {
   const words = wordsIn('en');
   const cards = withCuts.flatMap((planned) => {
     const surface = surfaceWith(planned.surfaceId);
-    const holes = sharedHoles(planned.traced, planned.cuts);
+    const holes = sharedHoles(planned.traced, planned.toCut);
     const settings = tripsFor(planned, surface.pattern, job.cutting).flatMap((trip) => trip.settings);
     const own = { holes, offCuts: planned.offCuts as CardOf['offCuts'], surfaceId: surface.id, tape: tapeOf(job, surface) };
     return settings.map((setting) => ({ ...own, setting }));

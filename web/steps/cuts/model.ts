@@ -54,7 +54,7 @@ export function cutList(
   const own = [...inForce].filter(({ surfaceId, state }) => surfaceId === surface.id && state !== 'open');
   const states = new Map(own.map(({ label, state }) => [label, state]));
   const stateOf = (label: string): TickState => states.get(label) ?? 'open';
-  const labels = plan.cuts.map(({ label }) => label);
+  const labels = plan.toCut.map(({ label }) => label);
   const known = new Set(labels);
   return {
     trips: trips.map((trip, k) => ({
@@ -64,7 +64,7 @@ export function cutList(
       settings: trip.settings.filter(({ pieces }) => listed === 'all' || pieces.some(({ label }) => stateOf(label) === 'open')),
     })),
     labels,
-    order: words.describeCutting(plan.cuts, trips, fenceSettings(trips)),
+    order: words.describeCutting(plan.toCut, trips, fenceSettings(trips)),
     told: words.describeTicked(labels.map(stateOf), waiting),
     isTicked: own.length > 0,
     strays: own.map(({ label }) => label).filter((label) => !known.has(label)),

@@ -15,11 +15,11 @@ interface Shown {
   readonly job: Ref<Job | null>;
   readonly surface: Ref<Surface | null>;
   readonly plan: Ref<SurfacePlan | null>;
-  readonly cuts: Ref<readonly CutPiece[] | null>;
+  readonly toCut: Ref<readonly CutPiece[] | null>;
 }
 
 /** A piece on the drawing finds its line in the list of cuts, and a line its pieces. */
-export function useCutsOnBoard({ job, surface, plan, cuts }: Shown): StepOnBoard {
+export function useCutsOnBoard({ job, surface, plan, toCut }: Shown): StepOnBoard {
   const board = useBoardStore();
   const { stateOf, tick: tickAll } = useTicking(surface, plan);
   const { turnOver } = useSeenSide();
@@ -41,10 +41,9 @@ export function useCutsOnBoard({ job, surface, plan, cuts }: Shown): StepOnBoard
     chosenPieces: computed(() => {
       if (board.cutPart === 'dry' && board.dryPiece) return [board.dryPiece];
       const labels = new Set(chosenLabels.value);
-      return (cuts.value ?? []).filter(({ label }) => labels.has(label));
+      return (toCut.value ?? []).filter(({ label }) => labels.has(label));
     }),
-    ticked: computed(() => new Map((cuts.value ?? []).map(({ label }) => [label, stateOf(label)]))),
-    sheetParts: computed(() => plan.value?.sheets.flatMap(({ parts }) => parts) ?? []),
+    ticked: computed(() => new Map((toCut.value ?? []).map(({ label }) => [label, stateOf(label)]))),
     keys: {
       t: turnOver,
       ArrowRight: () => stepDry(1),

@@ -261,7 +261,7 @@ export function learntModel(
   const { paces, doubtful } = learntPaces(plan.money.work, entries, laid, (task) => paceInForce(job, task).pace);
   const uses = useFacts(plan.materials, entries);
   const figures = learntUse(uses, job, isLaid(job));
-  const cuts = plan.surfaces.flatMap(({ surfaceId, cuts: own }) =>
+  const cuts = plan.surfaces.flatMap(({ surfaceId, toCut: own }) =>
     own.map((piece) => ({ surfaceId, piece, isCut: laid.has(surfaceId) || isCut(surfaceId, piece.label) })),
   );
   const breakages = breakageFacts(cuts, entries, job.consumption.breakagePercent).filter(

@@ -17,7 +17,7 @@ const zonePath = computed(() => pathOf((props.plan.zones.zones.find(({ id }) => 
     <path :d="pathOf([plan.traced.outline])" class="ground" />
     <path :d="zonePath" class="zone" />
     <path
-      v-for="cut in plan.cuts"
+      v-for="cut in plan.toCut"
       :key="cut.label"
       :d="pathOf(cut.polygon)"
       class="cut"

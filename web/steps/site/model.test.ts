@@ -25,7 +25,7 @@ function ticking(of: NextOn) {
   return { states, stateOf, model };
 }
 
-const withCuts = plan.surfaces.filter(({ cuts }) => cuts.length > 2).map(({ surfaceId }) => surfaceId);
+const withCuts = plan.surfaces.filter(({ toCut }) => toCut.length > 2).map(({ surfaceId }) => surfaceId);
 
 describe.each(withCuts)('%s, one piece at a time', (surfaceId) => {
   test('ticked until nothing is left, every piece was shown once, with its size, its tool and where it comes from', () => {
@@ -34,7 +34,7 @@ describe.each(withCuts)('%s, one piece at a time', (surfaceId) => {
     const came: string[] = [];
     for (let shown = model(); shown.next; shown = model()) {
       const { piece, size, kind, marks } = shown.next;
-      expect(shown.left).toBe(cutting.plan.cuts.length - came.length);
+      expect(shown.left).toBe(cutting.plan.toCut.length - came.length);
       expect(size).toMatch(/^[\d.,' /"-]+ x [\d.,' /"-]+( mm)?$/);
       expect(kind).toContain(toolName(piece.tool));
       if (cutting.plan.offCuts.sources.has(piece.label)) expect(kind).toMatch(/from (tile \d+|a piece that is there)$/);
@@ -43,13 +43,13 @@ describe.each(withCuts)('%s, one piece at a time', (surfaceId) => {
       states.set(piece.label, 'cut');
     }
     expect(model()).toMatchObject({ left: 0, next: null, zone: null });
-    expect([...came].sort()).toEqual(cutting.plan.cuts.map(({ label }) => label).sort());
+    expect([...came].sort()).toEqual(cutting.plan.toCut.map(({ label }) => label).sort());
   });
 
   test('what is cut is still to be laid, zone after zone; the last zone begins no other mix', () => {
     const laying = on(surfaceId, 'laid');
     const { states, model } = ticking(laying);
-    for (const { label } of laying.plan.cuts) states.set(label, 'cut');
+    for (const { label } of laying.plan.toCut) states.set(label, 'cut');
     const { zones } = laying.plan.zones;
     const numbers: number[] = [];
     for (let shown = model(); shown.next; shown = model()) {

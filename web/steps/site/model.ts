@@ -36,7 +36,7 @@ export interface Turns {
 /** The pieces of a surface in the order in which they are cut or laid. */
 export const turnsOf = ({ job, surface, plan, doing }: NextOn): Turns => ({
   pieces: piecesInTurn(plan, surface.pattern, job.cutting, doing),
-  holes: sharedHoles(plan.traced, plan.cuts),
+  holes: sharedHoles(plan.traced, plan.toCut),
 });
 
 /** The next piece of a surface as it is shown: one at a time. */
@@ -109,7 +109,7 @@ function pieceModel({ job, surface, plan, doing, words }: NextOn, shared: Turns[
 function sourceOf({ offCuts }: SurfacePlan, label: string, { say }: Words): string[] {
   const source = offCuts.sources.get(label);
   if (!source) return [];
-  return [source.blank === undefined ? say('cuts/fromTile', source) : say('cuts/fromWhatIsThere')];
+  return [source.blank === undefined ? say(source.isSheet ? 'cuts/fromSheet' : 'cuts/fromTile', source) : say('cuts/fromWhatIsThere')];
 }
 
 function zoneModel({ job, surface, plan, mixes, words }: NextOn, label: string): ZoneAtHand | null {

@@ -6,9 +6,9 @@ export const soakedSheets: AdviceRule = (context) => {
   const {
     surfaceIndex,
     product,
-    plan: { cuts },
+    plan: { toCut },
   } = context;
-  const count = cuts.filter(({ tool, productId }) => tool === 'wetSaw' && productId === product.id).length;
+  const count = toCut.filter(({ tool, productId }) => tool === 'wetSaw' && productId === product.id).length;
   return product.shape.kind === 'sheet' && count > 0 && isFirstOfRoom(context)
     ? [
         {

@@ -46,7 +46,7 @@ export function startFigures(start: ShownSetout, surface: Surface, tape: Tape): 
       { label: 'Narrowest piece', figure: smallestMm === null ? 'none cut' : formatLengthWithUnit(smallestMm, tape) },
       { label: 'Cut pieces', figure: String(plan.totals.cut) },
       { label: 'Of them shaped', figure: String(candidate.figures.hardPieces) },
-      { label: 'At the saw', figure: `${Math.round(plan.cuts.reduce((sum, { minutes }) => sum + minutes, 0))} min` },
+      { label: 'At the saw', figure: `${Math.round(plan.figures.cutMinutes)} min` },
       { label: 'Tiles opened', figure: String(plan.totals.opened) },
       { label: 'Left over', figure: `${Math.round(plan.totals.wasteShare * 100)} %` },
     ],
