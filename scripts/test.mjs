@@ -13,6 +13,7 @@ install();
 const bin = (name) => `node_modules/.bin/${name}`;
 const node = (...args) => [process.execPath, args];
 
+const BUILD = ['build', ...node('scripts/build.mjs', 'cli', 'server', 'web')];
 const DEBIAN = ['browser, papers and PostgreSQL', ...node('scripts/debian.mjs')];
 
 /** Each process of the tests has a core to itself: it clears up less often, and alone. */
@@ -26,7 +27,7 @@ const GROUPS = [
   [
     // The longest first.
     ['types of the web application', bin('vue-tsc'), ['-p', 'web/tsconfig.json']],
-    ['build', ...node('scripts/build.mjs', 'cli', 'server', 'web')],
+    BUILD,
     ['format', bin('prettier'), ['--check', '--log-level', 'warn', '.']],
     ['lint', bin('eslint'), ['.']],
     ['types', bin('tsc'), ['-p', 'tsconfig.check.json']],
@@ -64,7 +65,7 @@ function run([name, command, args], isAlone) {
 }
 
 /** What a part of the checks is called, and which it takes. */
-const PARTS = { types: [GROUPS[0]], unit: [[DEBIAN], GROUPS[1]] };
+const PARTS = { types: [GROUPS[0]], unit: [[BUILD, DEBIAN], GROUPS[1]] };
 
 for (const group of PARTS[process.argv[2]] ?? GROUPS) {
   const waiting = [...group];

@@ -28,6 +28,8 @@ export interface CutPiece {
   readonly address: Address;
   /** A tile cut to fit, a stone cut to its own size that lies in the open, a chip of a sheet cut through, or the part of a sheet. */
   readonly of: 'tile' | 'stone' | 'chip' | 'sheet';
+  /** Of the part of a sheet: what of it no pass cuts. */
+  readonly sheet?: { readonly bitten: number; readonly nibbled: number; readonly knife: boolean };
   /** The tile it is cut from. */
   readonly productId: string;
   /** Which of two mirrored shapes the tile is, where it comes in both. */

@@ -14,6 +14,6 @@ export interface CutSource {
   readonly turnDeg: number;
   /** Where the blank comes from that it is cut from, which may be nothing in words; left out where a tile is opened. */
   readonly blank?: string;
-  /** It is a sheet that is opened, of a mosaic. */
+  /** It is a sheet that is opened, of a mosaic: counted surface by surface. */
   readonly isSheet?: true;
 }

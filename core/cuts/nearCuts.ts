@@ -27,7 +27,8 @@ export function nearCuts(settings: readonly CutSetting[]): NearCuts[] {
   for (const setting of settings) {
     const { first } = setting.group;
     const [mark] = first.marks;
-    const mm = fenceOf(first)?.mm;
+    // Sheets are few, and each has its own bites.
+    const mm = first.of === 'sheet' ? undefined : fenceOf(first)?.mm;
     const from = mm !== undefined && mark.type === 'line' ? sideOf(first, mark.from) : null;
     const open = found.at(-1);
     if (open && from !== null && mm !== undefined && open.from === from && open.productId === first.productId) {

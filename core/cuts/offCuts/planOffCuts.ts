@@ -79,8 +79,7 @@ export function planOffCuts(
       surfaces.forEach(({ surfaceId, cuts, sheets }, k) => {
         const sheet = sheets.find(({ productId }) => productId === kind.productId);
         if (!sheet) return;
-        for (const [label, source] of sheetSources(surfaceId, cuts, sheet))
-          drafts[k].sources.set(label, { ...source, tile: source.tile + opened });
+        for (const [label, source] of sheetSources(surfaceId, cuts, sheet)) drafts[k].sources.set(label, source);
         opened += sheet.openedForParts;
         drafts[k].byTile.push({ ...kind, openedForCuts: sheet.openedForParts, lowerBound: sheet.lowerBound - sheet.wholeSheets });
       });

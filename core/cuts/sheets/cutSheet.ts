@@ -9,6 +9,7 @@ import {
   mapPolygon,
   polygonArea,
   rectangleRing,
+  ringArea,
   tidyRing,
   type Box,
   type Polygon,
@@ -129,7 +130,7 @@ export function cutSheet(layout: Layout, { i, j, whole }: Pick<SheetCell, 'i' | 
       (bitten.size > 0 ? BITE_MINUTES : 0) +
       nibbled.size * NIBBLE_MINUTES +
       (knife ? KNIFE_MINUTES : 0),
-    outline: outlineWithin(closed, [boxRing(boxOf(kept.flat())), ...passes.map(keptSide)], sheet),
+    outline: outlineWithin(closed, [boxRing(boxOf(kept.flat())), ...passes.map(keptSide)], sheet, ringArea(pieces[0].ring)),
   };
 }
 
@@ -149,10 +150,13 @@ function keptSide({ from, along }: ChipLine): Ring {
   return [back, ahead, add(ahead, left), add(back, left)];
 }
 
-function outlineWithin(closed: readonly Polygon[], rings: readonly Ring[], { minX, minY, maxX, maxY }: Box): Polygon {
+/** What of an outline lies within all of some rings, its largest part; gaps between chips, smaller than a chip, belong to it. */
+function outlineWithin(closed: readonly Polygon[], rings: readonly Ring[], { minX, minY, maxX, maxY }: Box, chipMm2: number): Polygon {
   const parts = rings.reduce<readonly Polygon[]>((rest, ring) => intersect(rest, [[ring]]), closed);
-  const [largest] = [...parts].sort((a, b) => polygonArea(b) - polygonArea(a));
-  return largest ? mapPolygon(largest, ([x, y]) => [x - minX, y - minY]).map(tidyRing) : [rectangleRing(0, 0, maxX - minX, maxY - minY)];
+  const [largest] = [...parts].sort((p, q) => polygonArea(q) - polygonArea(p));
+  if (!largest) return [rectangleRing(0, 0, maxX - minX, maxY - minY)];
+  const bounds = largest.filter((ring, k) => k === 0 || Math.abs(ringArea(ring)) > chipMm2);
+  return mapPolygon(bounds, ([x, y]) => [x - minX, y - minY]).map(tidyRing);
 }
 
 function lineOf(chip: number, [from, to]: readonly Point[], ring: Ring, [outer]: Polygon): ChipLine {

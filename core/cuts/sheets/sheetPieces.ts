@@ -46,12 +46,13 @@ function pieceOf(part: SheetPart, layout: Layout, chips: readonly CutPiece[], pr
   const onSurface = ([x, y]: Point): Point => turn([x + sheet.minX + dx, y + sheet.minY + dy]);
   const inTile = part.cut.outline;
   const box = boxOf(inTile[0]);
-  const { passes, minutes } = part.cut;
+  const { passes, bitten, nibbled, knife, minutes } = part.cut;
   return {
     label: part.label,
     field: part.field,
     address: { piece: 0, i: part.i, j: part.j },
     of: 'sheet',
+    sheet: { bitten, nibbled, knife },
     productId: product.id,
     hand: null,
     polygon: mapPolygon(inTile, onSurface),

@@ -48,6 +48,10 @@ export function describeTicked(states: readonly TickState[], waiting: number): s
 const CARES: Readonly<Record<CutCare, string>> = {
   shave: 'Es fällt kaum etwas ab: bis zum Strich schleifen oder den Anfang um ein paar Millimeter verschieben.',
   tiny: 'Zu klein zum Halten: von einem größeren Stück abschneiden und dieses halten, oder den Platz der Fuge oder dem Dichtstoff lassen.',
+  bitten: 'Steinchen ausklinken, wo der Strich in der Matte endet: an die Dose halten, auf Klebeband anzeichnen, bis zum Strich knipsen.',
+  nibbled: 'Die Steinchen nach und nach rund knipsen.',
+  parted: 'Kein Steinchen wird geschnitten: Netz oder Papier zwischen den Steinchen von hinten trennen.',
+  taped: 'Den Strich überkleben und Steinchen und Netz in einem Zug schneiden.',
   nearEdge: 'Das Loch kommt dem Rand zu nah, um ganz zu bleiben: von dieser Kante her ausbrechen oder die Fliese durch das Loch teilen.',
   glass: 'Glas: Klebeband auf den Strich, ein Opferstück dahinter, langsam und mit viel Wasser.',
   long: 'Lange Fliese: beide Hälften über den ganzen Schnitt stützen, zu zweit an der Säge.',

@@ -46,6 +46,10 @@ export function describeTicked(states: readonly TickState[], waiting: number): s
 const CARES: Readonly<Record<CutCare, string>> = {
   shave: 'Hardly anything comes off: grind it to the line, or move the start a few millimetres.',
   tiny: 'Too small to hold: cut it off a larger piece and hold that, or leave the place to the joint or the sealant.',
+  bitten: 'Bite out the chips where the line ends within the sheet: hold it against the box, mark on tape, nibble to the mark.',
+  nibbled: 'Nibble the chips to the round, a little at a time.',
+  parted: 'No chip is cut: part the mesh or paper between the chips from behind.',
+  taped: 'Tape over the line and cut through chips and mesh in one pass.',
   nearEdge: 'The hole comes too near the edge to stay whole: bite it out from that edge, or split the tile through the hole.',
   glass: 'Glass: tape on the line, a sacrificial piece behind, feed slowly with plenty of water.',
   long: 'Long tile: hold both halves up along the whole cut, two people at the saw.',

@@ -129,7 +129,7 @@ describe('a card of equal cuts', () => {
       const [{ label }] = one.setting.pieces;
       const tile = one.offCuts?.sources.get(label)?.tile;
       expect(cardOf(one, null).source).toBeNull();
-      if (tile !== undefined) expect(cardOf(one, label).source).toContain(`tile ${tile}`);
+      if (tile !== undefined) expect(cardOf(one, label).source).toMatch(new RegExp(`(tile|sheet) ${tile} `));
       expect(cardOf({ ...one, offCuts: null }, label).source).toBeNull();
     }
   });

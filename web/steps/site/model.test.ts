@@ -37,7 +37,7 @@ describe.each(withCuts)('%s, one piece at a time', (surfaceId) => {
       expect(shown.left).toBe(cutting.plan.toCut.length - came.length);
       expect(size).toMatch(/^[\d.,' /"-]+ x [\d.,' /"-]+( mm)?$/);
       expect(kind).toContain(toolName(piece.tool));
-      if (cutting.plan.offCuts.sources.has(piece.label)) expect(kind).toMatch(/from (tile \d+|a piece that is there)$/);
+      if (cutting.plan.offCuts.sources.has(piece.label)) expect(kind).toMatch(/from ((tile|sheet) \d+|a piece that is there)$/);
       expect(marks).toHaveLength(piece.marks.length);
       came.push(piece.label);
       states.set(piece.label, 'cut');
