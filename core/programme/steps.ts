@@ -44,6 +44,8 @@ export const RESTS: readonly Rest[] = [
   rest('setOut', 'lay', 0, 'nothing'),
   // What frames the tiles goes into the bed before them, and so does what they stand on.
   rest('setOut', 'trim', 0, 'nothing'),
+  // It is bedded, and nothing is spread before all is cut.
+  rest('cut', 'trim', 0, 'nothing'),
   rest('trim', 'lay', 0, 'nothing'),
   rest('setOut', 'ledger', 0, 'nothing'),
   rest('ledger', 'lay', 0, 'nothing'),
