@@ -20,7 +20,7 @@ export interface DryPiece {
 /** More pieces than this are not laid dry. */
 export const MOST_DRY = 4000;
 
-/** The pieces of a surface in the order in which they lie: field by field, course by course, from the left. */
+/** The pieces of a surface in the order in which they lie: field by field, course by course, from the left; of mosaics the sheets that are cut. */
 export function dryLayOf(fields: readonly Field[], labels: readonly Labels[], cuts: readonly CutPiece[]): DryPiece[] {
   const cutsBy = new Map<string, CutPiece[]>();
   for (const cut of cuts) {
@@ -35,7 +35,7 @@ export function dryLayOf(fields: readonly Field[], labels: readonly Labels[], cu
       found.push({ ...piece, course: address.j * layout.repeat.coursesPerCell + layout.repeat.pieces[address.piece].course, along: minX });
     };
     forEachWhole(layout, (address) => {
-      if (found.length > MOST_DRY || cutsBy.has(keyOf(k, address))) return;
+      if (layout.repeat.sheet || found.length > MOST_DRY || cutsBy.has(keyOf(k, address))) return;
       const label = labelOf(labels[k], layout, address);
       add(address, { label, productId: productAt(field, address), polygon: [tileRing(layout, address)], cut: null });
     });

@@ -3,6 +3,7 @@ import fc from 'fast-check';
 import { planSurface } from '../plan.ts';
 import type { SurfacePlan } from '../plan/planned.ts';
 import { jobOfOne } from '../samples/testJob.ts';
+import { demoPlan } from '../../testing/demoJob.ts';
 import { dryLayOf, swapOf } from './dryLay.ts';
 import { exercisesOf, judgeMark } from './practice.ts';
 
@@ -69,7 +70,7 @@ describe('practice', () => {
 describe('the dry lay', () => {
   test('every piece has its turn once, course by course from the left', () => {
     const { plan } = wall();
-    const order = dryLayOf(plan.fields, plan.labels, plan.cuts);
+    const order = dryLayOf(plan.fields, plan.labels, plan.toCut);
     expect(order.length).toBe(plan.totals.pieces);
     expect(new Set(order.map(({ label }) => label)).size).toBe(order.length);
     expect(order.slice(0, 3).map(({ label }) => label)).toEqual(['A1', 'A2', 'A3']);
@@ -77,7 +78,7 @@ describe('the dry lay', () => {
 
   test('a swap is harmless between equal pieces, and only between them', () => {
     const { plan, products } = wall();
-    const order = dryLayOf(plan.fields, plan.labels, plan.cuts);
+    const order = dryLayOf(plan.fields, plan.labels, plan.toCut);
     const of = (label: string) => {
       const found = order.find((piece) => piece.label === label);
       if (!found) throw new Error(label);
@@ -104,4 +105,15 @@ describe('the dry lay', () => {
       }),
     );
   });
+});
+
+test('of a mosaic the sheets that are cut are laid dry, each once and by the name it has in the list', () => {
+  for (const { fields, labels, toCut, groups } of demoPlan('tidewater-bakehouse').surfaces.filter(({ sheets }) => sheets.length > 0)) {
+    const listed = groups.flatMap(({ pieces }) => pieces.map(({ label }) => label));
+    expect(
+      dryLayOf(fields, labels, toCut)
+        .map(({ label }) => label)
+        .sort(),
+    ).toEqual(listed.sort());
+  }
 });

@@ -20,7 +20,7 @@ const tape = useTape();
 const board = useBoardStore();
 const { stateOf, tick } = useTicking(toRef(props, 'surface'), toRef(props, 'plan'));
 
-const order = computed(() => (props.plan.totals.pieces > MOST_DRY ? [] : dryLayOf(props.plan.fields, props.plan.labels, props.plan.cuts)));
+const order = computed(() => (props.plan.totals.pieces > MOST_DRY ? [] : dryLayOf(props.plan.fields, props.plan.labels, props.plan.toCut)));
 const piece = computed(() => order.value.at(Math.min(board.dryAt, order.value.length - 1)) ?? null);
 const laid = computed(() => order.value.filter(({ label }) => stateOf(label) === 'laid').length);
 watch(order, ({ length }) => (board.dryCount = length), { immediate: true });
