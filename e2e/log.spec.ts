@@ -32,7 +32,8 @@ test('hours, a broken piece and a photo are kept in three presses, also while th
   await page.getByLabel('Why').fill('slipped at the saw');
   await page.getByRole('button', { name: 'Keep', exact: true }).click();
   await expect(page.getByText('slipped at the saw')).toBeVisible();
-  await expect(page.getByText('1 not on the server yet')).toBeVisible();
+  // On a slow machine the hours may not have gone out before.
+  await expect(page.getByText(/^[12] not on the server yet/)).toBeVisible();
   await page.unroute('**/api/**');
   await expect(page.getByText('not on the server yet')).toHaveCount(0, { timeout: 20_000 });
   const other = await (await browser.newContext()).newPage();

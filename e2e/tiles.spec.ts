@@ -191,6 +191,7 @@ test('a sheet of chips: mounted, painted, a motif that lies on itself refused, a
   expect({ pattern, jointMm }).toEqual({ pattern: { kind: 'sheet' }, jointMm: 2 });
   await page.getByRole('navigation', { name: 'Steps' }).getByRole('link', { name: 'Cuts' }).click();
   await expect(page.getByRole('heading', { name: 'Harbour motif' })).toBeVisible();
+  await page.getByText(/What (the part|each of the \d+ parts) keeps/).click();
   await expect(page.getByText(/from new sheet 1/).first()).toBeVisible();
 });
 
