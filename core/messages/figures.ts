@@ -1,3 +1,4 @@
+import { ROUNDED_OFTEN } from '../tolerances.ts';
 import type { FigureWords, Tape } from '../units/tape.ts';
 
 /** The forms of a word by how many there are: what `Intl.PluralRules` asks for beside `other` may be left out. */
@@ -43,3 +44,6 @@ export function figuresOf(locale: string, words: FigureWords): Figures {
     read: (tape) => ({ ...tape, words }),
   };
 }
+
+/** Minutes as they are told: whole ones, rather more than less. */
+export const minutesTold = (minutes: number): number => Math.ceil(minutes - ROUNDED_OFTEN);

@@ -1,7 +1,6 @@
 import { isMixed } from '../pattern/laying.ts';
 import { isShaped, type CutPiece } from '../cuts/cutPiece.ts';
 import type { OffCutPlan } from '../cuts/offCuts/planOffCuts.ts';
-import { sheetMinutes } from '../cuts/sheets/cutWithSheets.ts';
 import type { SheetPlan } from '../cuts/sheets/planSheets.ts';
 import { ringArea } from '../geometry/ring.ts';
 import { productAt, type Field } from '../setout/fields/field.ts';
@@ -68,13 +67,15 @@ export interface LaidSurface extends Omit<Made, 'offCuts'> {
   readonly traced: Traced;
   readonly fields: readonly Field[];
   readonly extent: Extent;
+  /** What hands cut of it. */
+  readonly toCut: readonly CutPiece[];
   /** What it takes besides its tiles. */
   readonly site: SiteFigures;
 }
 
 /** Gathers what the takeoff of one surface needs. */
 export function surfaceFigures(laid: LaidSurface, offCuts: OffCutPlan, products: readonly Product[]): SurfaceFigures {
-  const { surfaceId, traced, fields, cuts, sheets, extent, site } = laid;
+  const { surfaceId, traced, fields, cuts, toCut, sheets, extent, site } = laid;
   const wholes = countWholes(fields);
   const kinds = new Map<string, TileKind>();
   const see = (kind: TileKind): void => void kinds.set(keyOf(kind), kind);
@@ -94,7 +95,7 @@ export function surfaceFigures(laid: LaidSurface, offCuts: OffCutPlan, products:
     jointAreaMm2: extent.jointAreaMm2,
     sealed: sealedJoints(traced),
     planes: planesMet(traced),
-    cutMinutes: cuts.reduce((sum, { of, minutes }) => (of === 'chip' ? sum : sum + minutes), sheetMinutes(sheets)),
+    cutMinutes: toCut.reduce((sum, { minutes }) => sum + minutes, 0),
     thicknessMm: Math.max(...tiles.map(({ thicknessMm }) => thicknessMm)),
     longestSideMm: Math.max(...tiles.map(longestSideOf)),
   };

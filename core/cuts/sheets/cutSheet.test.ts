@@ -12,7 +12,7 @@ import type { Sheet } from '../../tile/sheet/sheet.ts';
 import type { Product } from '../../tile/product.ts';
 import type { Measured } from '../../surface/surface.ts';
 import { METRIC_TAPE } from '../../units/tape.ts';
-import { sheetMinutes } from './cutWithSheets.ts';
+import { sheetWork } from './cutWithSheets.ts';
 
 /** Ten by ten squares of 20 mm, 2 mm apart: 218 mm, in steps of 220. */
 const SQUARES = made({ kind: 'stack', lay: 'lying' }, { widthMm: 20, heightMm: 20, jointMm: 2 });
@@ -121,8 +121,8 @@ test('on any wall: every pass has all that is kept on one side, and minutes and 
         }
         const knives = parts.filter(({ cut }) => cut.knife).length;
         const chips = wall.cuts.reduce((sum, { minutes }) => sum + minutes, 0);
-        expect(chips + 0.3 * knives).toBeCloseTo(sheetMinutes(wall.sheets), 6);
-        expect(wall.figures.cutMinutes).toBeCloseTo(sheetMinutes(wall.sheets), 9);
+        expect(chips + 0.3 * knives).toBeCloseTo(sheetWork(wall.plan).minutes, 6);
+        expect(wall.figures.cutMinutes).toBeCloseTo(sheetWork(wall.plan).minutes, 9);
       },
     ),
     { numRuns: trials(60) },

@@ -76,7 +76,7 @@ const cutChips = oncePer((layout: Layout): ReadonlyMap<string, readonly CutTile[
 });
 
 /** The sheet as it comes, in the frame of its cell. */
-const sheetBox = oncePer((repeat: Repeat): Box => boxOf(repeat.pieces.flatMap(({ ring }) => ring)));
+export const sheetBox = oncePer((repeat: Repeat): Box => boxOf(repeat.pieces.flatMap(({ ring }) => ring)));
 
 /**
  * How the part of a sheet that lies at a cell is cut: the cuts of its chips run together to lines. A line that has all that is

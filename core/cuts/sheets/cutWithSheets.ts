@@ -1,12 +1,13 @@
 import type { CutPiece } from '../cutPiece.ts';
 import type { SheetPart, SheetPlan } from './planSheets.ts';
+import { cellKey } from './sheetCells.ts';
 
 /** Chips are cut with the sheet they belong to: by its tool where a pass goes through them all, and each in its share of the minutes. */
 export function cutWithSheets(cuts: readonly CutPiece[], sheets: readonly SheetPlan[]): readonly CutPiece[] {
   if (sheets.length === 0) return cuts;
-  const parts = new Map(sheets.flatMap(({ parts: own }) => own.map((part): [string, SheetPart] => [keyOf(part.field, part), part])));
+  const parts = new Map(sheets.flatMap(({ parts: own }) => own.map((part): [string, SheetPart] => [cellKey(part.field, part), part])));
   return cuts.map((piece) => {
-    const part = piece.of === 'chip' ? parts.get(keyOf(piece.field, piece.address)) : undefined;
+    const part = piece.of === 'chip' ? parts.get(cellKey(piece.field, piece.address)) : undefined;
     if (!part) return piece;
     const { tool, bitten, nibbled, minutes } = part.cut;
     const passed = tool !== null && bitten + nibbled === 0;
@@ -14,8 +15,25 @@ export function cutWithSheets(cuts: readonly CutPiece[], sheets: readonly SheetP
   });
 }
 
-const keyOf = (field: number, { i, j }: { readonly i: number; readonly j: number }): string => `${field}/${i}/${j}`;
+/** What is done to cut the sheets of one product. */
+interface SheetWork {
+  readonly passes: number;
+  /** Sheets that are bitten out, and that a knife alone parts. */
+  readonly bites: number;
+  readonly knives: number;
+  /** Chips that are nibbled to a round. */
+  readonly nibbled: number;
+  readonly minutes: number;
+}
 
-/** What the sheets of a surface take to cut, minutes. */
-export const sheetMinutes = (sheets: readonly Pick<SheetPlan, 'parts'>[]): number =>
-  sheets.reduce((sum, { parts }) => parts.reduce((own, { cut }) => own + cut.minutes, sum), 0);
+/** Counts what is done to cut the sheets of one product. */
+export function sheetWork({ parts }: Pick<SheetPlan, 'parts'>): SheetWork {
+  const sum = (of: (cut: SheetPart['cut']) => number): number => parts.reduce((all, { cut }) => all + of(cut), 0);
+  return {
+    passes: sum(({ passes }) => passes.length),
+    bites: sum(({ bitten }) => Number(bitten > 0)),
+    knives: sum(({ knife }) => Number(knife)),
+    nibbled: sum(({ nibbled }) => nibbled),
+    minutes: sum(({ minutes }) => minutes),
+  };
+}

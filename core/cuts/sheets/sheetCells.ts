@@ -15,6 +15,9 @@ export interface SheetCell {
   readonly through: readonly number[];
 }
 
+/** Names a cell of a field, for looking up what lies in it. */
+export const cellKey = (field: number, { i, j }: { readonly i: number; readonly j: number }): string => `${field}/${i}/${j}`;
+
 /** Every sheet that any chip of the fields belongs to, row by row from the bottom left. */
 export function sheetCells(fields: readonly Field[]): SheetCell[] {
   return fields.flatMap((field, index) => {

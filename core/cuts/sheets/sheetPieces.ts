@@ -9,7 +9,9 @@ import type { CutKind } from '../../tile/cutKinds.ts';
 import { hasWayUp, productNamed, type Product } from '../../tile/product.ts';
 import { keptSides, type CutPiece } from '../cutPiece.ts';
 import { chipTool, type Tool } from '../cutTool.ts';
+import { sheetBox } from './cutSheet.ts';
 import type { SheetPart, SheetPlan } from './planSheets.ts';
+import { cellKey } from './sheetCells.ts';
 
 /**
  * What hands cut: tiles and stones piece by piece, mosaics by the sheet. The part of a sheet is one piece with its label, its
@@ -23,25 +25,23 @@ export function piecesToCut(
   if (sheets.length === 0) return cuts;
   const chips = new Map<string, CutPiece[]>();
   for (const chip of cuts.filter(({ of }) => of === 'chip')) {
-    const key = keyOf(chip.field, chip.address);
+    const key = cellKey(chip.field, chip.address);
     chips.set(key, [...(chips.get(key) ?? []), chip]);
   }
   return [
     ...cuts.filter(({ of }) => of !== 'chip'),
     ...sheets.flatMap(({ parts, productId }) =>
       parts.map((part) =>
-        pieceOf(part, fields[part.field].layout, chips.get(keyOf(part.field, part)) ?? [], productNamed(products, productId)),
+        pieceOf(part, fields[part.field].layout, chips.get(cellKey(part.field, part)) ?? [], productNamed(products, productId)),
       ),
     ),
   ];
 }
 
-const keyOf = (field: number, { i, j }: { readonly i: number; readonly j: number }): string => `${field}/${i}/${j}`;
-
 function pieceOf(part: SheetPart, layout: Layout, chips: readonly CutPiece[], product: Product): CutPiece {
   const { turn } = placementMotion(layout.placement);
   const [dx, dy] = cellShift(layout.repeat, part.i, part.j);
-  const sheet = boxOf(layout.repeat.pieces.flatMap(({ ring }) => ring));
+  const sheet = sheetBox(layout.repeat);
   const size = { widthMm: sheet.maxX - sheet.minX, heightMm: sheet.maxY - sheet.minY };
   const onSurface = ([x, y]: Point): Point => turn([x + sheet.minX + dx, y + sheet.minY + dy]);
   const inTile = part.cut.outline;

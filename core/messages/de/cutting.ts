@@ -5,13 +5,13 @@ import type { NearCuts } from '../../cuts/nearCuts.ts';
 import type { SharedHole } from '../../cuts/sharedHoles.ts';
 import type { TickState } from '../../site/tick.ts';
 import { formatLength, formatLengthWithUnit } from '../../units/formatLength.ts';
-import { ROUNDED_OFTEN } from '../../tolerances.ts';
+import { minutesTold } from '../figures.ts';
 import type { Tape } from '../../units/tape.ts';
 import { counted, figure } from './figures.ts';
 
 /** What there is to cut, how long that takes and how often the fence is moved. */
 export function describeCutting(cuts: readonly CutPiece[], trips: readonly CutTrip[], fenceSet: number): string {
-  const minutes = Math.ceil(cuts.reduce((sum, cut) => sum + cut.minutes, 0) - ROUNDED_OFTEN);
+  const minutes = minutesTold(cuts.reduce((sum, cut) => sum + cut.minutes, 0));
   const settings = new Set(settingsOf(trips).map(({ group }) => group)).size;
   const what = `${counted(settings, { one: 'Zuschnitt', other: 'verschiedene Zuschnitte' })} für ${cuts.length} Stück, etwa ${figure(minutes)} min.`;
   const walks =
@@ -48,7 +48,8 @@ export function describeTicked(states: readonly TickState[], waiting: number): s
 const CARES: Readonly<Record<CutCare, string>> = {
   shave: 'Es fällt kaum etwas ab: bis zum Strich schleifen oder den Anfang um ein paar Millimeter verschieben.',
   tiny: 'Zu klein zum Halten: von einem größeren Stück abschneiden und dieses halten, oder den Platz der Fuge oder dem Dichtstoff lassen.',
-  bitten: 'Steinchen ausklinken, wo der Strich in der Matte endet: an die Dose halten, auf Klebeband anzeichnen, bis zum Strich knipsen.',
+  bitten:
+    'Steinchen ausklinken, wo der Strich in der Matte endet: an ihren Platz halten, auf Klebeband anzeichnen, bis zum Strich knipsen.',
   nibbled: 'Die Steinchen nach und nach rund knipsen.',
   parted: 'Kein Steinchen wird geschnitten: Netz oder Papier zwischen den Steinchen von hinten trennen.',
   taped: 'Den Strich überkleben und Steinchen und Netz in einem Zug schneiden.',

@@ -1,8 +1,8 @@
-import { ROUNDED_OFTEN } from '../../tolerances.ts';
-import { sheetMinutes } from '../../cuts/sheets/cutWithSheets.ts';
+import { sheetWork } from '../../cuts/sheets/cutWithSheets.ts';
 import type { SheetPart, SheetPlan } from '../../cuts/sheets/planSheets.ts';
 import type { Tape } from '../../units/tape.ts';
 import { counted } from './figures.ts';
+import { minutesTold } from '../figures.ts';
 import { describeMark } from './marks.ts';
 
 const SHEETS = { one: 'Matte', other: 'Matten' };
@@ -24,18 +24,14 @@ export function describeSheets(plan: SheetPlan): string {
 }
 
 function describeWork(plan: SheetPlan): string {
-  const sum = (of: (part: SheetPart) => number): number => plan.parts.reduce((all, part) => all + of(part), 0);
-  const passes = sum(({ cut }) => cut.passes.length);
-  const bites = sum(({ cut }) => Number(cut.bitten > 0));
-  const nibbled = sum(({ cut }) => cut.nibbled);
-  const knives = sum(({ cut }) => Number(cut.knife));
+  const { passes, bites, knives, nibbled, minutes } = sheetWork(plan);
   const works = [
     ...(passes > 0 ? [`${counted(passes, { one: 'Schnitt', other: 'Schnitte' })} quer durch eine Matte`] : []),
     ...(bites > 0 ? [`${counted(bites, SHEETS)} ausgeklinkt`] : []),
     ...(nibbled > 0 ? [`${counted(nibbled, CHIPS)} rund geknipst`] : []),
     ...(knives > 0 ? [`${counted(knives, SHEETS)} mit dem Messer getrennt`] : []),
   ];
-  return `Schneiden: etwa ${counted(Math.ceil(sheetMinutes([plan]) - ROUNDED_OFTEN), { one: 'Minute', other: 'Minuten' })}, ${works.join(', ')}.`;
+  return `Schneiden: etwa ${counted(minutesTold(minutes), { one: 'Minute', other: 'Minuten' })}, ${works.join(', ')}.`;
 }
 
 /** What becomes of one cut sheet. Chips that are set one by one are cut one by one. */

@@ -1,4 +1,4 @@
-import { ROUNDED_OFTEN } from '../../tolerances.ts';
+import { minutesTold } from '../figures.ts';
 import type { CutCare } from '../../cuts/cutMethod.ts';
 import { settingsOf, type CutTrip } from '../../cuts/cutOrder.ts';
 import type { CutPiece } from '../../cuts/cutPiece.ts';
@@ -13,7 +13,7 @@ const times = (count: number): string => (count === 1 ? 'once' : count === 2 ? '
 
 /** What there is to cut, how long that takes and how often the fence is moved. */
 export function describeCutting(cuts: readonly CutPiece[], trips: readonly CutTrip[], fenceSet: number): string {
-  const minutes = Math.ceil(cuts.reduce((sum, cut) => sum + cut.minutes, 0) - ROUNDED_OFTEN);
+  const minutes = minutesTold(cuts.reduce((sum, cut) => sum + cut.minutes, 0));
   const settings = new Set(settingsOf(trips).map(({ group }) => group)).size;
   const what = `${settings === 1 ? 'One cut' : `${settings} different cuts`} for ${pieces(cuts.length)}, about ${minutes} min.`;
   const walks =
@@ -46,7 +46,7 @@ export function describeTicked(states: readonly TickState[], waiting: number): s
 const CARES: Readonly<Record<CutCare, string>> = {
   shave: 'Hardly anything comes off: grind it to the line, or move the start a few millimetres.',
   tiny: 'Too small to hold: cut it off a larger piece and hold that, or leave the place to the joint or the sealant.',
-  bitten: 'Bite out the chips where the line ends within the sheet: hold it against the box, mark on tape, nibble to the mark.',
+  bitten: 'Bite out the chips where the line ends within the sheet: hold it in its place, mark on tape, nibble to the mark.',
   nibbled: 'Nibble the chips to the round, a little at a time.',
   parted: 'No chip is cut: part the mesh or paper between the chips from behind.',
   taped: 'Tape over the line and cut through chips and mesh in one pass.',

@@ -1,9 +1,9 @@
-import { ROUNDED_OFTEN } from '../../tolerances.ts';
-import { sheetMinutes } from '../../cuts/sheets/cutWithSheets.ts';
+import { sheetWork } from '../../cuts/sheets/cutWithSheets.ts';
 import type { SheetPart, SheetPlan } from '../../cuts/sheets/planSheets.ts';
 import type { SheetFault } from '../../tile/sheet/sheetFaults.ts';
 import { formatLengthWithUnit } from '../../units/formatLength.ts';
 import type { Tape } from '../../units/tape.ts';
+import { minutesTold } from '../figures.ts';
 import { describeMark } from './marks.ts';
 
 /** What is wrong with a sheet, and what was expected. */
@@ -32,18 +32,14 @@ export function describeSheets(plan: SheetPlan): string {
 }
 
 function describeWork(plan: SheetPlan): string {
-  const sum = (of: (part: SheetPart) => number): number => plan.parts.reduce((all, part) => all + of(part), 0);
-  const passes = sum(({ cut }) => cut.passes.length);
-  const bites = sum(({ cut }) => Number(cut.bitten > 0));
-  const nibbled = sum(({ cut }) => cut.nibbled);
-  const knives = sum(({ cut }) => Number(cut.knife));
+  const { passes, bites, knives, nibbled, minutes } = sheetWork(plan);
   const works = [
     ...(passes > 0 ? [`${passes} ${passes === 1 ? 'pass' : 'passes'} right across a sheet`] : []),
     ...(bites > 0 ? [`${counted(bites, 'sheet')} bitten out`] : []),
     ...(nibbled > 0 ? [`${counted(nibbled, 'chip')} nibbled to a round`] : []),
     ...(knives > 0 ? [`${counted(knives, 'sheet')} parted with a knife`] : []),
   ];
-  return `Cut in about ${counted(Math.ceil(sheetMinutes([plan]) - ROUNDED_OFTEN), 'minute')}: ${works.join(', ')}.`;
+  return `Cut in about ${counted(minutesTold(minutes), 'minute')}: ${works.join(', ')}.`;
 }
 
 /** What becomes of one cut sheet. Chips that are set one by one are cut one by one. */
