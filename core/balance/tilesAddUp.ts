@@ -7,17 +7,16 @@ export const tilesAddUp: Law = (_job, { surfaces, materials }) =>
     const { how, productId, hand, quantity } = line;
     const name = `${productId}${hand ? `, ${hand}` : ''}`;
     const own = surfaces.flatMap(({ figures }) => figures.tiles.filter((tile) => tile.productId === productId && tile.hand === hand));
-    const strips = hand === null ? surfaces.flatMap(({ figures }) => figures.strips.filter((strip) => strip.productId === productId)) : [];
     const bought = sumOf(line.packs, ({ count, size }) => count * size) + line.inHand;
     return [
       ...differs(
         `${name}: opened on the order and on the surfaces`,
         how.opened,
-        sumOf([...own, ...strips], ({ opened }) => opened),
+        sumOf(own, ({ opened }) => opened),
       ),
       ...differs(
         `${name}: whole and for cuts`,
-        sumOf(how.surfaces, ({ whole, forCuts }) => whole + forCuts) + sumOf(strips, ({ opened }) => opened),
+        sumOf(how.surfaces, ({ whole, forCuts }) => whole + forCuts),
         how.opened,
       ),
       ...differs(`${name}: opened, broken and spare`, how.opened + how.breakage + how.spare, quantity),

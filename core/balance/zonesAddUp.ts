@@ -23,7 +23,7 @@ export const zonesAddUp: Law = (job, { surfaces, materials, mixes }) => {
           ...unlike(
             `${nameOf(surfaceId)}: cuts of the zones`,
             zones.flatMap(({ cuts: own }) => own),
-            toCut.map(({ label }) => label),
+            toCut.flatMap(({ label, strip }) => (strip ? [] : [label])),
           ),
         ],
   );

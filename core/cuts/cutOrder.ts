@@ -102,7 +102,10 @@ function loads(
 ): { readonly zone: number | null; readonly pieces: readonly CutPiece[] }[] {
   if (zones === null) return [{ zone: null, pieces: cuts }];
   const zoneOf = new Map(zones.flatMap(({ number, cuts: labels }) => labels.map((label) => [label, number] as const)));
-  return zones.map(({ number }) => ({ zone: number, pieces: cuts.filter(({ label }) => zoneOf.get(label) === number) }));
+  const ofZones = zones.map(({ number }) => ({ zone: number, pieces: cuts.filter(({ label }) => zoneOf.get(label) === number) }));
+  // What no zone has, strips beside the surface, is cut last.
+  const rest = cuts.filter(({ label }) => !zoneOf.has(label));
+  return rest.length === 0 ? ofZones : [...ofZones, { zone: null, pieces: rest }];
 }
 
 /** The cuts of a planned surface as its job has them made. */

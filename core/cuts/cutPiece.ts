@@ -18,6 +18,7 @@ import { chipTool, toolFor, type Tool } from './cutTool.ts';
 import { labelOf, type Labels } from './labelPieces.ts';
 import type { MarkedCut } from './markCut.ts';
 import { markPiece } from './markPiece.ts';
+import type { Strip } from './strips/strip.ts';
 import { traceCuts } from './traceCuts.ts';
 
 /** One piece that is cut from a tile, with everything that is needed to cut it. */
@@ -26,8 +27,10 @@ export interface CutPiece {
   /** The field it lies in, by its place among the fields of the surface. */
   readonly field: number;
   readonly address: Address;
-  /** A tile cut to fit, a stone cut to its own size that lies in the open, a chip of a sheet cut through, or the part of a sheet. */
-  readonly of: 'tile' | 'stone' | 'chip' | 'sheet';
+  /** A tile cut to fit, a stone cut to its own size that lies in the open, a chip of a sheet cut through, the part of a sheet, or a strip. */
+  readonly of: 'tile' | 'stone' | 'chip' | 'sheet' | 'strip';
+  /** Of a strip of skirting or nosing: where it stands, and how it is finished. */
+  readonly strip?: Strip;
   /** Of the part of a sheet: what of it no pass cuts. */
   readonly sheet?: { readonly bitten: number; readonly nibbled: number; readonly knife: boolean };
   /** The tile it is cut from. */
@@ -121,8 +124,11 @@ function cutFromTiles(layout: Layout): CutTile[] {
 const tileOf = ({ ring, corner, turnDeg, cutFrom }: RepeatPiece): Ring =>
   cutFrom ? rectangleRing(0, 0, cutFrom.widthMm, cutFrom.heightMm) : tidyRing(mapRing(ring, motion(turnDeg, corner).unturn));
 
+/** How a piece is cut from its tile. */
+export type CutInTile = Pick<CutPiece, 'kind' | 'marks' | 'tool' | 'sizeMm' | 'areaMm2' | 'minutes' | 'factorySides' | 'inTile'>;
+
 /** What two pieces of one outline in one tile have in common. */
-type Described = Pick<CutPiece, 'kind' | 'marks' | 'tool' | 'sizeMm' | 'areaMm2' | 'minutes' | 'factorySides' | 'inTile'> & {
+type Described = CutInTile & {
   /** Where its label goes, in the tile's frame. */
   readonly labelInTile: Point;
 };
@@ -151,12 +157,13 @@ function describePiece(
       { near: inTileFrame(near, layout, address), bitsMm },
       known.of,
       product,
-      layout.repeat.pieces[address.piece],
     );
   if (isAlike && !same) described.set(key, { labelInTile, ...common });
   return {
     ...known,
     ...common,
+    // A piece of an ashlar is sawn on any side; its edges are dressed.
+    factorySides: layout.repeat.pieces[address.piece].cutFrom ? [] : common.factorySides,
     field,
     productId: product.id,
     hand: layout.repeat.pieces[address.piece].hand ?? null,
@@ -181,20 +188,20 @@ function inTileFrame(circles: readonly Circle[], layout: Layout, address: Addres
   return circles.map(({ centre, radiusMm }) => ({ centre: intoTile(centre), radiusMm }));
 }
 
-function describeOutline(
+/** How a piece is cut from its tile, both in the tile's frame; `near` are circles that may run through it. */
+export function describeOutline(
   inTile: Polygon,
   outline: Ring,
   { near, bitsMm }: { readonly near: readonly Circle[]; readonly bitsMm: readonly number[] | undefined },
   of: CutPiece['of'],
   product: Product,
-  { cutFrom }: RepeatPiece,
 ): Described {
   const around = boxOf(outline);
   const tile = { widthMm: around.maxX - around.minX, heightMm: around.maxY - around.minY };
   const box = boxOf(inTile[0]);
   const sizeMm = { widthMm: box.maxX - box.minX, heightMm: box.maxY - box.minY };
   const cuts = markPiece(inTile, outline, near, bitsMm).map((cut) => asDone(cut, product));
-  const kind = kindOf(cuts, sizeMm, of === 'stone' ? sizeMm : tile);
+  const kind = kindOf(cuts, sizeMm, of === 'stone' || of === 'strip' ? sizeMm : tile);
   const marks = cuts.map(({ mark }) => mark);
   return {
     inTile,
@@ -208,8 +215,7 @@ function describeOutline(
         : toolFor(kind, marks, product, Math.min(narrowestPart(marks, tile), depthBeside(inTile, outline))),
     areaMm2: polygonArea(inTile),
     minutes: minutesOf(cuts),
-    // A piece of an ashlar is sawn on any side; its edges are dressed.
-    factorySides: cutFrom ? [] : keptSides(inTile, tile),
+    factorySides: keptSides(inTile, tile),
   };
 }
 

@@ -24,6 +24,8 @@ export const MOST_DRY = 4000;
 export function dryLayOf(fields: readonly Field[], labels: readonly Labels[], cuts: readonly CutPiece[]): DryPiece[] {
   const cutsBy = new Map<string, CutPiece[]>();
   for (const cut of cuts) {
+    // Strips are set when all tiles lie.
+    if (cut.strip) continue;
     const key = keyOf(cut.field, cut.address);
     cutsBy.set(key, [...(cutsBy.get(key) ?? []), cut]);
   }
@@ -40,7 +42,7 @@ export function dryLayOf(fields: readonly Field[], labels: readonly Labels[], cu
       add(address, { label, productId: productAt(field, address), polygon: [tileRing(layout, address)], cut: null });
     });
     for (const cut of cuts)
-      if (cut.field === k) add(cut.address, { label: cut.label, productId: cut.productId, polygon: cut.polygon, cut });
+      if (cut.field === k && !cut.strip) add(cut.address, { label: cut.label, productId: cut.productId, polygon: cut.polygon, cut });
     return found
       .sort((a, b) => a.course - b.course || a.along - b.along)
       .map(({ label, productId, polygon, cut }) => ({ label, productId, polygon, cut }));

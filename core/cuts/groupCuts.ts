@@ -4,6 +4,7 @@ import { distance, type Point } from '../geometry/point.ts';
 import { selfTurns } from '../geometry/selfTurns.ts';
 import { hasWayUp, productNamed, type Product } from '../tile/product.ts';
 import type { CutPiece } from './cutPiece.ts';
+import type { Strip } from './strips/strip.ts';
 
 /** Cuts that differ by less than this are one setting of the fence, mm. */
 export const SAME_CUT_MM = SEEN_MM;
@@ -53,8 +54,12 @@ interface OpenGroup {
 }
 
 /** What equal cuts have in common to the letter. */
-const lookOf = ({ kind, productId, hand, edgeShows, inTile }: CutPiece): string =>
-  `${kind} ${productId} ${hand ?? ''} ${edgeShows} ${inTile.length} ${inTile[0].length}`;
+const lookOf = ({ kind, productId, hand, edgeShows, inTile, strip }: CutPiece): string =>
+  `${kind} ${productId} ${hand ?? ''} ${edgeShows} ${inTile.length} ${inTile[0].length} ${strip ? finishOf(strip) : ''}`;
+
+/** What strips are told apart by besides their size. */
+const finishOf = ({ purpose, ends }: Strip): string =>
+  [purpose, ...ends.map((end) => (end.kind === 'mitred' ? end.deg.toFixed(1) : end.kind))].join(' ');
 
 const isAlike = (a: CutPiece, b: CutPiece): boolean =>
   Math.abs(a.areaMm2 - b.areaMm2) <= SAME_CUT_MM * 2 * (a.sizeMm.widthMm + a.sizeMm.heightMm);

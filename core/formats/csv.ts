@@ -5,7 +5,8 @@ import { UNIT_NAMES } from '../messages/en/materialNames.ts';
 import { formatMoney } from '../units/currency.ts';
 import { describeMark } from '../messages/en/marks.ts';
 import { pieceBefore } from '../messages/en/offCuts.ts';
-import { kindName, toolName } from '../messages/en/names.ts';
+import { toolName } from '../messages/en/names.ts';
+import { cutName, describeFinish } from '../messages/en/strips.ts';
 import type { Plan } from '../plan.ts';
 import type { SurfacePlan } from '../plan/planned.ts';
 import { formatLength } from '../units/formatLength.ts';
@@ -21,10 +22,10 @@ export function cutsCsv(job: Job, surface: Surface, planned: SurfacePlan): strin
         Group: group.id,
         Off: group.pieces.length,
         Piece: piece.label,
-        Kind: kindName(piece.kind),
+        Kind: cutName(piece),
         Width: formatLength(piece.sizeMm.widthMm, tape),
         Height: formatLength(piece.sizeMm.heightMm, tape),
-        Marks: piece.marks.map((mark) => describeMark(mark, tape)).join('; '),
+        Marks: [...piece.marks.map((mark) => describeMark(mark, tape)), ...(piece.strip ? describeFinish(piece.strip) : [])].join('; '),
         Tool: toolName(piece.tool),
         'Cut edge shows': piece.edgeShows ? 'yes' : 'no',
         'From tile': source?.tile ?? '',

@@ -119,11 +119,35 @@ function surfaceJson(job: Job, surface: Surface, planned: SurfacePlan): object {
       square: planned.struck.square,
     },
     pieces: pieceList(planned),
+    strips: stripList(planned),
     sheets: planned.sheets,
     edges: edges.map(edgeJson(traced.names)),
     totals,
   };
 }
+
+/** Strips of skirting and nosing that are cut from tiles; `tileIndex` is that of the opened tile they come from. */
+const stripList = ({ toCut, offCuts }: SurfacePlan): object[] =>
+  toCut.flatMap(({ label, productId, strip, kind, marks, tool, edgeShows, polygon }) =>
+    strip
+      ? [
+          {
+            label,
+            product: productId,
+            kind: strip.purpose,
+            widthMm: strip.widthMm,
+            lengthMm: strip.lengthMm,
+            tileIndex: offCuts.sources.get(label)?.tile ?? null,
+            edge: strip.edgeId,
+            alongMm: strip.alongMm,
+            ends: strip.ends,
+            factoryEdge: strip.isFactory,
+            rings: polygon,
+            cut: { kind, marks, tool, edgeShows },
+          },
+        ]
+      : [],
+  );
 
 /** Where the frame of a piece's marks lies on the surface: the corner of the tile's box, and the way its width runs. */
 function frameOf(layout: Layout, address: Address): object {

@@ -79,7 +79,7 @@ export const TASKS = {
   ledgerOff: { unit: 'm', pace: 15, amount: ledgerM },
   bottomRow: { unit: 'm2', pace: LAYING_M2, amount: ({ ledgerRowMm2 }) => ledgerRowMm2 / 1e6, slower: layingSlower },
   edging: { unit: 'm', pace: 6, amount: (s) => runOf(s, 'bullnose', 'mitre') },
-  strips: { unit: 'm', pace: 3, amount: (s) => runOf(s, 'skirtingTile', 'nosingTile') },
+  strips: { unit: 'm', pace: 4, amount: (s) => runOf(s, 'skirtingTile', 'nosingTile') },
   skirting: { unit: 'm', pace: 5, amount: (s) => runOf(s, 'skirting') },
   sealTile: {
     unit: 'm2',

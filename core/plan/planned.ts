@@ -32,7 +32,10 @@ export type PlanRules = Pick<
 
 /** What of them the layout of one surface depends on, before what surfaces share. */
 export interface LayoutRules extends Pick<PlanRules, 'products' | 'practice' | 'way' | 'tape' | 'links' | 'surfaces'> {
-  readonly consumption: Pick<Consumption, 'kerfMm' | 'coreBitsMm' | 'offCutsKept' | 'skirtingMm' | 'nosingMm' | 'stripEdge'>;
+  readonly consumption: Pick<
+    Consumption,
+    'kerfMm' | 'coreBitsMm' | 'offCutsKept' | 'skirtingMm' | 'nosingMm' | 'stripEdge' | 'stripJoints'
+  >;
 }
 
 /** Where every piece of one surface lies: what the drawing shows. Plain data, quick to compute. */
@@ -90,8 +93,10 @@ export interface SurfaceLayout extends Drawing {
   readonly labels: readonly Labels[];
   /** Every piece that is not whole, chips of sheets among them. */
   readonly cuts: readonly CutPiece[];
-  /** What hands cut: the same without chips, and with the parts of sheets. */
+  /** What hands cut: the same without chips, and with the parts of sheets and strips that stand beside the surface. */
   readonly toCut: readonly CutPiece[];
+  /** What comes out of tiles and sheets: the cuts, and the strips. */
+  readonly fromTiles: readonly CutPiece[];
   readonly groups: readonly CutGroup[];
   /** The sheets of mosaics, product by product. */
   readonly sheets: readonly SheetPlan[];

@@ -14,7 +14,9 @@ export function piecesInTurn(plan: InTurn, pattern: Pattern, cutting: Cutting | 
   const cut = settingsOf(tripsFor(plan, pattern, cutting)).flatMap(({ pieces }) => pieces);
   if (doing === 'cut') return cut;
   const zoneOf = zoneByPiece(plan.zones);
-  return [...cut].sort((a, b) => (zoneOf.get(a.label) ?? 0) - (zoneOf.get(b.label) ?? 0));
+  // What is in no zone, strips beside the surface, is set when all tiles lie.
+  const turnOf = ({ label }: CutPiece): number => zoneOf.get(label) ?? plan.zones.zones.length + 1;
+  return [...cut].sort((a, b) => turnOf(a) - turnOf(b));
 }
 
 const zoneByPiece = ({ zones }: LayingZones): ReadonlyMap<string, number> =>

@@ -38,6 +38,12 @@ export const consumptionSchema = z.strictObject({
     .enum(['dressed', 'factory'])
     .default('dressed')
     .describe('The edge of such strips that shows: dressed by hand, or of the factory'),
+  stripJoints: z
+    .enum(['carryOn', 'byHalf', 'longest'])
+    .optional()
+    .describe(
+      'Where joints of such strips stand: on those of the tiles, which is meant where it is left out, half a tile off, or as far apart as can be',
+    ),
 });
 
 /** Figures of use. */

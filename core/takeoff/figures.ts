@@ -1,4 +1,4 @@
-import type { TileStrips } from '../cuts/strips/tileStrips.ts';
+import type { StripPurpose } from '../cuts/strips/strip.ts';
 import type { Polygon } from '../geometry/ring.ts';
 import type { PatternId } from '../pattern/registry.ts';
 import type { Crossings } from '../setout/fields/crossings.ts';
@@ -24,6 +24,9 @@ export interface TileFigures {
   readonly piecesPerTile: number;
   readonly straightCuts: number;
   readonly shapedCuts: number;
+  /** Strips of skirting and nosing cut from it, and their area, mm²: they stand beside what is laid. */
+  readonly strips: number;
+  readonly stripsMm2: number;
   /** Area of the pieces laid, mm². */
   readonly laidAreaMm2: number;
   /** Area of one whole tile, or of the chips of a sheet, mm². */
@@ -83,9 +86,10 @@ export interface SurfaceFigures {
 }
 
 /** Strips of tile that a surface takes for one purpose. */
-export interface StripFigures extends TileStrips {
-  readonly purpose: 'skirting' | 'nosing';
+export interface StripFigures {
+  readonly purpose: StripPurpose;
   readonly productId: string;
+  readonly pieces: number;
 }
 
 /** A stretch of joint that is filled with sealant. */

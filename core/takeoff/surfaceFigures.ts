@@ -8,7 +8,8 @@ import type { Traced } from '../surface/traceSurface.ts';
 import { chipRing } from '../tile/sheet/sheetChips.ts';
 import type { Sheet } from '../tile/sheet/sheet.ts';
 import { actualSize, productNamed, type Product } from '../tile/product.ts';
-import type { SurfaceFigures, TileFigures } from './figures.ts';
+import { STRIP_PURPOSES, type StripPurpose } from '../cuts/strips/strip.ts';
+import type { StripFigures, SurfaceFigures, TileFigures } from './figures.ts';
 import type { Extent } from './measureExtent.ts';
 import { planesMet, sealedJoints } from './sealedJoints.ts';
 import type { SiteFigures } from './works/measureSite.ts';
@@ -57,6 +58,8 @@ function countWholes(fields: readonly Field[]): Map<string, Wholes> {
 /** What is cut, and from what. */
 interface Made {
   readonly cuts: readonly CutPiece[];
+  /** The same with the strips that stand beside the surface. */
+  readonly fromTiles: readonly CutPiece[];
   readonly offCuts: OffCutPlan;
   readonly sheets: readonly SheetPlan[];
 }
@@ -75,14 +78,14 @@ export interface LaidSurface extends Omit<Made, 'offCuts'> {
 
 /** Gathers what the takeoff of one surface needs. */
 export function surfaceFigures(laid: LaidSurface, offCuts: OffCutPlan, products: readonly Product[]): SurfaceFigures {
-  const { surfaceId, traced, fields, cuts, toCut, sheets, extent, site } = laid;
+  const { surfaceId, traced, fields, fromTiles, toCut, extent, site } = laid;
   const wholes = countWholes(fields);
   const kinds = new Map<string, TileKind>();
   const see = (kind: TileKind): void => void kinds.set(keyOf(kind), kind);
   for (const { laid: own } of fields) own.repeat.pieces.forEach(({ hand = null }, k) => see({ productId: own.productIds[k], hand }));
   for (const { kind } of wholes.values()) see(kind);
-  for (const { productId, hand } of cuts) see({ productId, hand });
-  const isLaid = (kind: TileKind): boolean => wholes.has(keyOf(kind)) || cuts.some((cut) => keyOf(cut) === keyOf(kind));
+  for (const { productId, hand } of fromTiles) see({ productId, hand });
+  const isLaid = (kind: TileKind): boolean => wholes.has(keyOf(kind)) || fromTiles.some((cut) => keyOf(cut) === keyOf(kind));
   const all = [...kinds.values()];
   const used = all.some(isLaid) ? all.filter(isLaid) : all.slice(0, 1);
   const tiles = used.map((kind) => productNamed(products, kind.productId));
@@ -90,15 +93,22 @@ export function surfaceFigures(laid: LaidSurface, offCuts: OffCutPlan, products:
     ...site,
     surfaceId,
     region: traced.region,
-    tiles: used.map((kind, k) => tileFigures(tiles[k], kind, wholes.get(keyOf(kind)), { cuts, offCuts, sheets })),
+    tiles: used.map((kind, k) => tileFigures(tiles[k], kind, wholes.get(keyOf(kind)), { ...laid, offCuts })),
     areaMm2: extent.areaMm2,
     jointAreaMm2: extent.jointAreaMm2,
     sealed: sealedJoints(traced),
     planes: planesMet(traced),
+    strips: STRIP_PURPOSES.flatMap((purpose) => stripsFor(purpose, toCut)),
     cutMinutes: toCut.reduce((sum, { minutes }) => sum + minutes, 0),
     thicknessMm: Math.max(...tiles.map(({ thicknessMm }) => thicknessMm)),
     longestSideMm: Math.max(...tiles.map(longestSideOf)),
   };
+}
+
+/** The strips of one purpose, all of one tile; none where there are none. */
+function stripsFor(purpose: StripPurpose, toCut: readonly CutPiece[]): StripFigures[] {
+  const own = toCut.filter(({ strip }) => strip?.purpose === purpose);
+  return own.length === 0 ? [] : [{ purpose, productId: own[0].productId, pieces: own.length }];
 }
 
 /** The longest side of what is bedded one by one: the tile, or the largest chip of a sheet, mm. */
@@ -112,9 +122,10 @@ function tileFigures(
   { id: productId, shape }: Product,
   kind: TileKind,
   wholes: Wholes | undefined,
-  { cuts: all, offCuts, sheets }: Made,
+  { cuts: all, fromTiles, offCuts, sheets }: Made,
 ): TileFigures {
   const cuts = all.filter((cut) => keyOf(cut) === keyOf(kind));
+  const strips = fromTiles.filter((piece) => piece.of === 'strip' && keyOf(piece) === keyOf(kind));
   const sheet = sheets.find((planned) => planned.productId === productId);
   const shapedCuts = cuts.filter(isShaped).length;
   const forCuts = offCuts.byTile.find((planned) => keyOf(planned) === keyOf(kind));
@@ -131,6 +142,8 @@ function tileFigures(
     lowerBound: wholeTiles + (forCuts?.lowerBound ?? 0),
     straightCuts: cuts.length - shapedCuts,
     shapedCuts,
+    strips: strips.length,
+    stripsMm2: strips.reduce((sum, { areaMm2 }) => sum + areaMm2, 0),
     laidAreaMm2: (wholes?.areaMm2 ?? 0) + cuts.reduce((sum, { areaMm2 }) => sum + areaMm2, 0),
     tileAreaMm2,
     footprintMm2: shape.kind === 'sheet' ? Math.abs(shape.across[0] * shape.up[1] - shape.across[1] * shape.up[0]) : tileAreaMm2,

@@ -57,6 +57,8 @@ const figures: SurfaceFigures = {
       piecesPerTile: 1,
       straightCuts: 30,
       shapedCuts: 5,
+      strips: 0,
+      stripsMm2: 0,
       laidAreaMm2: 9.75e6,
       tileAreaMm2: 297.5 ** 2,
       footprintMm2: 297.5 ** 2,

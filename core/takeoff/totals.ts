@@ -12,7 +12,7 @@ export interface Totals {
   readonly lowerBound: number;
   /** Boxes as they would be bought for this surface alone: breakage and spares included, as in the order. */
   readonly boxes: number;
-  /** Tile bought for the setout and not laid, as a share of what is opened. */
+  /** Tile bought for the setout and its strips and not laid, as a share of what is opened. */
   readonly wasteShare: number;
 }
 
@@ -29,6 +29,6 @@ export function totalsOf(figures: SurfaceFigures, consumption: Consumption, prod
     opened: sum(({ opened }) => opened),
     lowerBound: sum(({ lowerBound }) => lowerBound),
     boxes: countTiles({ products, consumption, surfaces: [figures] }).reduce((all, { boxes }) => all + boxes, 0),
-    wasteShare: openedArea === 0 ? 0 : 1 - sum(({ laidAreaMm2 }) => laidAreaMm2) / openedArea,
+    wasteShare: openedArea === 0 ? 0 : 1 - sum(({ laidAreaMm2, stripsMm2 }) => laidAreaMm2 + stripsMm2) / openedArea,
   };
 }

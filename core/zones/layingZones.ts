@@ -57,7 +57,7 @@ export interface ZonedSurface {
   readonly layout: Layout;
   readonly fields: readonly Field[];
   readonly cuts: readonly { readonly polygon: Polygon; readonly labelAt: Point }[];
-  readonly toCut: readonly { readonly label: string; readonly labelAt: Point }[];
+  readonly toCut: readonly { readonly label: string; readonly labelAt: Point; readonly strip?: object }[];
   /** What the second course stands on: what lies below is laid last, when it is off. */
   readonly ledger?: Pick<Ledger, 'atMm'> | null;
   readonly zones?: ZoneChoice | undefined;
@@ -292,7 +292,8 @@ function countPieces({ fields, cuts, toCut }: ZonedSurface, numberAt: (p: Point)
     });
   }
   for (const { polygon, labelAt } of cuts) counts[numberAt(labelAt) - 1].laidMm2 += polygonArea(polygon);
-  for (const { label, labelAt } of toCut) counts[numberAt(labelAt) - 1].cuts.push(label);
+  // Strips are set when all tiles lie.
+  for (const { label, labelAt, strip } of toCut) if (!strip) counts[numberAt(labelAt) - 1].cuts.push(label);
   return counts;
 }
 

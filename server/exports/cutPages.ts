@@ -99,10 +99,14 @@ function cellsOf(
   return [
     `${pieces.length}`,
     '',
-    words.kindName(seen.kind),
+    words.cutName(seen),
     `${formatLength(seen.sizeMm.widthMm, tape)} x ${formatLengthWithUnit(seen.sizeMm.heightMm, tape)}`,
     [
-      [...seen.marks.map((mark) => words.describeMark(mark, tape)), ...(seen.edgeShows ? [words.say('paper/dressIt')] : [])].join('; '),
+      [
+        ...seen.marks.map((mark) => words.describeMark(mark, tape)),
+        ...(seen.strip ? words.describeFinish(seen.strip) : []),
+        ...(seen.edgeShows ? [words.say('paper/dressIt')] : []),
+      ].join('; '),
       ...hardCaresOf(source, pieces[0]),
     ].join('. '),
     words.toolName(seen.tool),

@@ -52,7 +52,7 @@ export interface Column {
   readonly right?: boolean;
 }
 
-/** Writes a table; a row is never parted, and its titles stand on every page. */
+/** Writes a table; a row is never parted, and its titles stand on every page. Pdfkit's own tables know one font a cell, names need several. */
 export function writeTable(
   paper: JobPaper,
   columns: readonly Column[],

@@ -1,4 +1,5 @@
 import type { CutPiece } from '@azulejo/core/cuts/cutPiece';
+import { beyondStrips } from '@azulejo/core/cuts/strips/beyondStrips';
 import { kindLetter } from '@azulejo/core/cuts/kindLetter';
 import { boxOf, type Box, type Ring } from '@azulejo/core/geometry/ring';
 import { forEachWayUp, narrowestTile } from '@azulejo/core/setout/fields/wayUp';
@@ -34,7 +35,7 @@ export function scaleFor(box: Box, frame: Frame): number {
 /** Draws a setout to scale: pieces, hatched cuts with their labels, fixtures, lines, dimensions. Returns the scale. */
 export function drawSetout(pdf: PDFKit.PDFDocument, source: SurfaceSource, frame: Frame): number {
   const { job, planned } = source;
-  const box = boxOf(planned.traced.outline);
+  const box = boxOf([...planned.traced.outline, ...planned.toCut.flatMap(({ strip, polygon }) => (strip ? polygon.flat() : []))]);
   const scale = scaleFor(box, frame);
   const k = POINTS_PER_MM / scale;
   const left = frame.x + (frame.width - (box.maxX - box.minX) * k) / 2;
@@ -54,6 +55,7 @@ export function drawSetout(pdf: PDFKit.PDFDocument, source: SurfaceSource, frame
     for (const ring of polygon) trace(ring);
     pdf.fillAndStroke('#dfe5ea', '#3a444e', 'even-odd');
   }
+  for (const { polygon } of planned.toCut.filter(({ strip }) => strip)) for (const ring of polygon) trace(ring).stroke();
   drawSheets(pdf, planned, at);
   drawWaysUp(pdf, job, planned, at, k);
   pdf.lineWidth(1.1).strokeColor('#111820');
@@ -132,7 +134,7 @@ const tapesOf = ({ struck }: SurfaceSource['planned']) =>
 /** Dimensions first, then what stands in the field, then the pieces: what finds no room is left to the list of cuts. */
 function writeLabels(space: LabelSpace, { planned, tape }: SurfaceSource, at: OnPaper, k: number): void {
   for (const { at: place, outward, mm } of edgeDimensions(planned)) {
-    const [x, y] = at(place);
+    const [x, y] = at(beyondStrips(planned.toCut, place, outward));
     const steps = [0, 1, 2, 3].map((step): LabelPlace => ({
       at: [x + outward[0] * (16 + 26 * step), y - outward[1] * (10 + 11 * step)],
     }));

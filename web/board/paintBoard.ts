@@ -8,7 +8,7 @@ import type { LayingZone } from '@azulejo/core/zones/layingZones';
 import type { Tape } from '@azulejo/core/units/tape';
 import { paintArrows } from './paintArrows.ts';
 import { paintFixturePlaces } from './paintFixturePlaces.ts';
-import { paintChosen, paintHatching, paintLabel, paintTicks } from './paintCuts.ts';
+import { paintChosen, paintHatching, paintLabel, paintStrips, paintTicks } from './paintCuts.ts';
 import { paintFixtureNames, paintFixtures, placeFixtureNames } from './paintFixtures.ts';
 import { paintChalkLines, paintEdgeLengths, paintEdges, paintEndCuts, paintPins, paintTapes } from './paintSurroundings.ts';
 import { paintSheets } from './paintSheets.ts';
@@ -49,6 +49,9 @@ function paintGround(brush: Brush, { drawing, cuts, show }: BoardContent, look: 
   if (cuts) paintHatching(brush, cuts);
 }
 
+/** Where strips beside the surface are drawn: with the cuts, and where pieces are told by their labels. */
+const WITH_STRIPS: ReadonlySet<BoardContent['show']> = new Set(['setout', 'cuts', 'picture']);
+
 /** Paints a whole board, from the ground up. */
 export function paintBoard(brush: Brush, content: BoardContent): void {
   const { drawing, toCut, faces, show } = content;
@@ -56,6 +59,7 @@ export function paintBoard(brush: Brush, content: BoardContent): void {
   if (content.sliding) paintFixedFields(brush, drawing, look);
   else paintGround(brush, content, look);
   paintFixtures(brush, drawing);
+  if (toCut && WITH_STRIPS.has(show)) paintStrips(brush, toCut);
   paintEdges(brush, drawing, content.chosenEdge);
   if (toCut && show === 'cuts') paintTicks(brush, toCut, content.ticked);
   paintChosen(brush, content.chosenPieces);
@@ -71,7 +75,7 @@ export function paintBoard(brush: Brush, content: BoardContent): void {
     paintChalkLines(brush, drawing);
     paintPins(brush, drawing);
   }
-  if (show === 'setout' || show === 'cuts') paintEndCuts(brush, drawing, content.tape);
+  if (show === 'setout' || show === 'cuts') paintEndCuts(brush, drawing, toCut ?? [], content.tape);
   if (show === 'zones') paintZones(brush, content.zones, content.chosenZone);
   if (show === 'measures') {
     if (content.measure) paintMeasures(brush, drawing, content.measure, content.tape);

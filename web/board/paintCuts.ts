@@ -19,6 +19,22 @@ export function paintHatching(brush: Brush, cuts: readonly CutPiece[]): void {
   }
 }
 
+/** Strips of skirting and nosing beside the surface, as if what they stand on lay flat. */
+export function paintStrips(brush: Brush, pieces: readonly CutPiece[]): void {
+  const { context, palette } = brush;
+  const strips = pieces.filter(({ strip }) => strip);
+  context.beginPath();
+  tracePolygons(
+    brush,
+    strips.map(({ polygon }) => polygon),
+  );
+  context.fillStyle = palette.fixture;
+  context.fill('evenodd');
+  context.strokeStyle = palette.fixtureLine;
+  context.lineWidth = 1;
+  context.stroke();
+}
+
 /** The label of a cut piece, where there is room for it; `taken` are stretches of the screen that carry other words. */
 export function paintLabel(brush: Brush, { label, kind, polygon, labelAt }: CutPiece, taken: readonly Box[]): void {
   const { view } = brush;

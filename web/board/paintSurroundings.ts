@@ -1,3 +1,5 @@
+import type { CutPiece } from '@azulejo/core/cuts/cutPiece';
+import { beyondStrips } from '@azulejo/core/cuts/strips/beyondStrips';
 import { add, distance, quarterTurn, scale, subtract, unit, type Point } from '@azulejo/core/geometry/point';
 import type { Drawing } from '@azulejo/core/plan/planned';
 import { edgeDimensions } from '@azulejo/core/setout/edges/edgeDimensions';
@@ -149,10 +151,10 @@ export function paintPins({ context, palette, view }: Brush, { pins }: Drawing):
 }
 
 /** End cuts along each edge, as far as there is room. */
-export function paintEndCuts(brush: Brush, drawing: Drawing, tape: Tape): void {
+export function paintEndCuts(brush: Brush, drawing: Drawing, toCut: readonly CutPiece[], tape: Tape): void {
   const written: Figure[] = [];
   for (const { at, outward, mm } of edgeDimensions(drawing)) {
-    const figure = figureAt(brush, formatLength(mm, tape), toScreen(brush.view, at), outward);
+    const figure = figureAt(brush, formatLength(mm, tape), toScreen(brush.view, beyondStrips(toCut, at, outward)), outward);
     const isClear = ({ x, y, wide }: Figure): boolean =>
       Math.abs(x - figure.x) >= (wide + figure.wide) / 2 + APART_PX || Math.abs(y - figure.y) >= DIMENSION_PX;
     if (!written.every(isClear) || drawing.traced.edges.some((edge) => runsThrough(brush, edge, figure))) continue;

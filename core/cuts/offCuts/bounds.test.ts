@@ -30,6 +30,7 @@ function piece(label: string, outline: Ring, isRectangle: boolean): WantedPiece 
     areaMm2: twice / 2,
     factorySides: SIDES.filter((side) => on[side]),
     isRectangle,
+    isStrip: false,
   };
 }
 

@@ -10,10 +10,10 @@ const demo = demoJob('tidewater-bakehouse');
 const job = { ...demo, surfaces: demo.surfaces.filter(({ id }) => /^(washroom|steps)/.test(id)) };
 const memory = new Memory();
 const rule = { ...cutRuleOf(job), blanks: [] };
-const laid: CutsOfSurface[] = plan(job).surfaces.map(({ surfaceId, cuts, sheets }) => ({ surfaceId, cuts, sheets }));
+const laid: CutsOfSurface[] = plan(job).surfaces.map(({ surfaceId, fromTiles, sheets }) => ({ surfaceId, fromTiles, sheets }));
 
 /** The tile that most pieces are cut from. */
-const [{ productId, tile }] = laid.flatMap(({ cuts }) => cuts);
+const [{ productId, tile }] = laid.flatMap(({ fromTiles }) => fromTiles);
 const sizeMm = Math.max(...tile.map(([x]) => x));
 const blank = { id: 'b', productId, from: 'stock', pieces: 3, widthMm: sizeMm * 0.6, heightMm: sizeMm * 0.6, sides: [] };
 
@@ -24,7 +24,7 @@ const CHANGES = {
   'another order of the surfaces': [laid.toReversed(), rule],
   'a surface less': [laid.slice(1), rule],
   'a surface by another name': [laid.map((one, k) => (k === 0 ? { ...one, surfaceId: 'renamed' } : one)), rule],
-  'a piece less': [laid.map((one, k) => (k === 0 ? { ...one, cuts: one.cuts.slice(1) } : one)), rule],
+  'a piece less': [laid.map((one, k) => (k === 0 ? { ...one, fromTiles: one.fromTiles.slice(1) } : one)), rule],
 } as const;
 
 test.each(Object.entries(CHANGES))('once a job is planned, %s gives the plan that a job planned anew has', (_, [surfaces, changed]) => {

@@ -6,7 +6,7 @@ import type { CutPiece } from '../cutPiece.ts';
 import type { Blank } from './blank.ts';
 import { leastTiles } from './bounds.ts';
 import { fillBlanks, type FilledBlank } from './fillBlanks.ts';
-import { packAll } from './packTiles.ts';
+import { packAll, type Packing } from './packTiles.ts';
 import { wantedFrom, type CutRule, type PackedTile, type WantedPiece } from './wanted.ts';
 
 /** What a plan of off-cuts keeps to. */
@@ -109,7 +109,7 @@ function plannedAnew(surfaces: readonly CutsOfKind[], { cutRule, blanks }: Asked
   const all = wantedOf(surfaces);
   const filled = fillBlanks(all, blanks, cutRule);
   const rest = without(all, filled);
-  const packing = offCutsKept ? packAll(rest, cutRule, offCutRounds) : { tiles: rest.map(inOwnTile), lowerBound: rest.length };
+  const packing = offCutsKept ? packAll(rest, cutRule, offCutRounds) : packStrips(rest, cutRule);
   // What is there already may stand in for as many tiles as it has pieces.
   const instead = blanks.reduce((sum, blank) => sum + blank.pieces, 0);
   const needed = new Map<string, number>();
@@ -117,11 +117,22 @@ function plannedAnew(surfaces: readonly CutsOfKind[], { cutRule, blanks }: Asked
   for (const { surfaceId, cuts } of surfaces) {
     pieces += cuts.length;
     const isAll = pieces === all.length && filled.length === 0;
-    const least = isAll ? packing.lowerBound : offCutsKept ? leastTiles(all.slice(0, pieces), cutRule) : pieces;
+    const soFar = all.slice(0, pieces);
+    const least = isAll ? packing.lowerBound : offCutsKept ? leastTiles(soFar, cutRule) : packStrips(soFar, cutRule).lowerBound;
     needed.set(surfaceId, Math.max(0, least - instead));
   }
   const [order, ...each] = [packing.tiles, ...filled.map(({ placed }) => [placed])].map((tiles) => inLaidOrder(tiles, all));
   return { tiles: order, filled: filled.map((one, k) => ({ ...one, placed: each[k][0] })), needed };
+}
+
+/** Where no off-cut is kept each piece has a tile of its own; strips are cut side by side all the same. */
+function packStrips(pieces: readonly WantedPiece[], rule: CutRule): Packing {
+  const strips = packAll(
+    pieces.filter(({ isStrip }) => isStrip),
+    rule,
+  );
+  const others = pieces.filter(({ isStrip }) => !isStrip);
+  return { tiles: [...others.map(inOwnTile), ...strips.tiles], lowerBound: others.length + strips.lowerBound };
 }
 
 const inOwnTile = (piece: WantedPiece): PackedTile => {

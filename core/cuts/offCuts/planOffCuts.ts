@@ -10,7 +10,8 @@ import type { PackedTile } from './wanted.ts';
 /** What is cut on one surface. */
 export interface CutsOfSurface {
   readonly surfaceId: string;
-  readonly cuts: readonly CutPiece[];
+  /** What comes out of tiles and sheets, strips among it. */
+  readonly fromTiles: readonly CutPiece[];
   readonly sheets: readonly SheetPlan[];
 }
 
@@ -60,7 +61,8 @@ export interface OffCutPlan {
 
 /**
  * Plans which tiles are opened for the cuts of all surfaces, in the order in which they are laid: pieces of every surface
- * that share a tile are packed together. Chips come with their sheets. One plan for each surface, in their order.
+ * that share a tile are packed together. Chips come with their sheets; strips
+ * of skirting and nosing are pieces like any other. One plan for each surface, in their order.
  */
 export function planOffCuts(
   surfaces: readonly CutsOfSurface[],
@@ -76,10 +78,10 @@ export function planOffCuts(
   let opened = 0;
   for (const kind of kindsOf(surfaces)) {
     if (isSheet(kind, surfaces)) {
-      surfaces.forEach(({ surfaceId, cuts, sheets }, k) => {
+      surfaces.forEach(({ surfaceId, fromTiles, sheets }, k) => {
         const sheet = sheets.find(({ productId }) => productId === kind.productId);
         if (!sheet) return;
-        for (const [label, source] of sheetSources(surfaceId, cuts, sheet)) drafts[k].sources.set(label, source);
+        for (const [label, source] of sheetSources(surfaceId, fromTiles, sheet)) drafts[k].sources.set(label, source);
         opened += sheet.openedForParts;
         drafts[k].byTile.push({ ...kind, openedForCuts: sheet.openedForParts, lowerBound: sheet.lowerBound - sheet.wholeSheets });
       });
@@ -121,8 +123,8 @@ export function planOffCuts(
 
 /** What of every surface is cut from one kind of tile; surfaces without any left out. */
 const ofKind = (kind: TileKind, surfaces: readonly CutsOfSurface[]): CutsOfKind[] =>
-  surfaces.flatMap(({ surfaceId, cuts }) => {
-    const own = cutsByKind(cuts).get(keyOf(kind));
+  surfaces.flatMap(({ surfaceId, fromTiles }) => {
+    const own = cutsByKind(fromTiles).get(keyOf(kind));
     return own ? [{ surfaceId, cuts: own }] : [];
   });
 
@@ -165,8 +167,8 @@ function kindsOf(surfaces: readonly CutsOfSurface[]): TileKind[] {
   const meet = ({ productId, hand }: TileKind): void => {
     if (!found.has(keyOf({ productId, hand }))) found.set(keyOf({ productId, hand }), { productId, hand });
   };
-  for (const { cuts, sheets } of surfaces) {
-    for (const [first] of cutsByKind(cuts).values()) meet(first);
+  for (const { fromTiles, sheets } of surfaces) {
+    for (const [first] of cutsByKind(fromTiles).values()) meet(first);
     for (const { productId } of sheets) meet({ productId, hand: null });
   }
   return [...found.values()];

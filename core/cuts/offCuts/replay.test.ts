@@ -33,8 +33,8 @@ const ROUND: readonly Side[] = ['bottom', 'right', 'top', 'left'];
 function faultsOf(surfaces: readonly SurfacePlan[], { products, consumption }: Job): string[] {
   const faults: string[] = [];
   const tiles = new Map<number, { piece: CutPiece; placed: Polygon; surfaceId: string; source: CutSource }[]>();
-  for (const { surfaceId, cuts, offCuts } of surfaces)
-    for (const piece of cuts) {
+  for (const { surfaceId, fromTiles, offCuts } of surfaces)
+    for (const piece of fromTiles) {
       const source = offCuts.sources.get(piece.label);
       if (!source) faults.push(`${piece.label} comes from nowhere`);
       else if (piece.of !== 'chip')
@@ -206,6 +206,7 @@ test('one blank gives as many pieces as come out of it by cuts right through, th
     areaMm2: widthMm * heightMm,
     factorySides: ['bottom'],
     isRectangle: true,
+    isStrip: false,
   });
   const pieces = [strip('A', 120, 150), strip('B', 110, 190), strip('C', 40, 60), strip('D', 30, 30)];
   const blank: Blank = { id: 'b', productId: 'p', widthMm: 235, heightMm: 200, sides: ['bottom', 'left'], pieces: 1, from: '' };

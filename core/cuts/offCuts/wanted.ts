@@ -16,10 +16,12 @@ export interface WantedPiece {
   readonly factorySides: readonly Side[];
   /** Whether its box is all of it. */
   readonly isRectangle: boolean;
+  /** Whether it is a strip, of which a tile is parted into several even where no off-cut is kept. */
+  readonly isStrip: boolean;
 }
 
 /** A piece as it is wanted on a surface. */
-export const wantedFrom = (surfaceId: string, { label, inTile, tile, sizeMm, areaMm2, factorySides }: CutPiece): WantedPiece => ({
+export const wantedFrom = (surfaceId: string, { label, inTile, tile, sizeMm, areaMm2, factorySides, of }: CutPiece): WantedPiece => ({
   surfaceId,
   label,
   outline: inTile,
@@ -28,6 +30,7 @@ export const wantedFrom = (surfaceId: string, { label, inTile, tile, sizeMm, are
   areaMm2,
   factorySides,
   isRectangle: inTile.length === 1 && Math.abs(ringArea(inTile[0]) - sizeMm.widthMm * sizeMm.heightMm) < 1,
+  isStrip: of === 'strip',
 });
 
 /** A piece where it is cut from a tile. */

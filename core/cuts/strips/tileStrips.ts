@@ -11,21 +11,6 @@ export interface StripRule {
   readonly factoryEdge: boolean;
 }
 
-/** Strips cut from tiles of one size. */
-export interface TileStrips {
-  /** Lengths of the pieces in the order of the run, mm. */
-  readonly lengthsMm: readonly number[];
-  /** Strips that a tile gives, side by side. */
-  readonly perTile: number;
-  /** How long such a strip is, mm. */
-  readonly stripMm: number;
-  /** The strips, each with the pieces cut from it. */
-  readonly strips: readonly (readonly number[])[];
-  readonly opened: number;
-  /** No plan of such strips could need fewer tiles. */
-  readonly lowerBound: number;
-}
-
 /** So many strips a tile gives across a side; none where it is narrower than a strip. */
 export function stripsAcross(sideMm: number, { widthMm, kerfMm, factoryEdge }: StripRule): number {
   const fit = Math.floor((sideMm + kerfMm) / (widthMm + kerfMm) + ROUNDING);
@@ -33,20 +18,18 @@ export function stripsAcross(sideMm: number, { widthMm, kerfMm, factoryEdge }: S
 }
 
 /**
- * Strips for runs of skirting or nosing, along whichever side of the tile opens fewer; null where the tile gives none. Each
- * run comes as the lengths of its pieces; those longer than the tile are parted.
+ * Along which side of the tile strips of these lengths are cut: where that opens fewer tiles if all came from tiles of their
+ * own, else where there are fewer joints. Those longer than the tile are parted. Null where the tile gives none.
  */
-export function planTileStrips(runsMm: readonly number[], { widthMm, heightMm }: Size, rule: StripRule): TileStrips | null {
+export function stripSide(lengthsMm: readonly number[], { widthMm, heightMm }: Size, rule: StripRule): 'width' | 'height' | null {
   const ways = [
-    { along: widthMm, across: heightMm },
-    { along: heightMm, across: widthMm },
-  ].flatMap(({ along, across }): TileStrips[] => {
+    { side: 'width' as const, along: widthMm, across: heightMm },
+    { side: 'height' as const, along: heightMm, across: widthMm },
+  ].flatMap(({ side, along, across }) => {
     const perTile = stripsAcross(across, rule);
     if (perTile < 1) return [];
-    const lengthsMm = runsMm.flatMap((run) => partRun(run, along));
-    const { bars, bound } = packLengths(lengthsMm, along, rule.kerfMm);
-    const opened = Math.ceil(bars.length / perTile);
-    return [{ lengthsMm, perTile, stripMm: along, strips: bars, opened, lowerBound: Math.ceil(bound / perTile) }];
+    const pieces = lengthsMm.flatMap((mm) => partRun(mm, along));
+    return [{ side, pieces: pieces.length, opened: Math.ceil(packLengths(pieces, along, rule.kerfMm).bars.length / perTile) }];
   });
-  return ways.sort((a, b) => a.opened - b.opened || a.lengthsMm.length - b.lengthsMm.length)[0] ?? null;
+  return ways.sort((a, b) => a.opened - b.opened || a.pieces - b.pieces)[0]?.side ?? null;
 }

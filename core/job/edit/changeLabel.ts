@@ -59,6 +59,7 @@ export const CHANGE_CODES = [
   'dragLevelPoint',
   'edge',
   'edgeOfStrips',
+  'jointsOfStrips',
   'extraWork',
   'factoryEdges',
   'fill',

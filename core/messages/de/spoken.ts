@@ -19,5 +19,6 @@ export { describeHeld, workName } from './programme.ts';
 export { describeSetout } from './reasons.ts';
 export { SAFETY } from './safety.ts';
 export { describeSheetPart, describeSheets } from './sheets.ts';
+export { cutName, describeFinish, describeStanding } from './strips.ts';
 export { leftWords, TIMER_NAMES, TIMER_OVER } from './site.ts';
 export { describeZone, describeZones } from './zones.ts';

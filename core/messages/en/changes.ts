@@ -71,6 +71,7 @@ const CHANGES: Readonly<Record<ChangeCode, string | ((of: string) => string)>> =
   dragLevelPoint: 'Drag a level',
   edge: 'Edge',
   edgeOfStrips: 'Edge of strips',
+  jointsOfStrips: 'Joints of strips',
   extraWork: (work) => nameIn(WORK_NAMES, work),
   factoryEdges: 'Factory edges',
   fill: 'Fill',

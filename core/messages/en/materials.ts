@@ -140,10 +140,9 @@ const figuresLine = (figures: Readonly<Record<string, Spoken>>): string[] => {
 
 const explainTiles = (how: TilesHow, unit: Material['unit'], { nameOf }: Named): string[] => [
   ...how.surfaces.map((s) => `${nameOf(s.surfaceId)}: ${s.whole} whole, ${s.forCuts} opened for cuts.`),
-  ...how.strips.map((s) => {
-    const bound = s.opened > s.lowerBound ? `at least ${s.lowerBound} tiles` : 'no fewer tiles';
-    return `${nameOf(s.surfaceId)}, ${s.purpose}: ${s.pieces} pieces cut in strips from ${s.opened}. From tiles of their own they need ${bound}; what the field's cuts leave is not counted in.`;
-  }),
+  ...how.strips.map(
+    (s) => `${nameOf(s.surfaceId)}, ${s.purpose}: ${s.pieces} pieces cut in strips, out of what the other cuts leave where they fit.`,
+  ),
   `${how.opened} opened, ${how.breakage} for breakage while cutting, ${how.spare} left with the client.`,
   `For comparison, area and a tenth: ${how.ruleOfThumb} ${UNIT_NAMES[unit]}.`,
 ];

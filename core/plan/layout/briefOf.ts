@@ -30,12 +30,12 @@ export function briefOf(
 
 /** What of some rules a layout depends on: while that stays as it is, so does the layout. What a tile costs and which lots there are moves no piece. */
 export function layoutRulesOf({ products, consumption, practice, way, tape, links, surfaces }: PlanRules): LayoutRules {
-  const { kerfMm, coreBitsMm, offCutsKept, skirtingMm, nosingMm, stripEdge } = consumption;
-  const bits = coreBitsMm ? { coreBitsMm } : {};
+  const { kerfMm, coreBitsMm, offCutsKept, skirtingMm, nosingMm, stripEdge, stripJoints } = consumption;
+  const said = { ...(coreBitsMm ? { coreBitsMm } : {}), ...(stripJoints ? { stripJoints } : {}) };
   const laid = products.map((product): Product => ({ ...product, boxPrice: 0, lots: [] }));
   return {
     products: laid,
-    consumption: { kerfMm, ...bits, offCutsKept, skirtingMm, nosingMm, stripEdge },
+    consumption: { kerfMm, ...said, offCutsKept, skirtingMm, nosingMm, stripEdge },
     practice,
     way,
     tape,

@@ -12,6 +12,7 @@ import { BEST_SETOUT } from '../../setout/choice/setoutChoice.ts';
 import { handyPart } from '../../surface/squareTriangle.ts';
 import { levelFigures } from '../../surface/levels/levelFigures.ts';
 import { measureSite } from '../../takeoff/works/measureSite.ts';
+import { stripPieces } from '../../takeoff/works/stripPieces.ts';
 import { measureExtent } from '../../takeoff/measureExtent.ts';
 import { actualSize } from '../../tile/product.ts';
 import { drawingOf } from './drawSurface.ts';
@@ -63,11 +64,12 @@ export function* finishSteps(
   const sheets = planSheets(drawing.fields, rules.products, rules.consumption.offCutsKept);
   const cuts = cutWithSheets(describeCuts(drawing, rules.products, labels, rules.consumption.coreBitsMm), sheets);
   yield { stage: 'cuts', share: 0.85 };
-  const toCut = piecesToCut({ fields: drawing.fields, cuts }, sheets, rules.products);
+  const product = productOf(rules, surface);
+  const strips = stripPieces({ ...surface, ...drawing, product }, rules.consumption);
+  const toCut = [...piecesToCut({ fields: drawing.fields, cuts }, sheets, rules.products), ...strips];
   const cutGroups = groupCuts(toCut, rules.products);
   yield { stage: 'offCuts', share: 0.9 };
   const { levels } = surface.measured;
-  const product = productOf(rules, surface);
   const { widthMm, heightMm } = actualSize(product);
   const leveled = levels && levelFigures(levels, drawing.traced.field, rules.practice, Math.max(widthMm, heightMm));
   const laidSite = { ...surface, ...drawing, product, levels: leveled, fill: levels?.fill ?? null };
@@ -75,13 +77,14 @@ export function* finishSteps(
     ...drawing,
     laid: { kind: surface.kind, zones: surface.zones },
     levels: leveled,
-    site: measureSite(laidSite, rules.practice, { ...rules.consumption, factoryEdge: rules.consumption.stripEdge === 'factory' }),
+    site: measureSite(laidSite, rules.practice),
     extent: measureExtent(drawing.traced, drawing.fields),
     advice,
     group: groupFigures(groups, surface),
     labels,
     cuts,
     toCut,
+    fromTiles: strips.length === 0 ? cuts : [...cuts, ...strips],
     groups: cutGroups,
     sheets,
   };

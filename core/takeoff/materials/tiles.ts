@@ -7,14 +7,8 @@ import { material, type Need, type Taken } from '../materialKind.ts';
 /** How the number of tiles came about. */
 export interface TilesHow {
   readonly surfaces: readonly { readonly surfaceId: string; readonly whole: number; readonly forCuts: number }[];
-  /** Strips of skirting and nosing that are cut from tiles of their own. */
-  readonly strips: readonly {
-    readonly surfaceId: string;
-    readonly purpose: StripFigures['purpose'];
-    readonly pieces: number;
-    readonly opened: number;
-    readonly lowerBound: number;
-  }[];
+  /** Strips of skirting and nosing that are among what the tiles are opened for. */
+  readonly strips: readonly (Omit<StripFigures, 'productId'> & { readonly surfaceId: string })[];
   readonly opened: number;
   readonly breakage: number;
   /** The same before it is rounded up to whole ones: what is expected to break. */
@@ -36,11 +30,12 @@ interface TileCount {
 
 /** Tiles, or sheets, that break while the cuts are made, unrounded. */
 const breakageOf = (
-  figures: readonly Pick<TileFigures, 'straightCuts' | 'shapedCuts' | 'piecesPerTile'>[],
+  figures: readonly Pick<TileFigures, 'straightCuts' | 'strips' | 'shapedCuts' | 'piecesPerTile'>[],
   { breakagePercent }: Consumption,
 ): number =>
   figures.reduce(
-    (sum, s) => sum + (s.straightCuts * breakagePercent.straight + s.shapedCuts * breakagePercent.shaped) / 100 / s.piecesPerTile,
+    (sum, s) =>
+      sum + ((s.straightCuts + s.strips) * breakagePercent.straight + s.shapedCuts * breakagePercent.shaped) / 100 / s.piecesPerTile,
     0,
   );
 
@@ -77,7 +72,7 @@ function countOf(
   },
   consumption: Consumption,
 ): TileCount {
-  const opened = [...figures, ...strips].reduce((sum, s) => sum + s.opened, 0);
+  const opened = figures.reduce((sum, s) => sum + s.opened, 0);
   const expectedBreakage = breakageOf(figures, consumption);
   const breakage = Math.ceil(expectedBreakage - ROUNDING);
   const quantity = opened + breakage + consumption.sparePieces;
@@ -89,13 +84,7 @@ function countOf(
     boxes: Math.ceil(quantity / product.piecesPerBox),
     how: {
       surfaces: figures.map((s) => ({ surfaceId: s.surfaceId, whole: s.wholeTiles, forCuts: s.opened - s.wholeTiles })),
-      strips: strips.map(({ surfaceId, purpose, lengthsMm, opened: own, lowerBound }) => ({
-        surfaceId,
-        purpose,
-        pieces: lengthsMm.length,
-        opened: own,
-        lowerBound,
-      })),
+      strips: strips.map(({ surfaceId, purpose, pieces: own }) => ({ surfaceId, purpose, pieces: own })),
       opened,
       breakage,
       expectedBreakage,

@@ -11,19 +11,18 @@ const INSIDE_MM = 2;
 const SHORTEST_MM = 20;
 
 /**
- * A run along an edge parted where the joints of the tiles meet it: lengths of pieces, joints taken off, so that the joints
- * of a skirting stand on those of its floor. Edges that bend are not parted.
+ * Where the joints of the tiles meet a run along an edge, middle by middle from the start of the edge, mm: there the joints of
+ * a skirting stand. None along edges that bend.
  */
-export function partedAtJoints(
+export function jointsAlong(
   fields: readonly Field[],
   edges: readonly { readonly edge: Edge; readonly startMm: number }[],
   [from, to]: readonly [number, number],
   jointMm: number,
 ): number[] {
   const own = edges.filter(({ edge, startMm }) => startMm < to - 1 && startMm + distance(edge.from, edge.to) > from + 1);
-  if (own.length !== 1) return [to - from];
+  if (own.length !== 1) return [];
   const [{ edge, startMm }] = own;
-  const [start, end] = [from - startMm, to - startMm];
   const along = unit(subtract(edge.to, edge.from));
   const inward: Point = [-along[1], along[0]];
   const depth = edge.gapMm + INSIDE_MM;
@@ -37,15 +36,12 @@ export function partedAtJoints(
     forEachWhole(layout, (address) => meet(tileRing(layout, address)));
     for (const { polygons } of layout.cutTiles) for (const [outer] of polygons) meet(outer);
   }
-  const joints = ends
-    .map((run) => run + jointMm / 2)
-    .filter((run) => run > start + SHORTEST_MM && run < end - SHORTEST_MM)
+  return ends
+    .map((run) => startMm + run + jointMm / 2)
+    .filter((run) => run > from + SHORTEST_MM && run < to - SHORTEST_MM)
     .sort((a, b) => a - b)
     .filter((run, k, all) => k === 0 || run - all[k - 1] > SHORTEST_MM);
-  const cuts = [start, ...joints, end];
-  return cuts.slice(1).map((cut, k) => cut - cuts[k] - (k === 0 ? 0 : jointMm / 2) - (k === joints.length ? 0 : jointMm / 2));
 }
-
 /** Where a line meets a ring, as runs from its foot, mm. */
 function crossed(ring: Ring, foot: Point, along: Point): number[] {
   const off = (p: Point): number => cross(along, subtract(p, foot));

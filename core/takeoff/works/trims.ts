@@ -31,7 +31,7 @@ export interface TrimRun {
 }
 
 /** Corners that turn by less are none: a curve runs on. */
-const CORNER_SINE = 0.1;
+export const CORNER_SINE = 0.1;
 
 /** The edges of a surface that end in something, in their order. */
 export function trimRuns(traced: Traced, trims: Readonly<Record<string, Trim>> = {}): TrimRun[] {

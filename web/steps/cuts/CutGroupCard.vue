@@ -23,6 +23,8 @@ const props = defineProps<{
   chosen: boolean;
   chosenLabel: string | null;
   stateOf: (label: string) => TickState;
+  /** What edges are called where that is not their id. */
+  edgeNames: Readonly<Record<string, string>>;
 }>();
 const tape = useReadTape();
 const emit = defineEmits<{ choose: []; choosePiece: [label: string]; tick: [labels: readonly string[], state: TickState] }>();
@@ -60,7 +62,7 @@ const tick = (state: TickState): void => emit('tick', meant.value, state);
           ><span class="size figure">{{ card.size }}</span></span
         >
         <span class="small"
-          ><b>{{ words.kindName(group.first.kind) }}</b
+          ><b>{{ words.cutName(group.first) }}</b
           >, {{ words.toolName(group.first.tool)
           }}<template v-if="group.first.edgeShows">, {{ words.say('cuts/edgeShows') }}</template></span
         >

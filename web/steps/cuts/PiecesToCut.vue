@@ -114,6 +114,7 @@ watch(
             :setting="setting"
             :off-cuts="offCuts"
             :holes="holes"
+            :edge-names="plan.traced.names"
             :job="job"
             :surface-id="surface.id"
             :chosen="board.chosenGroup === setting.id"

@@ -90,7 +90,13 @@ describe('a card of equal cuts', () => {
     const surface = surfaceWith(planned.surfaceId);
     const holes = sharedHoles(planned.traced, planned.toCut);
     const settings = tripsFor(planned, surface.pattern, job.cutting).flatMap((trip) => trip.settings);
-    const own = { holes, offCuts: planned.offCuts as CardOf['offCuts'], surfaceId: surface.id, tape: tapeOf(job, surface) };
+    const own = {
+      holes,
+      edgeNames: planned.traced.names,
+      offCuts: planned.offCuts as CardOf['offCuts'],
+      surfaceId: surface.id,
+      tape: tapeOf(job, surface),
+    };
     return settings.map((setting) => ({ ...own, setting }));
   });
   const cardOf = (
@@ -104,7 +110,7 @@ describe('a card of equal cuts', () => {
       const { first } = one.setting.group;
       const { size, marks, hard, minding } = cardOf(one, null);
       expect(size).toMatch(/^[\d.,' /"-]+ x [\d.,' /"-]+( mm)?$/);
-      expect(marks).toHaveLength(first.marks.length);
+      expect(marks).toHaveLength(first.marks.length + (first.strip ? words.describeFinish(first.strip).length : 0));
       const product = job.products.find(({ id }) => id === first.productId);
       const cares = product ? words.describeCares(caresOf(first, product)) : [];
       expect([...hard, ...minding]).toEqual(expect.arrayContaining(cares));

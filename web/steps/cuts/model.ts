@@ -85,6 +85,8 @@ export interface CardOf {
   /** The piece that is pointed at. */
   readonly chosenLabel: string | null;
   readonly stateOf: (label: string) => TickState;
+  /** What edges are called where that is not their id. */
+  readonly edgeNames: Readonly<Record<string, string>>;
 }
 
 /** Equal cuts as a card shows them. */
@@ -103,9 +105,21 @@ export interface CardModel {
   readonly laid: number;
 }
 
+/** Where a strip among some pieces stands. */
+function standingOf(
+  label: string,
+  pieces: CutSetting['pieces'],
+  names: Readonly<Record<string, string>>,
+  words: Words,
+  tape: Tape,
+): string[] {
+  const strip = pieces.find((piece) => piece.label === label)?.strip;
+  return strip ? [words.describeStanding(label, strip, names, tape)] : [];
+}
+
 /** A card of equal cuts. */
 export function cutCard(of: CardOf, words: Words, tape: Tape): CardModel {
-  const { job, surfaceId, setting, seen, offCuts, holes, chosenLabel, stateOf } = of;
+  const { job, surfaceId, setting, seen, offCuts, holes, chosenLabel, stateOf, edgeNames } = of;
   const { first } = setting.group;
   const labels = setting.pieces.map(({ label }) => label);
   const chosen = chosenLabel !== null && labels.includes(chosenLabel) ? chosenLabel : null;
@@ -116,13 +130,16 @@ export function cutCard(of: CardOf, words: Words, tape: Tape): CardModel {
   const holder = labels.length === 1 ? labels[0] : (chosen ?? '');
   return {
     size: `${formatLength(first.sizeMm.widthMm, tape)} x ${formatLengthWithUnit(first.sizeMm.heightMm, tape)}`,
-    marks: seen.marks.map((mark) => words.describeMark(mark, tape)),
+    marks: [...seen.marks.map((mark) => words.describeMark(mark, tape)), ...(first.strip ? words.describeFinish(first.strip) : [])],
     hard: words.describeCares(cares.filter((care) => HARDLY_DONE.has(care))),
     minding: [
       ...(holes.get(holder) ?? []).map(words.describeSharedHole),
       ...words.describeCares(cares.filter((care) => !HARDLY_DONE.has(care))),
     ],
-    source: source && chosen !== null ? words.describeSource(chosen, source, job, surfaceId) : null,
+    source:
+      source && chosen !== null
+        ? [words.describeSource(chosen, source, job, surfaceId), ...standingOf(chosen, setting.pieces, edgeNames, words, tape)].join(' ')
+        : null,
     meant: chosen === null ? labels : [chosen],
     cut: labels.filter((label) => stateOf(label) !== 'open').length,
     laid: labels.filter((label) => stateOf(label) === 'laid').length,

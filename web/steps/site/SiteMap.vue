@@ -8,7 +8,8 @@ import { frameOf, pathOf } from '../surfaceSvg.ts';
 /** Where a piece goes, with what is cut and laid already; its zone is outlined. */
 const props = defineProps<{ plan: SurfacePlan; label: string; zone: string | null; stateOf: (label: string) => TickState }>();
 const emit = defineEmits<{ choose: [label: string] }>();
-const frame = computed(() => frameOf(props.plan.traced, 0.02));
+const strips = computed(() => props.plan.toCut.flatMap(({ strip, polygon }) => (strip ? polygon : [])));
+const frame = computed(() => frameOf(props.plan.traced, 0.02, strips.value));
 const zonePath = computed(() => pathOf((props.plan.zones.zones.find(({ id }) => id === props.zone)?.polygons ?? []).flat()));
 </script>
 

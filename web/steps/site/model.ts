@@ -100,9 +100,9 @@ function pieceModel({ job, surface, plan, doing, words }: NextOn, shared: Turns[
     piece,
     asMarked,
     size: `${formatLength(widthMm, tape)} x ${formatLengthWithUnit(heightMm, tape)}`,
-    kind: [words.kindName(piece.kind), words.toolName(piece.tool), ...sourceOf(plan, piece.label, words)].join(', '),
-    marks: asMarked.marks.map((mark) => words.describeMark(mark, tape)),
-    minding: [...holes, ...cares],
+    kind: [words.cutName(piece), words.toolName(piece.tool), ...sourceOf(plan, piece.label, words)].join(', '),
+    marks: [...asMarked.marks.map((mark) => words.describeMark(mark, tape)), ...(piece.strip ? words.describeFinish(piece.strip) : [])],
+    minding: [...(piece.strip ? [words.describeStanding(piece.label, piece.strip, plan.traced.names, tape)] : []), ...holes, ...cares],
   };
 }
 

@@ -118,6 +118,16 @@ function setBits(text: string): string | null {
       ]"
       @choose="setUse('edgeOfStrips', { stripEdge: $event })"
     />
+    <SwitchField
+      label="Where joints of such strips stand"
+      :value="use.stripJoints ?? 'carryOn'"
+      :options="[
+        { value: 'carryOn', label: 'On those of the tiles' },
+        { value: 'byHalf', label: 'Half a tile off' },
+        { value: 'longest', label: 'As few as can be' },
+      ]"
+      @choose="setUse('jointsOfStrips', { stripJoints: $event })"
+    />
   </section>
 </template>
 
