@@ -64,6 +64,7 @@ export const HARM = {
   'advice/split-round': 8,
   'advice/shaved': 8,
   'advice/no-bit': 8,
+  'advice/no-strips': 6,
   'advice/soaked-sheets': 8,
   'advice/deep-boxes': 8,
   'advice/left-to-joint': 8,

@@ -33,6 +33,7 @@ import { nominalSize } from './rules/surface/nominalSize.ts';
 import { noPerimeterJoint } from './rules/surface/noPerimeterJoint.ts';
 import { notFlat } from './rules/surface/notFlat.ts';
 import { notFlush } from './rules/surface/notFlush.ts';
+import { noStrips } from './rules/surface/noStrips.ts';
 import { notPrimed } from './rules/surface/notPrimed.ts';
 import { readingDisagrees } from './rules/surface/readingDisagrees.ts';
 import { readyMixed } from './rules/surface/readyMixed.ts';
@@ -72,6 +73,7 @@ export const ADVICE_RULES = {
   noPerimeterJoint,
   innerJoint,
   underKerf,
+  noStrips,
   noBit,
   unevenPieces,
   cutMotif,

@@ -70,6 +70,12 @@ const sawnBy = (kerfMm: number): Job => {
   return { ...job, consumption: { ...job.consumption, kerfMm } };
 };
 
+/** A floor with skirting of a height along its left wall. */
+const skirtedBy = (skirtingMm: number): Job => {
+  const job = laid({ kind: 'floor', trims: { left: 'skirtingTile' } });
+  return { ...job, consumption: { ...job.consumption, skirtingMm } };
+};
+
 /** A floor whose zones are laid in an order by hand. */
 const inOrder = (order: string[]): Job => laid({ kind: 'floor', zones: { areaM2: 0.5, reachMm: 600, order } });
 
@@ -98,6 +104,7 @@ export const PROVOKED_SETOUT = {
   'advice/cut-motif': { path: SETOUT, job: jointIn(300), beside: jointIn(190) },
   'advice/motif-off-middle': { path: SETOUT, job: sheetBeside(-6), beside: sheetBeside(-4) },
   'advice/under-kerf': { path: 'surfaces.0.pattern.moduleMm', job: sawnBy(2.5), beside: sawnBy(0.8) },
+  'advice/no-strips': { path: 'surfaces.0.trims.left', job: skirtedBy(305), beside: skirtedBy(80) },
   'advice/soaked-sheets': {
     path: 'surfaces.0.cuts',
     job: inSheets([910, 404], 2),

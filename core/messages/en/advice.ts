@@ -156,6 +156,10 @@ export const ADVICE_WORDS = {
     `The ${fill} gets down to ${length(depthMm)}; under ${length(limitMm)} it breaks up: raise it.`,
   'advice/fill-thick': ({ fill, depthMm, limitMm }, length) =>
     `The ${fill} gets up to ${length(depthMm)}; over ${length(limitMm)} lay it in two goes.`,
+  'advice/no-strips': ({ purpose, name, stripMm, sideMm, isRectangle }, length) =>
+    isRectangle
+      ? `No ${purpose} of ${length(stripMm)} can be cut from "${name}": its longer side is ${length(sideMm)}.`
+      : `No ${purpose} can be cut from "${name}": it is no rectangle.`,
   'advice/soaked-sheets': ({ name, count }) =>
     `${plural(count, 'One sheet', 'sheets')} of "${name}" ${count === 1 ? 'is' : 'are'} sawn wet: keep ${count === 1 ? 'it' : 'them'} out of the water.`,
   'advice/tight-pipe': ({ name, clearanceMm, roomMm }, length) =>
@@ -221,6 +225,8 @@ const ADVICE_REASONS: Readonly<Partial<Record<AdviceCode, FindingWords>>> = {
   'advice/mixed-substrates': () => 'The two grounds move apart.',
   'advice/fill-thin': () => 'Check the data sheet.',
   'advice/fill-thick': () => 'Or take another product. Check the data sheet.',
+  'advice/no-strips': ({ purpose, isRectangle }) =>
+    isRectangle ? `Make it lower (Order, To buy, the line of the tiles), or take ${purpose} in lengths.` : `Take ${purpose} in lengths.`,
   'advice/soaked-sheets': ({ mount }) =>
     `${mount === 'mesh' ? 'The glue of the mesh' : 'The paper on the face'} lets go when it soaks: cut dry side up and dab it dry.`,
   'advice/tight-pipe': () => 'A pipe that warms or knocks cracks a tight tile.',

@@ -3,12 +3,12 @@ import { cross, distance, dot, subtract, unit, type Point } from '../../geometry
 import { rectangleRing } from '../../geometry/ring.ts';
 import { describeOutline, type CutInTile, type CutPiece } from '../../cuts/cutPiece.ts';
 import { partRun } from '../../cuts/strips/packLengths.ts';
-import type { StripPurpose } from '../../cuts/strips/strip.ts';
+import type { StripEnd, StripPurpose } from '../../cuts/strips/strip.ts';
 import { stripSide, type StripRule } from '../../cuts/strips/tileStrips.ts';
 import type { Field } from '../../setout/fields/field.ts';
 import type { Edge } from '../../surface/edge.ts';
 import type { Traced } from '../../surface/traceSurface.ts';
-import { actualSize, hasWayUp, type Product } from '../../tile/product.ts';
+import { actualSize, type Product } from '../../tile/product.ts';
 import type { Consumption } from '../consumption.ts';
 import { stretchesOf } from './freeRuns.ts';
 import { jointsAlong } from './jointsAlong.ts';
@@ -41,85 +41,101 @@ export type StripUse = Pick<Consumption, 'kerfMm' | 'skirtingMm' | 'nosingMm' | 
  * marks and their tool. They lie beside the surface as if what they stand on were folded flat. None of a tile that is no
  * rectangle, or narrower than the strip.
  */
-export function stripPieces({ traced, fields, jointMm, trims, product }: StrippedSurface, use: StripUse): CutPiece[] {
+export function stripPieces(surface: StrippedSurface, use: StripUse): CutPiece[] {
+  const { traced, jointMm, trims, product } = surface;
   if (product.shape.kind !== 'rectangle') return [];
   const all = trimRuns(traced, trims);
   const size = actualSize(product);
-  const build = { depthMm: product.thicknessMm + BED_MM, jointMm };
   return PURPOSES.flatMap(({ purpose, trim, letters }) => {
-    const runs = stripRuns(
-      traced,
-      all.filter((run) => run.trim === trim),
-      build,
-    );
     const rule: StripRule = {
       widthMm: purpose === 'skirting' ? use.skirtingMm : use.nosingMm,
       kerfMm: use.kerfMm,
       factoryEdge: use.stripEdge === 'factory',
     };
-    const how = isRandom(fields) ? 'longest' : use.stripJoints;
-    const carried = runs.map((run) => parted(run, jointsOf(run, { traced, fields, jointMm }, how), jointMm));
-    const along = stripSide(
-      carried.flatMap((spans) => spans.map(([from, to]) => to - from)),
-      size,
-      rule,
-    );
-    if (along === null) return [];
-    const alongMm = along === 'width' ? size.widthMm : size.heightMm;
-    const spans = runs.flatMap((run, k) =>
-      carried[k]
-        .flatMap((span) => shortened(span, Math.min(alongMm, longestOn(stretchesOf(traced.edges, run.edgeId))), jointMm))
-        .map((span, m, own) => ({ run, span, isFirst: m === 0, isLast: m === own.length - 1 })),
-    );
-    const describe = describer(product, rule, along);
-    return spans.map(({ run, span: [from, to], isFirst, isLast }, k): CutPiece => {
-      const stretches = stretchesOf(traced.edges, run.edgeId);
-      const at = [from, to].map((mm) => pointAlong(stretches, mm));
-      const out = outward(stretches, (from + to) / 2, rule.widthMm);
-      const polygon = [[...at.map((p): Point => [p[0] + out[0], p[1] + out[1]]), ...[...at].reverse()]];
-      const [start, end] = [isFirst ? run.ends[0] : BUTTS, isLast ? run.ends[1] : BUTTS];
-      return {
-        ...describe(to - from),
+    const side = stripSide(size, rule);
+    if (side === null) return [];
+    const tileMm = side === 'width' ? size.widthMm : size.heightMm;
+    const own = all.filter((run) => run.trim === trim);
+    const runs = stripRuns(traced, own, { depthMm: product.thicknessMm + BED_MM, jointMm });
+    const describe = describer(product, rule, side);
+    return runs
+      .flatMap((run) => standingAlong(run, surface, tileMm, use.stripJoints))
+      .map((standing, k) => ({
+        ...describe(standing.toMm - standing.fromMm),
+        ...placed(standing, traced.edges, { purpose, rule }),
         label: `${letters}-${k + 1}`,
-        of: 'strip',
-        // Before a wall one has the start of its edge at the right: the surface lies to the left of its edges.
-        strip: {
-          purpose,
-          edgeId: run.edgeId,
-          alongMm: from,
-          lengthMm: to - from,
-          widthMm: rule.widthMm,
-          ends: [end, start],
-          isFactory: rule.factoryEdge,
-        },
-        field: 0,
         address: { piece: 0, i: k, j: 0 },
         productId: product.id,
-        hand: null,
-        polygon,
-        labelAt: labelPoint(polygon),
         tile: rectangleRing(0, 0, size.widthMm, size.heightMm),
-        hasWayUp: hasWayUp(product),
-        edgeShows: !rule.factoryEdge,
-      };
-    });
+      }));
   });
 }
 
-const BUTTS = { kind: 'butts' } as const;
+/** A piece of a run: from where to where it reaches along its edge, mm, and its ends there. */
+interface Standing {
+  readonly edgeId: string;
+  readonly fromMm: number;
+  readonly toMm: number;
+  readonly ends: readonly [StripEnd, StripEnd];
+}
 
-/** Stones cut to sizes of their own have no joints that a strip could carry on. */
-const isRandom = (fields: readonly Field[]): boolean =>
-  fields.some(({ layout }) => layout.repeat.pieces.some(({ cutFrom }) => cutFrom !== undefined));
+const BUTTS: StripEnd = { kind: 'butts' };
+
+/** The pieces of a run: parted at the joints that are carried on, and where the tile is shorter. */
+function standingAlong(
+  run: StripRun,
+  surface: Pick<StrippedSurface, 'traced' | 'fields' | 'jointMm'>,
+  tileMm: number,
+  how: StripUse['stripJoints'],
+): Standing[] {
+  const { traced, jointMm } = surface;
+  const most = Math.min(tileMm, longestOn(stretchesOf(traced.edges, run.edgeId)));
+  const spans = parted(run, jointsOf(run, surface, tileMm, how), jointMm).flatMap((span) => shortened(span, most, jointMm));
+  return spans.map(([fromMm, toMm], k) => ({
+    edgeId: run.edgeId,
+    fromMm,
+    toMm,
+    ends: [k === 0 ? run.ends[0] : BUTTS, k === spans.length - 1 ? run.ends[1] : BUTTS],
+  }));
+}
+
+/** Where a piece stands, and what it is. */
+function placed(
+  { edgeId, fromMm, toMm, ends: [start, end] }: Standing,
+  edges: readonly Edge[],
+  { purpose, rule: { widthMm, factoryEdge } }: { readonly purpose: StripPurpose; readonly rule: StripRule },
+): Pick<CutPiece, 'of' | 'strip' | 'field' | 'hand' | 'polygon' | 'labelAt' | 'hasWayUp' | 'edgeShows'> {
+  const stretches = stretchesOf(edges, edgeId);
+  const foot = [fromMm, toMm].map((mm) => pointAlong(stretches, mm));
+  const [dx, dy] = outward(stretches, (fromMm + toMm) / 2, widthMm);
+  const polygon = [[...foot.map(([x, y]): Point => [x + dx, y + dy]), ...foot.toReversed()]];
+  return {
+    of: 'strip',
+    // Before a wall one has the start of its edge at the right: the surface lies to the left of its edges.
+    strip: { purpose, edgeId, alongMm: fromMm, lengthMm: toMm - fromMm, widthMm, ends: [end, start], isFactory: factoryEdge },
+    field: 0,
+    hand: null,
+    polygon,
+    labelAt: labelPoint(polygon),
+    // A strip is no longer told which way its tile lay.
+    hasWayUp: false,
+    edgeShows: !factoryEdge,
+  };
+}
+
+/** Joints nearer to each other in the mean than this share of a tile are not carried on: the strips would be crumbs. */
+const LEAST_CARRIED = 0.5;
 
 /** Where the joints of a run stand, mm along its edge. */
 function jointsOf(
   { edgeId, fromMm, toMm }: StripRun,
   { traced, fields, jointMm }: Pick<StrippedSurface, 'traced' | 'fields' | 'jointMm'>,
+  tileMm: number,
   how: StripUse['stripJoints'],
 ): number[] {
   if (how === 'longest') return [];
   const carried = jointsAlong(fields, stretchesOf(traced.edges, edgeId), [fromMm, toMm], jointMm);
+  if (toMm - fromMm < LEAST_CARRIED * tileMm * carried.length) return [];
   if (how !== 'byHalf' || carried.length < 2) return carried;
   const halves = carried.slice(1).map((mm, k) => (mm + carried[k]) / 2);
   // Before the first joint and after the last the same step is gone on.
