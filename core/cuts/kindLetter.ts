@@ -1,4 +1,5 @@
 import type { CutKind } from '../tile/cutKinds.ts';
+import type { CutPiece } from './cutPiece.ts';
 
 const LETTERS: Readonly<Record<CutKind, string>> = {
   straight: '',
@@ -12,5 +13,5 @@ const LETTERS: Readonly<Record<CutKind, string>> = {
   several: '+',
 };
 
-/** The sign a kind of cut carries beside its label, so that kinds differ without colour; none for a plain straight cut. */
-export const kindLetter = (kind: CutKind): string => LETTERS[kind];
+/** The sign a piece carries beside its label, so that kinds of cut differ without colour; none for a plain straight cut, nor for a strip. */
+export const kindLetter = ({ kind, strip }: Pick<CutPiece, 'kind' | 'strip'>): string => (strip ? '' : LETTERS[kind]);

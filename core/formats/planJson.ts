@@ -128,7 +128,7 @@ function surfaceJson(job: Job, surface: Surface, planned: SurfacePlan): object {
 
 /** Strips of skirting and nosing that are cut from tiles; `tileIndex` is that of the opened tile they come from. */
 const stripList = ({ toCut, offCuts }: SurfacePlan): object[] =>
-  toCut.flatMap(({ label, productId, strip, kind, marks, tool, edgeShows, polygon }) =>
+  toCut.flatMap(({ label, productId, strip, kind, marks, tool, edgeShows, polygon, minutes }) =>
     strip
       ? [
           {
@@ -143,7 +143,7 @@ const stripList = ({ toCut, offCuts }: SurfacePlan): object[] =>
             ends: strip.ends,
             factoryEdge: strip.isFactory,
             rings: polygon,
-            cut: { kind, marks, tool, edgeShows },
+            cut: { kind, marks, tool: toolName(tool), edgeShows, minutes, from: offCuts.sources.get(label) ?? null },
           },
         ]
       : [],

@@ -101,8 +101,8 @@ test('and in inches', () =>
 describe('names', () => {
   test('kinds of cut differ in name and, but for the plain one, in sign', () => {
     expect(new Set(CUT_KINDS.map(kindName)).size).toBe(CUT_KINDS.length);
-    expect(new Set(CUT_KINDS.map(kindLetter)).size).toBe(CUT_KINDS.length);
-    expect(CUT_KINDS.filter((kind) => kindLetter(kind) === '')).toEqual(['straight']);
+    expect(new Set(CUT_KINDS.map((kind) => kindLetter({ kind }))).size).toBe(CUT_KINDS.length);
+    expect(CUT_KINDS.filter((kind) => kindLetter({ kind }) === '')).toEqual(['straight']);
   });
   test('patterns, shares and reveals', () => {
     for (const { defaults, id } of Object.values(PATTERNS))

@@ -171,10 +171,11 @@ function writeLabels(space: LabelSpace, { planned, tape }: SurfaceSource, at: On
         true,
       );
   }
-  for (const { label, kind, polygon, labelAt } of planned.toCut.filter(({ of }) => of !== 'sheet')) {
+  for (const piece of planned.toCut.filter(({ of }) => of !== 'sheet')) {
+    const { label, polygon, labelAt } = piece;
     const { minX, maxX, minY, maxY } = boxOf(polygon[0]);
     const [wide, high] = [(maxX - minX) * k, (maxY - minY) * k];
-    const text = `${label}${kindLetter(kind)}`;
+    const text = `${label}${kindLetter(piece)}`;
     const room = space.widthOf(text, 6.5);
     const fits = { along: wide >= room && high >= 7, upward: high >= room && wide >= 7 };
     const [x, y] = at(labelAt);

@@ -36,10 +36,11 @@ export function paintStrips(brush: Brush, pieces: readonly CutPiece[]): void {
 }
 
 /** The label of a cut piece, where there is room for it; `taken` are stretches of the screen that carry other words. */
-export function paintLabel(brush: Brush, { label, kind, polygon, labelAt }: CutPiece, taken: readonly Box[]): void {
+export function paintLabel(brush: Brush, piece: CutPiece, taken: readonly Box[]): void {
   const { view } = brush;
+  const { label, polygon, labelAt } = piece;
   const box = boxOf(polygon[0]);
-  const text = label + kindLetter(kind);
+  const text = label + kindLetter(piece);
   if (!hasRoom(brush, box, text)) return;
   const room = overSize(brush, text);
   const [x, y] = toScreen(view, labelAt);

@@ -133,7 +133,9 @@ function jointsOf(
   tileMm: number,
   how: StripUse['stripJoints'],
 ): number[] {
-  if (how === 'longest') return [];
+  // Stones cut to sizes of their own have no joints that a strip could carry on.
+  const areRandom = fields.some(({ layout }) => layout.repeat.pieces.some(({ cutFrom }) => cutFrom !== undefined));
+  if (how === 'longest' || areRandom) return [];
   const carried = jointsAlong(fields, stretchesOf(traced.edges, edgeId), [fromMm, toMm], jointMm);
   if (toMm - fromMm < LEAST_CARRIED * tileMm * carried.length) return [];
   if (how !== 'byHalf' || carried.length < 2) return carried;

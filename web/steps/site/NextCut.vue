@@ -186,5 +186,9 @@ useSwipe(section, {
   min-height: 84px;
   background: var(--site-ink);
   color: var(--site-ground);
+  /* In reach of the thumb however much there is to mind; what scrolls by is covered. */
+  position: sticky;
+  bottom: 0.6rem;
+  box-shadow: 0 0 0 0.6rem var(--site-ground);
 }
 </style>
