@@ -27,9 +27,16 @@ export function tiling(server: RunningServer) {
 
 export const part = (page: Page, name: string) =>
   page.getByRole('navigation', { name: 'Parts of tile and pattern' }).getByRole('button', { name, exact: true }).click();
+/** A list that stands open is chosen from within this, ms. */
+const OPEN_MS = 5_000;
+
 export const choose = async (page: Page, field: string, option: string): Promise<void> => {
-  await page.getByRole('combobox', { name: field, exact: true }).first().click();
-  // The list of tiles scrolls to the chosen one when it opens; the search leaves the one that is wanted.
-  if (field === 'Tile') await page.getByPlaceholder('Search name or material').fill(option);
-  await page.getByRole('option', { name: option }).first().click();
+  const list = page.getByRole('combobox', { name: field, exact: true }).first();
+  // A list closes when the page under it moves, which it does while tiles come: whoever sees that opens it again.
+  await expect(async () => {
+    if ((await list.getAttribute('aria-expanded')) !== 'true') await list.click();
+    // The list of tiles scrolls to the chosen one when it opens; the search leaves the one that is wanted.
+    if (field === 'Tile') await page.getByPlaceholder('Search name or material').fill(option, { timeout: OPEN_MS });
+    await page.getByRole('option', { name: option }).first().click({ timeout: OPEN_MS });
+  }).toPass();
 };

@@ -19,6 +19,9 @@ const DEBIAN = ['browser, papers and PostgreSQL', ...node('scripts/debian.mjs')]
 /** Each process of the tests has a core to itself: it clears up less often, and alone. */
 const ALONE_ON_A_CORE = ['--single-threaded-gc', '--min-semi-space-size=32', '--max-semi-space-size=64'];
 
+/** A server that lives for seconds compiles the database no better than it has to. */
+const SHORT_LIVED = '--single-threaded-gc --wasm-tiering-budget=50000000';
+
 /** Files or folders of unit tests, where not all are asked for. */
 const SOME = process.argv.slice(3);
 
@@ -47,7 +50,7 @@ function run([name, command, args], isAlone) {
   if (isAlone) process.stdout.write(title);
   const child = spawn(command, args, {
     stdio: isAlone ? ['ignore', 'inherit', 'inherit'] : ['ignore', 'pipe', 'pipe'],
-    env: { ...process.env, AZULEJO_BUILT: '1' },
+    env: { ...process.env, AZULEJO_BUILT: '1', AZULEJO_SERVER_FLAGS: SHORT_LIVED },
   });
   const said = [];
   for (const stream of [child.stdout, child.stderr]) stream?.on('data', (chunk) => said.push(chunk));

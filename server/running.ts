@@ -16,6 +16,9 @@ function newFolder(): string {
   return folder;
 }
 
+/** What the environment asks of its process: tests start it often, and for moments. */
+const flagsOfNode = (): string[] => process.env.AZULEJO_SERVER_FLAGS?.split(' ') ?? [];
+
 /** The server as it ships, in a process and on a folder of its own; may be stopped, killed and started again. For tests and benches. */
 export class RunningServer {
   readonly folder: string;
@@ -40,7 +43,7 @@ export class RunningServer {
 
   /** Starts it on any free port; rejects with what it said when it ends instead. */
   async start(...flags: readonly string[]): Promise<void> {
-    const started = spawn(process.execPath, [START, '--data', this.folder, '--port', '0', ...flags], {
+    const started = spawn(process.execPath, [...flagsOfNode(), START, '--data', this.folder, '--port', '0', ...flags], {
       stdio: ['ignore', 'pipe', 'pipe'],
       env: { ...process.env, ...this.environment },
     });
