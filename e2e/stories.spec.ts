@@ -109,14 +109,23 @@ test('a shower wall on a ledger: from the centre line to the bottom row, a day l
   }
   expect(new Set(labels).size).toBe(18);
   await phone.getByRole('button', { name: 'Lay', exact: true }).tap();
-  const laid = phone.getByRole('button', { name: /is laid$/ });
-  for (let k = 0; k < 18; k++) {
-    // Twelve ends first, then the six of the bottom course, in a zone of their own.
-    await expect(laid).toHaveText(k < 12 ? /^\s*[B-G]\d/ : /^\s*A\d/);
-    await expect(phone.getByText(`Zone ${k < 12 ? Math.floor(k / 4) + 1 : 4} of 4`)).toBeVisible();
-    await expect(phone.getByText(`${18 - k} of 18 left`)).toBeVisible();
+  // Laid zone by zone, whole tiles and ends by one press: twelve ends, then the six of the bottom course in a zone of their own.
+  for (let zone = 1; zone <= 4; zone++) {
+    await expect(phone.getByText(`Zone ${zone} of 4`)).toBeVisible();
+    const own = phone.getByRole('list', { name: 'Cut pieces of this zone' }).getByRole('button');
+    await expect(own).toHaveText(zone < 4 ? Array<RegExp>(4).fill(/^\s*[B-G]\d/) : Array<RegExp>(6).fill(/^\s*A\d/));
+    await phone.getByRole('button', { name: `Zone ${zone} is laid` }).tap();
+  }
+  await expect(phone.getByText('All laid.')).toBeVisible();
+  // A slip of the thumb is taken back; piece by piece it goes too.
+  await phone.getByRole('button', { name: 'Not zone 4' }).tap();
+  await phone.getByRole('button', { name: 'Piece by piece' }).tap();
+  const laid = phone.getByRole('button', { name: /^A\d+ is laid$/ });
+  for (let k = 6; k > 0; k--) {
+    await expect(phone.getByText(`${k} of 18 left`)).toBeVisible();
     await laid.tap();
   }
+  await expect(phone.getByText('All laid.')).toBeVisible();
   await open(page, 'shower/surfaces/wall/cuts', () => page.getByText(/different cuts for/));
   await expect(page.getByText('18 of 18 cut, 18 laid.')).toBeVisible({ timeout: 30_000 });
   await phone.context().close();

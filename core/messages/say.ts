@@ -16,6 +16,13 @@ export interface PhraseFigures {
   'site/zoneOf': { readonly number: number; readonly of: number };
   'site/zoneHere': { readonly surface: string; readonly number: number };
   'site/mixOfZone': { readonly mix: string };
+  'site/zoneIsLaid': { readonly number: number };
+  'site/notZone': { readonly number: number };
+  'site/cutsOfZone': null;
+  'site/stillToCut': { readonly labels: string };
+  'site/pieceByPiece': null;
+  'site/zoneByZone': null;
+  'site/surfaceIsLaid': { readonly surface: string };
   'site/left': { readonly left: number; readonly of: number };
   'site/map': null;
   'site/piece': null;

@@ -27,6 +27,7 @@ const reading = (check: Check, surfaceId = 's'): Entry => ({
 test('a zone is laid when its cuts are; one without cuts once something after it is', () => {
   const zones = [zone(1, ['A1']), zone(2, []), zone(3, ['B1', 'B2']), zone(4, [])];
   const laid = (...labels: readonly string[]) => zonesLaid(zones, (label) => labels.includes(label));
+  expect([laid('zone 1.2'), laid('A1', 'zone 1.4'), laid('zone 9.9')]).toEqual([2, 4, 0]);
   expect([laid(), laid('A1'), laid('A1', 'B1'), laid('A1', 'B1', 'B2'), laid('B1', 'B2')]).toEqual([0, 1, 1, 3, 3]);
 });
 

@@ -1,5 +1,6 @@
 import type { LayingZone } from '../zones/layingZones.ts';
 import type { SurfaceKind } from '../surface/surface.ts';
+import { isZoneLaid } from './zoneTicks.ts';
 import { entriesOf, type CHECKS, type Entry } from './entry.ts';
 
 /** A check that is looked at on the way. */
@@ -24,11 +25,11 @@ const EVERY: Readonly<Record<SurfaceKind, readonly { readonly check: Check; read
   ],
 };
 
-/** Zones whose cuts are all laid. What has no cuts counts as laid once something after it is. */
+/** How many zones are laid: those that were said to be, or whose cuts all are. What has no cuts counts once something after it is laid. */
 export function zonesLaid(zones: readonly LayingZone[], isLaid: (label: string) => boolean): number {
   let laid = 0;
-  zones.forEach(({ cuts }, k) => {
-    if (cuts.length > 0 && cuts.every(isLaid)) laid = k + 1;
+  zones.forEach((zone, k) => {
+    if (isZoneLaid(zone, isLaid)) laid = k + 1;
   });
   return laid;
 }

@@ -7,6 +7,7 @@ import type { Job, Surface } from '@azulejo/core/job/job';
 import type { Words } from '@azulejo/core/messages/words';
 import type { SurfacePlan } from '@azulejo/core/plan/planned';
 import type { Tick, TickState } from '@azulejo/core/site/tick';
+import { isZoneTick } from '@azulejo/core/site/zoneTicks';
 import { formatLength, formatLengthWithUnit } from '@azulejo/core/units/formatLength';
 import type { Tape } from '@azulejo/core/units/tape';
 
@@ -67,7 +68,7 @@ export function cutList(
     order: words.describeCutting(plan.toCut, trips, fenceSettings(trips)),
     told: words.describeTicked(labels.map(stateOf), waiting),
     isTicked: own.length > 0,
-    strays: own.map(({ label }) => label).filter((label) => !known.has(label)),
+    strays: own.map(({ label }) => label).filter((label) => !known.has(label) && !isZoneTick(label)),
   };
 }
 

@@ -106,7 +106,7 @@ useSwipe(section, {
     </template>
     <template v-else>
       <p class="figure size">
-        {{ words.say(model.labels.length === 0 ? 'site/nothingCut' : doing === 'cut' ? 'site/allCut' : 'site/allLaid') }}
+        {{ words.say(doing === 'laid' ? 'site/allLaid' : model.labels.length === 0 ? 'site/nothingCut' : 'site/allCut') }}
       </p>
       <button v-if="last" type="button" class="press" @click="back">{{ words.say('site/not', { label: last }) }}</button>
     </template>

@@ -14,6 +14,7 @@ import { useJobPlan } from '../../workers/useJobPlan.ts';
 import LoadingState from '../LoadingState.vue';
 import { useOpenJob } from '../useOpenJob.ts';
 import CheckNow from './CheckNow.vue';
+import LayZone from './LayZone.vue';
 import NextCut from './NextCut.vue';
 import { surfaceAtHand } from './model.ts';
 import SiteMixes from './SiteMixes.vue';
@@ -84,13 +85,22 @@ provideTape(() => words.value.read(jobs.job && surface.value ? tapeOf(jobs.job, 
       <template v-else-if="part === 'cut' || part === 'lay'">
         <CheckNow v-if="planned && part === 'lay'" :key="surface.id" :surface="surface" :plan="planned" />
         <NextCut
-          v-if="planned"
-          :key="`${surface.id} ${part}`"
+          v-if="planned && part === 'cut'"
+          :key="surface.id"
           :job="jobs.job"
           :surface="surface"
           :plan="planned"
           :mixes="plan?.mixes ?? []"
-          :doing="part === 'cut' ? 'cut' : 'laid'"
+          doing="cut"
+        />
+        <LayZone
+          v-else-if="planned"
+          :key="surface.id"
+          :job="jobs.job"
+          :surface="surface"
+          :plan="planned"
+          :mixes="plan?.mixes ?? []"
+          @finished="surfaceId = ''"
         />
         <p v-else role="status">{{ words.say('site/workingOutCuts') }}</p>
       </template>

@@ -3,6 +3,9 @@ import type { TickState } from '@azulejo/core/site/tick';
 import { toolName } from '@azulejo/core/messages/en/names';
 import { wordsIn } from '@azulejo/core/messages/words';
 import { demoJob, demoPlan } from '../../../testing/demoJob.ts';
+import { zonesLaid } from '@azulejo/core/site/checksDue';
+import { zoneTick } from '@azulejo/core/site/zoneTicks';
+import { layModel } from './layModel.ts';
 import { mixesAtHand, nextModel, surfaceAtHand, turnsOf, type NextOn } from './model.ts';
 
 const job = demoJob('tidewater-bakehouse');
@@ -72,6 +75,29 @@ describe.each(withCuts)('%s, one piece at a time', (surfaceId) => {
   });
 });
 
+describe.each(plan.surfaces.map(({ surfaceId }) => surfaceId))('%s, zone by zone', (surfaceId) => {
+  test('every zone comes once, in order, with its cuts; pressed, it and they are laid; a surface without a cut has its zones too', () => {
+    const laying = on(surfaceId, 'laid');
+    const states = new Map<string, TickState>();
+    const model = () => layModel(laying, (label) => states.get(label) ?? 'open');
+    const { zones } = laying.plan.zones;
+    expect(model()).toMatchObject({ of: zones.length, left: zones.length });
+    for (const zone of zones) {
+      const { next } = model();
+      expect([next?.zone.id, next?.missing]).toEqual([zone.id, zone.cuts]);
+      for (const label of zone.cuts) states.set(label, 'cut');
+      expect(model().next?.missing).toEqual([]);
+      for (const label of next?.ticks ?? []) states.set(label, 'laid');
+    }
+    expect(model()).toEqual({ of: zones.length, left: 0, next: null });
+    expect(zonesLaid(zones, (label) => states.get(label) === 'laid')).toBe(zones.length);
+    // What is left to be laid beside the surface, and nothing of it, is told piece by piece.
+    const rest = ticking(laying);
+    for (const [label, state] of states) rest.states.set(label, state);
+    expect(rest.model().left).toBe(laying.plan.toCut.filter(({ strip }) => strip).length);
+  });
+});
+
 test('what is asked for comes at once, and what is put off comes last', () => {
   const { states, model } = ticking(on(withCuts[0], 'cut'));
   const { labels } = model();
@@ -96,12 +122,12 @@ test('of adhesive the zone at hand is stirred, of what is used at once a whole m
   const { plan: planned } = on(surfaceId, 'laid');
   const states = new Map<string, TickState>();
   const stateOf = (label: string): TickState => states.get(label) ?? 'open';
-  const zones = planned.zones.zones.filter(({ cuts }) => cuts.length > 0);
-  for (const { id, cuts } of zones) {
+  planned.zones.zones.forEach(({ id, cuts }, k) => {
     const adhesive = mixesAtHand(plan, surfaceId, stateOf).find(({ mix, now }) => mix.item === 'adhesive' && now);
     expect(adhesive?.now?.zoneId).toBe(id);
-    for (const label of cuts) states.set(label, 'laid');
-  }
+    // Said of the zone, or of every piece that is cut for it.
+    for (const label of k % 2 === 0 || cuts.length === 0 ? [zoneTick(id)] : cuts) states.set(label, 'laid');
+  });
   for (const { mix, now } of mixesAtHand(plan, surfaceId, stateOf)) if (mix.item !== 'adhesive') expect(now).toBeUndefined();
   expect(mixesAtHand(plan, 'no such surface', stateOf).every(({ now }) => now === undefined)).toBe(true);
 });

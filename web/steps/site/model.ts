@@ -8,6 +8,7 @@ import type { Plan } from '@azulejo/core/plan';
 import type { SurfacePlan } from '@azulejo/core/plan/planned';
 import { nextInTurn, piecesInTurn, type Doing, type OutOfTurn } from '@azulejo/core/site/piecesInTurn';
 import type { TickState } from '@azulejo/core/site/tick';
+import { isZoneLaid } from '@azulejo/core/site/zoneTicks';
 import { mixFor, type Mix } from '@azulejo/core/takeoff/mixes/planMixes';
 import { zoneMixes, type SurfaceMixes, type ZoneMix } from '@azulejo/core/takeoff/mixes/zoneMixes';
 import { formatLength, formatLengthWithUnit } from '@azulejo/core/units/formatLength';
@@ -112,11 +113,15 @@ function sourceOf({ offCuts }: SurfacePlan, label: string, { say }: Words): stri
   return [source.blank === undefined ? say(source.isSheet ? 'cuts/fromSheet' : 'cuts/fromTile', source) : say('cuts/fromWhatIsThere')];
 }
 
-function zoneModel({ job, surface, plan, mixes, words }: NextOn, label: string): ZoneAtHand | null {
+function zoneModel(on: NextOn, label: string): ZoneAtHand | null {
+  const zone = on.plan.zones.zones.find(({ cuts }) => cuts.includes(label));
+  return zone ? zoneAtHand(on, zone) : null;
+}
+
+/** A zone as it is told when it is laid. */
+export function zoneAtHand({ job, surface, plan, mixes, words }: NextOn, zone: LayingZone): ZoneAtHand {
   const tape = words.read(tapeOf(job, surface));
   const { zones } = plan.zones;
-  const zone = zones.find(({ cuts }) => cuts.includes(label));
-  if (!zone) return null;
   const adhesive = mixes.find(({ item, surfaces }) => item === 'adhesive' && surfaces.some(({ surfaceId }) => surfaceId === surface.id));
   const share = adhesive ? mixFor(adhesive, surface.id, zone.areaMm2 / 1e6) : null;
   return {
@@ -142,7 +147,7 @@ export interface MixAtHand {
 /** What to stir next on a surface: of adhesive what the first zone takes that is not laid, of the rest as much as is used in time. */
 export function mixesAtHand(plan: Plan, surfaceId: string, stateOf: StateOf): readonly MixAtHand[] {
   const planned = plan.surfaces.find((one) => one.surfaceId === surfaceId);
-  const atHand = planned?.zones.zones.find(({ cuts }) => cuts.some((label) => stateOf(label) !== 'laid'))?.id;
+  const atHand = planned?.zones.zones.find((zone) => !isZoneLaid(zone, (label) => stateOf(label) === 'laid'))?.id;
   return plan.mixes.map((mix) => {
     const stirred = zoneMixes(mix, plan.surfaces);
     const own = stirred.find((one) => one.surfaceId === surfaceId)?.zones ?? [];
