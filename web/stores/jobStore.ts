@@ -156,7 +156,8 @@ export const useJobStore = defineStore('job', () => {
     const before = value.state.base.version;
     await value.look();
     const { version, last } = value.state.base;
-    if (version > before && !last?.own)
+    // That labels stay with the first tick is no news: nobody sees them otherwise.
+    if (version > before && !last?.own && last?.label !== 'labelsKept')
       news.value = last
         ? `${last.person || 'Somebody'}: ${describeChange(last.label)}`
         : 'The job was changed elsewhere; this is how it stands now.';

@@ -53,7 +53,14 @@ function finish(): void {
       <span class="figure label">{{ words.say('site/zoneOf', { number: zone.zone.number, of: model.of }) }}</span>
       <span class="count">{{ words.say('site/left', { left: model.left, of: model.of }) }}</span>
     </div>
-    <SiteMap :plan="plan" label="" :zone="zone.zone.id" :state-of="stateOf" @choose="turn($event, stateOf($event))" />
+    <SiteMap
+      class="where"
+      :plan="plan"
+      :label="words.say('site/zoneOf', { number: zone.zone.number, of: model.of })"
+      :zone="zone.zone.id"
+      :state-of="stateOf"
+      @choose="turn($event, stateOf($event))"
+    />
     <p class="figure size">{{ zone.words }}</p>
     <p v-if="zone.mix" class="mix">{{ words.say('site/mixOfZone', { mix: zone.mix }) }} {{ zone.ahead }}</p>
     <ul v-if="zone.cuts.length > 0" class="cuts" :aria-label="words.say('site/cutsOfZone')">
@@ -99,6 +106,10 @@ function finish(): void {
   display: flex;
   justify-content: space-between;
   align-items: baseline;
+}
+/* The whole of it above the button, also where a check is asked for. */
+.where {
+  height: 11rem;
 }
 .label {
   font-size: 2.4rem;

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import type { SurfacePlan } from '@azulejo/core/plan/planned';
+import { isZoneLaid } from '@azulejo/core/site/zoneTicks';
 import type { TickState } from '@azulejo/core/site/tick';
 import { words } from '../../words/useWords.ts';
 import { frameOf, pathOf } from '../surfaceSvg.ts';
@@ -10,12 +11,19 @@ const props = defineProps<{ plan: SurfacePlan; label: string; zone: string | nul
 const emit = defineEmits<{ choose: [label: string] }>();
 const strips = computed(() => props.plan.toCut.flatMap(({ strip, polygon }) => (strip ? polygon : [])));
 const frame = computed(() => frameOf(props.plan.traced, 0.02, strips.value));
+/** Zones that lie, whole tiles and all. */
+const laidPath = computed(() =>
+  pathOf(
+    props.plan.zones.zones.flatMap((zone) => (isZoneLaid(zone, (label) => props.stateOf(label) === 'laid') ? zone.polygons.flat() : [])),
+  ),
+);
 const zonePath = computed(() => pathOf((props.plan.zones.zones.find(({ id }) => id === props.zone)?.polygons ?? []).flat()));
 </script>
 
 <template>
   <svg class="map" :viewBox="frame.viewBox" role="img" :aria-label="words.say('site/whereGoes', { label })">
     <path :d="pathOf([plan.traced.outline])" class="ground" />
+    <path :d="laidPath" class="laid" />
     <path :d="zonePath" class="zone" />
     <path
       v-for="cut in plan.toCut"
@@ -50,6 +58,7 @@ const zonePath = computed(() => pathOf((props.plan.zones.zones.find(({ id }) => 
 .map .cut {
   fill: var(--site-ground);
 }
+.map .laid,
 .map .cut.laid {
   fill: color-mix(in srgb, var(--site-ink) 45%, var(--site-ground));
 }
