@@ -2,7 +2,7 @@ import { ROUNDED_OFTEN } from '../tolerances.ts';
 import { labelPoint } from '../geometry/labelPoint.ts';
 import { cross, motion, subtract, unit, type Motion, type Point } from '../geometry/point.ts';
 import { intersect } from '../geometry/clip.ts';
-import { boxOf, mapPolygon, polygonArea, polygonsArea, rectangleRing, ringArea, type Polygon } from '../geometry/ring.ts';
+import { boxOf, boxRing, mapPolygon, polygonArea, polygonsArea, rectangleRing, ringArea, type Polygon } from '../geometry/ring.ts';
 import { cellShift, unitOf } from '../pattern/repeat.ts';
 import type { Edge } from '../surface/edge.ts';
 import type { SurfaceKind } from '../surface/surface.ts';
@@ -149,19 +149,20 @@ function gridOf(
   const deep = Math.max(Math.min(reachMm, Math.sqrt(areaMm2)), Math.sqrt(least / LONGEST));
   const long = Math.min(LONGEST * deep, areaMm2 / deep);
   const { repeat, placement } = layout;
-  const origin = frame.unturn(placement.origin);
   const quarter = Math.round((placement.turnDeg - frameTurn(placement.turnDeg)) / 90) % 2 !== 0;
   const isSquare = Math.abs(placement.turnDeg - frameTurn(placement.turnDeg) - 90 * Math.round(placement.turnDeg / 90)) < ROUNDED_OFTEN;
   const unit = unitOf(repeat);
+  const { turn } = placementMotion(placement);
+  const piece = boxOf(boxRing(unit).map((p) => frame.unturn(turn(p))));
   const snapped = (mm: number, k: 0 | 1): number => {
     if (!isSquare) return mm;
     const own = quarter ? 1 - k : k;
     const step = stepAlong(repeat, own === 0 ? [1, 0] : [0, 1]);
     if (step > reachMm / 2) return mm;
     // Between the pieces of two courses: half a joint before a piece begins.
-    const joint =
-      cellShift(repeat, own === 0 ? 1 : 0, own === 0 ? 0 : 1)[own] - (own === 0 ? unit.maxX - unit.minX : unit.maxY - unit.minY);
-    const start = origin[k] + (quarter ? 0 : own === 0 ? unit.minX : unit.minY) - Math.max(0, Math.min(joint, 20)) / 2;
+    const shifts = [cellShift(repeat, 1, 0), cellShift(repeat, 0, 1)].map((shift) => Math.abs(shift[own]));
+    const joint = Math.max(...shifts) - (own === 0 ? unit.maxX - unit.minX : unit.maxY - unit.minY);
+    const start = (k === 0 ? piece.minX : piece.minY) - Math.max(0, Math.min(joint, 20)) / 2;
     return start + Math.round((mm - start) / step) * step;
   };
   const lines = (low: number, high: number, size: number, k: 0 | 1): number[] => {
