@@ -53,18 +53,19 @@ export function cutsCsv(job: Job, surface: Surface, planned: SurfacePlan): strin
 export function orderCsv(job: Job, { materials }: Plan): string {
   // A line for each size of pack; what is needed stands on the first.
   const rows = materials.flatMap((material) =>
-    material.packs.map(({ count, size, price }, k) => ({
+    material.packs.map(({ count, size, litres, price }, k) => ({
       Item: materialName(job, material),
       Quantity: k === 0 ? Math.round(material.quantity * 100) / 100 : '',
       Unit: UNIT_NAMES[material.unit],
       Packs: count,
-      'Pack size': size,
+      'Pack size': Math.round(size * 100) / 100,
+      'Pack litres': litres ?? '',
       'Pack price': formatMoney(price, job.currency),
       Cost: formatMoney(count * price, job.currency),
       Currency: job.currency,
     })),
   );
-  return unparse(rows, ['Item', 'Quantity', 'Unit', 'Packs', 'Pack size', 'Pack price', 'Cost', 'Currency']);
+  return unparse(rows, ['Item', 'Quantity', 'Unit', 'Packs', 'Pack size', 'Pack litres', 'Pack price', 'Cost', 'Currency']);
 }
 
 /** Cells that a spreadsheet would run as a formula are defused. */

@@ -1,7 +1,9 @@
 import { describe, expect, test } from '@jest/globals';
 import { DEMO_JOBS, demoJob, demoPlan } from '../../testing/demoJob.ts';
 import type { Job } from '../job/job.ts';
+import { describePacks } from '../messages/en/materials.ts';
 import { plan } from '../plan.ts';
+import { materialsSchema } from '../takeoff/materialsSchema.ts';
 import { jobOfOne } from '../samples/testJob.ts';
 import { roundMoney } from '../units/currency.ts';
 import { spreadOf, totalOf, type Material } from './priceMaterials.ts';
@@ -99,4 +101,33 @@ describe('what is there already', () => {
     expect(careful.margin).toBeGreaterThan(0);
     expect([careful.inHand, careful.packs]).toEqual([careful.quantity + careful.margin, []]);
   });
+});
+
+describe('tubs that are sold by the litre', () => {
+  const wet = jobOfOne({
+    size: [3000, 2400],
+    tile: [150, 150],
+    jointMm: 3,
+    surface: { kind: 'wall', works: { adhesive: 'ready' } as never },
+  });
+  const soldBy = (by: 'l' | undefined, more: object = {}): Job => ({
+    ...wet,
+    materials: { readyAdhesive: { packs: [{ size: 5, price: 20, ...(by ? { by } : {}) }], ...more } },
+  });
+  test('are counted by what they weigh, and told by both', () => {
+    const line = lineOf(soldBy('l'), 'readyAdhesive');
+    // 5 L at 1.6 kg a litre are 8 kg.
+    expect(line.packs).toEqual([{ count: Math.ceil(line.quantity / 8), size: 8, litres: 5, price: 20 }]);
+    expect(line.left).toBeCloseTo(line.packs[0].count * 8 - line.quantity, 9);
+    expect(describePacks(line)).toBe(`${line.packs[0].count} tubs of 5 L (8 kg)`);
+    const { quantity, packs } = lineOf(soldBy(undefined), 'readyAdhesive');
+    expect([quantity, packs[0].count]).toEqual([line.quantity, Math.ceil(line.quantity / 5)]);
+  });
+  test('weigh what the data sheet says', () => {
+    const light = soldBy('l', { sheet: { name: 'Light', figures: { kgPerLitre: 0.9, kgPerM2: 1.5 } } });
+    const { packs } = lineOf(light, 'readyAdhesive');
+    expect([packs[0].size, packs[0].litres]).toEqual([expect.closeTo(4.5, 9), 5]);
+  });
+  test('powder is not', () =>
+    expect(materialsSchema.safeParse({ adhesive: { packs: [{ size: 5, price: 20, by: 'l' }] } }).success).toBe(false));
 });

@@ -1,5 +1,5 @@
 import { ROUNDING } from '../tolerances.ts';
-import { MATERIALS, packsFor, type MaterialId, type MaterialRules, type Quantity } from '../takeoff/registry.ts';
+import { MATERIALS, offersFor, type MaterialId, type MaterialRules, type Quantity } from '../takeoff/registry.ts';
 import type { PackOffer } from '../takeoff/materialKind.ts';
 import { isWholeTile, type Blank } from '../cuts/offCuts/blank.ts';
 import { actualSize, type Product } from '../tile/product.ts';
@@ -124,7 +124,7 @@ function chanceForTiles(line: Quantity, holds: number): number | null {
 
 /** Tiles come in their own boxes, all else in the packs of the job. */
 function offersOf({ item, productId }: Quantity, list: PriceList): readonly PackOffer[] {
-  if (item !== 'tiles') return packsFor(item, list);
+  if (item !== 'tiles') return offersFor(item, list);
   const product = list.products.find(({ id }) => id === productId);
   return product ? [{ size: product.piecesPerBox, price: product.boxPrice }] : [];
 }

@@ -24,8 +24,17 @@ export type MaterialUnit = 'piece' | 'sheet' | 'kg' | 'l' | 'ml' | 'm' | 'm2' | 
 export interface PackOffer {
   /** What it holds, in the unit of the material. */
   readonly size: number;
+  /** What it holds in litres, where it is sold so; what it weighs follows. */
+  readonly litres?: number;
   /** In the job's currency, before tax. */
   readonly price: number;
+}
+
+/** A pack as it stands on the shelf: what it holds is in the unit of the material, or in litres. */
+export interface SoldPack {
+  readonly size: number;
+  readonly price: number;
+  readonly by?: 'l' | undefined;
 }
 
 /** A figure of use that can be typed over. */
@@ -82,6 +91,8 @@ interface MaterialSpec<F extends string, C extends Choices, How> {
   readonly group: LineGroup;
   /** The packs it usually comes in, made up; none where it is bought by its product. */
   readonly packs: readonly PackOffer[];
+  /** Whether it comes wet, in tubs that may be sold by the litre; its figure `kgPerLitre` says what they weigh. */
+  readonly byLitre?: true;
   /** How far use strays from what was computed, as a share: its standard deviation, typical. 0 for what is counted. */
   readonly spread: number;
   readonly figures: Readonly<Record<F, FigureSpec>>;
@@ -96,6 +107,7 @@ interface MaterialSpec<F extends string, C extends Choices, How> {
 export interface MaterialKind<How> {
   readonly group: LineGroup;
   readonly packs: readonly PackOffer[];
+  readonly byLitre?: true;
   readonly spread: number;
   readonly figures: Readonly<Record<string, FigureSpec>>;
   readonly stated: Readonly<Record<string, Omit<FigureSpec, 'typical'>>>;
@@ -122,8 +134,18 @@ const packSchema = z.strictObject({
   price: z.number().min(0).max(1_000_000).describe('In the job currency, before tax'),
 });
 
+/** Of what comes wet and may be sold by the litre: what it weighs follows from its figure `kgPerLitre`. */
+const tubSchema = packSchema.extend({
+  by: z.literal('l').optional().describe('The size is in litres, not in kilograms'),
+});
+
 /** Schema of what is set for one material of a job; all of it may be left out. */
-export function settingsSchema({ figures, stated, choices }: Pick<MaterialKind<unknown>, 'figures' | 'stated' | 'choices'>) {
+export function settingsSchema({
+  figures,
+  stated,
+  choices,
+  byLitre,
+}: Pick<MaterialKind<unknown>, 'figures' | 'stated' | 'choices' | 'byLitre'>) {
   const ownFigures = z.strictObject(
     Object.fromEntries(
       Object.entries({ ...figures, ...stated }).map(([name, { min, max }]) => [name, z.number().min(min).max(max).optional()]),
@@ -138,7 +160,12 @@ export function settingsSchema({ figures, stated, choices }: Pick<MaterialKind<u
     choices: z
       .strictObject(Object.fromEntries(Object.entries(choices).map(([name, values]) => [name, z.literal([...values]).optional()])))
       .optional(),
-    packs: z.array(packSchema).min(1).max(8).optional().describe('The packs it is sold in; the cheapest that cover the need are bought'),
+    packs: z
+      .array(byLitre ? tubSchema : packSchema)
+      .min(1)
+      .max(8)
+      .optional()
+      .describe('The packs it is sold in; the cheapest that cover the need are bought'),
     inHand: z.number().min(0).max(1_000_000).optional().describe('What is there already, in the unit of the material'),
   });
 }

@@ -6,6 +6,7 @@ import {
   type Need,
   type OwnFigures,
   type PackOffer,
+  type SoldPack,
   type Said,
   type Taken,
 } from './materialKind.ts';
@@ -102,8 +103,16 @@ export const saidFor = (item: MaterialId, { materials, habits = {} }: MaterialRu
   saidOf<string, Choices>(MATERIALS[item], materials[item], habits[item]);
 
 /** The packs a material is sold in here. */
-export const packsFor = (item: MaterialId, { materials }: MaterialRules): readonly PackOffer[] =>
+export const packsFor = (item: MaterialId, { materials }: MaterialRules): readonly SoldPack[] =>
   materials[item]?.packs ?? MATERIALS[item].packs;
+
+/** The same as they are reckoned with: a tub that is sold by the litre by what it weighs. */
+export function offersFor(item: MaterialId, rules: MaterialRules): readonly PackOffer[] {
+  const kgPerLitre = saidFor(item, rules).figures['kgPerLitre']?.value;
+  return packsFor(item, rules).map(({ size, price, by }) =>
+    by === 'l' && kgPerLitre !== undefined ? { size: size * kgPerLitre, litres: size, price } : { size, price },
+  );
+}
 
 /** All that a job takes, or of some materials alone: a line for each product laid, then what goes with the tiles. */
 export function takeOff(

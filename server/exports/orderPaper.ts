@@ -55,14 +55,14 @@ export async function writeOrderSheet({ job, plan, words }: JobSource): Promise<
   sheet.getRow(1).font = { bold: true };
   const coins = (0).toFixed(coinDigits(job.currency));
   for (const line of materials)
-    line.packs.forEach(({ count, size, price }, k) => {
+    line.packs.forEach(({ count, size, litres, price }, k) => {
       const row = sheet.addRow({
         what: words.materialName(job, line),
         needed: k === 0 ? Math.round(line.quantity * 100) / 100 : null,
         unit: words.UNIT_NAMES[line.unit],
         packs: count,
-        pack: words.packName(line.item, count),
-        holds: size,
+        pack: [words.packName(line.item, count), ...(litres === undefined ? [] : [`${words.figure(litres)} L`])].join(', '),
+        holds: Math.round(size * 100) / 100,
         price,
       });
       row.getCell('cost').value = { formula: `D${row.number}*G${row.number}`, result: roundMoney(count * price, job.currency) };

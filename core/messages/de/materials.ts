@@ -35,8 +35,10 @@ export const describeQuantity = ({ quantity, unit }: Pick<Material, 'quantity' |
 
 /** What it is bought in: "2 Säcke zu 20 kg und 1 zu 5 kg". */
 export function describePacks({ item, unit, packs }: Pick<Material, 'item' | 'unit' | 'packs'>): string {
-  const words = packs.map(
-    ({ count, size }, k) => `${count} ${k > 0 ? '' : `${packName(item, count)} `}zu ${figure(size)} ${UNIT_NAMES[unit]}`,
-  );
+  const words = packs.map(({ count, size, litres }, k) => {
+    const holds =
+      litres === undefined ? `${figure(size)} ${UNIT_NAMES[unit]}` : `${figure(litres)} L (${figure(Math.round(size * 10) / 10)} kg)`;
+    return `${count} ${k > 0 ? '' : `${packName(item, count)} `}zu ${holds}`;
+  });
   return words.length === 0 ? 'keine' : words.join(' und ');
 }

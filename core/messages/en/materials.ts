@@ -48,12 +48,16 @@ export const describeQuantity = ({ quantity, unit }: Pick<Material, 'quantity' |
 
 /** What it is bought in: "2 bags of 20 kg and 1 of 5 kg". */
 export function describePacks({ item, unit, packs }: Pick<Material, 'item' | 'unit' | 'packs'>): string {
-  const words = packs.map(
-    ({ count, size }, k) =>
-      `${count} ${k > 0 ? '' : `${packName(item, count)} `}of ${size} ${size === 1 && unit === 'piece' ? 'piece' : UNIT_NAMES[unit]}`,
-  );
+  const words = packs.map(({ count, size, litres }, k) => {
+    const holds =
+      litres === undefined ? `${size} ${size === 1 && unit === 'piece' ? 'piece' : UNIT_NAMES[unit]}` : heldInLitres(litres, size);
+    return `${count} ${k > 0 ? '' : `${packName(item, count)} `}of ${holds}`;
+  });
   return words.length === 0 ? 'none' : words.join(' and ');
 }
+
+/** What a tub holds that is sold by the litre, and what that weighs. */
+const heldInLitres = (litres: number, kg: number): string => `${litres} L (${Math.round(kg * 10) / 10} kg)`;
 
 /** Will it run out: the chance in words, or what makes it certain. */
 export function describeChance(

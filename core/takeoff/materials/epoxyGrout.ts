@@ -8,6 +8,7 @@ export const epoxyGrout = material({
     { size: 2, price: 46 },
     { size: 5, price: 98 },
   ],
+  byLitre: true,
   spread: 0.1,
   figures: groutFigures(1.55),
   choices: {},

@@ -8,6 +8,7 @@ export const readyAdhesive = material({
     { size: 5, price: 14.5 },
     { size: 15, price: 36 },
   ],
+  byLitre: true,
   spread: 0.08,
   figures: {
     /** What a litre of it weighs, kg. */

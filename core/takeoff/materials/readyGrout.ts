@@ -8,6 +8,7 @@ export const readyGrout = material({
     { size: 1.5, price: 12.5 },
     { size: 5, price: 33 },
   ],
+  byLitre: true,
   spread: 0.1,
   figures: groutFigures(1.7),
   choices: {},

@@ -1,6 +1,6 @@
 import type { ChangeLabel } from '@azulejo/core/job/edit/changeLabel';
 import type { Job } from '@azulejo/core/job/job';
-import type { PackOffer } from '@azulejo/core/takeoff/materialKind';
+import type { SoldPack } from '@azulejo/core/takeoff/materialKind';
 import { packsFor, type MaterialId } from '@azulejo/core/takeoff/registry';
 import type { Issue } from '@azulejo/core/result';
 import { useJobStore } from '../../stores/jobStore.ts';
@@ -19,10 +19,10 @@ export function useMaterial(item: () => MaterialId) {
       if (Object.keys(own).length === 0) Reflect.deleteProperty(draft.materials, item());
       else draft.materials[item()] = own;
     });
-  const setPacks = (label: ChangeLabel, recipe: (packs: { size: number; price: number }[]) => void): readonly Issue[] =>
+  const setPacks = (label: ChangeLabel, recipe: (packs: { size: number; price: number; by?: 'l' }[]) => void): readonly Issue[] =>
     set(label, (own) => {
       const { job } = jobs;
-      const packs = (job ? packsFor(item(), job) : []).map((offer: PackOffer) => ({ ...offer }));
+      const packs = (job ? packsFor(item(), job) : []).map(({ size, price, by }: SoldPack) => ({ size, price, ...(by ? { by } : {}) }));
       recipe(packs);
       own.packs = packs;
     });

@@ -5,15 +5,28 @@ import { PhPlus, PhTrash } from '@phosphor-icons/vue';
 import type { Job } from '@azulejo/core/job/job';
 import { itemName, packName, UNIT_NAMES } from '@azulejo/core/messages/en/materialNames';
 import type { MaterialUnit } from '@azulejo/core/takeoff/materialKind';
-import { packsFor, type MaterialId } from '@azulejo/core/takeoff/registry';
+import { MATERIALS, offersFor, packsFor, type MaterialId } from '@azulejo/core/takeoff/registry';
 import { computed } from 'vue';
 import NumberField from '../../../fields/NumberField.vue';
+import SwitchField from '../../../fields/SwitchField.vue';
 import { useMaterial } from '../useMaterial.ts';
 
 /** The packs one material is sold in: what each holds, and its price. */
 const props = defineProps<{ job: Job; item: MaterialId; unit: MaterialUnit }>();
 const { setPacks } = useMaterial(() => props.item);
 const packs = computed(() => packsFor(props.item, props.job));
+/** What comes wet is sold by its weight or by the litre; what a tub weighs then follows. */
+const isWet = computed(() => MATERIALS[props.item].byLitre ?? false);
+const weights = computed(() => offersFor(props.item, props.job).map(({ size }) => Math.round(size * 10) / 10));
+const BY = [
+  { value: 'kg' as const, label: 'kg' },
+  { value: 'l' as const, label: 'L' },
+];
+const setBy = (k: number) => (by: 'kg' | 'l') =>
+  setPacks(changeLabel('packSize', props.item), (all) => {
+    if (by === 'l') all[k].by = 'l';
+    else delete all[k].by;
+  });
 const name = computed(() => itemName(props.item));
 const pack = computed(() => packName(props.item));
 
@@ -26,7 +39,14 @@ const remove = (k: number) => setPacks(changeLabel('aPackLess', props.item), (al
 <template>
   <div class="packs">
     <div v-for="(offer, k) in packs" :key="k" class="pack">
-      <NumberField :label="`A ${pack} holds`" :unit="UNIT_NAMES[unit]" :value="offer.size" :commit="setSize(k)" />
+      <NumberField :label="`A ${pack} holds`" :unit="offer.by === 'l' ? 'L' : UNIT_NAMES[unit]" :value="offer.size" :commit="setSize(k)" />
+      <SwitchField
+        v-if="isWet"
+        :label="offer.by === 'l' ? `Sold by, ${weights[k]} kg` : 'Sold by'"
+        :value="offer.by ?? 'kg'"
+        :options="BY"
+        @choose="setBy(k)($event)"
+      />
       <NumberField :label="`Price of a ${pack}`" :unit="job.currency" :decimals="2" :value="offer.price" :commit="setPrice(k)" />
       <Button
         v-if="packs.length > 1"
