@@ -42,7 +42,7 @@ const remove = (k: number) => setPacks(changeLabel('aPackLess', props.item), (al
       <NumberField :label="`A ${pack} holds`" :unit="offer.by === 'l' ? 'L' : UNIT_NAMES[unit]" :value="offer.size" :commit="setSize(k)" />
       <SwitchField
         v-if="isWet"
-        :label="offer.by === 'l' ? `Sold by, ${weights[k]} kg` : 'Sold by'"
+        :label="offer.by === 'l' ? `By the litre: ${weights[k]} kg` : 'Sold by'"
         :value="offer.by ?? 'kg'"
         :options="BY"
         @choose="setBy(k)($event)"
