@@ -27,6 +27,12 @@ test('one cut at a time with a wet thumb: cut, not that one, later; the server m
   await expect(page.getByText(/of \d+ left/)).toBeVisible();
   await cut.tap();
   await page.unroute('**/api/**');
+  // A strip of skirting is a piece like any other, and says where it stands.
+  await page.getByRole('button', { name: 'Find' }).tap();
+  await page.getByLabel('Find a piece by its label').fill('SK-1');
+  await page.keyboard.press('Enter');
+  await expect(page.getByText(/^SK-1 stands at the .* from its right as you face it\.$/)).toBeVisible();
+  await expect(page.getByText(/^Skirting, /)).toBeVisible();
   await page.goto(`${server.address}/jobs/tidewater-bakehouse/surfaces/shop-floor/cuts`);
   await expect(page.getByText(/\d+ cut/).first()).toBeVisible({ timeout: 30_000 });
   // All that a thumb has to hit is large enough.

@@ -82,7 +82,6 @@ export function planOffCuts(
         const sheet = sheets.find(({ productId }) => productId === kind.productId);
         if (!sheet) return;
         for (const [label, source] of sheetSources(surfaceId, fromTiles, sheet)) drafts[k].sources.set(label, source);
-        opened += sheet.openedForParts;
         drafts[k].byTile.push({ ...kind, openedForCuts: sheet.openedForParts, lowerBound: sheet.lowerBound - sheet.wholeSheets });
       });
       continue;

@@ -7,6 +7,10 @@ export type StripPurpose = (typeof STRIP_PURPOSES)[number];
 /** How a strip ends: against what stands there, mitred through its thickness by so many degrees, or in sight. */
 export type StripEnd = { readonly kind: 'butts' } | { readonly kind: 'shows' } | { readonly kind: 'mitred'; readonly deg: number };
 
+/** Whether two ends are finished alike: mitres to half a degree, which no saw is set finer to. */
+export const areEndsAlike = (a: StripEnd, b: StripEnd): boolean =>
+  a.kind === b.kind && (a.kind !== 'mitred' || b.kind !== 'mitred' || Math.abs(a.deg - b.deg) < 0.5);
+
 /** Where a strip of tile stands, and how it is finished. */
 export interface Strip {
   readonly purpose: StripPurpose;

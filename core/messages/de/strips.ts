@@ -1,5 +1,5 @@
 import type { CutPiece } from '../../cuts/cutPiece.ts';
-import type { Strip, StripEnd, StripPurpose } from '../../cuts/strips/strip.ts';
+import { areEndsAlike, type Strip, type StripEnd, type StripPurpose } from '../../cuts/strips/strip.ts';
 import { formatLength, formatLengthWithUnit } from '../../units/formatLength.ts';
 import type { Tape } from '../../units/tape.ts';
 import { edgeName, kindName } from './names.ts';
@@ -9,22 +9,19 @@ const PURPOSES: Readonly<Record<StripPurpose, string>> = { skirting: 'Sockel', n
 /** What a piece is cut as; of a strip what it is for. */
 export const cutName = ({ kind, strip }: Pick<CutPiece, 'kind' | 'strip'>): string => (strip ? PURPOSES[strip.purpose] : kindName(kind));
 
-/** What is done to a strip besides cutting it to size, a phrase each. */
+/** What is done to a strip besides cutting it to size, a phrase each; its ends as it stands in its place, whichever way up it is marked. */
 export function describeFinish({ ends, isFactory }: Strip): string[] {
   const [left, right] = ends;
-  const atEnds = sameEnd(left, right)
-    ? finished(left).map((how) => `beide Enden ${how}`)
-    : [...finished(left).map((how) => `linkes Ende ${how}`), ...finished(right).map((how) => `rechtes Ende ${how}`)];
+  const atEnds = areEndsAlike(left, right)
+    ? finished(left).map((how) => `beide Enden: ${how}`)
+    : [...finished(left).map((how) => `linkes Ende am Ort: ${how}`), ...finished(right).map((how) => `rechtes Ende am Ort: ${how}`)];
   return [...(isFactory ? ['Werkskante nach oben'] : []), ...atEnds];
 }
-
-const sameEnd = (a: StripEnd, b: StripEnd): boolean =>
-  a.kind === b.kind && (a.kind !== 'mitred' || b.kind !== 'mitred' || Math.abs(a.deg - b.deg) < 0.5);
 
 /** How an end is finished; nothing where it butts. */
 function finished(end: StripEnd): string[] {
   if (end.kind === 'butts') return [];
-  return [end.kind === 'shows' ? 'sichtbar: brechen und schleifen' : `auf ${Math.round(end.deg)}° Gehrung, gemessen an der Schauseite`];
+  return [end.kind === 'shows' ? 'sichtbar, brechen und schleifen' : `auf ${Math.round(end.deg)}° Gehrung, gemessen an der Schauseite`];
 }
 
 /** Where a strip stands: along which edge, and from where to where from its right end as one faces it. */

@@ -1,5 +1,5 @@
 import type { CutPiece } from '../../cuts/cutPiece.ts';
-import type { Strip, StripEnd, StripPurpose } from '../../cuts/strips/strip.ts';
+import { areEndsAlike, type Strip, type StripEnd, type StripPurpose } from '../../cuts/strips/strip.ts';
 import { formatLength, formatLengthWithUnit } from '../../units/formatLength.ts';
 import type { Tape } from '../../units/tape.ts';
 import { edgeInWords, kindName } from './names.ts';
@@ -9,23 +9,19 @@ const PURPOSES: Readonly<Record<StripPurpose, string>> = { skirting: 'Skirting',
 /** What a piece is cut as: "Corner notch"; of a strip what it is for. */
 export const cutName = ({ kind, strip }: Pick<CutPiece, 'kind' | 'strip'>): string => (strip ? PURPOSES[strip.purpose] : kindName(kind));
 
-/** What is done to a strip besides cutting it to size, a phrase each. */
+/** What is done to a strip besides cutting it to size, a phrase each; its ends as it stands in its place, whichever way up it is marked. */
 export function describeFinish({ ends, isFactory }: Strip): string[] {
   const [left, right] = ends;
-  const both = sameEnd(left, right);
-  const atEnds = both
-    ? finished(left).map((how) => `both ends ${how}`)
-    : [...finished(left).map((how) => `left end ${how}`), ...finished(right).map((how) => `right end ${how}`)];
+  const atEnds = areEndsAlike(left, right)
+    ? finished(left).map((how) => `both ends: ${how}`)
+    : [...finished(left).map((how) => `left end in its place: ${how}`), ...finished(right).map((how) => `right end in its place: ${how}`)];
   return [...(isFactory ? ['factory edge up'] : []), ...atEnds];
 }
-
-const sameEnd = (a: StripEnd, b: StripEnd): boolean =>
-  a.kind === b.kind && (a.kind !== 'mitred' || b.kind !== 'mitred' || Math.abs(a.deg - b.deg) < 0.5);
 
 /** How an end is finished; nothing where it butts. */
 function finished(end: StripEnd): string[] {
   if (end.kind === 'butts') return [];
-  return [end.kind === 'shows' ? 'in sight: dress it' : `mitred at ${Math.round(end.deg)}°, the length is that of the face`];
+  return [end.kind === 'shows' ? 'in sight, dress it' : `mitred at ${Math.round(end.deg)}°, the length is that of the face`];
 }
 
 /** Where a strip stands: along which edge, and from where to where from its right end as one faces it. */
