@@ -11,7 +11,7 @@ import { freeRuns, stretchesOf } from './freeRuns.ts';
 /** A floor of 3000 by 2200 with gaps of 5 and some boxes in it, each so far from left and bottom. */
 function floorWith(boxes: readonly (readonly [left: number, up: number, wide: number, high: number])[], more: object = {}): Traced {
   const fixtures = boxes.map(([left, up, widthMm, heightMm], k) => ({
-    ...standing('cabinet', { kind: 'rectangle', widthMm, heightMm } as const, left, up),
+    ...standing('tray', { kind: 'rectangle', widthMm, heightMm } as const, left, up),
     id: `box-${k}`,
     clearanceMm: 3,
   }));
