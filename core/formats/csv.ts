@@ -59,13 +59,13 @@ export function orderCsv(job: Job, { materials }: Plan): string {
       Unit: UNIT_NAMES[material.unit],
       Packs: count,
       'Pack size': Math.round(size * 100) / 100,
-      'Pack litres': litres ?? '',
       'Pack price': formatMoney(price, job.currency),
       Cost: formatMoney(count * price, job.currency),
       Currency: job.currency,
+      'Pack litres': litres ?? '',
     })),
   );
-  return unparse(rows, ['Item', 'Quantity', 'Unit', 'Packs', 'Pack size', 'Pack litres', 'Pack price', 'Cost', 'Currency']);
+  return unparse(rows, ['Item', 'Quantity', 'Unit', 'Packs', 'Pack size', 'Pack price', 'Cost', 'Currency', 'Pack litres']);
 }
 
 /** Cells that a spreadsheet would run as a formula are defused. */
