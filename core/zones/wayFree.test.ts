@@ -101,4 +101,7 @@ test('a way out that is narrow is the way out all the same; one beside the floor
   const exit = exitAt(600, 0, 800);
   expect(waysFree(two, new Set([0]), [exit], [1, 0])).toEqual([true, true]);
   expect(waysFree(two, new Set([0]), [exit], [0, 1])).toEqual([true, false]);
+  // Nobody reaches over a course of 350 that is laid already.
+  const three = [part('front', 0, 0, 2000, 800), part('course', 0, 800, 2000, 350), part('back', 0, 1150, 2000, 800)];
+  expect(waysFree(three, new Set([0]), [exit], [1, 2, 0])).toEqual([true, false, true]);
 });
