@@ -226,7 +226,7 @@ const ADVICE_REASONS: Readonly<Partial<Record<AdviceCode, FindingWords>>> = {
   'advice/fill-thin': () => 'Check the data sheet.',
   'advice/fill-thick': () => 'Or take another product. Check the data sheet.',
   'advice/no-strips': ({ purpose, isRectangle }) =>
-    isRectangle ? `Make it lower (Order, To buy, the line of the tiles), or take ${purpose} in lengths.` : `Take ${purpose} in lengths.`,
+    isRectangle ? `Make it lower (Measure, Edges), or take ${purpose} in lengths.` : `Take ${purpose} in lengths.`,
   'advice/soaked-sheets': ({ mount }) =>
     `${mount === 'mesh' ? 'The glue of the mesh' : 'The paper on the face'} lets go when it soaks: cut dry side up and dab it dry.`,
   'advice/tight-pipe': () => 'A pipe that warms or knocks cracks a tight tile.',

@@ -12,6 +12,7 @@ import { EDGE_ROLES, type EdgeRole } from '@azulejo/core/surface/edge';
 import ChoiceField from '../../fields/ChoiceField.vue';
 import FieldGrid from '../../fields/FieldGrid.vue';
 import LengthField from '../../fields/LengthField.vue';
+import StripFields from './StripFields.vue';
 import { useBoardStore } from '../../stores/boardStore.ts';
 import { useEditSurface } from '../useEditSurface.ts';
 import { bareWalls, edgeRows, trimsOn } from './model.ts';
@@ -34,6 +35,7 @@ const setTrim = (ids: readonly string[], trim: Trim) =>
   edit('whatAnEdgeEndsIn', (surface) => {
     surface.trims = { ...surface.trims, ...Object.fromEntries(ids.map((id) => [id, trim])) };
   });
+const hasTrim = (trim: Trim): boolean => edges.value.some((edge) => edge.trim === trim);
 const bare = computed(() => bareWalls(props.surface.kind, edges.value));
 const setGap = (role: EdgeRole) => (mm: number) =>
   edit('perimeterGap', ({ measured }) => {
@@ -93,6 +95,11 @@ const dropOwnGap = (id: string): void => {
       <Button text severity="secondary" @click="setTrim(bare, 'skirtingTile')">Skirting from the tile along the walls</Button>
       <Button text severity="secondary" @click="setTrim(bare, 'skirting')">Skirting in lengths</Button>
     </div>
+    <StripFields
+      v-if="hasTrim('skirtingTile') || hasTrim('nosingTile')"
+      :has-skirting="hasTrim('skirtingTile')"
+      :has-nosing="hasTrim('nosingTile')"
+    />
     <h3>Gap by role</h3>
     <FieldGrid three class="gaps">
       <LengthField

@@ -105,29 +105,6 @@ function setBits(text: string): string | null {
     </div>
     <TextField label="Core bits at hand, mm" :value="bits" :longest="400" placeholder="28, 35, 68" :commit="setBits" />
     <p class="small soft">A hole takes the smallest that clears it; without one it is sawn or ground. Empty the list for the usual bits.</p>
-    <div class="two">
-      <LengthField label="Skirting cut to" :mm="use.skirtingMm" :commit="(mm) => setUse('heightOfSkirting', { skirtingMm: mm })" />
-      <LengthField label="Nosing strips cut to" :mm="use.nosingMm" :commit="(mm) => setUse('depthOfNosing', { nosingMm: mm })" />
-    </div>
-    <SwitchField
-      label="The edge of such strips that shows"
-      :value="use.stripEdge"
-      :options="[
-        { value: 'dressed', label: 'Dressed by hand' },
-        { value: 'factory', label: 'From the factory' },
-      ]"
-      @choose="setUse('edgeOfStrips', { stripEdge: $event })"
-    />
-    <SwitchField
-      label="Where joints of such strips stand"
-      :value="use.stripJoints ?? 'carryOn'"
-      :options="[
-        { value: 'carryOn', label: 'On those of the tiles' },
-        { value: 'byHalf', label: 'Half a tile off' },
-        { value: 'longest', label: 'As few as can be' },
-      ]"
-      @choose="setUse('jointsOfStrips', { stripJoints: $event })"
-    />
   </section>
 </template>
 
