@@ -153,8 +153,9 @@ export function paintPins({ context, palette, view }: Brush, { pins }: Drawing):
 /** End cuts along each edge, as far as there is room. */
 export function paintEndCuts(brush: Brush, drawing: Drawing, toCut: readonly CutPiece[], tape: Tape): void {
   const written: Figure[] = [];
+  const strips = toCut.filter(({ strip }) => strip);
   for (const { at, outward, mm } of edgeDimensions(drawing)) {
-    const figure = figureAt(brush, formatLength(mm, tape), toScreen(brush.view, beyondStrips(toCut, at, outward)), outward);
+    const figure = figureAt(brush, formatLength(mm, tape), toScreen(brush.view, beyondStrips(strips, at, outward)), outward);
     const isClear = ({ x, y, wide }: Figure): boolean =>
       Math.abs(x - figure.x) >= (wide + figure.wide) / 2 + APART_PX || Math.abs(y - figure.y) >= DIMENSION_PX;
     if (!written.every(isClear) || drawing.traced.edges.some((edge) => runsThrough(brush, edge, figure))) continue;

@@ -66,7 +66,8 @@ export function* finishSteps(
   yield { stage: 'cuts', share: 0.85 };
   const product = productOf(rules, surface);
   const strips = stripPieces({ ...surface, ...drawing, product }, rules.consumption);
-  const toCut = [...piecesToCut({ fields: drawing.fields, cuts }, sheets, rules.products), ...strips];
+  const byHand = piecesToCut({ fields: drawing.fields, cuts }, sheets, rules.products);
+  const toCut = strips.length === 0 ? byHand : [...byHand, ...strips];
   const cutGroups = groupCuts(toCut, rules.products);
   yield { stage: 'offCuts', share: 0.9 };
   const { levels } = surface.measured;

@@ -142,19 +142,6 @@ function finish(): void {
 .pair > * {
   flex: 1 1 auto;
 }
-.press,
-.big {
-  font: 600 1.05rem 'Barlow';
-  min-height: 52px;
-  border-radius: 6px;
-  border: 2px solid currentColor;
-  background: transparent;
-  color: inherit;
-  cursor: pointer;
-}
-.press:disabled {
-  opacity: 0.45;
-}
 .cut {
   min-height: 46px;
   min-width: 46px;
@@ -166,14 +153,5 @@ function finish(): void {
 .cut.laid {
   background: var(--site-ink);
   color: var(--site-ground);
-}
-.big {
-  font-size: 1.6rem;
-  min-height: 84px;
-  background: var(--site-ink);
-  color: var(--site-ground);
-  position: sticky;
-  bottom: 0.6rem;
-  box-shadow: 0 0 0 0.6rem var(--site-ground);
 }
 </style>

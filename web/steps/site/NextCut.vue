@@ -168,27 +168,4 @@ useSwipe(section, {
   flex: 1 1 auto;
   padding: 0 0.3rem;
 }
-.press,
-.big {
-  font: 600 1.05rem 'Barlow';
-  min-height: 52px;
-  border-radius: 6px;
-  border: 2px solid currentColor;
-  background: transparent;
-  color: inherit;
-  cursor: pointer;
-}
-.press:disabled {
-  opacity: 0.45;
-}
-.big {
-  font-size: 1.6rem;
-  min-height: 84px;
-  background: var(--site-ink);
-  color: var(--site-ground);
-  /* In reach of the thumb however much there is to mind; what scrolls by is covered. */
-  position: sticky;
-  bottom: 0.6rem;
-  box-shadow: 0 0 0 0.6rem var(--site-ground);
-}
 </style>

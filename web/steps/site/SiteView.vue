@@ -187,3 +187,30 @@ provideTape(() => words.value.read(jobs.job && surface.value ? tapeOf(jobs.job, 
   color: var(--site-ground);
 }
 </style>
+
+<style>
+/* What a wet thumb presses, in every part of the view; a part may say it otherwise. */
+:where(.site) .press,
+:where(.site) .big {
+  font: 600 1.05rem 'Barlow';
+  min-height: 52px;
+  border-radius: 6px;
+  border: 2px solid currentColor;
+  background: transparent;
+  color: inherit;
+  cursor: pointer;
+}
+:where(.site) .press:disabled {
+  opacity: 0.45;
+}
+:where(.site) .big {
+  font-size: 1.6rem;
+  min-height: 84px;
+  background: var(--site-ink);
+  color: var(--site-ground);
+  /* In reach of the thumb however much there is to mind; what scrolls by is covered. */
+  position: sticky;
+  bottom: 0.6rem;
+  box-shadow: 0 0 0 0.6rem var(--site-ground);
+}
+</style>
