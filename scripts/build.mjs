@@ -5,6 +5,7 @@ import { cpSync, existsSync, mkdirSync, readFileSync, readdirSync, statSync, wri
 import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { brotliCompressSync } from 'node:zlib';
+import { SHORT_LIVED } from './shortLived.mjs';
 
 const root = fileURLToPath(new URL('..', import.meta.url));
 const SKIP = new Set(['node_modules', 'dist', '.cache']);
@@ -34,6 +35,9 @@ function run(command, args, cwd = root, environment = {}) {
   const { status } = spawnSync(command, args, { cwd, stdio: ['ignore', 2, 2], env: { ...process.env, ...environment } });
   if (status !== 0) process.exit(status ?? 1);
 }
+
+const runTool = (name, args, ...more) =>
+  run(process.execPath, [...SHORT_LIVED, '--single-threaded-gc', join(root, 'node_modules/.bin', name), ...args], ...more);
 
 function copyQueries(folder) {
   for (const entry of readdirSync(join(root, folder), { withFileTypes: true })) {
@@ -69,15 +73,14 @@ const stamp = (name) => writeFileSync(join(root, name, 'dist/.built'), '');
 
 /** Builds the named parts; `web` brings its own copy of the core. */
 export function build(parts) {
-  const tsc = join(root, 'node_modules/.bin/tsc');
   for (const part of parts) {
     if (part === 'web') {
       if (isFresh('web', ['core', 'web'])) continue;
-      run(join(root, 'node_modules/.bin/vite'), ['build', '--logLevel', 'error'], join(root, 'web'), { AZULEJO_CORE: coreRelease() });
+      runTool('vite', ['build', '--logLevel', 'error'], join(root, 'web'), { AZULEJO_CORE: coreRelease() });
       compress(join(root, 'web/dist/assets'));
     } else {
       if (isFresh(part, ['core', part])) continue;
-      run(tsc, ['-b', part]);
+      runTool('tsc', ['-b', part]);
       if (part === 'server') {
         copyQueries('server');
         writeFileSync(join(root, 'server/dist/core-release'), coreRelease());

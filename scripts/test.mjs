@@ -6,21 +6,23 @@ import { spawn } from 'node:child_process';
 import { availableParallelism } from 'node:os';
 import { fileURLToPath } from 'node:url';
 import { install } from './build.mjs';
+import { SHORT_LIVED } from './shortLived.mjs';
 
 process.chdir(fileURLToPath(new URL('..', import.meta.url)));
 install();
 
-const bin = (name) => `node_modules/.bin/${name}`;
 const node = (...args) => [process.execPath, args];
+/** A tool of the repository: it runs for seconds, beside others. */
+const tool = (name, ...args) => node(...SHORT_LIVED, '--single-threaded-gc', `node_modules/.bin/${name}`, ...args);
 
 const BUILD = ['build', ...node('scripts/build.mjs', 'cli', 'server', 'web')];
 const DEBIAN = ['browser, papers and PostgreSQL', ...node('scripts/debian.mjs')];
 
 /** Each process of the tests has a core to itself: it clears up less often, and alone. */
-const ALONE_ON_A_CORE = ['--single-threaded-gc', '--min-semi-space-size=32', '--max-semi-space-size=64'];
+const ALONE_ON_A_CORE = [...SHORT_LIVED, '--single-threaded-gc', '--min-semi-space-size=32', '--max-semi-space-size=64'];
 
-/** A server that lives for seconds compiles the database no better than it has to. */
-const SHORT_LIVED = '--single-threaded-gc --wasm-tiering-budget=50000000';
+/** A server of a test lives for seconds too: it compiles the database no better than it has to. */
+const SERVER_OF_A_TEST = [...SHORT_LIVED, '--single-threaded-gc', '--wasm-tiering-budget=50000000'].join(' ');
 
 /** Files or folders of unit tests, where not all are asked for. */
 const SOME = process.argv.slice(3);
@@ -29,19 +31,19 @@ const SOME = process.argv.slice(3);
 const GROUPS = [
   [
     // The longest first.
-    ['types of the web application', bin('vue-tsc'), ['-p', 'web/tsconfig.json']],
+    ['types of the web application', ...tool('vue-tsc', '-p', 'web/tsconfig.json')],
     BUILD,
-    ['format', bin('prettier'), ['--check', '--log-level', 'warn', '.']],
-    ['lint', bin('eslint'), ['.']],
-    ['types', bin('tsc'), ['-p', 'tsconfig.check.json']],
+    ['format', ...tool('prettier', '--check', '--log-level', 'warn', '.')],
+    ['lint', ...tool('eslint', '.')],
+    ['types', ...tool('tsc', '-p', 'tsconfig.check.json')],
     DEBIAN,
-    ['layers', bin('depcruise'), ['core', 'server', 'cli', 'web', 'e2e', 'testing', '--config', '.dependency-cruiser.cjs']],
-    ['unused code', bin('knip'), []],
+    ['layers', ...tool('depcruise', 'core', 'server', 'cli', 'web', 'e2e', 'testing', '--config', '.dependency-cruiser.cjs')],
+    ['unused code', ...tool('knip')],
     ['share of tests', ...node('scripts/testShare.mjs')],
   ],
   // Unit tests of the server start it as it ships.
   [['unit tests', ...node(...ALONE_ON_A_CORE, '--experimental-vm-modules', '--no-warnings', 'node_modules/jest/bin/jest.js', ...SOME)]],
-  [['browser tests', bin('playwright'), ['test', '-c', 'e2e']]],
+  [['browser tests', ...tool('playwright', 'test', '-c', 'e2e')]],
 ];
 
 /** Runs one check; beside others its words are kept together until it ends. Gives whether it passed. */
@@ -50,7 +52,7 @@ function run([name, command, args], isAlone) {
   if (isAlone) process.stdout.write(title);
   const child = spawn(command, args, {
     stdio: isAlone ? ['ignore', 'inherit', 'inherit'] : ['ignore', 'pipe', 'pipe'],
-    env: { ...process.env, AZULEJO_BUILT: '1', AZULEJO_SERVER_FLAGS: SHORT_LIVED },
+    env: { ...process.env, AZULEJO_BUILT: '1', AZULEJO_SERVER_FLAGS: SERVER_OF_A_TEST },
   });
   const said = [];
   for (const stream of [child.stdout, child.stderr]) stream?.on('data', (chunk) => said.push(chunk));
