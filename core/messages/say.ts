@@ -23,6 +23,8 @@ export interface PhraseFigures {
   'site/pieceByPiece': null;
   'site/zoneByZone': null;
   'site/surfaceIsLaid': { readonly surface: string };
+  'site/writeHours': null;
+  'site/closeJob': null;
   'site/left': { readonly left: number; readonly of: number };
   'site/map': null;
   'site/piece': null;

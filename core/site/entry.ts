@@ -48,7 +48,12 @@ const dataSchema = z.discriminatedUnion('kind', [
   z.strictObject({ kind: z.literal('mix'), item: id, kg: amount }),
   z.strictObject({ kind: z.literal('used'), item: id, packs: amount, size: amount }),
   z.strictObject({ kind: z.literal('breakage'), productId: id, label: z.string().max(24), pieces: amount, why: words }),
-  z.strictObject({ kind: z.literal('hours'), task: id, hours: z.number().min(0).max(24) }),
+  z.strictObject({
+    kind: z.literal('hours'),
+    task: id,
+    hours: z.number().min(0).max(24),
+    upTo: z.number().min(0).max(1).optional().describe('Which part of that work was done by then on the surface, by what was ticked'),
+  }),
   z.strictObject({ kind: z.literal('note'), text: words.min(1), pin }),
   z.strictObject({
     kind: z.literal('photo'),
@@ -76,6 +81,9 @@ const dataSchema = z.discriminatedUnion('kind', [
   z.strictObject({ kind: z.literal('taken'), entryId: z.uuid(), pieces: amount }),
   z.strictObject({ kind: z.literal('change'), text: words.min(1), pin }).describe('Done otherwise than it was planned'),
   timerSchema.extend({ kind: z.literal('timer') }).describe('A wait that runs from the time of the entry; withdrawn when it is done'),
+  z
+    .strictObject({ kind: z.literal('closed'), open: z.int().min(0).max(10_000).describe('How much was still open') })
+    .describe('The job is done with; taken back, it is not'),
   z.strictObject({ kind: z.literal('withdrawn') }).describe('Takes back the entry it replaces'),
 ]);
 

@@ -28,6 +28,8 @@ const PHRASES: Phrases = {
   'site/pieceByPiece': 'Stück für Stück',
   'site/zoneByZone': 'Nach Abschnitten',
   'site/surfaceIsLaid': ({ surface }) => `${surface} ist verlegt`,
+  'site/writeHours': 'Stunden aufschreiben',
+  'site/closeJob': 'Auftrag abschließen',
   'site/left': ({ left, of }) => `noch ${left} von ${of}`,
   'site/map': 'Lage',
   'site/piece': 'Stück',

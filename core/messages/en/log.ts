@@ -8,6 +8,8 @@ import type { MaterialId } from '../../takeoff/registry.ts';
 import { itemName, packName } from './materialNames.ts';
 import { hoursWords, paceUnit, TASK_NAMES } from './money.ts';
 import { TIMER_NAMES } from './site.ts';
+import type { HoursDue } from '../../site/hoursDue.ts';
+import type { StillOpen } from '../../site/stillOpen.ts';
 import { formatMoney } from '../../units/currency.ts';
 
 /** What each kind of entry is called. */
@@ -26,6 +28,7 @@ export const ENTRY_NAMES: Readonly<Record<EntryKind, string>> = {
   taken: 'Taken from the shelf',
   change: 'Done otherwise',
   timer: 'Wait',
+  closed: 'Job closed',
   withdrawn: 'Withdrawn',
 };
 
@@ -72,6 +75,8 @@ export function describeEntry(job: Job, { data }: Entry): string {
       return `${data.pieces} pieces of another job`;
     case 'timer':
       return `${TIMER_NAMES[data.timer]}: ${data.minutes} min`;
+    case 'closed':
+      return data.open === 0 ? 'nothing open' : `${data.open} still open`;
     case 'change':
     case 'note':
     case 'photo':
@@ -109,6 +114,37 @@ export const describeFigure = ({ item, figure, value, before }: LearntFigure): s
 /** Hours that are too far from the plan to learn from. */
 export const describeDoubtful = ({ task, plannedHours, loggedHours }: DoubtfulHours, surface: string): string =>
   `${TASK_NAMES[task]}, ${surface}: ${hoursWords(loggedHours)} written down where ${hoursWords(plannedHours)} are planned. Nothing is learnt from that; look at it again, it may belong to another surface.`;
+
+/** Which part of a work lies by what is ticked. */
+export const describeDue = ({ task, upTo }: HoursDue, surface: string): string =>
+  `${TASK_NAMES[task]}, ${surface}: ${upTo > 0.995 ? 'all of it' : `${Math.max(1, Math.round(100 * upTo))} %`} is ticked.`;
+
+/** So many surfaces are named in a sentence. */
+const NAMED = 4;
+
+/** Something that is still open on a job; `nameOf` names its surfaces. */
+export function describeOpen(one: StillOpen, nameOf: (surfaceId: string) => string): string {
+  switch (one.open) {
+    case 'notBegun': {
+      const names = one.surfaceIds.slice(0, NAMED).map(nameOf);
+      const more = one.surfaceIds.length - names.length;
+      return `Nothing lies of ${names.join(', ')}${more > 0 ? ` and ${more} more` : ''}.`;
+    }
+    case 'surface': {
+      const surface = nameOf(one.surfaceId);
+      if (one.zonesLeft === 0) return `${surface}: every zone lies, the surface is not closed.`;
+      return `${surface} is not laid: ${one.zonesLeft} of ${one.of} zones to go.`;
+    }
+    case 'wait':
+      return `${TIMER_NAMES[one.timer]}: ${minutesWords(one.minutes)} to go.`;
+    case 'snags':
+      return `${one.count} ${one.count === 1 ? 'snag' : 'snags'} not done.`;
+    case 'hours':
+      return `${TASK_NAMES[one.task]}, ${nameOf(one.surfaceId)}: about ${hoursWords(one.hours)} not written down.`;
+  }
+}
+
+const minutesWords = (minutes: number): string => (minutes < 90 ? `${Math.ceil(minutes)} min` : hoursWords(minutes / 60));
 
 const round = (amount: number): number => Math.round(amount * 10) / 10;
 

@@ -27,6 +27,8 @@ const PHRASES: Phrases = {
   'site/pieceByPiece': 'Piece by piece',
   'site/zoneByZone': 'Zone by zone',
   'site/surfaceIsLaid': ({ surface }) => `${surface} is laid`,
+  'site/writeHours': 'Write down the hours',
+  'site/closeJob': 'Close the job',
   'site/left': ({ left, of }) => `${left} of ${of} left`,
   'site/map': 'Map',
   'site/piece': 'Piece',

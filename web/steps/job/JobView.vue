@@ -7,9 +7,12 @@ import { PhCopy, PhDownloadSimple, PhPlus, PhShoppingCartSimple, PhSlidersHorizo
 import { removeSurface } from '@azulejo/core/job/removeSurface';
 import { repeatRoom, repeatSurface } from '@azulejo/core/job/repeatSurface';
 import { describeFinding } from '@azulejo/core/messages/en/advice';
+import { closedBy } from '@azulejo/core/site/stillOpen';
 import { exportUrl } from '../../api/client.ts';
 import { clipText } from '@azulejo/core/units/clipText';
 import { formatMoney } from '@azulejo/core/units/currency';
+import { useLogStore } from '../../stores/logStore.ts';
+import { dayOf } from '../dayOf.ts';
 import { useJobPlan } from '../../workers/useJobPlan.ts';
 import JobDetailsDialog from './JobDetailsDialog.vue';
 import { foundOnJob, groupByRoom, surfaceWithTile } from './model.ts';
@@ -18,6 +21,7 @@ import { newId } from '../newId.ts';
 import { useOpenJob } from '../useOpenJob.ts';
 import RoomLayingDialog from './RoomLayingDialog.vue';
 import SurfaceCard from './SurfaceCard.vue';
+import { useLaid } from '../useLaid.ts';
 
 const props = defineProps<{ jobId: string }>();
 const { jobs, trouble } = useOpenJob(toRef(props, 'jobId'));
@@ -34,19 +38,15 @@ const toTile = (at: number) => {
   const surfaceId = (jobs.job && surfaceWithTile(jobs.job, at)?.id) ?? '';
   return { name: 'surface', params: { jobId: props.jobId, surfaceId, step: 'tile' }, query: { at: 'productId' } };
 };
+const log = useLogStore();
+const closed = computed(() => closedBy(log.entries));
 const laidCount = computed(() => jobs.job?.surfaces.filter(({ laid }) => laid).length ?? 0);
 const total = computed(() => plan.value && formatMoney(plan.value.money.total, plan.value.money.currency));
 
 const groups = computed(() => (jobs.job ? groupByRoom(jobs.job) : []));
 
 const remove = (id: string) => jobs.change('deleteSurface', (draft) => removeSurface(draft, id));
-function setLaid(id: string, laid: boolean): void {
-  const name = jobs.job?.surfaces.find((one) => one.id === id)?.name ?? 'surface';
-  jobs.change(changeLabel(laid ? 'surfaceLaid' : 'surfaceNotLaid', name), (draft) => {
-    const surface = draft.surfaces.find((one) => one.id === id);
-    if (surface) surface.laid = laid;
-  });
-}
+const setLaid = useLaid();
 function repeat(id: string): void {
   const surface = jobs.job?.surfaces.find((one) => one.id === id);
   if (!surface || !jobs.job) return;
@@ -75,7 +75,9 @@ function repeatAll(roomId: string): void {
       <div class="grow">
         <h1>{{ jobs.job.name }}</h1>
         <p v-if="jobs.job.client" class="soft">{{ jobs.job.client }}</p>
-        <p v-if="laidCount > 0" class="soft small">{{ laidCount }} of {{ jobs.job.surfaces.length }} laid</p>
+        <p v-if="laidCount > 0 || closed" class="soft small">
+          {{ laidCount }} of {{ jobs.job.surfaces.length }} laid<template v-if="closed">, closed on {{ dayOf(closed.at) }}</template>
+        </p>
       </div>
       <Button severity="secondary" outlined @click="showingDetails = true"><PhSlidersHorizontal :size="19" />Details</Button>
       <Button as="a" :href="exportUrl(jobId, 'job')" severity="secondary" outlined><PhDownloadSimple :size="19" />Job file</Button>

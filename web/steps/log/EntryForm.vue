@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import { useLocalStorage } from '@vueuse/core';
 import Button from 'primevue/button';
 import { computed, reactive, ref } from 'vue';
 import type { Job } from '@azulejo/core/job/job';
@@ -12,6 +11,7 @@ import TroubleNote from '../../fields/TroubleNote.vue';
 import { useLogStore } from '../../stores/logStore.ts';
 import { entryChoices, NOTHING_SAID, readEntry, startFilled, WRITTEN, type Filled, type Written } from './model.ts';
 import PinMap from './PinMap.vue';
+import { useWho } from './useWho.ts';
 import { shrinkPicture } from '../shrinkPicture.ts';
 
 /** Something that happened, written down in three presses: what, how much, keep. */
@@ -19,12 +19,7 @@ const props = defineProps<{ job: Job; plan: Plan | null }>();
 const log = useLogStore();
 const kind = ref<Written | null>(null);
 const trouble = ref<string | null>(null);
-/** Whoever holds the phone: said once, written beside every entry. */
-const who = useLocalStorage('azulejo-who', '');
-const setWho = (name: string): null => {
-  who.value = name.trim();
-  return null;
-};
+const { who, setWho } = useWho();
 
 const filled = reactive<Filled>(startFilled(props.job));
 const choices = computed(() => entryChoices(props.job, props.plan));

@@ -7,12 +7,14 @@ import { pictureUrl } from '../../api/client.ts';
 import { isAway } from '../../api/reach.ts';
 import { useLogStore } from '../../stores/logStore.ts';
 import { useJobPlan } from '../../workers/useJobPlan.ts';
+import { dayOf } from '../dayOf.ts';
 import JobPage from '../JobPage.vue';
 import TroubleNote from '../../fields/TroubleNote.vue';
 import { provideTape } from '../../fields/useTape.ts';
 import { METRIC_TAPE } from '@azulejo/core/units/tape';
 import { useOpenJob } from '../useOpenJob.ts';
 import { againstPlan, logDays, placeName } from './model.ts';
+import DueHours from './DueHours.vue';
 import EntryForm from './EntryForm.vue';
 import ClosingPart from './ClosingPart.vue';
 import PinMap from './PinMap.vue';
@@ -26,8 +28,6 @@ provideTape(() => jobs.job?.tape ?? METRIC_TAPE);
 const { plan } = useJobPlan();
 const log = useLogStore();
 
-const dayOf = (at: string): string =>
-  new Date(at).toLocaleDateString('en-GB', { weekday: 'short', day: 'numeric', month: 'long', year: 'numeric' });
 const days = computed(() => (jobs.job ? logDays(jobs.job, plan.value, log.entries, dayOf) : []));
 const facts = computed(() => (jobs.job && plan.value ? againstPlan(jobs.job, plan.value, log.entries) : null));
 </script>
@@ -40,6 +40,7 @@ const facts = computed(() => (jobs.job && plan.value ? againstPlan(jobs.job, pla
     <p v-if="log.waiting.length > 0" class="small soft" role="status">
       {{ log.waiting.length }} not on the server yet; kept here until they are.
     </p>
+    <DueHours v-if="plan" :job="job" :plan="plan" />
     <section v-if="plan && facts" class="stack">
       <h2>Against the plan</h2>
       <p>

@@ -9,13 +9,13 @@ import {
   logDays,
   NOTHING_SAID,
   readEntry,
-  spareTiles,
   startFilled,
   WHOLE_JOB,
   WRITTEN,
   type Filled,
   type Written,
 } from './model.ts';
+import { spareTiles } from './closingModel.ts';
 
 const job = demoJob('tidewater-bakehouse');
 const plan = demoPlan('tidewater-bakehouse');
@@ -40,7 +40,7 @@ describe('what is filled in', () => {
   const PICTURE = 'data:image/png;base64,AAAA';
   /** What each kind needs before it can be kept. */
   const ENOUGH: Readonly<Record<Written, Partial<Filled>>> = {
-    hours: {},
+    hours: { hours: 2 },
     mix: { mixed: 'adhesive ', kg: 12.5 },
     used: {},
     breakage: {},
@@ -63,7 +63,9 @@ describe('what is filled in', () => {
   });
 
   test.each([
-    ['hours', { hours: 25 }, /between 0 and 24 hours/],
+    ['hours', { hours: 25 }, /more than 0 and no more than 24 hours/],
+    // A press too many keeps no hour.
+    ['hours', {}, /more than 0 and no more than 24 hours/],
     ['lot', { code: ' ' }, /code of the lot/],
     ['note', { text: '' }, /a few words/],
     ['change', { text: '' }, /a few words/],

@@ -12,18 +12,15 @@ import {
   describeUse,
 } from '@azulejo/core/messages/en/log';
 import { itemName } from '@azulejo/core/messages/en/materialNames';
-import { describeAmount, materialName } from '@azulejo/core/messages/en/materials';
 import { mixName } from '@azulejo/core/messages/en/mixes';
 import { TASK_NAMES } from '@azulejo/core/messages/en/money';
 import type { Plan } from '@azulejo/core/plan';
 import type { SurfacePlan } from '@azulejo/core/plan/planned';
-import { CHECKS, entriesOf, entrySchema, type Entry, type EntryOf } from '@azulejo/core/site/entry';
+import { CHECKS, entriesOf, entrySchema, type Entry } from '@azulejo/core/site/entry';
 import { learntPaces, taskFacts } from '@azulejo/core/site/learnt';
 import { breakageFacts, learntUse, useFacts } from '@azulejo/core/site/learntUse';
-import { leftOfTiles } from '@azulejo/core/site/leftOfTiles';
 import type { Taught } from '@azulejo/core/site/lessons';
 import type { Mix } from '@azulejo/core/takeoff/mixes/planMixes';
-import { actualSize } from '@azulejo/core/tile/product';
 
 /** What can be written down, in the order in which it is offered. */
 export const WRITTEN = ['hours', 'mix', 'used', 'breakage', 'lot', 'note', 'photo', 'reading', 'change', 'snag'] as const;
@@ -60,7 +57,8 @@ export interface Filled {
 export const startFilled = ({ surfaces }: Job): Filled => ({
   surfaceId: surfaces.find(({ laid }) => !laid)?.id ?? WHOLE_JOB,
   task: 'lay',
-  hours: 1,
+  // Nobody has worked before they say so.
+  hours: 0,
   item: 'adhesive',
   packs: 1,
   productId: surfaces[0]?.productId ?? '',
@@ -121,7 +119,7 @@ const keyOfMix = ({ item, variant }: Mix): string => `${item} ${variant ?? ''}`;
 
 /** What is wrong with an entry, by the field of it. */
 const EXPECTED: Readonly<Record<string, string>> = {
-  hours: 'Expected between 0 and 24 hours.',
+  hours: 'Expected more than 0 and no more than 24 hours.',
   code: 'Expected the code of the lot, as on the box.',
   text: 'Expected a few words.',
   image: 'Expected a photo.',
@@ -137,10 +135,17 @@ export type ReadEntry =
 
 /** Reads what was filled in as an entry of a kind. */
 export function readEntry(kind: Written, filled: Filled, plan: Plan | null): ReadEntry {
-  const data = dataOf(kind, filled, plan);
+  return checked(dataOf(kind, filled, plan), filled.surfaceId === WHOLE_JOB ? null : filled.surfaceId);
+}
+
+/** Hours of a work that is done up to a part of it, or why they can't be kept. */
+export const readHours = (task: TaskId, hours: number, upTo: number): ReadEntry => checked({ kind: 'hours', task, hours, upTo }, null);
+
+function checked(data: Entry['data'], surfaceId: string | null): ReadEntry {
+  if (data.kind === 'hours' && data.hours === 0) return { ok: false, why: EXPECTED['hours'] };
   const read = entrySchema.shape.data.safeParse(data);
   if (!read.success) return { ok: false, why: EXPECTED[String(read.error.issues[0]?.path[0])] ?? 'That can not be kept as it is.' };
-  return { ok: true, data: read.data, surfaceId: filled.surfaceId === WHOLE_JOB ? null : filled.surfaceId };
+  return { ok: true, data: read.data, surfaceId };
 }
 
 function dataOf(kind: Written, filled: Filled, plan: Plan | null): Entry['data'] {
@@ -272,32 +277,4 @@ export function learntModel(
     doubtful: doubtful.map((one) => describeDoubtful(one, placeName(job, one.surfaceId))),
     lessons: { jobId: job.id, paces, figures, breakages, uses: isLaid(job) ? uses : [] },
   };
-}
-
-/** Whole tiles that the order leaves once all is laid. */
-export interface SpareTiles {
-  readonly productId: string;
-  readonly words: string;
-  /** As it goes on the shelf. */
-  readonly leftOver: EntryOf<'leftOver'>['data'];
-}
-
-/** What is left over and not on the shelf yet; nothing before all is laid. */
-export function spareTiles(job: Job, { materials }: Plan, entries: readonly Entry[]): readonly SpareTiles[] {
-  if (!isLaid(job)) return [];
-  const shelved = new Set(entriesOf(entries, 'leftOver').map(({ data }) => data.productId));
-  return materials.flatMap((line) => {
-    const product = job.products.find(({ id }) => id === line.productId);
-    if (line.item !== 'tiles' || !product || shelved.has(product.id)) return [];
-    const pieces = Math.floor(leftOfTiles(line, entries));
-    if (pieces < 1) return [];
-    const { widthMm, heightMm } = actualSize(product);
-    return [
-      {
-        productId: product.id,
-        words: `${materialName(job, line)}: ${describeAmount(pieces, line.unit, job.tape)}`,
-        leftOver: { kind: 'leftOver' as const, productId: product.id, name: product.name, widthMm, heightMm, pieces },
-      },
-    ];
-  });
 }

@@ -5,7 +5,7 @@ import type { SurfacePlan } from '@azulejo/core/plan/planned';
 import type { TickState } from '@azulejo/core/site/tick';
 import type { Mix } from '@azulejo/core/takeoff/mixes/planMixes';
 import { useTicking } from '../cuts/useTicking.ts';
-import { useEditSurface } from '../useEditSurface.ts';
+import { useLaid } from '../useLaid.ts';
 import { words } from '../../words/useWords.ts';
 import NextCut from './NextCut.vue';
 import SiteMap from './SiteMap.vue';
@@ -15,7 +15,7 @@ import { layModel } from './layModel.ts';
 const props = defineProps<{ job: Job; surface: Surface; plan: SurfacePlan; mixes: readonly Mix[] }>();
 const emit = defineEmits<{ finished: [] }>();
 const { stateOf, tick } = useTicking(toRef(props, 'surface'), toRef(props, 'plan'));
-const edit = useEditSurface(() => props.surface.id);
+const sayLaid = useLaid();
 
 const byPiece = ref(false);
 const model = computed(() => layModel({ ...props, doing: 'laid', words: words.value }, stateOf));
@@ -40,9 +40,7 @@ function back(): void {
 }
 const turn = (label: string, state: TickState): void => tick([label], state === 'laid' ? 'cut' : 'laid');
 function finish(): void {
-  edit('surfaceLaid', (draft) => {
-    draft.laid = true;
-  });
+  sayLaid(props.surface.id, true);
   emit('finished');
 }
 </script>
@@ -93,6 +91,9 @@ function finish(): void {
       <button v-if="!zone && !surface.laid" type="button" class="big" @click="finish">
         {{ words.say('site/surfaceIsLaid', { surface: surface.name }) }}
       </button>
+      <RouterLink v-if="!zone" class="press log" :to="{ name: 'log', params: { jobId: job.id } }">
+        {{ words.say(job.surfaces.every(({ laid }) => laid) ? 'site/closeJob' : 'site/writeHours') }}
+      </RouterLink>
     </div>
   </template>
 </template>
@@ -106,6 +107,11 @@ function finish(): void {
   display: flex;
   justify-content: space-between;
   align-items: baseline;
+}
+.log {
+  display: grid;
+  place-items: center;
+  text-decoration: none;
 }
 /* The whole of it above the button, also where a check is asked for. */
 .where {
