@@ -6,6 +6,8 @@ import { findCoursing } from '../setout/coursing/findCoursing.ts';
 import { editJob } from './edit/editJob.ts';
 import { layWithoutCut } from './layWithoutCut.ts';
 
+const alike = <T>(gap: T) => ({ left: gap, right: gap, bottom: gap, top: gap });
+
 test('whatever fits without a cut is laid without one: upright, lying, square', () => {
   let fitted = 0;
   fc.assert(
@@ -23,7 +25,7 @@ test('whatever fits without a cut is laid without one: upright, lying, square', 
           jointMm: 2,
           surface: { pattern: { kind: 'herringbone', strips: 1 } as never },
         });
-        const [found] = findCoursing({ widthMm: size[0], heightMm: size[1] }, job.products, { jointMm: [2, 4], gapMm: [4, 6] });
+        const [found] = findCoursing({ widthMm: size[0], heightMm: size[1] }, job.products, { jointMm: [2, 4], gapsMm: alike([4, 6]) });
         expect(found.fit).not.toBeNull();
         const { job: laid } = editJob(job, 'layWithoutACut', (draft) => layWithoutCut(draft.surfaces[0], draft, found));
         const { totals, cuts } = planSurface(laid, laid.surfaces[0]);
@@ -40,9 +42,27 @@ test('whatever fits without a cut is laid without one: upright, lying, square', 
 
 test('where nothing fits, or the tile is gone, the surface stays as it is', () => {
   const job = jobOfOne({ size: [1003, 997], tile: [300, 300], jointMm: 2 });
-  const [found] = findCoursing({ widthMm: 1003, heightMm: 997 }, job.products, { jointMm: [2, 2], gapMm: [3, 3] });
+  const [found] = findCoursing({ widthMm: 1003, heightMm: 997 }, job.products, { jointMm: [2, 2], gapsMm: alike([3, 3]) });
   expect(found.fit).toBeNull();
   expect(editJob(job, 'joint', (draft) => layWithoutCut(draft.surfaces[0], draft, found)).change.edits).toEqual([]);
-  const gone = { ...found, productId: 'gone', fit: { jointMm: 2, sideGapMm: 3, endGapMm: 3 } } as typeof found;
+  const gone = { ...found, productId: 'gone', fit: { jointMm: 2, gapsMm: alike(3) } };
   expect(editJob(job, 'joint', (draft) => layWithoutCut(draft.surfaces[0], draft, gone)).change.edits).toEqual([]);
+});
+
+test('where only the height matters, whole courses lie in the pattern that was chosen, cut at the sides; each gap is its own', () => {
+  const job = jobOfOne({
+    size: [1003, 5 * 98 + 4 * 3 + 7],
+    tile: [297, 98],
+    jointMm: 2,
+    surface: { pattern: { kind: 'runningBond', lay: 'lying', offset: 0.5, step: 'alternating' } },
+  });
+  const gapsMm = { ...alike([3, 6] as const), bottom: [6, 6], top: [0, 1] } as const;
+  const [found] = findCoursing({ widthMm: 1003, heightMm: 509 }, job.products, { jointMm: [2, 4], gapsMm, coursesOnly: true });
+  expect(found.fit).toEqual({ jointMm: 3, gapsMm: { bottom: 6, top: 1 } });
+  const { job: laid } = editJob(job, 'layWithoutACut', (draft) => layWithoutCut(draft.surfaces[0], draft, found));
+  expect(laid.surfaces[0].pattern).toEqual(job.surfaces[0].pattern);
+  expect(laid.surfaces[0].setout.x).toEqual(job.surfaces[0].setout.x);
+  const { cuts } = planSurface(laid, laid.surfaces[0]);
+  expect(cuts.length).toBeGreaterThan(0);
+  for (const { heightMm } of cuts.map(({ sizeMm }) => sizeMm)) expect(heightMm).toBeCloseTo(98, 6);
 });

@@ -3,18 +3,18 @@ import Button from 'primevue/button';
 import { computed, ref } from 'vue';
 import { layWithoutCut } from '@azulejo/core/job/layWithoutCut';
 import type { Job, Surface } from '@azulejo/core/job/job';
-import { productName } from '@azulejo/core/job/job';
 import type { SurfacePlan } from '@azulejo/core/plan/planned';
-import { findCoursing, type Coursing, type Courses } from '@azulejo/core/setout/coursing/findCoursing';
-import { formatLengthWithUnit } from '@azulejo/core/units/formatLength';
+import { COURSING_ENDS, type Coursing, type CoursingEnd, type CoursingRange } from '@azulejo/core/setout/coursing/findCoursing';
 import FieldGrid from '../../fields/FieldGrid.vue';
 import LengthField from '../../fields/LengthField.vue';
+import SwitchField from '../../fields/SwitchField.vue';
 import TroubleNote from '../../fields/TroubleNote.vue';
 import { useTape } from '../../fields/useTape.ts';
 import { useAttempt } from '../useAttempt.ts';
 import { useEditSurface } from '../useEditSurface.ts';
+import { noCutModel, ranged, startRange } from './noCutModel.ts';
 
-/** The tiles of the job that fill the surface without a cut, or how far each is from that. */
+/** The tiles of the job that fill the surface without a cut, or how far each is from that, why, and what would make it fit. */
 const props = defineProps<{ job: Job; surface: Surface; plan: SurfacePlan }>();
 const tape = useTape();
 const edit = useEditSurface(() => props.surface.id);
@@ -24,31 +24,38 @@ const isPlain = computed(() => {
   const { measured, border, bands, insets } = props.surface;
   return measured.shape.kind === 'rectangle' && props.plan.traced.edges.length === 4 && !border && bands.length + insets.length === 0;
 });
-const jointMm = ref<[number, number]>([2, 5]);
-const gapMm = ref<[number, number]>([3, 6]);
-const open = ref(false);
-const size = computed(() => {
-  const { minX, minY, maxX, maxY } = props.plan.traced.body;
-  return { widthMm: maxX - minX, heightMm: maxY - minY };
+/** What it is looked for by; nothing before somebody asks. */
+const range = ref<CoursingRange | null>(null);
+const ends = computed(() => COURSING_ENDS.filter((end) => !range.value?.coursesOnly || end === 'bottom' || end === 'top'));
+const WHOLE = [
+  { value: 'both', label: 'Both ways' },
+  { value: 'up', label: 'In height only, cut at the sides' },
+] as const;
+/** So many tiles of the list are told of at first. */
+const FIRST = 12;
+const shown = ref(FIRST);
+const groups = computed(() => {
+  if (!range.value) return [];
+  const { laid, others } = noCutModel(props.job, props.plan.traced, range.value, tape.value);
+  return [
+    { title: 'Tiles of this job', rows: laid, more: 0 },
+    { title: 'Others on its list', rows: others.slice(0, shown.value), more: Math.max(0, others.length - shown.value) },
+  ].filter(({ rows }) => rows.length > 0);
 });
-const SHOWN = 8;
-const rows = computed(() =>
-  open.value ? findCoursing(size.value, props.job.products, { jointMm: jointMm.value, gapMm: gapMm.value }).slice(0, SHOWN) : [],
-);
 
-function set(range: 'joint' | 'gap', k: 0 | 1, mm: number): [] {
-  const target = range === 'joint' ? jointMm : gapMm;
-  const next: [number, number] = [...target.value];
-  next[k] = mm;
-  if (next[0] > next[1]) next[k === 0 ? 1 : 0] = mm;
-  target.value = next;
+function setJoint(k: 0 | 1, mm: number): [] {
+  if (range.value) range.value = { ...range.value, jointMm: ranged(range.value.jointMm, k, mm) };
   return [];
 }
-const length = (mm: number): string => formatLengthWithUnit(mm, tape.value);
-function told({ count, jointsMm, overMm, underMm, fittingMm }: Courses): string {
-  const pieces = `${count} ${count === 1 ? 'piece' : 'pieces'}`;
-  if (jointsMm) return pieces;
-  return `${pieces} ${overMm > 0 ? `run over by ${length(overMm)}` : `leave ${length(underMm)} bare`}; a tile of ${length(fittingMm)} would fit`;
+function setGap(end: CoursingEnd, k: 0 | 1, mm: number): [] {
+  if (range.value) {
+    const { gapsMm } = range.value;
+    range.value = { ...range.value, gapsMm: { ...gapsMm, [end]: ranged(gapsMm[end], k, mm) } };
+  }
+  return [];
+}
+function setCoursesOnly(coursesOnly: boolean): void {
+  if (range.value) range.value = { ...range.value, coursesOnly };
 }
 function lay(coursing: Coursing): void {
   if (coursing.fit) attempt(edit('layWithoutACut', (target, job) => layWithoutCut(target, job, coursing)));
@@ -58,34 +65,50 @@ function lay(coursing: Coursing): void {
 <template>
   <section v-if="isPlain" class="stack">
     <h2>Without a cut</h2>
-    <Button v-if="!open" label="Look through the tiles of the job" severity="secondary" outlined @click="open = true" />
+    <Button
+      v-if="!range"
+      label="Look through the tiles of the job"
+      severity="secondary"
+      outlined
+      @click="range = startRange(plan.traced)"
+    />
     <template v-else>
       <FieldGrid>
-        <LengthField label="Joint from" :mm="jointMm[0]" :commit="(mm) => set('joint', 0, mm)" />
-        <LengthField label="Joint to" :mm="jointMm[1]" :commit="(mm) => set('joint', 1, mm)" />
-        <LengthField label="Gap at the ends from" :mm="gapMm[0]" :commit="(mm) => set('gap', 0, mm)" />
-        <LengthField label="Gap at the ends to" :mm="gapMm[1]" :commit="(mm) => set('gap', 1, mm)" />
+        <LengthField label="Joint from" :mm="range.jointMm[0]" :commit="(mm) => setJoint(0, mm)" />
+        <LengthField label="Joint to" :mm="range.jointMm[1]" :commit="(mm) => setJoint(1, mm)" />
+        <template v-for="end in ends" :key="end">
+          <LengthField :label="`Gap ${end} from`" :mm="range.gapsMm[end][0]" :commit="(mm) => setGap(end, 0, mm)" />
+          <LengthField :label="`Gap ${end} to`" :mm="range.gapsMm[end][1]" :commit="(mm) => setGap(end, 1, mm)" />
+        </template>
       </FieldGrid>
+      <SwitchField
+        label="Whole pieces"
+        :value="range.coursesOnly ? 'up' : 'both'"
+        :options="WHOLE"
+        @choose="setCoursesOnly($event === 'up')"
+      />
       <TroubleNote :why="trouble" />
-      <ul class="rows">
-        <li v-for="row in rows" :key="`${row.productId} ${row.turned}`">
-          <span class="grow">
-            <b>{{ productName(job, row.productId) }}{{ row.turned ? ', turned' : '' }}</b>
-            <span v-if="row.fit" class="small"
-              >{{ row.across.count }} by {{ row.up.count }} pieces, joint {{ length(row.fit.jointMm) }}, gaps
-              {{ length(row.fit.sideGapMm) }} and {{ length(row.fit.endGapMm) }}</span
-            >
-            <span v-else class="small soft">Left to right: {{ told(row.across) }}. Bottom to top: {{ told(row.up) }}.</span>
-          </span>
-          <Button
-            v-if="row.fit"
-            size="small"
-            label="Lay it"
-            :aria-label="`Lay ${productName(job, row.productId)} without a cut`"
-            @click="lay(row)"
-          />
-        </li>
-      </ul>
+      <template v-for="group in groups" :key="group.title">
+        <h3>{{ group.title }}</h3>
+        <ul class="rows">
+          <li v-for="row in group.rows" :key="row.key">
+            <span class="grow">
+              <b>{{ row.name }}</b>
+              <span class="small">{{ row.words }}</span>
+              <span v-for="why in row.why" :key="why" class="small soft">{{ why }}</span>
+            </span>
+            <Button
+              v-if="row.found.fit"
+              class="lay"
+              size="small"
+              label="Lay it"
+              :aria-label="`Lay ${row.name} without a cut`"
+              @click="lay(row.found)"
+            />
+          </li>
+        </ul>
+        <Button v-if="group.more > 0" severity="secondary" outlined :label="`${group.more} more`" @click="shown += 10 * FIRST" />
+      </template>
     </template>
   </section>
 </template>
@@ -105,5 +128,8 @@ function lay(coursing: Coursing): void {
 }
 .rows span {
   display: grid;
+}
+.lay {
+  flex: none;
 }
 </style>
