@@ -5,7 +5,7 @@ import { cpSync, existsSync, mkdirSync, readFileSync, readdirSync, statSync, wri
 import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { brotliCompressSync } from 'node:zlib';
-import { SHORT_LIVED } from './shortLived.mjs';
+import { SHORT_LIVED_BESIDE_OTHERS } from './shortLived.mjs';
 
 const root = fileURLToPath(new URL('..', import.meta.url));
 const SKIP = new Set(['node_modules', 'dist', '.cache']);
@@ -37,7 +37,7 @@ function run(command, args, cwd = root, environment = {}) {
 }
 
 const runTool = (name, args, ...more) =>
-  run(process.execPath, [...SHORT_LIVED, '--single-threaded-gc', join(root, 'node_modules/.bin', name), ...args], ...more);
+  run(process.execPath, [...SHORT_LIVED_BESIDE_OTHERS, join(root, 'node_modules/.bin', name), ...args], ...more);
 
 function copyQueries(folder) {
   for (const entry of readdirSync(join(root, folder), { withFileTypes: true })) {

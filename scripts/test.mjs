@@ -6,23 +6,23 @@ import { spawn } from 'node:child_process';
 import { availableParallelism } from 'node:os';
 import { fileURLToPath } from 'node:url';
 import { install } from './build.mjs';
-import { SHORT_LIVED } from './shortLived.mjs';
+import { SHORT_LIVED_BESIDE_OTHERS } from './shortLived.mjs';
 
 process.chdir(fileURLToPath(new URL('..', import.meta.url)));
 install();
 
 const node = (...args) => [process.execPath, args];
 /** A tool of the repository: it runs for seconds, beside others. */
-const tool = (name, ...args) => node(...SHORT_LIVED, '--single-threaded-gc', `node_modules/.bin/${name}`, ...args);
+const tool = (name, ...args) => node(...SHORT_LIVED_BESIDE_OTHERS, `node_modules/.bin/${name}`, ...args);
 
 const BUILD = ['build', ...node('scripts/build.mjs', 'cli', 'server', 'web')];
 const DEBIAN = ['browser, papers and PostgreSQL', ...node('scripts/debian.mjs')];
 
-/** Each process of the tests has a core to itself: it clears up less often, and alone. */
-const ALONE_ON_A_CORE = [...SHORT_LIVED, '--single-threaded-gc', '--min-semi-space-size=32', '--max-semi-space-size=64'];
+/** Each process of the tests has a core to itself: it clears up less often. */
+const ALONE_ON_A_CORE = [...SHORT_LIVED_BESIDE_OTHERS, '--min-semi-space-size=32', '--max-semi-space-size=64'];
 
 /** A server of a test lives for seconds too: it compiles the database no better than it has to. */
-const SERVER_OF_A_TEST = [...SHORT_LIVED, '--single-threaded-gc', '--wasm-tiering-budget=50000000'].join(' ');
+const SERVER_OF_A_TEST = [...SHORT_LIVED_BESIDE_OTHERS, '--wasm-tiering-budget=50000000'].join(' ');
 
 /** Files or folders of unit tests, where not all are asked for. */
 const SOME = process.argv.slice(3);
