@@ -32,7 +32,7 @@ import { useOpenJob } from './useOpenJob.ts';
 const props = defineProps<{ jobId: string; surfaceId: string; step: SurfaceStep }>();
 const { jobs, trouble } = useOpenJob(toRef(props, 'jobId'));
 const board = useBoardStore();
-const { surface, drawing, plan, cuts, toCut, failed, progress, isStopped, stop, again } = useSurfacePlan(toRef(props, 'surfaceId'));
+const { surface, drawing, isBehind, plan, cuts, toCut, failed, progress, isStopped, stop, again } = useSurfacePlan(toRef(props, 'surfaceId'));
 watch(
   () => props.surfaceId,
   () => board.clear(),
@@ -45,7 +45,7 @@ const product = computed(() => (jobs.job && surface.value ? productOf(jobs.job, 
 const faces = computed(() => facesOf(jobs.job ?? { products: [] }, surface.value ?? { jointColour: '#888888' }));
 const tape = computed(() => (jobs.job && surface.value ? tapeOf(jobs.job, surface.value) : METRIC_TAPE));
 provideTape(() => tape.value);
-const moves = useSetoutMoves(surface, drawing, tape);
+const moves = useSetoutMoves(surface, { drawing, isBehind }, tape);
 const steps: Readonly<Record<SurfaceStep, StepOnBoard>> = {
   measure: useMeasureOnBoard(surface, drawing, tape),
   tile: useTileOnBoard({ job: computed(() => jobs.job), surface, drawing, cuts }, useInsetMoves(surface, tape)),

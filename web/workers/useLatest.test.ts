@@ -1,6 +1,9 @@
 import { describe, expect, test } from '@jest/globals';
 import { effectScope, nextTick, ref } from 'vue';
+import { jobOfOne } from '@azulejo/core/samples/testJob';
+import { watchPresses } from './heldButton.ts';
 import { useLatest } from './useLatest.ts';
+import { newerOf } from './newerOf.ts';
 
 /** A computation that ends when it is told to, and may be given up. */
 function slow() {
@@ -54,5 +57,45 @@ describe('the newest result', () => {
     input.value = null;
     await settle();
     expect(latest?.value.value).toBeNull();
+  });
+});
+
+describe('what is pressed', () => {
+  test('is held until the pointer is lifted and the press was taken; what is no button holds nothing', async () => {
+    const page = new EventTarget();
+    const { isHeld, released } = watchPresses(page);
+    const on = (name: string, isButton = true): void => {
+      const event = new Event(name);
+      Object.defineProperty(event, 'target', { value: { closest: () => (isButton ? {} : null) } });
+      page.dispatchEvent(event);
+    };
+    on('pointerdown', false);
+    expect(isHeld()).toBe(false);
+    on('pointerdown');
+    expect(isHeld()).toBe(true);
+    const told: string[] = [];
+    void released().then(() => told.push('released'));
+    on('pointerup');
+    await settle();
+    expect([isHeld(), told]).toEqual([false, []]);
+    await new Promise((resolve) => {
+      setTimeout(resolve);
+    });
+    expect(told).toEqual(['released']);
+  });
+});
+
+test('a plan that comes before the drawing of the same job is what is drawn; an older one is not', () => {
+  const wall = () => jobOfOne({ size: [2000, 1000], tile: [200, 200], jointMm: 3 });
+  const [before, now] = [wall(), wall()];
+  const drawn = { job: before, result: 'drawn before' };
+  expect(newerOf(drawn, { job: now, result: 'planned now' }, { job: now })).toEqual({ drawing: 'planned now', plan: 'planned now' });
+  expect(newerOf({ job: now, result: 'drawn now' }, { job: before, result: 'planned before' }, { job: now })).toEqual({
+    drawing: 'drawn now',
+    plan: null,
+  });
+  expect(newerOf(drawn, { job: before, result: 'planned before' }, { job: now })).toEqual({
+    drawing: 'drawn before',
+    plan: 'planned before',
   });
 });

@@ -1,3 +1,4 @@
+import { heldButton } from './heldButton.ts';
 import { onScopeDispose, shallowRef, toRaw, watch, type ShallowRef, type WatchSource } from 'vue';
 
 /** A result that follows its input. */
@@ -9,7 +10,8 @@ export interface Latest<Output> {
 /**
  * Computes away from the page whenever the input changes. While one computation runs only the
  * newest input waits, so that results follow a moving hand and never pile up. Where it can be given
- * up, `giveUp` is called as soon as a newer input waits; a computation given up answers null.
+ * up, `giveUp` is called as soon as a newer input waits; a computation given up answers null. What comes while a button is
+ * held down is shown when it is let go.
  */
 export function useLatest<Input, Output>(
   source: WatchSource<Input | null>,
@@ -29,6 +31,7 @@ export function useLatest<Input, Output>(
       next = null;
       try {
         const output = await compute(toRaw(input));
+        if (heldButton.isHeld()) await heldButton.released();
         if (!gone && output !== null) [value.value, failed.value] = [output, false];
       } catch {
         failed.value = true;

@@ -7,6 +7,7 @@ import { briefOf, type SurfaceBrief } from '@azulejo/core/plan/layout/briefOf';
 import { useBoardStore } from '../stores/boardStore.ts';
 import { useJobStore } from '../stores/jobStore.ts';
 import { handKept } from './keptPlan.ts';
+import { newerOf } from './newerOf.ts';
 import { drawer, planner } from './planner.ts';
 import { useLatest } from './useLatest.ts';
 
@@ -84,16 +85,15 @@ export function useSurfacePlan(surfaceId: Ref<string>) {
 
   const ofThisSurface = <T>(answer: Answer<T> | null): Answer<T> | null => (answer?.surfaceId === surfaceId.value ? answer : null);
   const plan = computed(() => ofThisSurface(planned.value.value)?.result ?? null);
-  const drawing = computed(() => ofThisSurface(drawn.value.value)?.result ?? plan.value);
-  /** The plan while it belongs to the drawing on screen. */
-  const onScreen = computed(() => {
-    const [a, b] = [ofThisSurface(drawn.value.value), ofThisSurface(planned.value.value)];
-    return b && a?.job === b.job ? b.result : null;
-  });
-  const cuts = computed(() => onScreen.value?.cuts ?? null);
-  const toCut = computed(() => onScreen.value?.toCut ?? null);
+  /** What is drawn: a plan that came before the drawing of the same job is newer than the last drawing. */
+  const onScreen = computed(() => newerOf(ofThisSurface(drawn.value.value), ofThisSurface(planned.value.value), shown.value));
+  const drawing = computed(() => onScreen.value.drawing);
+  /** What is drawn is not yet what was asked for last. */
+  const isBehind = computed(() => [drawn, planned].every(({ value }) => ofThisSurface<unknown>(value.value)?.job !== wanted.value?.job));
+  const cuts = computed(() => onScreen.value.plan?.cuts ?? null);
+  const toCut = computed(() => onScreen.value.plan?.toCut ?? null);
   const failed = computed(() => drawn.failed.value || planned.failed.value);
-  return { surface, drawing, plan, cuts, toCut, failed, progress, isStopped, stop, again };
+  return { surface, drawing, isBehind, plan, cuts, toCut, failed, progress, isStopped, stop, again };
 }
 
 /** What the worker is sent: the surface and its tiles, not the job with its pictures. */

@@ -1,6 +1,6 @@
 import { beforeEach, describe, expect, test } from '@jest/globals';
 import { createPinia, setActivePinia } from 'pinia';
-import { computed } from 'vue';
+import { computed, nextTick, ref } from 'vue';
 import { drawSurface } from '@azulejo/core/plan/layout/drawSurface';
 import { endCuts } from '@azulejo/core/setout/edges/endCuts';
 import { jobOfOne } from '@azulejo/core/samples/testJob';
@@ -22,7 +22,7 @@ const WALL = jobOfOne({
 });
 
 /** The worked wall, its joint on the centre line, as the board has it; the drawing may lag behind for ever. */
-async function openWall(tape: Tape = METRIC_TAPE, job = WALL, lags = false) {
+async function openWall(tape: Tape = METRIC_TAPE, job = WALL, isBehind = ref(false)) {
   const server = new FakeServer();
   server.add(job);
   globalThis.fetch = server.fetch;
@@ -32,7 +32,7 @@ async function openWall(tape: Tape = METRIC_TAPE, job = WALL, lags = false) {
   const surface = computed(() => jobs.job?.surfaces[0] ?? null);
   const first = drawSurface(job, job.surfaces[0]);
   const drawing = computed(() =>
-    lags
+    isBehind.value
       ? first
       : jobs.job && surface.value
         ? drawSurface(jobs.job, { ...surface.value, setout: board.preview ?? surface.value.setout })
@@ -40,7 +40,7 @@ async function openWall(tape: Tape = METRIC_TAPE, job = WALL, lags = false) {
   );
   const moves = useSetoutMoves(
     surface,
-    drawing,
+    { drawing, isBehind },
     computed(() => tape),
   );
   const ends = () => (drawing.value ? endCuts(drawing.value.edges, drawing.value.choice.sides, 'x', drawing.value.choice.x) : null);
@@ -65,7 +65,7 @@ describe('by hand', () => {
 
   test('presses that come faster than the drawing add up: turns and nudges', async () => {
     const job = jobOfOne({ size: [2314, 1215], tile: [297.5, 297.5], jointMm: 3, surface: { kind: 'floor', setout: FROM_CORNER } });
-    const { surface, moves } = await openWall(METRIC_TAPE, job, true);
+    const { surface, moves } = await openWall(METRIC_TAPE, job, ref(true));
     for (let k = 0; k < 3; k++) moves.turnBy(0.1);
     moves.turnBy(1);
     expect(surface.value?.setout.turn).toEqual({ rule: 'byHand', deg: 1.3 });
@@ -76,8 +76,21 @@ describe('by hand', () => {
     expect(surface.value?.setout.turn).toEqual({ rule: 'byHand', deg: 1.3 });
   });
 
+  test('a rule and a nudge in one breath: the nudge begins where the rule puts the tiles, not where they were', async () => {
+    const isBehind = ref(true);
+    const { moves, surface, left } = await openWall(METRIC_TAPE, WALL, isBehind);
+    moves.setRule('x', { rule: 'fullFromEnd' });
+    moves.nudge('x', -1);
+    moves.nudge('x', -1);
+    expect(surface.value?.setout.x).toEqual({ rule: 'fullFromEnd' });
+    isBehind.value = false;
+    await nextTick();
+    expect(left()).toBe(198.5);
+    expect(surface.value?.setout.x.rule).toBe('free');
+  });
+
   test('a place that is pinned before the last one is drawn stands beside it', async () => {
-    const { moves, surface } = await openWall(METRIC_TAPE, WALL, true);
+    const { moves, surface } = await openWall(METRIC_TAPE, WALL, ref(true));
     const pinAt = (x: number): Pin => ({ kind: 'jointUp', at: [x, 600] });
     for (const x of [400, 418]) moves.addPin(pinAt(x));
     expect(surface.value?.setout.pins).toEqual([pinAt(400), pinAt(418)]);
@@ -88,7 +101,7 @@ describe('by hand', () => {
 
   test('a turn by hand outlives a drag that comes before it is drawn', async () => {
     const job = jobOfOne({ size: [2314, 1215], tile: [297.5, 297.5], jointMm: 3, surface: { kind: 'floor', setout: FROM_CORNER } });
-    const { moves, surface } = await openWall(METRIC_TAPE, job, true);
+    const { moves, surface } = await openWall(METRIC_TAPE, job, ref(true));
     moves.turnBy(2);
     moves.moveBy([3, 0]);
     moves.drop();

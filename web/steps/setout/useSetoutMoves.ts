@@ -1,5 +1,5 @@
 import type { ChangeLabel } from '@azulejo/core/job/edit/changeLabel';
-import type { Ref } from 'vue';
+import { watch, type Ref } from 'vue';
 import type { Issue } from '@azulejo/core/result';
 import type { Surface } from '@azulejo/core/job/job';
 import type { Drawing } from '@azulejo/core/plan/planned';
@@ -27,7 +27,11 @@ const MOST_TURN_DEG = 90;
 export type SetoutMoves = ReturnType<typeof useSetoutMoves>;
 
 /** Every move becomes one change that can be undone; while the hand is on it, it is a preview. */
-export function useSetoutMoves(surface: Ref<Surface | null>, drawing: Ref<Drawing | null>, tape: Ref<Tape>) {
+export function useSetoutMoves(
+  surface: Ref<Surface | null>,
+  { drawing, isBehind }: { readonly drawing: Ref<Drawing | null>; readonly isBehind: Ref<boolean> },
+  tape: Ref<Tape>,
+) {
   const jobs = useJobStore();
   const board = useBoardStore();
 
@@ -97,11 +101,20 @@ export function useSetoutMoves(surface: Ref<Surface | null>, drawing: Ref<Drawin
     if (now && drawing.value) commit('moveSetout', free(tidy(now)));
   }
 
+  /** Steps that were pressed before what they start from was drawn. */
+  const owed: [Axis, number][] = [];
+  watch(isBehind, (behind) => {
+    if (!behind) for (const [axis, steps] of owed.splice(0)) nudge(axis, steps);
+  });
+
   /** Moves by whole steps of the tape in one direction; the other keeps its rule. */
   function nudge(axis: Axis, steps: number): void {
     const own = surface.value?.setout[axis];
+    const isKnown = own?.rule === 'free' && !board.preview;
+    // Where a rule puts it is known once that is drawn.
+    if (!isKnown && isBehind.value) return void owed.push([axis, steps]);
     // From where it was asked to be last: what is drawn may be a press behind.
-    const now = own?.rule === 'free' && !board.preview ? own.offsetMm : offsets()?.[axis === 'x' ? 0 : 1];
+    const now = isKnown ? own.offsetMm : offsets()?.[axis === 'x' ? 0 : 1];
     if (now === undefined || !surface.value) return;
     commit('nudgeSetout', { ...settled(), [axis]: { rule: 'free', offsetMm: withoutDust(now + steps * tapeStep(tape.value)) } });
   }
