@@ -58,6 +58,8 @@ export const ISSUE_CODES = [
   'doorway/curved-edge',
   'doorway/outside',
   'doorway/overlap',
+  'carried/outside',
+  'carried/same-place',
   'outline/not-a-drawing',
   'outline/too-many',
   'outline/too-large',

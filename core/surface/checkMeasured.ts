@@ -2,9 +2,10 @@ import { ON_LINE_MM } from '../tolerances.ts';
 import { oncePer } from '../oncePer.ts';
 import { difference, intersect } from '../geometry/clip.ts';
 import { selfCrossing } from '../geometry/crossing.ts';
-import { distance } from '../geometry/point.ts';
+import { add, distance, scale, type Point } from '../geometry/point.ts';
 import { boxOf, polygonsArea, ringArea } from '../geometry/ring.ts';
 import { issue, type Issue } from '../result.ts';
+import { offLine, type CarriedLine } from './carriedJoint.ts';
 import { fixtureSize, lineOfEdge, placeFixture } from './fixture.ts';
 import { checkShape, outlineOf, type Shape } from './shapes/registry.ts';
 import type { NamedRing } from './shapes/shapeKind.ts';
@@ -18,11 +19,13 @@ const STICKS_OUT_MM2 = 2;
 export const checkMeasured = oncePer((measured: Measured): readonly Issue[] => {
   const shape = checkOutline(measured.shape).map((found) => ({ ...found, path: ['shape', ...found.path] }));
   if (shape.length > 0) return shape;
-  const placed = [...checkBase(measured), ...checkDoorways(measured), ...checkFixturePlaces(measured)];
+  const placed = [...checkBase(measured), ...checkDoorways(measured), ...checkFixturePlaces(measured), ...checkCarriedEdges(measured)];
   if (placed.length > 0) return placed;
   const traced = traceSurface(measured);
   const fixtures = [...checkFixturesInside(measured, traced), ...checkFixturesApart(traced)];
   if (fixtures.length > 0) return fixtures;
+  const carried = checkCarried(measured, traced);
+  if (carried.length > 0) return carried;
   if (traced.field.length === 0) return [issue('surface/gaps-leave-nothing', ['gapsMm'], widestGap(measured))];
   if (polygonsArea(traced.region) <= 0) return [issue('surface/fixtures-leave-nothing', ['fixtures'])];
   return [];
@@ -114,6 +117,32 @@ function checkFixturesApart({ fixtures }: Traced): Issue[] {
     const path = ['fixtures', fixtures.indexOf(one), 'from', 0, 'mm'];
     return [issue('fixture/overlap', path, { name: one.fixture.name, other: other.fixture.name })];
   });
+}
+
+const checkCarriedEdges = ({ carriedJoints = [], shape }: Measured): Issue[] =>
+  carriedJoints.flatMap(({ edge }, k) => {
+    const outline = outlineOf(shape);
+    return outline.edgeIds.includes(edge) ? [] : [noSuchEdge(['carriedJoints', k, 'edge'], edge, outline)];
+  });
+
+/** A joint that is carried through has floor on both sides, and a place of its own. */
+function checkCarried({ carriedJoints = [] }: Measured, { carried, body, outline, names }: Traced): Issue[] {
+  return carried.flatMap((line) => {
+    const { id, edge, widthMm } = line.joint;
+    const path = ['carriedJoints', carriedJoints.findIndex((joint) => joint.id === id), 'fromStartMm'];
+    const offs = outline.map((p) => offLine(line, p));
+    if (Math.min(...offs) > -widthMm || Math.max(...offs) < widthMm)
+      return [issue('carried/outside', path, { edge: names[edge] ?? edge, acrossMm: Math.max(...offs) - Math.min(...offs) })];
+    const before = carried.slice(0, carried.indexOf(line));
+    const same = before.some((other) => farPlaces(line, body).every((p) => Math.abs(offLine(other, p)) < widthMm));
+    return same ? [issue('carried/same-place', path, { edge: names[edge] ?? edge })] : [];
+  });
+}
+
+/** Two places on a line, as far apart as a surface is large. */
+function farPlaces({ at, way }: CarriedLine, { minX, minY, maxX, maxY }: Traced['body']): Point[] {
+  const far = Math.hypot(maxX - minX, maxY - minY);
+  return [at, add(at, scale(way, far))];
 }
 
 function checkDoorways(measured: Measured): Issue[] {

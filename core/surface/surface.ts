@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { gapSchema } from '../units/lengthSchema.ts';
 import { baseLineSchema } from './baseLine.ts';
 import { buildUpSchema } from './buildUp.ts';
+import { carriedJointSchema, MOST_CARRIED } from './carriedJoint.ts';
 import { doorwaySchema } from './doorway.ts';
 import { edgeRoleSchema, gapsSchema, MOST_SEEN } from './edge.ts';
 import { fixtureSchema } from './fixture.ts';
@@ -29,6 +30,11 @@ export const measuredSchema = z.strictObject({
     .describe('How much one edge is looked at, by name, where it is not as its role says: 0 never, 1 as any wall, 3 first'),
   doorways: z.array(doorwaySchema).max(20).default([]),
   fixtures: z.array(fixtureSchema).max(MOST_FIXTURES).default([]),
+  carriedJoints: z
+    .array(carriedJointSchema)
+    .max(MOST_CARRIED)
+    .optional()
+    .describe('Joints, cracks and changes of the substrate that are carried through'),
   base: baseLineSchema.nullable().default(null).describe('What a wall stands on, read at points'),
   levels: levelsSchema.nullable().default(null).describe('Readings down to the substrate from a level line'),
   buildUp: buildUpSchema.nullable().default(null).describe('What lies between the substrate and the finish'),

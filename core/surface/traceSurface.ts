@@ -4,6 +4,7 @@ import { insetEdges } from '../geometry/insetEdges.ts';
 import { boxOf, type Box, type Polygon, type Ring } from '../geometry/ring.ts';
 import type { Point } from '../geometry/point.ts';
 import { bendToBase } from './baseLine.ts';
+import { carriedLine, type CarriedLine } from './carriedJoint.ts';
 import { openDoorways } from './doorway.ts';
 import { VISIBILITY, type Edge, type EdgeRole } from './edge.ts';
 import { fixtureCircle, fixtureRing, lineOfEdge, placeFixture, type Fixture, type FixturePlace, type MeasuringLine } from './fixture.ts';
@@ -51,7 +52,9 @@ export interface Traced {
   readonly frame: Ring;
   /** The outline less its perimeter gaps. */
   readonly field: readonly Polygon[];
-  /** Where tile may lie: the field less fixtures and their clearance. */
+  /** Movement joints that are carried through, each as wide as it is. */
+  readonly carried: readonly CarriedLine[];
+  /** Where tile may lie: the field less fixtures and their clearance, and the joints that are carried through. */
   readonly region: readonly Polygon[];
 }
 
@@ -79,7 +82,11 @@ export function traceSurface(measured: Measured): Traced {
   );
   const frame = frameOf(shape, gapOf);
   const fixtures = traceFixtures(measured.fixtures, outlineOf(measured.shape));
-  const holes = fixtures.filter(({ fixture }) => !fixture.tiledUnder).map(({ clearRing }): Polygon => [clearRing]);
+  const carried = (measured.carriedJoints ?? []).flatMap((joint) => carriedLine(outlineOf(measured.shape), joint) ?? []);
+  const holes = [
+    ...fixtures.filter(({ fixture }) => !fixture.tiledUnder).map(({ clearRing }): Polygon => [clearRing]),
+    ...carried.map(({ strip }): Polygon => [strip]),
+  ];
   return {
     edges,
     names: shape.names ?? {},
@@ -95,6 +102,7 @@ export function traceSurface(measured: Measured): Traced {
       radiusMm: circle.radiusMm - (bulgesOut ? 1 : -1) * gapOf(edgeId),
     })),
     field,
+    carried,
     region: holes.reduce<readonly Polygon[]>((region, hole) => difference(region, [hole]), field),
   };
 }

@@ -5,6 +5,7 @@ import type { Crossings } from '../setout/fields/crossings.ts';
 import type { SurfaceKind } from '../surface/surface.ts';
 import type { Product } from '../tile/product.ts';
 import type { Bays } from './works/bays.ts';
+import type { CarriedRun } from './works/carriedRuns.ts';
 import type { TrimRun } from './works/trims.ts';
 import type { Works } from './works/works.ts';
 
@@ -51,7 +52,7 @@ export interface SurfaceFigures {
   readonly jointMm: number;
   /** Colour of the grout, as #rrggbb. */
   readonly jointColour: string;
-  /** Joints filled with sealant: each stretch with its length and width, mm, and the edge it runs along; null round a fixture. */
+  /** Joints filled with sealant: each stretch with its length and width, mm, and the edge it runs along; null round a fixture and along a joint that is carried through. */
   readonly sealed: readonly SealedJoint[];
   /** Edges at which another plane is met, whether or not a gap is left there: each with its length and gap, mm. */
   readonly planes: readonly SealedJoint[];
@@ -83,6 +84,8 @@ export interface SurfaceFigures {
   readonly ledgerRowMm2: number;
   /** Movement joints that keep bays no longer than the practice allows. */
   readonly bays: Bays;
+  /** Movement joints of the substrate that are carried through. */
+  readonly carried: readonly CarriedRun[];
 }
 
 /** Strips of tile that a surface takes for one purpose. */

@@ -6,6 +6,7 @@ import { SEALED_ROLES, type Edge } from '../surface/edge.ts';
 import { coverHidesCut } from '../surface/fixture.ts';
 import type { Traced, TracedFixture } from '../surface/traceSurface.ts';
 import type { SealedJoint } from './figures.ts';
+import { carriedRuns } from './works/carriedRuns.ts';
 
 /** A stretch of the region's boundary this near a line runs along it, mm: arcs stray a little. */
 const ALONG_MM = SAW_MM;
@@ -16,9 +17,14 @@ type JointStretch = readonly [from: Point, to: Point];
 /**
  * The joints there are between tile and what ends it, each stretch of the region's boundary once: none along a wall
  * behind a cabinet, none where two fixtures meet, none that a cover plate hides. Lengths are those of the wall and
- * of the fixture, as a tape finds them.
+ * of the fixture, as a tape finds them. Joints that are carried through are among them where no profile closes them.
  */
-export const sealedJoints = (traced: Traced): SealedJoint[] => jointsOf(traced).filter(({ widthMm }) => widthMm > 0);
+export const sealedJoints = (traced: Traced): SealedJoint[] => [
+  ...jointsOf(traced).filter(({ widthMm }) => widthMm > 0),
+  ...carriedRuns(traced)
+    .filter(({ joint, lengthMm }) => joint.fill === 'sealant' && lengthMm > 0)
+    .map(({ joint: { widthMm }, lengthMm }): SealedJoint => ({ edgeId: null, widthMm, lengthMm })),
+];
 
 /** The edges at which tile meets another plane, also where no gap is left. */
 export const planesMet = (traced: Traced): SealedJoint[] => jointsOf(traced).filter(({ edgeId }) => edgeId !== null);

@@ -44,6 +44,7 @@ const figures: SurfaceFigures = {
   ledgerRowMm2: 0,
   planes: [],
   bays: { limitMm: 10_000, limitMm2: null, joints: [] },
+  carried: [],
   areaMm2: 10e6,
   jointAreaMm2: 0.25e6,
   tiles: [

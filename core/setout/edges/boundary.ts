@@ -25,6 +25,8 @@ export interface BoundaryLine {
   readonly to: Point;
   /** Which of the owners. */
   readonly owner: number;
+  /** Which part of the region it bounds: what two parts leave of one tile are two pieces. */
+  readonly part: number;
 }
 
 /** A corner of the boundary that reaches into the field: a tile over it is notched. */
@@ -32,6 +34,7 @@ export interface BoundaryNotch {
   readonly at: Point;
   /** Into the field, square to the two lines that meet there, length one. */
   readonly inward: readonly [Point, Point];
+  readonly part: number;
   /** All corners of what it belongs to, where that stands within the field; none of the outline. */
   readonly hole: readonly Point[];
 }
@@ -56,9 +59,10 @@ export function boundaryOf(ground: Ground, turnDeg: number): Boundary {
   const { unturn } = motion(turnDeg, [0, 0]);
   return {
     owners: known.owners,
-    lines: known.lines.map(({ from, to, owner }) => ({ from: unturn(from), to: unturn(to), owner })),
-    notches: known.notches.map(({ at, inward, hole }) => ({
+    lines: known.lines.map((line) => ({ ...line, from: unturn(line.from), to: unturn(line.to) })),
+    notches: known.notches.map(({ at, part, inward, hole }) => ({
       at: unturn(at),
+      part,
       inward: [unturn(inward[0]), unturn(inward[1])],
       hole: hole.map(unturn),
     })),
@@ -71,15 +75,15 @@ const boundaryAsDrawn = oncePer((ground: Ground): Boundary => {
   const edges = [...ground.edges, ...ground.beside].map((edge) => ownedLine(edge, owners));
   const lines: BoundaryLine[] = [];
   const notches: BoundaryNotch[] = [];
-  for (const [ring, isHole] of ground.region.flatMap((polygon) => polygon.map((one, k) => [one, k > 0] as const))) {
+  for (const [ring, isHole, part] of ground.region.flatMap((polygon, of) => polygon.map((one, k) => [one, k > 0, of] as const))) {
     const own: BoundaryLine[] = [];
     ring.forEach((from, k) => {
       const to = ring[(k + 1) % ring.length];
       if (distance(from, to) < TOLERANCE_MM) return;
-      own.push({ from, to, owner: edges.find((edge) => runsOn(edge, from, to))?.owner ?? owners.length - 1 });
+      own.push({ from, to, part, owner: edges.find((edge) => runsOn(edge, from, to))?.owner ?? owners.length - 1 });
     });
     lines.push(...byChords(own));
-    notches.push(...notchesOf(ring, isHole));
+    notches.push(...notchesOf(ring, isHole, part));
   }
   return { owners, lines, notches };
 });
@@ -149,12 +153,12 @@ function runsOn({ from: [x, y], along, inward, lengthMm, gapMm }: OwnedLine, [ax
   return b > a && b > -ON_LINE_MM && a < lengthMm + ON_LINE_MM;
 }
 
-function notchesOf(ring: Ring, isHole: boolean): BoundaryNotch[] {
+function notchesOf(ring: Ring, isHole: boolean, part: number): BoundaryNotch[] {
   return ring.flatMap((at, k): BoundaryNotch[] => {
     const before = ring[(k + ring.length - 1) % ring.length];
     const after = ring[(k + 1) % ring.length];
     if (distance(before, at) < TOLERANCE_MM || distance(at, after) < TOLERANCE_MM) return [];
     const [into, out] = [unit(subtract(at, before)), unit(subtract(after, at))];
-    return cross(into, out) < -SHARP_SINE ? [{ at, inward: [quarterTurn(into), quarterTurn(out)], hole: isHole ? ring : [] }] : [];
+    return cross(into, out) < -SHARP_SINE ? [{ at, part, inward: [quarterTurn(into), quarterTurn(out)], hole: isHole ? ring : [] }] : [];
   });
 }

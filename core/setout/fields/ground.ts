@@ -1,6 +1,7 @@
 import type { Circle } from '../../geometry/circleRing.ts';
 import type { Point } from '../../geometry/point.ts';
 import { boxOf, type Box, type Polygon, type Ring } from '../../geometry/ring.ts';
+import type { CarriedLine } from '../../surface/carriedJoint.ts';
 import { VISIBILITY, type Edge } from '../../surface/edge.ts';
 import { coverHidesCut, type Fixture } from '../../surface/fixture.ts';
 import { mainEdges, type MainEdges } from '../../surface/sides.ts';
@@ -19,7 +20,7 @@ export interface Ground {
   /** What `limits` is the box of. */
   readonly frame: Ring;
   readonly region: readonly Polygon[];
-  /** The straight sides of what stands in it, the field on their left. */
+  /** The straight sides of what stands in it and of joints that are carried through, the field on their left. */
   readonly beside: readonly Edge[];
   /** Round things that come through, with their clearance. */
   readonly rounds: readonly (Circle & { readonly id: string })[];
@@ -27,6 +28,8 @@ export interface Ground {
   readonly middles: readonly SeenMiddle[];
   /** Middles of what no tile can be slipped over: columns. */
   readonly standing: readonly Point[];
+  /** Movement joints that are carried through it. */
+  readonly carried: readonly CarriedLine[];
 }
 
 /** Something that the eye takes for the middle. */
@@ -39,6 +42,16 @@ export interface SeenMiddle {
   /** How much it counts beside one that is looked at straight. */
   readonly weight: number;
 }
+
+/** The two sides of each joint that is carried through, the field on their left. */
+const alongCarried = ({ carried }: Pick<Traced, 'carried'>): Edge[] =>
+  carried.flatMap(({ joint: { id }, strip: [a, b, c, d] }) => {
+    const side = { role: 'wall', seen: VISIBILITY.wall, gapMm: 0, isReveal: false } as const;
+    return [
+      { ...side, id: `${id}-below`, from: b, to: a },
+      { ...side, id: `${id}-above`, from: d, to: c },
+    ];
+  });
 
 /** The straight sides of what stands in a surface, the field on their left. */
 export const besideOf = ({ fixtures }: Pick<Traced, 'fixtures'>): Edge[] =>
@@ -79,7 +92,7 @@ export const groundOf = (traced: Traced, kind: SurfaceKind): Ground => ({
   limits: traced.limits,
   frame: traced.frame,
   region: traced.region,
-  beside: besideOf(traced),
+  beside: [...besideOf(traced), ...alongCarried(traced)],
   rounds: traced.fixtures.flatMap(({ fixture, clearCircle }) =>
     clearCircle && !fixture.tiledUnder ? [{ ...clearCircle, id: fixture.id }] : [],
   ),
@@ -90,20 +103,32 @@ export const groundOf = (traced: Traced, kind: SurfaceKind): Ground => ({
     })
     .concat(kind === 'floor' ? doorwaysOf(traced) : []),
   standing: traced.fixtures.filter(({ fixture }) => fixture.kind === 'column' && !fixture.tiledUnder).map(({ place }) => place.centre),
+  carried: traced.carried,
 });
 
 /** The ground within a ring: its sides are edges without a gap. `role` says how each is seen. */
 export function groundWithin(
   ring: Ring,
   region: readonly Polygon[],
-  { beside, standing, rounds, middles }: Pick<Ground, 'beside' | 'standing' | 'rounds' | 'middles'>,
+  { beside, standing, rounds, middles, carried }: Pick<Ground, 'beside' | 'standing' | 'rounds' | 'middles' | 'carried'>,
   like: (k: number) => Pick<Edge, 'id' | 'role'>,
 ): Ground {
   const edges = ring.map((from, k): Edge => {
     const { id, role } = like(k);
     return { id, role, seen: VISIBILITY[role], from, to: ring[(k + 1) % ring.length], gapMm: 0, isReveal: false };
   });
-  return { edges, sides: mainEdges(edges, new Set()), limits: boxOf(ring), frame: ring, region, beside, rounds, middles, standing };
+  return {
+    edges,
+    sides: mainEdges(edges, new Set()),
+    limits: boxOf(ring),
+    frame: ring,
+    region,
+    beside,
+    rounds,
+    middles,
+    standing,
+    carried,
+  };
 }
 
 const edgesOf = (ring: Ring, id: (k: number) => string, seen: number): Edge[] =>

@@ -15,7 +15,8 @@ import { placeRepeat } from '../place/placeRepeat.ts';
 import { splitRound } from './splitRound.ts';
 import type { Ground } from './ground.ts';
 import { layRun, runSize } from './layBorder.ts';
-import { bandPlaces, splitBands, type BandPlace } from './splitBands.ts';
+import type { LetIn } from './letIn.ts';
+import { letInsOf, splitBands } from './splitBands.ts';
 import { splitBorder } from './splitBorder.ts';
 
 /** A field that is ready to be set out: its ground, what is laid, and what lies round it already. */
@@ -24,8 +25,10 @@ export interface OpenField {
   readonly laid: LaidPattern;
   /** Borders and insets, which don't move with the setout. */
   readonly fixed: readonly Field[];
-  /** Where its bands are wanted. */
-  readonly bands: readonly BandPlace[];
+  /** What is let in between its courses at a turn, degrees: bands, and joints that are carried through, in order. */
+  readonly letIns: (turnDeg: number) => readonly LetIn[];
+  /** Whether bands part it. */
+  readonly hasBands: boolean;
   /** Whether the field may be set out square to another edge than it is drawn by. */
   readonly mayTurn: boolean;
   /** Lays the field, its bands and what lies beyond them with the repeat's origin somewhere. */
@@ -80,7 +83,15 @@ export function openField(
       }),
     ];
   };
-  return { ground: within, laid, fixed, bands: bandPlaces(within, bands), mayTurn: true, place };
+  return {
+    ground: within,
+    laid,
+    fixed,
+    letIns: (turnDeg) => letInsOf(within, bands, chosen.jointMm, turnDeg),
+    hasBands: bands.length > 0,
+    mayTurn: true,
+    place,
+  };
 }
 
 function fieldOf(

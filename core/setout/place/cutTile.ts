@@ -76,8 +76,12 @@ function isWithinSlack(
   if (outside.reduce((sum, polygon) => sum + polygonArea(polygon), 0) > leastCutMm * lengthMm) return false;
   const sides = ring.map((from, k): Segment => ({ from, to: ring[(k + 1) % ring.length] }));
   const near = (p: Point, lines: readonly Segment[]): boolean => lines.some(({ from, to }) => distanceToStretch(p, from, to) < leastCutMm);
-  return outside.flat(2).every((p) => near(p, segments) && near(p, sides));
+  // What runs through the tile has its corners on the sides, but not its middle.
+  const middles = outside.flat().flatMap((own) => own.map((from, k) => midway(from, own[(k + 1) % own.length])));
+  return outside.flat(2).every((p) => near(p, segments) && near(p, sides)) && middles.every((p) => near(p, sides));
 }
+
+const midway = (a: Point, b: Point): Point => [(a[0] + b[0]) / 2, (a[1] + b[1]) / 2];
 
 function halfPlane(ring: Ring, { from, to }: Segment): Polygon[] {
   const left = leftOfLine(ring, from, to);

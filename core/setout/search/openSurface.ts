@@ -31,7 +31,7 @@ export function fieldsOf(surface: Pick<ChosenSurface, 'insets' | 'measured' | 'j
   return { region, ring: frame, insets: placeInsets(surface.insets, surface.measured, region, surface.jointMm) };
 }
 
-const NOTHING_IN_IT = { beside: [], standing: [], rounds: [], middles: [] } as const;
+const NOTHING_IN_IT = { beside: [], standing: [], rounds: [], middles: [], carried: [] } as const;
 
 /** Whether a border goes round within an outline. */
 export function hasRoomForBorder(

@@ -1,4 +1,4 @@
-import type { Point } from '../../geometry/point.ts';
+import { motion, type Point } from '../../geometry/point.ts';
 import { boxOf } from '../../geometry/ring.ts';
 import type { OpenField } from '../fields/placeFields.ts';
 import { bandStretches } from '../trial/bandStretches.ts';
@@ -9,18 +9,21 @@ const LOOKS = 4;
 
 /**
  * Where the origin lies in one direction so that what a rule would put at a place without bands (`originMm`, `atMm`) lies
- * there with them: each band moves what is beyond it on. In the band itself what comes before it counts. Lengths in mm.
+ * there with them: each band, and each joint that is widened, moves what is beyond it on. In the band itself what comes before
+ * it counts. In the frame of a turn; lengths in mm.
  */
 export function originBesideBands(
-  { bands, laid, ground }: Pick<OpenField, 'bands' | 'laid' | 'ground'>,
+  { letIns, laid, ground }: Pick<OpenField, 'letIns' | 'laid' | 'ground'>,
+  turnDeg: number,
   axis: Axis,
   originMm: number,
   atMm: number,
 ): number {
   const k = axis === 'x' ? 0 : 1;
-  const own = bands.filter((band) => band.k === k);
+  const own = letIns(turnDeg).filter((letIn) => letIn.k === k);
   if (own.length === 0 || ground.region.length === 0) return originMm;
-  const box = boxOf(ground.region.flat(2));
+  const { unturn } = motion(turnDeg, [0, 0]);
+  const box = boxOf(ground.region.flat(2).map(unturn));
   const movedOn = (from: number): number => {
     const origin: Point = k === 0 ? [from, 0] : [0, from];
     const stretches = bandStretches(laid.repeat, laid.jointMm, own, box, origin);

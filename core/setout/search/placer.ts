@@ -50,14 +50,14 @@ export class Placer {
     this.open = open;
     this.weights = weights;
     const { repeat } = open.laid;
-    this.fine = repeat.sheet?.figured || open.bands.length > 0 ? repeat : finerRepeat(repeat);
+    this.fine = repeat.sheet?.figured || open.hasBands ? repeat : finerRepeat(repeat);
   }
 
   /** The trials of one turn, degrees. */
   trialsAt(turnDeg: number): Trials {
     const known =
       this.trials.get(turnDeg) ??
-      new Trials(this.open.ground, this.fine, turnDeg, { bands: this.open.bands, jointMm: this.open.laid.jointMm }, this.pins);
+      new Trials(this.open.ground, this.fine, turnDeg, { letIns: this.open.letIns(turnDeg), jointMm: this.open.laid.jointMm }, this.pins);
     this.trials.set(turnDeg, known);
     return known;
   }
@@ -147,10 +147,10 @@ export class Placer {
     const { boundary, middles } = this.trialsAt(turnDeg);
     const sides = boundary.lines
       .filter(({ owner, from, to }) => boundary.owners[owner].kind === 'beside' && Math.abs(from[k] - to[k]) < ON_LINE_TWICE_MM)
-      .flatMap(({ from }) => [from[k] - low, from[k] - high].map((origin) => originBesideBands(this.open, axis, origin, from[k])));
+      .flatMap(({ from }) => [from[k] - low, from[k] - high].map((origin) => originBesideBands(this.open, turnDeg, axis, origin, from[k])));
     const centres = middles
       .filter((middle) => middle.axis === axis)
-      .flatMap(({ atMm, stepMm, at }) => [atMm, atMm + stepMm].map((origin) => originBesideBands(this.open, axis, origin, at[k])));
+      .flatMap(({ atMm, stepMm, at }) => [atMm, atMm + stepMm].map((origin) => originBesideBands(this.open, turnDeg, axis, origin, at[k])));
     const rules = FIXED_RULES.map((rule) => this.originOn(axis, { rule }, turnDeg));
     return [...rules, ...sides, ...centres].map((at) => at + low - limits.low);
   }
@@ -160,7 +160,7 @@ export class Placer {
     const { repeat, jointMm } = this.open.laid;
     const limits = spanOf(limitsInFrame(this.open.ground, turnDeg), axis);
     const origin = settledOrigin(choice, firstPieceSpan(repeat, axis), limits, jointMm * turnedStretch(repeat));
-    return choice.rule === 'free' ? origin : originBesideBands(this.open, axis, origin, placeOfRule(choice.rule, limits));
+    return choice.rule === 'free' ? origin : originBesideBands(this.open, turnDeg, axis, origin, placeOfRule(choice.rule, limits));
   }
 
   /** The places that a direction may take; null for any. */

@@ -3,6 +3,8 @@ import { describe, expect, test } from '@jest/globals';
 import { checkJob } from '../../job/checkJob.ts';
 import { seededNumbers } from '../../geometry/seededNumbers.ts';
 import { roomToSearch } from '../../samples/roomToSearch.ts';
+import { checkMeasured } from '../../surface/checkMeasured.ts';
+import { measuredOutline } from '../../surface/traceSurface.ts';
 import { prepareSurface } from '../../plan/prepare/prepareSurface.ts';
 import type { Candidate } from '../tally/candidate.ts';
 import { choosing, QUICK } from './chooseSetout.ts';
@@ -114,6 +116,34 @@ describe('the search', () => {
     }
     expect(tries).toBeGreaterThan(trials(150));
     expect(off / tries).toBeLessThan(0.03);
+    expect(offPieces / pieces).toBeLessThan(0.011);
+  });
+
+  test('the same where movement joints are carried through, along the courses, across them and aslant, as wide as a joint or wider', () => {
+    let [tries, off, pieces, offPieces] = [0, 0, 0, 0];
+    for (let seed = 1; seed <= trials(150); seed++) {
+      const room = roomToSearch(seed, 8);
+      const [first] = room.surfaces;
+      const next = seededNumbers(seed + 7000);
+      const [edge] = measuredOutline(first.measured).edgeIds;
+      const fromStartMm = 8 * (25 + next() * 60);
+      const carried = { id: 'm', kind: 'movement', fill: 'sealant', edge, fromStartMm, widthMm: 3 + 5 * next() } as const;
+      const carriedJoints = [{ ...carried, fromEndMm: next() < 0.7 ? fromStartMm : fromStartMm + 30 }];
+      const surface = { ...first, measured: { ...first.measured, carriedJoints } };
+      if (checkMeasured(surface.measured).length > 0) continue;
+      const { placer } = prepareSurface(room, surface, new Memory());
+      for (let k = 0; k < 3; k++) {
+        const tried = placer.candidateAt([next() * 500, next() * 500], AS_DRAWN);
+        const laid = placer.weighLaid(tried, placer.lay(tried));
+        tries++;
+        pieces += laid.figures.cutPieces;
+        offPieces += Math.abs(laid.figures.cutPieces - tried.figures.cutPieces);
+        if (Math.abs(laid.score - tried.score) > 0.02 * Math.max(1, laid.score)) off++;
+      }
+    }
+    expect(tries).toBeGreaterThan(trials(150));
+    // Where something stands within a tile of the joint, a strip between the two is told as wide as the tile.
+    expect(off / tries).toBeLessThan(0.08);
     expect(offPieces / pieces).toBeLessThan(0.011);
   });
 

@@ -28,6 +28,8 @@ export interface RoundThing {
   readonly id: string;
   readonly centre: Point;
   readonly radiusMm: number;
+  /** The part of the region that it comes through. */
+  readonly part: number;
 }
 
 /** Calls for every tile whose box in the lattice may hold a position, within `reach` steps. */
@@ -58,7 +60,7 @@ export interface Cell {
  * measured on the outline itself, from the corner into the field; what closes round a box is weighed as one, and called none.
  */
 export function countEars(
-  { at, inward, hole }: BoundaryNotch,
+  { at, part, inward, hole }: BoundaryNotch,
   cell: Cell,
   [x, y]: Point,
   tiles: TileTable,
@@ -71,7 +73,7 @@ export function countEars(
     const within: Point = [place[0] - dx, place[1] - dy];
     const { ring } = repeat.pieces[piece];
     if (!isWithin(ring, within[0], within[1])) return;
-    tiles.notches[tiles.at(piece, i, j)]++;
+    tiles.notches[tiles.at(part, piece, i, j)]++;
     let ears = 0;
     for (const way of inward) ears += earOf(ring, within, way);
     if (ears === 0) return;
@@ -135,7 +137,7 @@ const circleRound = oncePer((ring: Ring): { readonly centre: Point; readonly rad
 });
 
 /** Tells what something round falls on, and marks the tiles it bites into. */
-export function fallsOf({ centre, radiusMm }: RoundThing, cell: Cell, [x, y]: Point, tiles: TileTable): Falls {
+export function fallsOf({ centre, radiusMm, part }: RoundThing, cell: Cell, [x, y]: Point, tiles: TileTable): Falls {
   const { repeat, toLattice } = cell;
   const place: Point = [centre[0] - x, centre[1] - y];
   const [ux, vx] = toLattice([radiusMm, 0]);
@@ -152,7 +154,7 @@ export function fallsOf({ centre, radiusMm }: RoundThing, cell: Cell, [x, y]: Po
     const { inside, nearestMm: away, furthestMm2 } = liesTo(ring, within[0], within[1], radiusMm + CLEAR_MM);
     if ((!inside && away === Infinity) || furthestMm2 <= radiusMm ** 2) return;
     if (inside || away < radiusMm - GRAZED_MM) bitten++;
-    tiles.round[tiles.at(piece, i, j)] = inside && away > radiusMm ? HOLE : BITE;
+    tiles.round[tiles.at(part, piece, i, j)] = inside && away > radiusMm ? HOLE : BITE;
   });
   return bitten === 0 ? 'clear' : bitten === 1 ? 'piece' : bitten === 2 ? 'joint' : 'crossing';
 }

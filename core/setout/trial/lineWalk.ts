@@ -164,7 +164,7 @@ export class LineWalk {
     const sy = y + i * this.ay + j * this.by;
     if (!this.measure(line, line.outlines[piece], sx, sy, 1)) return;
     const { tiles, cuts } = this;
-    const slot = tiles.at(piece, i, j);
+    const slot = tiles.at(line.part, piece, i, j);
     tiles.lines[slot]++;
     if (tiles.owner[slot] === -1) tiles.owner[slot] = line.owner;
     if (tiles.owner[slot] === line.owner) tiles.ofOwner[slot]++;

@@ -47,7 +47,7 @@ export function pinChecks(
       };
     }
     const at = unturn(pin.at);
-    const isTiled = isInside(pin.at, region);
+    const part = region.findIndex((polygon) => isInside(pin.at, [polygon]));
     switch (pin.kind) {
       case 'jointUp':
       case 'jointAlong': {
@@ -82,7 +82,7 @@ export function pinChecks(
           at,
           missedMm: (x, y, tiles) => {
             const found = pieceAt(repeat, boxes, toLattice, [at[0] - x, at[1] - y]);
-            return !isTiled || !found || tiles.isCut(...found) ? FAR_MM : 0;
+            return part === -1 || !found || tiles.isCut(part, ...found) ? FAR_MM : 0;
           },
           critical: () => [],
         };
@@ -92,8 +92,8 @@ export function pinChecks(
           at,
           missedMm: (x, y, tiles) => {
             const found = pieceAt(repeat, boxes, toLattice, [at[0] - x, at[1] - y]);
-            if (!isTiled || !found) return FAR_MM;
-            return repeat.pieces.some((_, piece) => tiles.isCut(piece, found[1], found[2])) ? FAR_MM : 0;
+            if (part === -1 || !found) return FAR_MM;
+            return repeat.pieces.some((_, piece) => tiles.isCut(part, piece, found[1], found[2])) ? FAR_MM : 0;
           },
           critical: () => [],
         };

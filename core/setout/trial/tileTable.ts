@@ -1,12 +1,12 @@
 /** Spreads tiles over a table. */
-const hashOf = (piece: number, i: number, j: number): number =>
-  Math.imul(piece, 73856093) ^ Math.imul(i, 19349663) ^ Math.imul(j, 83492791);
+const hashOf = (part: number, piece: number, i: number, j: number): number =>
+  Math.imul(part, 50331653) ^ Math.imul(piece, 73856093) ^ Math.imul(i, 19349663) ^ Math.imul(j, 83492791);
 
 /** A table this full is made larger. */
 const MOST_FULL = 0.5;
 
 /**
- * Tiles that are cut in one trial, each once, with what is known of its cuts. Emptied by a new stamp, so that
+ * Tiles that are cut in one trial, each once in each part of the region that it reaches into, with what is known of its cuts. Emptied by a new stamp, so that
  * thousands of trials leave nothing to be collected.
  */
 export class TileTable {
@@ -23,6 +23,7 @@ export class TileTable {
   notches = new Int32Array(256);
   /** 1 where something round bites into it, 2 where it comes through; 0 otherwise. */
   round = new Uint8Array(256);
+  private parts = new Int32Array(256);
   private pieces = new Int32Array(256);
   private columns = new Int32Array(256);
   private rows = new Int32Array(256);
@@ -36,34 +37,35 @@ export class TileTable {
   }
 
   /** Whether a tile is cut. */
-  isCut(piece: number, i: number, j: number): boolean {
+  isCut(part: number, piece: number, i: number, j: number): boolean {
     const mask = this.slots.length - 1;
-    let at = hashOf(piece, i, j) & mask;
+    let at = hashOf(part, piece, i, j) & mask;
     while (this.stamps[at] === this.stamp) {
       const slot = this.slots[at];
-      if (this.pieces[slot] === piece && this.columns[slot] === i && this.rows[slot] === j) return true;
+      if (this.parts[slot] === part && this.pieces[slot] === piece && this.columns[slot] === i && this.rows[slot] === j) return true;
       at = (at + 1) & mask;
     }
     return false;
   }
 
   /** The place of a tile, which is put in where it is new. */
-  at(piece: number, i: number, j: number): number {
+  at(part: number, piece: number, i: number, j: number): number {
     const mask = this.slots.length - 1;
-    let at = hashOf(piece, i, j) & mask;
+    let at = hashOf(part, piece, i, j) & mask;
     while (this.stamps[at] === this.stamp) {
       const slot = this.slots[at];
-      if (this.pieces[slot] === piece && this.columns[slot] === i && this.rows[slot] === j) return slot;
+      if (this.parts[slot] === part && this.pieces[slot] === piece && this.columns[slot] === i && this.rows[slot] === j) return slot;
       at = (at + 1) & mask;
     }
     if (this.count >= this.slots.length * MOST_FULL) {
       this.enlarge();
-      return this.at(piece, i, j);
+      return this.at(part, piece, i, j);
     }
     const slot = this.count++;
     this.stamps[at] = this.stamp;
     this.slots[at] = slot;
     if (slot >= this.lines.length) this.lengthen();
+    this.parts[slot] = part;
     this.pieces[slot] = piece;
     this.columns[slot] = i;
     this.rows[slot] = j;
@@ -84,7 +86,7 @@ export class TileTable {
     this.stamp = 1;
     const mask = size - 1;
     for (let slot = 0; slot < this.count; slot++) {
-      let at = hashOf(this.pieces[slot], this.columns[slot], this.rows[slot]) & mask;
+      let at = hashOf(this.parts[slot], this.pieces[slot], this.columns[slot], this.rows[slot]) & mask;
       while (this.stamps[at] === 1) at = (at + 1) & mask;
       this.stamps[at] = 1;
       this.slots[at] = slot;
@@ -106,7 +108,7 @@ export class TileTable {
     const share = new Float64Array(size);
     share.set(this.share);
     [this.lines, this.owner, this.ofOwner, this.notches] = [ints(this.lines), ints(this.owner), ints(this.ofOwner), ints(this.notches)];
-    [this.pieces, this.columns, this.rows] = [ints(this.pieces), ints(this.columns), ints(this.rows)];
+    [this.parts, this.pieces, this.columns, this.rows] = [ints(this.parts), ints(this.pieces), ints(this.columns), ints(this.rows)];
     [this.narrow, this.round, this.share] = [bytes(this.narrow), bytes(this.round), share];
   }
 }

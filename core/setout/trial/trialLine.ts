@@ -9,6 +9,7 @@ export interface TrialLine {
   /** Its place among the lines. */
   readonly index: number;
   readonly owner: number;
+  readonly part: number;
   /** Its place across itself, and from where to where it runs along itself, mm. */
   readonly acrossMm: number;
   readonly startMm: number;

@@ -1,10 +1,10 @@
 import { SAW_MM } from '../../tolerances.ts';
 import { SMALLEST_PIECE_WIDTH_MM } from '../../geometry/conventions.ts';
 import { distance, dot, quarterTurn, subtract, unit, type Point } from '../../geometry/point.ts';
-import { boxOf, isBox, type Box } from '../../geometry/ring.ts';
+import { boxOf, isBox, isInside, type Box } from '../../geometry/ring.ts';
 import { areMain, type Repeat } from '../../pattern/repeat.ts';
 import type { Ground } from '../fields/ground.ts';
-import type { BandPlace } from '../fields/splitBands.ts';
+import type { LetIn } from '../fields/letIn.ts';
 import { clearTally, emptyTally, type EdgeTally, type SetoutFigures } from '../tally/figures.ts';
 import type { Axis } from '../choice/axisPlacement.ts';
 import { sliverLimit } from '../choice/sliver.ts';
@@ -28,9 +28,9 @@ const MOVES_SINE = 0.5;
 /** A tile that more lines run through lies along a curve. */
 const MOST_CORNER_LINES = 4;
 
-/** The joint of a field, and the bands that are let into its joints; they run with the surface, so such a field is never turned. */
-interface Banded {
-  readonly bands: readonly BandPlace[];
+/** The joint of a field, and what is let in between its courses at the turn of the trials. */
+interface Parted {
+  readonly letIns: readonly LetIn[];
   readonly jointMm: number;
 }
 
@@ -53,31 +53,38 @@ export class Trials {
   readonly ground: Ground;
   readonly repeat: Repeat;
   readonly turnDeg: number;
-  /** How far what lies beyond each band, and beyond all before it, is moved on in a direction, mm; 0 for what lies before the first. */
+  /** How far what lies beyond each thing that is let in, and beyond all before it, is moved on in a direction, mm; 0 for what lies before the first. */
   readonly movedOn: Readonly<Record<Axis, readonly number[]>>;
-  private readonly banded: Banded;
+  private readonly parted: Parted;
   private readonly box: Box;
   /** What bands left of the field in the last trial. */
   private stretches: readonly BandStretch[] = [];
 
-  constructor(ground: Ground, repeat: Repeat, turnDeg: number, banded: Banded, pins: readonly Pin[]) {
+  constructor(ground: Ground, repeat: Repeat, turnDeg: number, parted: Parted, pins: readonly Pin[]) {
     this.ground = ground;
     this.repeat = repeat;
     this.turnDeg = turnDeg;
-    this.banded = banded;
-    this.movedOn = { x: movedOnBy(banded, 0), y: movedOnBy(banded, 1) };
+    this.parted = parted;
+    this.movedOn = { x: movedOnBy(parted, 0), y: movedOnBy(parted, 1) };
     this.boundary = boundaryOf(ground, turnDeg);
     this.box = boxOf(this.boundary.lines.length > 0 ? this.boundary.lines.map(({ from }) => from) : [[0, 0]]);
-    this.rounds = ground.rounds.map((round) => ({ ...round, centre: unturned(round.centre, turnDeg) }));
+    this.rounds = ground.rounds.map((round) => ({
+      ...round,
+      centre: unturned(round.centre, turnDeg),
+      part: Math.max(
+        0,
+        ground.region.findIndex(([outer]) => isInside(round.centre, [[outer]])),
+      ),
+    }));
     this.tallies = this.boundary.owners.map(emptyTally);
     // A pin asks of each tile whether it is cut.
-    this.lineWalk = new LineWalk(repeat, banded.jointMm, this.tallies, pins.length === 0);
+    this.lineWalk = new LineWalk(repeat, parted.jointMm, this.tallies, pins.length === 0);
     this.lines = this.readyLines();
     this.mayCurve = new Set(this.lines.map(({ owner }) => owner)).size < this.lines.length;
     const main = areMain(repeat);
     this.middles = middlesOf(ground, repeat, turnDeg);
     this.pins = pinChecks(pins, repeat, turnDeg, {
-      jointMm: banded.jointMm,
+      jointMm: parted.jointMm,
       toLattice: this.lineWalk.toLattice,
       region: ground.region,
     });
@@ -102,14 +109,14 @@ export class Trials {
   judge(x: number, y: number): SetoutFigures {
     const { tallies, lineWalk, figures } = this;
     const { tiles, alike } = lineWalk;
-    const { bands } = this.banded;
+    const { letIns } = this.parted;
     for (const tally of tallies) {
       clearTally(tally);
     }
     lineWalk.clear();
     this.walkAll(x, y);
     const start: Point = [x, y];
-    const originAt = (at: Point): Point => (bands.length === 0 ? start : (this.originAt(at) ?? start));
+    const originAt = (at: Point): Point => (letIns.length === 0 ? start : (this.originAt(at) ?? start));
     figures.ears = 0;
     figures.legs = 0;
     for (const notch of this.boundary.notches) countEars(notch, lineWalk, originAt(notch.at), tiles, figures);
@@ -121,7 +128,7 @@ export class Trials {
     figures.motifs = wholeSheets(this.repeat, this.boundary, lineWalk.toLattice, start);
     workOf(tiles, alike, figures);
     this.pins.forEach((pin, k) => {
-      const origin = pin.at && bands.length > 0 ? this.originAt(pin.at) : start;
+      const origin = pin.at && letIns.length > 0 ? this.originAt(pin.at) : start;
       figures.missedPins[k] = origin ? pin.missedMm(origin[0], origin[1], tiles, tallies) : FAR_MM;
     });
     return figures;
@@ -129,15 +136,15 @@ export class Trials {
 
   /** Walks every line; where there are bands, each stretch between them with the repeat as it lies there. */
   private walkAll(x: number, y: number): void {
-    const { bands, jointMm } = this.banded;
+    const { letIns, jointMm } = this.parted;
     const { lineWalk } = this;
     const { toLattice } = lineWalk;
-    if (bands.length === 0) {
+    if (letIns.length === 0) {
       const [du, dv] = toLattice([x, y]);
       for (const line of this.lines) lineWalk.walk(line, x, y, du, dv);
       return;
     }
-    this.stretches = bandStretches(this.repeat, jointMm, bands, this.box, [x, y]);
+    this.stretches = bandStretches(this.repeat, jointMm, letIns, this.box, [x, y]);
     for (const { box, origin } of this.stretches) {
       const [du, dv] = toLattice(origin);
       for (const line of this.lines) {
@@ -173,7 +180,7 @@ export class Trials {
   private readyLines(): TrialLine[] {
     const known = new Map<string, readonly OutlineAcross[]>();
     const main = areMain(this.repeat);
-    const lines = this.boundary.lines.flatMap(({ from, to, owner }): TrialLine[] => {
+    const lines = this.boundary.lines.flatMap(({ from, to, owner, part }): TrialLine[] => {
       if (this.rounds.some((round) => isOnRound(round, from) && isOnRound(round, to))) return [];
       const along = unit(subtract(to, from));
       const inward = quarterTurn(along);
@@ -184,6 +191,7 @@ export class Trials {
         {
           index: -1,
           owner,
+          part,
           acrossMm: dot(from, inward),
           startMm: dot(from, along),
           endMm: dot(to, along),
@@ -242,10 +250,10 @@ export class Trials {
       if (lines === 1 && tiles.notches[slot] === 0 && deepest < MAY_BE_LOST_MM && deepest < lostBelow(line.outlines[cuts.piece[k]])) {
         tiles.lines[slot] = tiles.round[slot] = 0;
         // The gap there is wider by what is lost and the joint before it.
-        tallies[line.owner].openMm2 += cuts.length[k] * (deepest + this.banded.jointMm);
+        tallies[line.owner].openMm2 += cuts.length[k] * (deepest + this.parted.jointMm);
       } else if (tiles.notches[slot] > 0 && deepest < SMALLEST_PIECE_WIDTH_MM) {
         // A leg beside what stands there that is too narrow to hold.
-        tallies[line.owner].openMm2 += cuts.length[k] * (deepest + this.banded.jointMm);
+        tallies[line.owner].openMm2 += cuts.length[k] * (deepest + this.parted.jointMm);
       } else if (isCorner && tiles.notches[slot] === 0) {
         corners ??= new Map<number, number[]>();
         const own = corners.get(slot);
@@ -259,9 +267,9 @@ export class Trials {
   }
 }
 
-function movedOnBy({ bands, jointMm }: Banded, k: 0 | 1): number[] {
+function movedOnBy({ letIns, jointMm }: Parted, k: 0 | 1): number[] {
   const moved = [0];
-  for (const band of bands) if (band.k === k) moved.push(moved[moved.length - 1] + band.wideMm + jointMm);
+  for (const letIn of letIns) if (letIn.k === k) moved.push(moved[moved.length - 1] + letIn.wideMm + jointMm);
   return moved;
 }
 

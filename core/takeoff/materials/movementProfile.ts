@@ -1,7 +1,7 @@
 import { cutFromBars, type BarsHow } from '../cutFromBars.ts';
 import { material, type Taken } from '../materialKind.ts';
 
-/** Movement-joint profiles across floors that are longer than a bay may be, m. */
+/** Movement-joint profiles: across floors that are longer than a bay may be, and along joints that are carried through, m. */
 export const movementProfile = material({
   group: 'joints',
   packs: [{ size: 2.5, price: 28.4 }],
@@ -10,14 +10,17 @@ export const movementProfile = material({
   choices: {},
   takeOff: ({ surfaces }, { figures }, offers): Taken<BarsHow>[] =>
     cutFromBars(
-      surfaces.flatMap(({ surfaceId, bays }) =>
-        bays.joints.map(({ along, atMm, lengthMm }) => ({
+      surfaces.flatMap(({ surfaceId, bays, carried }) => [
+        ...bays.joints.map(({ along, atMm, lengthMm }) => ({
           surfaceId,
           edgeId: `bay ${along} ${Math.round(atMm)}`,
           mm: lengthMm,
           mitres: 0,
         })),
-      ),
+        ...carried
+          .filter(({ joint, lengthMm }) => joint.fill === 'profile' && lengthMm > 0)
+          .map(({ joint, lengthMm }) => ({ surfaceId, edgeId: joint.id, mm: lengthMm, mitres: 0 })),
+      ]),
       offers,
       figures.kerfMm.value,
     ),

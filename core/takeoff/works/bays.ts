@@ -33,29 +33,28 @@ export function longestBay(practice: Practice, { place, heated }: Pick<Works, 'p
   return place !== 'dry' || heated ? 3700 : 7600;
 }
 
-/** The fewest even bays that keep within the limits; none on what is shorter. */
+/** The fewest even bays that keep within the limits, each part of a floor by itself; none on what is shorter. */
 export function baysOf(region: readonly Polygon[], practice: Practice, works: Pick<Works, 'place' | 'heated'>): Bays {
   const limitMm = longestBay(practice, works);
   const limitMm2 = practice === 'european' && works.heated ? HEATED_MM2 : null;
-  if (region.length === 0) return { limitMm, limitMm2, joints: [] };
-  const { minX, minY, maxX, maxY } = boxOf(region.flat(2));
+  return { limitMm, limitMm2, joints: region.flatMap((part) => jointsAcross(part, limitMm, limitMm2 ?? Infinity)) };
+}
+
+/** The joints that part what is in one piece. */
+function jointsAcross(part: Polygon, limitMm: number, mostMm2: number): BayJoint[] {
+  const { minX, minY, maxX, maxY } = boxOf(part[0]);
   const [wide, high] = [maxX - minX, maxY - minY];
   let [across, up] = [Math.ceil(wide / limitMm - ROUNDING), Math.ceil(high / limitMm - ROUNDING)];
-  const mostMm2 = limitMm2 ?? Infinity;
   while ((wide / across) * (high / up) > mostMm2 + 1) {
     if (wide / across > high / up) across++;
     else up++;
   }
   const joint = (along: BayJoint['along'], atMm: number): BayJoint => {
     const line = along === 'x' ? rectangleRing(atMm - 0.5, minY, 1, high) : rectangleRing(minX, atMm - 0.5, wide, 1);
-    return { along, atMm, lengthMm: polygonsArea(intersect(region, [[line]])) };
+    return { along, atMm, lengthMm: polygonsArea(intersect([part], [[line]])) };
   };
-  return {
-    limitMm,
-    limitMm2,
-    joints: [
-      ...Array.from({ length: across - 1 }, (_, k) => joint('x', minX + (wide * (k + 1)) / across)),
-      ...Array.from({ length: up - 1 }, (_, k) => joint('y', minY + (high * (k + 1)) / up)),
-    ],
-  };
+  return [
+    ...Array.from({ length: across - 1 }, (_, k) => joint('x', minX + (wide * (k + 1)) / across)),
+    ...Array.from({ length: up - 1 }, (_, k) => joint('y', minY + (high * (k + 1)) / up)),
+  ];
 }

@@ -10,6 +10,7 @@ import type { Traced } from '../../surface/traceSurface.ts';
 import type { Product } from '../../tile/product.ts';
 import type { SurfaceFigures } from '../figures.ts';
 import { baysOf } from './bays.ts';
+import { carriedRuns } from './carriedRuns.ts';
 import { freeRuns } from './freeRuns.ts';
 import { trimRuns, type Trim } from './trims.ts';
 import { worksOf, type WorksChoice } from './works.ts';
@@ -48,6 +49,7 @@ export type SiteFigures = Pick<
   | 'ledgerRunsMm'
   | 'ledgerRowMm2'
   | 'bays'
+  | 'carried'
   | 'tileMaterial'
   | 'pattern'
   | 'isTurned'
@@ -72,6 +74,7 @@ export function measureSite(site: LaidSite, practice: Practice): SiteFigures {
     fill: levels && fill ? { kind: fill, meanMm: levels.meanMm, areaMm2: levels.areaMm2 } : null,
     ...(ledger ? ledgerFigures(ledger, traced) : { ledgerRunsMm: [], ledgerRowMm2: 0 }),
     bays: kind === 'floor' ? baysOf(traced.region, practice, works) : { limitMm: Infinity, limitMm2: null, joints: [] },
+    carried: carriedRuns(traced),
   };
 }
 
