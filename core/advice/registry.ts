@@ -5,6 +5,7 @@ import { missedWindow } from './rules/job/missedWindow.ts';
 import { mixedLots } from './rules/job/mixedLots.ts';
 import { bayAcross } from './rules/surface/bayAcross.ts';
 import { bayTooLong } from './rules/surface/bayTooLong.ts';
+import { crackUnderneath, cutAlongJoint, narrowMovementJoint } from './rules/surface/carriedJoints.ts';
 import { bedThickness } from './rules/surface/bedThickness.ts';
 import { bothHands } from './rules/surface/bothHands.ts';
 import { cagedIn } from './rules/surface/cagedIn.ts';
@@ -92,6 +93,9 @@ export const ADVICE_RULES = {
   readyMixed,
   bayTooLong,
   bayAcross,
+  cutAlongJoint,
+  narrowMovementJoint,
+  crackUnderneath,
   hardCorner,
   deepBoxes,
   mixedSubstrates,

@@ -1,5 +1,6 @@
 import type { Job } from '../job/job.ts';
 import { PATTERNS } from '../pattern/registry.ts';
+import type { CarriedJoint } from '../surface/carriedJoint.ts';
 import type { Fixture } from '../surface/fixture.ts';
 import type { Product } from '../tile/product.ts';
 import { good, inSheets, laid, measuredAs, withTile, type Provoked } from './provoked.ts';
@@ -86,9 +87,33 @@ const barred = (heightMm: number): Job =>
     { kind: 'floor', zones: { exit: 'left' } },
   );
 
+const CARRIED = 'surfaces.0.measured.carriedJoints';
+
+/** Full tiles from a corner of a floor, and a joint that is carried through; at 906.5 it lies over the third joint from the left. */
+const carried = (joint: Partial<CarriedJoint>): Job =>
+  jobOfOne({
+    ...good,
+    size: [3000, 2400],
+    tile: [298, 298],
+    jointMm: 3,
+    surface: { kind: 'floor', setout: ends },
+    measured: {
+      carriedJoints: [
+        { id: 'm', kind: 'movement', edge: 'left', fromStartMm: 906.5, fromEndMm: 906.5, widthMm: 3, fill: 'sealant', ...joint },
+      ],
+    },
+  });
+
 /** What sets each finding off that is about where pieces come to lie. */
 export const PROVOKED_SETOUT = {
   'advice/sliver': { path: SETOUT, job: wide(1321), beside: wide(1322) },
+  'advice/cut-along-joint': {
+    path: `${CARRIED}.0`,
+    job: carried({ fromStartMm: 900, fromEndMm: 900 }),
+    beside: carried({ fromStartMm: 906.5, fromEndMm: 906.5 }),
+  },
+  'advice/narrow-movement-joint': { path: `${CARRIED}.0.widthMm`, job: carried({ widthMm: 2.5 }), beside: carried({ widthMm: 3 }) },
+  'advice/crack-underneath': { path: `${CARRIED}.0`, job: carried({ kind: 'crack' }), beside: carried({ kind: 'movement' }) },
   'advice/thin-beside': { path: SETOUT, job: tray(622), beside: tray(713) },
   'advice/left-to-joint': { path: SETOUT, job: wide(1223.2), beside: wide(1222.4) },
   'advice/shaved': { path: SETOUT, job: wide(1520), beside: wide(1519) },

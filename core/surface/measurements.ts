@@ -5,14 +5,14 @@ import { checkTitle, wallTitle } from './reconcile/wallTitle.ts';
 export interface Measurement {
   /** Its place in the measured part: keys joined by dots. */
   readonly key: string;
-  readonly of: 'shape' | 'wall' | 'check' | 'doorway' | 'fixture' | 'base' | 'level';
+  readonly of: 'shape' | 'wall' | 'check' | 'doorway' | 'carried' | 'fixture' | 'base' | 'level';
   /** What it is the length of: a field of the shape, a wall, a fixture. */
   readonly name: string;
   readonly mm: number;
 }
 
 /** Every length that was taken with the tape, in the order a person goes round. */
-export function measurementsOf({ shape, doorways, fixtures, base, levels }: Measured): Measurement[] {
+export function measurementsOf({ shape, doorways, fixtures, carriedJoints = [], base, levels }: Measured): Measurement[] {
   return [
     ...shapeLengths(shape),
     ...doorways.flatMap((doorway, k): Measurement[] =>
@@ -25,6 +25,14 @@ export function measurementsOf({ shape, doorways, fixtures, base, levels }: Meas
     ),
     ...fixtures.flatMap(({ name, from }, k): Measurement[] =>
       from.map(({ edge, mm }, m) => ({ key: `fixtures.${k}.from.${m}.mm`, of: 'fixture', name: `${name}, ${edge}`, mm })),
+    ),
+    ...carriedJoints.flatMap((joint, k): Measurement[] =>
+      (['fromStartMm', 'fromEndMm'] as const).map((field) => ({
+        key: `carriedJoints.${k}.${field}`,
+        of: 'carried',
+        name: `${joint.id} ${field}`,
+        mm: joint[field],
+      })),
     ),
     ...(base?.readings ?? []).map(({ alongMm, downMm }, k): Measurement => {
       return { key: `base.readings.${k}.downMm`, of: 'base', name: String(Math.round(alongMm)), mm: downMm };

@@ -62,6 +62,7 @@ export function drawSetout(pdf: PDFKit.PDFDocument, source: SurfaceSource, frame
   trace(planned.traced.outline).stroke();
   pdf.lineWidth(0.8).strokeColor('#111820');
   for (const { ring } of planned.traced.fixtures) trace(ring).stroke();
+  drawCarried(pdf, planned, at, k);
   drawLines(pdf, planned, at);
   writeLabels(new LabelSpace(pdf), source, at, k);
   return scale;
@@ -103,9 +104,31 @@ function drawWaysUp(
   }
 }
 
+/** Movement joints that are carried through, as wide as they are, with their middle in dash and dot. */
+function drawCarried(pdf: PDFKit.PDFDocument, { struck }: SurfaceSource['planned'], at: OnPaper, k: number): void {
+  for (const { joint, ends } of struck.lines) {
+    if (!joint) continue;
+    const [from, to] = ends.map(at);
+    const stroke = (): PDFKit.PDFDocument =>
+      pdf
+        .moveTo(...from)
+        .lineTo(...to)
+        .stroke();
+    pdf.lineWidth(Math.max(LEAST_JOINT, joint.widthMm * k)).strokeColor('#c3ccd4');
+    stroke();
+    pdf.lineWidth(0.9).strokeColor(INK).dash(7, { space: 2 });
+    stroke();
+    pdf.undash();
+  }
+}
+
+/** A movement joint is drawn no thinner, points. */
+const LEAST_JOINT = 2;
+
 function drawLines(pdf: PDFKit.PDFDocument, planned: SurfaceSource['planned'], at: OnPaper): void {
   pdf.lineWidth(1.3).strokeColor('#b8402b').dash(6, { space: 3 });
   for (const { use, ends } of planned.struck.lines) {
+    if (use === 'carried') continue;
     const [from, to] = ends.map(at);
     pdf
       .lineWidth(use === 'control' ? 0.6 : 1.3)

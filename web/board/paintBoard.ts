@@ -10,7 +10,16 @@ import { paintArrows } from './paintArrows.ts';
 import { paintFixturePlaces } from './paintFixturePlaces.ts';
 import { paintChosen, paintHatching, paintLabel, paintStrips, paintTicks } from './paintCuts.ts';
 import { paintFixtureNames, paintFixtures, placeFixtureNames } from './paintFixtures.ts';
-import { paintChalkLines, paintEdgeLengths, paintEdges, paintEndCuts, paintPins, paintTapes } from './paintSurroundings.ts';
+import {
+  paintCarried,
+  paintChalkLines,
+  paintEdgeLengths,
+  paintEdges,
+  paintEndCuts,
+  paintPins,
+  paintStart,
+  paintTapes,
+} from './paintSurroundings.ts';
 import { paintSheets } from './paintSheets.ts';
 import { paintZones } from './paintZones.ts';
 import { paintFixedFields, paintTiles, type Brush, type TileLook } from './paintTiles.ts';
@@ -58,6 +67,7 @@ export function paintBoard(brush: Brush, content: BoardContent): void {
   const look = { faces, finished: show === 'finished' };
   if (content.sliding) paintFixedFields(brush, drawing, look);
   else paintGround(brush, content, look);
+  if (show !== 'finished') paintCarried(brush, drawing);
   paintFixtures(brush, drawing);
   if (toCut && WITH_STRIPS.has(show)) paintStrips(brush, toCut);
   paintEdges(brush, drawing, content.chosenEdge);
@@ -69,7 +79,12 @@ export function paintBoard(brush: Brush, content: BoardContent): void {
   paintFixtureNames(brush, names);
   if (show === 'lines') {
     paintChalkLines(brush, drawing);
-    paintTapes(brush, drawing, content.tape);
+    paintTapes(
+      brush,
+      drawing.struck.lines.filter(({ use }) => use !== 'control'),
+      content.tape,
+    );
+    paintStart(brush, drawing);
   }
   if (show === 'setout') {
     paintChalkLines(brush, drawing);
@@ -80,6 +95,13 @@ export function paintBoard(brush: Brush, content: BoardContent): void {
   if (show === 'measures') {
     if (content.measure) paintMeasures(brush, drawing, content.measure, content.tape);
     paintEdgeLengths(brush, drawing, content.tape);
-    if (content.measure?.part === 'fixtures') paintFixturePlaces(brush, drawing, content.tape);
+    if (content.measure?.part === 'fixtures') {
+      paintFixturePlaces(brush, drawing, content.tape);
+      paintTapes(
+        brush,
+        drawing.struck.lines.filter(({ joint }) => joint),
+        content.tape,
+      );
+    }
   }
 }

@@ -3,6 +3,7 @@ import { beyondStrips } from '@azulejo/core/cuts/strips/beyondStrips';
 import { add, distance, quarterTurn, scale, subtract, unit, type Point } from '@azulejo/core/geometry/point';
 import type { Drawing } from '@azulejo/core/plan/planned';
 import { edgeDimensions } from '@azulejo/core/setout/edges/edgeDimensions';
+import type { StruckLine } from '@azulejo/core/setout/lines/struckLine';
 import type { Edge } from '@azulejo/core/surface/edge';
 import { formatLength } from '@azulejo/core/units/formatLength';
 import type { Tape } from '@azulejo/core/units/tape';
@@ -62,12 +63,37 @@ function strokeRun({ context, view }: Brush, run: readonly Edge[], outPx: number
   context.stroke();
 }
 
+/** Movement joints that are carried through: clear of tile, as wide as they are, with their middle in dash and dot. */
+export function paintCarried({ context, palette, view }: Brush, { struck }: Drawing): void {
+  for (const { joint, ends } of struck.lines) {
+    if (!joint) continue;
+    const [[x1, y1], [x2, y2]] = ends.map((end) => toScreen(view, end));
+    const stroke = (width: number, colour: string, dash: number[]): void => {
+      context.setLineDash(dash);
+      context.lineWidth = width;
+      context.strokeStyle = colour;
+      context.beginPath();
+      context.moveTo(x1, y1);
+      context.lineTo(x2, y2);
+      context.stroke();
+    };
+    context.lineCap = 'butt';
+    stroke(Math.max(CARRIED_PX, joint.widthMm * view.scale), joint.fill === 'profile' ? palette.profile : palette.ground, []);
+    stroke(1.5, palette.outline, [14, 4, 3, 4]);
+  }
+  context.setLineDash([]);
+}
+
+/** A joint that is carried through is drawn no thinner, px. */
+const CARRIED_PX = 4;
+
 /** The lines to strike, as chalk. */
 export function paintChalkLines(brush: Brush, { struck }: Drawing): void {
   const { context, palette, view } = brush;
   context.setLineDash([12, 5]);
   context.strokeStyle = palette.chalk;
   for (const { use, ends } of struck.lines) {
+    if (use === 'carried') continue;
     const [[x1, y1], [x2, y2]] = ends.map((end) => toScreen(view, end));
     context.lineWidth = { first: 2.5, second: 1.5, control: 1 }[use];
     context.beginPath();
@@ -78,13 +104,12 @@ export function paintChalkLines(brush: Brush, { struck }: Drawing): void {
   context.setLineDash([]);
 }
 
-/** The tapes that put the lines in their places, with their figures, and where the first tile goes. */
-export function paintTapes(brush: Brush, { struck }: Drawing, tape: Tape): void {
+/** The tapes that put lines in their places, with their figures. */
+export function paintTapes(brush: Brush, lines: readonly StruckLine[], tape: Tape): void {
   const { context, palette, view } = brush;
   context.strokeStyle = palette.dimension;
   context.lineWidth = 1.5;
-  for (const { use, tapes } of struck.lines) {
-    if (use === 'control') continue;
+  for (const { tapes } of lines) {
     for (const measure of tapes) {
       const [x, y] = toScreen(view, measure.at);
       const foot = measure.by === 'square' ? toScreen(view, measure.foot) : [x, y];
@@ -96,6 +121,10 @@ export function paintTapes(brush: Brush, { struck }: Drawing, tape: Tape): void 
       writeOver(brush, formatLength(measure.mm, tape), [foot[0] + 0.8 * (x - foot[0]), foot[1] + 0.8 * (y - foot[1])]);
     }
   }
+}
+
+/** Where the first tile goes, and which way the work goes from there. */
+export function paintStart({ context, palette, view }: Brush, { struck }: Drawing): void {
   if (!struck.start) return;
   const [x, y] = toScreen(view, struck.start.at);
   context.fillStyle = palette.chalk;

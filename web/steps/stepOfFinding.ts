@@ -19,6 +19,7 @@ const MEASURED: Readonly<Partial<Record<keyof Surface['measured'], readonly [Mea
   again: ['shape', 'Measure them'],
   fixtures: ['fixtures', 'Look at it'],
   doorways: ['fixtures', 'Look at it'],
+  carriedJoints: ['fixtures', 'Look at the joint'],
   roles: ['edges', 'Change the edge'],
 };
 

@@ -67,6 +67,11 @@ export const FINDING_CHECKS: Readonly<Record<string, Check>> = {
     const lines = plan.beside.filter(({ id }) => ids.some((own) => id.startsWith(own))).flatMap(({ cuts }) => cuts.map(({ edge }) => edge));
     return (lines.length > 40 || isCutTo([...new Set(lines)], pieces, cutMm)) && isNarrow(cutMm, pieces);
   },
+  'advice/cut-along-joint': ({ count, cutMm }, { surface, plan, pieces }) => {
+    const ids = (surface.measured.carriedJoints ?? []).flatMap(({ id }) => [`${id}-below`, `${id}-above`]);
+    const lines = plan.beside.filter(({ id }) => ids.includes(id)).flatMap(({ cuts }) => cuts.map(({ edge }) => edge));
+    return count <= lines.length && isCutTo([...new Set(lines)], pieces, cutMm);
+  },
   'advice/left-to-joint': ({ count, widestMm }, { plan }) => {
     const lost = plan.fields.flatMap(({ layout }) => layout.dropped.map(([outer]) => Math.min(...sides(outer))));
     return lost.filter((mm) => mm >= 0.9).length >= count && widestMm < 2 && lost.some((mm) => mm >= widestMm - 0.1);
@@ -141,7 +146,7 @@ export const FINDING_CHECKS: Readonly<Record<string, Check>> = {
     return near(Math.max(spread('widthMm'), spread('heightMm')), rangeMm, 1e-6) && jointMm < 3 * rangeMm;
   },
   'advice/bay-too-long': ({ longestMm, limitMm }, { plan }) =>
-    near(Math.max(...sides(plan.traced.region.flat(2))), longestMm, 0.1) && longestMm > limitMm,
+    near(Math.max(...plan.traced.region.flatMap(([outer]) => sides(outer))), longestMm, 0.1) && longestMm > limitMm,
   'advice/deep-boxes': ({ count, deepMm }, { surface, plan }) =>
     surface.measured.fixtures.filter(({ kind, tiledUnder }) => ['socket', 'doubleSocket', 'switch'].includes(kind) && !tiledUnder)
       .length === count && deepMm > Math.max(...plan.figures.tiles.map(() => plan.figures.thicknessMm)),

@@ -3,11 +3,20 @@ import type { Ledger } from '../../setout/lines/ledger.ts';
 import type { LineTape } from '../../setout/lines/lineTapes.ts';
 import type { StruckLines } from '../../setout/lines/strikeLines.ts';
 import type { StruckLine } from '../../setout/lines/struckLine.ts';
+import type { CarriedJoint } from '../../surface/carriedJoint.ts';
 import type { WorkStart } from '../../setout/lines/workStart.ts';
 import { formatLength, formatLengthWithUnit } from '../../units/formatLength.ts';
 import { marked, type Tape } from '../../units/tape.ts';
 import type { ThingNames } from '../thingNames.ts';
 import { edgeInWords, SIDE_NAMES } from './names.ts';
+
+/** What is carried through, as it is called where it is marked. */
+const CARRIED_NAMES: Readonly<Record<CarriedJoint['kind'], string>> = {
+  movement: 'Bewegungsfuge',
+  crack: 'Fuge über dem Riss',
+  change: 'Fuge über dem Wechsel des Untergrunds',
+  bay: 'Feldbegrenzungsfuge',
+};
 
 /** Lines this near to level or upright need no angle, degrees. */
 const STRAIGHT_DEG = 3;
@@ -72,9 +81,10 @@ function describeLine(line: StruckLine, names: ThingNames, tape: Tape): string {
   return `${name}: ${measure(a, names, tape)} ${heldAt(a, low, tape)}; ${measure(b, names, tape)} ${heldAt(b, high, tape)}.`;
 }
 
-function lineName({ use, alongCourses, courses, deg }: StruckLine, tape: Tape): string {
+function lineName({ use, alongCourses, courses, deg, joint }: StruckLine, tape: Tape): string {
   const off = Math.abs(deg - 90 * Math.round(deg / 90));
   const slant = off > STRAIGHT_DEG ? ` in ${marked((Math.round(deg * 10) / 10).toString(), tape)}°` : '';
+  if (joint) return `${CARRIED_NAMES[joint.kind]}, die Mitte von ${formatLengthWithUnit(joint.widthMm, tape)}${slant}`;
   if (use === 'second') return `Linie der zweiten Reihe${slant}`;
   if (use === 'control') return `Kontrolllinie${slant}, ${Math.abs(courses)} Reihen ${courses > 0 ? 'weiter' : 'zurück'}`;
   return `${alongCourses ? 'Reihenlinie' : 'Querlinie'}${slant}`;

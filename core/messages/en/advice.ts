@@ -25,6 +25,14 @@ const about = (length: string): string => (/^(about|less)\b/.test(length) ? leng
 /** So little of a length; one that the tape can't show says so itself. */
 const only = (length: string): string => (length.startsWith('less') ? length : `only ${length}`);
 
+/** What a movement joint is carried through for. */
+const CARRIED_THINGS: Readonly<Record<string, string>> = {
+  movement: 'movement joint',
+  crack: 'crack',
+  change: 'change of ground',
+  bay: 'joint between the bays',
+};
+
 /** Said where the start in force is the best of those that were tried. */
 const NO_BETTER = 'Of all starts this one was weighed best: another tile, another joint or a wider trim would help.';
 
@@ -139,6 +147,11 @@ export const ADVICE_WORDS = {
       }[String(why)] ?? 'here there is little'
     }: take a powder.`,
   'advice/membrane-mortar': () => 'Waterproofing and mortar have to suit each other: name both in the order, with their data sheets.',
+  'advice/cut-along-joint': ({ kind, count, cutMm }, _length, read) =>
+    `No tile joint lies over the ${CARRIED_THINGS[String(kind)] ?? 'joint'}: ${plural(count, 'piece is', 'pieces are')} cut along it, the narrowest ${read(cutMm)}.`,
+  'advice/narrow-movement-joint': ({ widthMm, jointMm }, length) =>
+    `The movement joint is ${length(widthMm)} wide, the tile joint ${length(jointMm)}: make it as wide at least.`,
+  'advice/crack-underneath': () => 'A crack runs under this floor: have it looked at before you tile over it.',
   'advice/bay-too-long': ({ count, limitMm, longestMm }, _length, _read, run) =>
     `This floor is ${run(longestMm)} long, a bay ${run(limitMm)} at most: ${plural(count, 'a movement joint is', 'movement joints are')} planned.`,
   'advice/bay-too-large': ({ count, limitM2 }) =>
@@ -215,6 +228,10 @@ const ADVICE_REASONS: Readonly<Partial<Record<AdviceCode, FindingWords>>> = {
   'advice/bed-thin': () => 'Too little mortar leaves hollows; its data sheet decides.',
   'advice/bed-thick': () => 'Mortar comes up through the joints; its data sheet decides.',
   'advice/membrane-mortar': () => 'Not every mortar holds on every membrane: take those that their makers name together.',
+  'advice/cut-along-joint': () => 'To have a joint there, pin one under Set out, Pins; the end cuts change with it.',
+  'advice/narrow-movement-joint': () => 'Grout beside it would take up the movement, and crack.',
+  'advice/crack-underneath': () =>
+    'One that still moves, or stands higher on one side, is for whoever answers for the building. A joint over it helps only where it opens and closes.',
   'advice/bay-too-long': () =>
     'Carry it through the tiles where it falls on a joint, and over every joint of the ground. Check the standard in force.',
   'advice/bay-too-large': () =>
@@ -269,6 +286,7 @@ const MENDS: Readonly<Record<string, (value: string) => string>> = {
   'advice/ready-mixed': () => 'Take it from the bag',
   'advice/hard-corner': () => 'Make it sealant',
   'advice/fill-thin': (value) => `Make it ${value} over the highest spot`,
+  'advice/narrow-movement-joint': (value) => `Make it ${value} wide`,
   'advice/tight-pipe': (value) => `Leave ${value}`,
   'advice/not-primed': () => 'Prime it',
   'advice/wet-open': () => 'Plan waterproofing',

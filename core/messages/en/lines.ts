@@ -3,6 +3,7 @@ import type { LineTape } from '../../setout/lines/lineTapes.ts';
 import type { StruckLines } from '../../setout/lines/strikeLines.ts';
 import type { StruckLine } from '../../setout/lines/struckLine.ts';
 import type { WorkStart } from '../../setout/lines/workStart.ts';
+import type { CarriedJoint } from '../../surface/carriedJoint.ts';
 import type { Repeat } from '../../pattern/repeat.ts';
 import { rodFrame } from '../../setout/lines/gaugeRod.ts';
 import type { Axis } from '../../setout/choice/axisPlacement.ts';
@@ -10,6 +11,14 @@ import { formatLength, formatLengthWithUnit } from '../../units/formatLength.ts'
 import type { Tape } from '../../units/tape.ts';
 import { edgeInWords } from './names.ts';
 import type { ThingNames } from '../thingNames.ts';
+
+/** What is carried through, as it is called where it is marked. */
+export const CARRIED_NAMES: Readonly<Record<CarriedJoint['kind'], string>> = {
+  movement: 'Movement joint',
+  crack: 'Joint over the crack',
+  change: 'Joint over the change of ground',
+  bay: 'Movement joint between bays',
+};
 
 /** Lines this near to level or upright need no angle, degrees. */
 const STRAIGHT_DEG = 3;
@@ -74,7 +83,7 @@ function cornerOf([dx, dy]: readonly [number, number]): string {
 export function describeLine(line: StruckLine, names: ThingNames, tape: Tape): string {
   const [a, b] = line.tapes;
   const [low, high] = endNames(line);
-  const name = lineName(line);
+  const name = lineName(line, tape);
   if (a.by === 'square' && b.by === 'square' && a.id === b.id && a.from === b.from) {
     const [first, last] = [a, b].map(({ mm }) => formatLength(mm, tape));
     const measures = first === last ? `${first} at both ends` : `${first} ${heldAt(a, low, tape)}, ${last} ${heldAt(b, high, tape)}`;
@@ -83,9 +92,10 @@ export function describeLine(line: StruckLine, names: ThingNames, tape: Tape): s
   return `${name}: ${measure(a, names, tape)} ${heldAt(a, low, tape)}; ${measure(b, names, tape)} ${heldAt(b, high, tape)}.`;
 }
 
-function lineName({ use, alongCourses, courses, deg }: StruckLine): string {
+function lineName({ use, alongCourses, courses, deg, joint }: StruckLine, tape: Tape): string {
   const off = Math.abs(deg - 90 * Math.round(deg / 90));
   const slant = off > STRAIGHT_DEG ? ` at ${(Math.round(deg * 10) / 10).toString()}°` : '';
+  if (joint) return `${CARRIED_NAMES[joint.kind]}, the middle of ${formatLengthWithUnit(joint.widthMm, tape)}${slant}`;
   if (use === 'second') return `Second-course line${slant}`;
   if (use === 'control') return `Control line${slant}, ${Math.abs(courses)} courses ${courses > 0 ? 'on' : 'back'}`;
   return `${alongCourses ? 'Course line' : 'Cross line'}${slant}`;

@@ -1,3 +1,4 @@
+import { CARRIED_NAMES } from './lines.ts';
 import { edgeName } from './names.ts';
 import { SHAPE_FIELDS } from './shapes.ts';
 import type { Measurement } from '../../surface/measurements.ts';
@@ -24,6 +25,11 @@ export function measurementTitle({ key, of, name }: Measurement, measured: Measu
       return `Corner to corner, ${name}`;
     case 'doorway':
       return `${measured.doorways[Number(steps[1])]?.id ?? ''}, ${DOORWAY_FIELDS[steps[2]] ?? steps[2]}`;
+    case 'carried': {
+      const joint = measured.carriedJoints?.[Number(steps[1])];
+      if (!joint) return name;
+      return `${CARRIED_NAMES[joint.kind]} from ${edgeName(joint.edge)}, ${steps[2] === 'fromStartMm' ? 'where it starts' : 'where it ends'}`;
+    }
     case 'fixture': {
       const fixture = measured.fixtures[Number(steps[1])];
       return `${fixture.name} from ${edgeName(fixture.from[Number(steps[3])].edge)}`;

@@ -1,8 +1,9 @@
 import { ROUNDED_OFTEN, ROUNDING } from '../../tolerances.ts';
-import { dot, motion, type Point } from '../../geometry/point.ts';
+import { dot, motion, quarterTurn, type Point } from '../../geometry/point.ts';
 import { boxRing, type Ring } from '../../geometry/ring.ts';
 import { cellShift, unitOf, type Repeat } from '../../pattern/repeat.ts';
 import { largestTriangle, type SquareTriangle } from '../../surface/squareTriangle.ts';
+import type { CarriedLine } from '../../surface/carriedJoint.ts';
 import type { Traced } from '../../surface/traceSurface.ts';
 import type { Field } from '../fields/field.ts';
 import { ranUpright } from './gaugeRod.ts';
@@ -33,7 +34,7 @@ const FEWEST_COURSES = 3;
 
 /**
  * The lines nearest the middle of the field that pieces are laid to: one along the courses, one square to it, for a
- * shifted course a second one, and control lines. `partMm` is what a handy triangle is made of: 100 mm or 6 in.
+ * shifted course a second one, and control lines; before them all where movement joints are carried through. `partMm` is what a handy triangle is made of: 100 mm or 6 in.
  */
 export function strikeLines(fields: readonly Field[], surface: Traced, partMm: number): StruckLines {
   const [{ layout }] = fields;
@@ -54,7 +55,9 @@ export function strikeLines(fields: readonly Field[], surface: Traced, partMm: n
   const [along, level] = found ? [found.along, found.line] : [middle, null];
   const every = Math.max(FEWEST_COURSES, Math.floor(CONTROL_MM / along.stepMm));
   const controls = CONTROLS.map((k) => lineAt(surface, along, { use: 'control', alongCourses: true, courses: k * every }));
-  const lines = [first, second, level, ...controls].filter((line) => line !== null);
+  const lines = [...surface.carried.map((line) => lineAlong(surface, line)), first, second, level, ...controls].filter(
+    (line) => line !== null,
+  );
   return {
     lines,
     square: first && level ? squareCheck(first, level, partMm) : null,
@@ -153,13 +156,25 @@ function lineAt(
   // A control line at the very edge checks nothing.
   const reach = surface.outline.map((p) => dot(p, normal));
   if (what.use === 'control' && (at < Math.min(...reach) + 1.5 * stepMm || at > Math.max(...reach) - 1.5 * stepMm)) return null;
-  const met = meetings(surface.edges, way, at);
+  const place = placeOf(surface, way, at);
+  return place && { ...what, ...place };
+}
+
+/** A line runs from where it first meets the outline to where it last does; null where it meets none. */
+function placeOf(surface: Traced, way: Point, offset: number): Pick<StruckLine, 'deg' | 'ends' | 'tapes'> | null {
+  const met = meetings(surface.edges, way, offset);
   if (met.length < 2) return null;
   const [low, high] = [met[0], met[met.length - 1]].sort((a, b) =>
     Math.abs(way[0]) > Math.abs(way[1]) ? a.at[0] - b.at[0] : a.at[1] - b.at[1],
   );
   const deg = ((Math.atan2(way[1], way[0]) * 180) / Math.PI + 360) % 180;
-  return { ...what, deg: deg > 180 - ROUNDING ? 0 : deg, ends: [low.at, high.at], tapes: tapesTo(surface, low, high) };
+  return { deg: deg > 180 - ROUNDING ? 0 : deg, ends: [low.at, high.at], tapes: tapesTo(surface, low, high) };
+}
+
+/** The middle of a movement joint that is carried through. */
+function lineAlong(surface: Traced, { joint, at, way }: CarriedLine): StruckLine | null {
+  const place = placeOf(surface, way, dot(at, quarterTurn(way)));
+  return place && { use: 'carried', joint, alongCourses: false, courses: 0, ...place };
 }
 
 /** Legs along the two first lines from where they cross, as long as they have room for. */

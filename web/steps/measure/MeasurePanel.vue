@@ -9,6 +9,7 @@ import { MEASURE_PARTS, useBoardStore } from '../../stores/boardStore.ts';
 import { useEditSurface } from '../useEditSurface.ts';
 import AgainList from './AgainList.vue';
 import AroundPanel from './around/AroundPanel.vue';
+import CarriedList from './CarriedList.vue';
 import DoorwayList from './DoorwayList.vue';
 import EdgePanel from './EdgePanel.vue';
 import FixtureList from './FixtureList.vue';
@@ -37,6 +38,7 @@ const setSystem = (system: string): void => {
   <template v-else-if="board.measurePart === 'fixtures'">
     <FixtureList :surface="surface" :plan="plan" />
     <DoorwayList :surface="surface" />
+    <CarriedList :surface="surface" />
   </template>
   <LevelsPanel v-else-if="board.measurePart === 'levels'" :surface="surface" :product="product" :plan="plan" />
   <template v-else>

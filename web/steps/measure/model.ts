@@ -1,9 +1,10 @@
-import { distance } from '@azulejo/core/geometry/point';
+import { distance, dot, quarterTurn, subtract, unit } from '@azulejo/core/geometry/point';
 import { boxOf } from '@azulejo/core/geometry/ring';
 import type { Job, Surface } from '@azulejo/core/job/job';
 import { edgeName } from '@azulejo/core/messages/en/names';
 import type { SurfacePlan } from '@azulejo/core/plan/planned';
 import type { Doorway } from '@azulejo/core/surface/doorway';
+import { CARRIED_MM, type CarriedJoint } from '@azulejo/core/surface/carriedJoint';
 import type { EdgeRole } from '@azulejo/core/surface/edge';
 import { fixtureSize, lineOfEdge, measuresAt, placeFixture, type Fixture } from '@azulejo/core/surface/fixture';
 import type { Levels } from '@azulejo/core/surface/levels/levels';
@@ -83,6 +84,23 @@ export const startDoorway = ({ id, lengthMm }: OpenableWall, others: readonly Do
   widthMm: Math.round(Math.min(800, lengthMm * 0.5)),
   depthMm: 60,
 });
+
+/** A movement joint to begin with: along the first wall, in the middle of the surface. */
+export function startCarried({ id }: Pick<OpenableWall, 'id'>, shape: Shape, others: readonly CarriedJoint[]): CarriedJoint {
+  const { ring, edgeIds } = outlineOf(shape);
+  const k = edgeIds.indexOf(id);
+  const inward = quarterTurn(unit(subtract(ring[(k + 1) % ring.length], ring[k])));
+  const middle = Math.round(Math.max(...ring.map((p) => dot(subtract(p, ring[k]), inward))) / 2);
+  return {
+    id: nextId('joint', others),
+    kind: 'movement',
+    edge: id,
+    fromStartMm: middle,
+    fromEndMm: middle,
+    widthMm: CARRIED_MM,
+    fill: 'sealant',
+  };
+}
 
 type Reading = Levels['readings'][number];
 
