@@ -79,6 +79,40 @@ test('five sockets in a row: those that would stand outside are refused, then al
   ]);
 });
 
+test('a movement joint goes on through the tiles: drawn, marked, sealed, refused where there is no floor, and closed with a profile', async ({
+  page,
+}) => {
+  await start(page, 'Rectangle');
+  await fill(page, 'Left to right', '4000');
+  await page.getByLabel('Name', { exact: true }).fill('Store floor');
+  await page.getByLabel('Bottom to top', { exact: true }).fill('3000');
+  await page.getByRole('button', { name: 'Set it out' }).click();
+  await toMeasure(page);
+  await part(page, 'Fixtures');
+  await page.getByRole('button', { name: 'Joint through the tiles' }).click();
+  await choose(page, 'Measured from', 'left');
+  await fill(page, 'In from that edge', '4200');
+  await expect(page.getByText('This joint runs outside the surface. Expected less than 4000 mm from the left edge')).toBeVisible();
+  await expect(page.getByLabel('In from that edge')).toHaveValue('4200');
+  await fill(page, 'In from that edge', '1733');
+  await page.getByLabel('Width', { exact: true }).last().fill('8');
+  await page.getByLabel('Width', { exact: true }).last().press('Enter');
+  await page.getByRole('button', { name: 'Joint through the tiles' }).click();
+  await page.getByRole('combobox', { name: 'Under it lies' }).last().click();
+  await page.getByRole('option', { name: 'crack', exact: true }).click();
+  await expect(page.getByText('A crack runs under this floor: have it looked at before you tile over it.')).toBeVisible();
+  await page.getByRole('button', { name: 'Remove this joint' }).last().click();
+  await saved(page);
+  const { measured } = surfaceNamed(await storedJob(page), 'Store floor');
+  expect(measured.carriedJoints).toMatchObject([{ kind: 'movement', edge: 'left', fromStartMm: 1733, fromEndMm: 1733, widthMm: 8 }]);
+  await choose(page, 'Closed with', 'profile');
+  await page.getByRole('navigation', { name: 'Steps' }).getByRole('link', { name: 'Set out' }).click();
+  await page.getByRole('button', { name: 'Lines', exact: true }).click();
+  await expect(page.getByText('Movement joint, the middle of 8 mm: 1733 at both ends, from the left edge.')).toBeVisible();
+  await page.getByRole('navigation', { name: 'Steps' }).getByRole('link', { name: 'Order' }).click();
+  await expect(page.getByText('Movement-joint profile').first()).toBeVisible();
+});
+
 test('a round counter with a sink that is dragged into place', async ({ page }) => {
   await start(page, 'Rectangle', 'Countertop');
   await fill(page, 'Left to right', '1.8 m');

@@ -87,7 +87,7 @@ test('a shower wall on a ledger: from the centre line to the bottom row, a day l
   await open(page, 'shower/days', () => page.getByText('Day by day'));
   const inOrder = [
     'Cutting',
-    'Edge trims',
+    'Trims and profiles',
     'Fixing the ledger',
     'Laying',
     'Taking the ledger off',
@@ -208,5 +208,5 @@ test('five risers that all measure differently: each by itself, one place to wor
   await expect(row(page, 'Edge profile')).toContainText('3 bars of 2.5 m');
   await expect(page.getByText('Ledger board')).toHaveCount(0);
   await open(page, 'stair/days', () => page.getByText('Day by day'));
-  expect(await works(page)).toEqual(['Priming', 'Setting out', 'Cutting', 'Edge trims', 'Laying', 'Grouting and washing', 'Sealant']);
+  expect(await works(page)).toEqual(['Priming', 'Setting out', 'Cutting', 'Trims and profiles', 'Laying', 'Grouting and washing', 'Sealant']);
 });

@@ -1,3 +1,4 @@
+import { movementProfiles } from '../takeoff/works/carriedRuns.ts';
 import { PATTERNS } from '../pattern/registry.ts';
 import { SUCTION } from '../takeoff/materials/primer.ts';
 import type { SurfaceFigures } from '../takeoff/figures.ts';
@@ -30,6 +31,8 @@ export interface TaskKind {
 
 const m2 = ({ areaMm2 }: SurfaceFigures): number => areaMm2 / 1e6;
 const when = (does: boolean, amount: number): number => (does ? amount : 0);
+const movementM = (s: SurfaceFigures): number => movementProfiles(s).reduce((sum, { lengthMm }) => sum + lengthMm, 0) / 1000;
+
 const runOf = ({ trims }: SurfaceFigures, ...wanted: readonly string[]): number =>
   trims.filter(({ trim }) => wanted.includes(trim)).reduce((sum, { runsMm }) => sum + runsMm.reduce((all, mm) => all + mm, 0), 0) / 1000;
 
@@ -73,7 +76,7 @@ export const TASKS = {
   },
   setOut: { unit: 'surface', pace: 2, amount: () => 1, slower: (s) => Math.min(3, 0.4 + m2(s) / 12) },
   cut: { unit: 'minutes', pace: 60, amount: ({ cutMinutes }) => cutMinutes },
-  trim: { unit: 'm', pace: 6, amount: (s) => runOf(s, 'profile', 'nosing') },
+  trim: { unit: 'm', pace: 6, amount: (s) => runOf(s, 'profile', 'nosing') + movementM(s) },
   ledger: { unit: 'm', pace: 6, amount: ledgerM },
   lay: { unit: 'm2', pace: LAYING_M2, amount: (s) => m2(s) - s.ledgerRowMm2 / 1e6, slower: layingSlower, leastHours: 0.25 },
   ledgerOff: { unit: 'm', pace: 15, amount: ledgerM },

@@ -26,7 +26,7 @@ test.each<[EndCuts, string]>([
 ])('ends read as they are: %j', (cuts, words) => expect(describeEnds(cuts, 'x', METRIC_TAPE)).toBe(words));
 
 describe('a reason is said in one breath', () => {
-  const names = { edges: { a: 'A–B' }, fixtures: { w: 'Window' } };
+  const names = { edges: { a: 'A–B' }, carried: {}, fixtures: { w: 'Window' } };
   const along = (id: string, over: Partial<Along> = {}): Along => ({ id, kind: 'edge', role: 'wall', seen: 1, ...over });
   const reasons = (gain: Statement, cost: Statement | null = null, over: Partial<Reasons> = {}): Reasons => ({
     gain,

@@ -52,9 +52,11 @@ export interface Traced {
   readonly frame: Ring;
   /** The outline less its perimeter gaps. */
   readonly field: readonly Polygon[];
+  /** What is tiled and trodden on: the field less fixtures and their clearance. */
+  readonly floor: readonly Polygon[];
   /** Movement joints that are carried through, each as wide as it is. */
   readonly carried: readonly CarriedLine[];
-  /** Where tile may lie: the field less fixtures and their clearance, and the joints that are carried through. */
+  /** Where tile may lie: the floor less the joints that are carried through. */
   readonly region: readonly Polygon[];
 }
 
@@ -83,10 +85,10 @@ export function traceSurface(measured: Measured): Traced {
   const frame = frameOf(shape, gapOf);
   const fixtures = traceFixtures(measured.fixtures, outlineOf(measured.shape));
   const carried = (measured.carriedJoints ?? []).flatMap((joint) => carriedLine(outlineOf(measured.shape), joint) ?? []);
-  const holes = [
-    ...fixtures.filter(({ fixture }) => !fixture.tiledUnder).map(({ clearRing }): Polygon => [clearRing]),
-    ...carried.map(({ strip }): Polygon => [strip]),
-  ];
+  const floor = without(
+    field,
+    fixtures.filter(({ fixture }) => !fixture.tiledUnder).map(({ clearRing }) => clearRing),
+  );
   return {
     edges,
     names: shape.names ?? {},
@@ -103,9 +105,16 @@ export function traceSurface(measured: Measured): Traced {
     })),
     field,
     carried,
-    region: holes.reduce<readonly Polygon[]>((region, hole) => difference(region, [hole]), field),
+    floor,
+    region: without(
+      floor,
+      carried.map(({ strip }) => strip),
+    ),
   };
 }
+
+const without = (region: readonly Polygon[], rings: readonly Ring[]): readonly Polygon[] =>
+  rings.reduce<readonly Polygon[]>((rest, ring) => difference(rest, [[ring]]), region);
 
 /** Fixtures whose measures lead nowhere are left out; checkMeasured refuses them. */
 function traceFixtures(fixtures: readonly Fixture[], { ring, edgeIds }: NamedRing): TracedFixture[] {

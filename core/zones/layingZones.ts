@@ -76,8 +76,9 @@ const NEAR_SQUARE_DEG = 20;
 export function layingZones(surface: ZonedSurface, areaM2: number): LayingZones {
   const { kind, traced, layout, zones: choice = {} } = surface;
   const frame = motion(frameTurn(layout.placement.turnDeg), [0, 0]);
-  const region = traced.region.map((polygon) => mapPolygon(polygon, frame.unturn));
-  if (polygonsArea(region) < 1) return { zones: [], way: wayOf(kind), exits: [], exitIsGuessed: false };
+  // One walks over a movement joint: it parts no zone.
+  const region = traced.floor.map((polygon) => mapPolygon(polygon, frame.unturn));
+  if (polygonsArea(traced.region) < 1) return { zones: [], way: wayOf(kind), exits: [], exitIsGuessed: false };
   const size = { reachMm: choice.reachMm ?? USUAL_REACH_MM, areaM2: choice.areaM2 ?? areaM2 };
   const partIn = (own: readonly Polygon[]): Parts => partsOf(own, gridOf(own, layout, frame, size));
   const { parts, partAt, below } = partedAtLedger(region, surface.ledger?.atMm ?? null, frame, partIn);
@@ -102,7 +103,7 @@ export function layingZones(surface: ZonedSurface, areaM2: number): LayingZones 
   if (below.size > 0 && order.every((k, turn) => !below.has(k) || counts[turn].laidMm2 === 0))
     return layingZones({ ...surface, ledger: null }, areaM2);
   const laid = counts.reduce((sum, { laidMm2 }) => sum + laidMm2, 0);
-  const all = polygonsArea(region);
+  const all = polygonsArea(traced.region);
   const areas = counts.map(({ laidMm2 }, turn) => (laid > 0 ? (all * laidMm2) / laid : parts[order[turn]].areaMm2));
   return {
     zones: order.map((k, turn): LayingZone => {

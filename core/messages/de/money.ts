@@ -16,7 +16,7 @@ export const TASK_NAMES: Readonly<Record<TaskId, string>> = {
   ledgerOff: 'Ansetzlatte abnehmen',
   bottomRow: 'Unterste Reihe',
   edging: 'Geflieste Kanten',
-  trim: 'Abschlussprofile',
+  trim: 'Profile',
   strips: 'Streifen aus Fliesen',
   skirting: 'Sockel',
   sealTile: 'Fliesen imprägnieren',

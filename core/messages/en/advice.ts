@@ -10,6 +10,7 @@ import { describeIssue } from './issues.ts';
 import type { TaskId } from '../../labour/tasks.ts';
 import { missedWords } from './programme.ts';
 import { patternName } from './patterns.ts';
+import { CARRIED_THINGS } from './lines.ts';
 import { edgeInWords } from './names.ts';
 import { SUBSTRATE_NAMES } from './works.ts';
 
@@ -25,13 +26,8 @@ const about = (length: string): string => (/^(about|less)\b/.test(length) ? leng
 /** So little of a length; one that the tape can't show says so itself. */
 const only = (length: string): string => (length.startsWith('less') ? length : `only ${length}`);
 
-/** What a movement joint is carried through for. */
-const CARRIED_THINGS: Readonly<Record<string, string>> = {
-  movement: 'movement joint',
-  crack: 'crack',
-  change: 'change of ground',
-  bay: 'joint between the bays',
-};
+const carriedThing = (kind: number | string | undefined): string =>
+  (CARRIED_THINGS as Readonly<Record<string, string>>)[String(kind)] ?? 'joint';
 
 /** Said where the start in force is the best of those that were tried. */
 const NO_BETTER = 'Of all starts this one was weighed best: another tile, another joint or a wider trim would help.';
@@ -148,7 +144,7 @@ export const ADVICE_WORDS = {
     }: take a powder.`,
   'advice/membrane-mortar': () => 'Waterproofing and mortar have to suit each other: name both in the order, with their data sheets.',
   'advice/cut-along-joint': ({ kind, count, cutMm }, _length, read) =>
-    `No tile joint lies over the ${CARRIED_THINGS[String(kind)] ?? 'joint'}: ${plural(count, 'piece is', 'pieces are')} cut along it, the narrowest ${read(cutMm)}.`,
+    `No tile joint lies over the ${carriedThing(kind)}: ${plural(count, 'piece is', 'pieces are')} cut along it, the narrowest ${read(cutMm)}.`,
   'advice/narrow-movement-joint': ({ widthMm, jointMm }, length) =>
     `The movement joint is ${length(widthMm)} wide, the tile joint ${length(jointMm)}: make it as wide at least.`,
   'advice/crack-underneath': () => 'A crack runs under this floor: have it looked at before you tile over it.',

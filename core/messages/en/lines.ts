@@ -20,6 +20,14 @@ export const CARRIED_NAMES: Readonly<Record<CarriedJoint['kind'], string>> = {
   bay: 'Movement joint between bays',
 };
 
+/** The same within a sentence. */
+export const CARRIED_THINGS: Readonly<Record<CarriedJoint['kind'], string>> = {
+  movement: 'movement joint',
+  crack: 'crack',
+  change: 'change of ground',
+  bay: 'joint between the bays',
+};
+
 /** Lines this near to level or upright need no angle, degrees. */
 const STRAIGHT_DEG = 3;
 

@@ -20,7 +20,7 @@ export const TASK_NAMES: Readonly<Record<TaskId, string>> = {
   ledgerOff: 'Taking the ledger off',
   bottomRow: 'Bottom row',
   edging: 'Tiled edges',
-  trim: 'Edge trims',
+  trim: 'Trims and profiles',
   strips: 'Strips of tile',
   skirting: 'Skirting',
   sealTile: 'Sealing tiles',

@@ -9,6 +9,7 @@ import { readLength } from '../../units/formatLength.ts';
 import type { Tape } from '../../units/tape.ts';
 import { capital, lowerFirst } from './casing.ts';
 import type { ThingNames } from '../thingNames.ts';
+import { CARRIED_THINGS } from './lines.ts';
 import { edgeInWords } from './names.ts';
 
 /** The two ends of a direction in words. */
@@ -216,8 +217,11 @@ const FALLS = {
 /** A fixture by its name, a doorway as its edge is called. */
 const thingName = (id: string, { edges, fixtures }: ThingNames): string => fixtures[id] ?? `the ${edgeInWords(edges[id] ?? id)}`;
 
-function nameOf({ id, kind }: Along, { edges, fixtures }: ThingNames): string {
-  if (kind === 'beside') return `side of ${fixtures[id.replace(/-\d+$/, '')] ?? 'what stands there'}`;
+function nameOf({ id, kind }: Along, { edges, fixtures, carried }: ThingNames): string {
+  if (kind === 'beside') {
+    const joint = carried[id.replace(/-(below|above)$/, '')];
+    return joint ? CARRIED_THINGS[joint] : `side of ${fixtures[id.replace(/-\d+$/, '')] ?? 'what stands there'}`;
+  }
   return edgeInWords(edges[id] ?? id);
 }
 

@@ -2,6 +2,7 @@ import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { intersect } from '../../geometry/clip.ts';
 import { polygonsArea, rectangleRing, ringArea, type Polygon } from '../../geometry/ring.ts';
+import { workHours } from '../../labour/workHours.ts';
 import { plan, planSurface } from '../../plan.ts';
 import { jobOfOne } from '../../samples/testJob.ts';
 import type { CarriedJoint } from '../../surface/carriedJoint.ts';
@@ -146,13 +147,15 @@ describe('a movement joint that is carried through', () => {
         }),
       );
     const [without, withBoth] = [of([]), of(joints)];
-    const need = ({ materials }: ReturnType<typeof plan>, item: string) =>
-      materials.find((one) => one.item === item)?.quantity ?? 0;
+    const need = ({ materials }: ReturnType<typeof plan>, item: string) => materials.find((one) => one.item === item)?.quantity ?? 0;
     // 12 m is longer than a bay of 10 m; parted at 1.8 and 8.6 none is.
     expect(without.surfaces[0].figures.bays.joints).toHaveLength(1);
     expect(withBoth.surfaces[0].figures.bays.joints).toEqual([]);
     expect(need(without, 'movementProfile')).toBeCloseTo(2.99, 2);
     expect(need(withBoth, 'movementProfile')).toBeCloseTo(2.99, 2);
+    const profiles = ({ surfaces }: ReturnType<typeof plan>) =>
+      workHours([surfaces[0].figures], { materials: {} }).find(({ task }) => task === 'trim')?.amount;
+    expect([profiles(without), profiles(withBoth)].map((m) => m?.toFixed(2))).toEqual(['2.99', '2.99']);
     // 2.99 m by 8 mm by 6 mm deep, in millilitres; the walls lose 16 mm of joint at each side of it.
     expect(need(withBoth, 'sealant') - need(without, 'sealant')).toBeCloseTo(2.99 * 8 * 6, -1);
     expect(withBoth.surfaces[0].extent.areaMm2).toBeCloseTo(without.surfaces[0].extent.areaMm2 - 2 * 8 * 2990, 0);

@@ -46,7 +46,8 @@ export interface SeenMiddle {
 /** The two sides of each joint that is carried through, the field on their left. */
 const alongCarried = ({ carried }: Pick<Traced, 'carried'>): Edge[] =>
   carried.flatMap(({ joint: { id }, strip: [a, b, c, d] }) => {
-    const side = { role: 'wall', seen: VISIBILITY.wall, gapMm: 0, isReveal: false } as const;
+    // In the midst of the floor: everybody sees it.
+    const side = { role: 'wall', seen: VISIBILITY.exposed, gapMm: 0, isReveal: false } as const;
     return [
       { ...side, id: `${id}-below`, from: b, to: a },
       { ...side, id: `${id}-above`, from: d, to: c },

@@ -1,3 +1,4 @@
+import { movementProfiles } from '../works/carriedRuns.ts';
 import { cutFromBars, type BarsHow } from '../cutFromBars.ts';
 import { material, type Taken } from '../materialKind.ts';
 
@@ -10,17 +11,9 @@ export const movementProfile = material({
   choices: {},
   takeOff: ({ surfaces }, { figures }, offers): Taken<BarsHow>[] =>
     cutFromBars(
-      surfaces.flatMap(({ surfaceId, bays, carried }) => [
-        ...bays.joints.map(({ along, atMm, lengthMm }) => ({
-          surfaceId,
-          edgeId: `bay ${along} ${Math.round(atMm)}`,
-          mm: lengthMm,
-          mitres: 0,
-        })),
-        ...carried
-          .filter(({ joint, lengthMm }) => joint.fill === 'profile' && lengthMm > 0)
-          .map(({ joint, lengthMm }) => ({ surfaceId, edgeId: joint.id, mm: lengthMm, mitres: 0 })),
-      ]),
+      surfaces.flatMap((surface) =>
+        movementProfiles(surface).map(({ id, lengthMm }) => ({ surfaceId: surface.surfaceId, edgeId: id, mm: lengthMm, mitres: 0 })),
+      ),
       offers,
       figures.kerfMm.value,
     ),

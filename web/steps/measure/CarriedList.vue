@@ -24,12 +24,12 @@ const edges = computed(() => walls.value.map(({ id, name }) => ({ value: id, lab
 const joints = computed(() => props.surface.measured.carriedJoints ?? []);
 
 const KINDS: Readonly<Record<CarriedJoint['kind'], string>> = {
-  movement: 'a movement joint',
-  crack: 'a crack',
-  change: 'a change of ground',
-  bay: 'nothing: it parts the floor into bays',
+  movement: 'movement joint',
+  crack: 'crack',
+  change: 'other ground',
+  bay: 'nothing, for bays',
 };
-const FILLS: Readonly<Record<CarriedJoint['fill'], string>> = { sealant: 'sealant', profile: 'a profile' };
+const FILLS: Readonly<Record<CarriedJoint['fill'], string>> = { sealant: 'sealant', profile: 'profile' };
 const kinds = CARRIED_KINDS.map((value) => ({ value, label: KINDS[value] }));
 const fills = CARRIED_FILLS.map((value) => ({ value, label: FILLS[value] }));
 

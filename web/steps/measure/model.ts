@@ -85,21 +85,17 @@ export const startDoorway = ({ id, lengthMm }: OpenableWall, others: readonly Do
   depthMm: 60,
 });
 
-/** A movement joint to begin with: along the first wall, in the middle of the surface. */
+/** A movement joint to begin with, along a wall: in the middle of the surface, or of the widest bay that others along it leave. */
 export function startCarried({ id }: Pick<OpenableWall, 'id'>, shape: Shape, others: readonly CarriedJoint[]): CarriedJoint {
   const { ring, edgeIds } = outlineOf(shape);
   const k = edgeIds.indexOf(id);
   const inward = quarterTurn(unit(subtract(ring[(k + 1) % ring.length], ring[k])));
-  const middle = Math.round(Math.max(...ring.map((p) => dot(subtract(p, ring[k]), inward))) / 2);
-  return {
-    id: nextId('joint', others),
-    kind: 'movement',
-    edge: id,
-    fromStartMm: middle,
-    fromEndMm: middle,
-    widthMm: CARRIED_MM,
-    fill: 'sealant',
-  };
+  const across = Math.max(...ring.map((p) => dot(subtract(p, ring[k]), inward)));
+  const along = others.filter(({ edge }) => edge === id).map(({ fromStartMm, fromEndMm }) => (fromStartMm + fromEndMm) / 2);
+  const ends = [0, ...along.sort((a, b) => a - b), across];
+  const from = ends.slice(1).reduce((best, mm, m) => (mm - ends[m] > ends[best + 1] - ends[best] + 1 ? m : best), 0);
+  const mm = Math.round((ends[from] + ends[from + 1]) / 2);
+  return { id: nextId('joint', others), kind: 'movement', edge: id, fromStartMm: mm, fromEndMm: mm, widthMm: CARRIED_MM, fill: 'sealant' };
 }
 
 type Reading = Levels['readings'][number];

@@ -36,7 +36,7 @@ const isBest = computed(() => {
   const isLeft = x.rule === 'best' && y.rule === 'best' && turn.rule === 'best' && school === undefined;
   return isLeft || props.plan?.advice.isBest === true;
 });
-const names = computed(() => (props.plan ? thingNamesOf(props.plan.traced) : { edges: {}, fixtures: {} }));
+const names = computed(() => (props.plan ? thingNamesOf(props.plan.traced) : { edges: {}, fixtures: {}, carried: {} }));
 const reasons = computed(() => (props.plan ? describeReasons(props.plan.advice.reasons, names.value, tape.value) : []));
 const behind = computed(() => (props.plan ? describeBehind(props.plan.advice.reasons, names.value, tape.value) : null));
 /** What the tiles gain and lose against the best start while a hand moves them. */
