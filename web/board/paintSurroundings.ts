@@ -109,6 +109,8 @@ export function paintTapes(brush: Brush, lines: readonly StruckLine[], tape: Tap
   const { context, palette, view } = brush;
   context.strokeStyle = palette.dimension;
   context.lineWidth = 1.5;
+  context.font = FIGURE_FONT;
+  const written: Figure[] = [];
   for (const { tapes } of lines) {
     for (const measure of tapes) {
       const [x, y] = toScreen(view, measure.at);
@@ -117,8 +119,14 @@ export function paintTapes(brush: Brush, lines: readonly StruckLine[], tape: Tap
       context.moveTo(foot[0], foot[1]);
       context.lineTo(x, y);
       context.stroke();
+      const text = formatLength(measure.mm, tape);
       // Near its line: tapes of several lines are hooked to one wall.
-      writeOver(brush, formatLength(measure.mm, tape), [foot[0] + 0.8 * (x - foot[0]), foot[1] + 0.8 * (y - foot[1])]);
+      const places = TAPE_SHARES.map((share): Figure => {
+        return { text, wide: context.measureText(text).width + 10, x: foot[0] + share * (x - foot[0]), y: foot[1] + share * (y - foot[1]) };
+      });
+      const figure = places.find((place) => written.every((other) => isClearOf(place, other))) ?? places[0];
+      written.push(figure);
+      writeOver(brush, figure);
     }
   }
 }
@@ -148,12 +156,18 @@ export function paintStart({ context, palette, view }: Brush, { struck }: Drawin
 /** Length of the arrows that tell which way the work goes, px. */
 const START_PX = 46;
 
+/** How far along a tape its figure stands, from what it is hooked to: the first where no other stands. */
+const TAPE_SHARES = [0.8, 0.6, 0.4, 0.2] as const;
+
+/** Whether a figure leaves another free. */
+const isClearOf = (a: Figure, b: Figure): boolean =>
+  Math.abs(a.x - b.x) >= (a.wide + b.wide) / 2 + APART_PX || Math.abs(a.y - b.y) >= DIMENSION_PX + 4;
+
 /** A figure over the drawing, on a ground of its own. */
-function writeOver({ context, palette }: Brush, text: string, [x, y]: readonly number[]): void {
+function writeOver({ context, palette }: Brush, { text, wide, x, y }: Figure): void {
   context.font = FIGURE_FONT;
   context.textAlign = 'center';
   context.textBaseline = 'middle';
-  const wide = context.measureText(text).width + 10;
   context.fillStyle = palette.dimensionGround;
   context.fillRect(x - wide / 2, y - DIMENSION_PX / 2 - 2, wide, DIMENSION_PX + 4);
   context.fillStyle = palette.dimension;
@@ -185,9 +199,8 @@ export function paintEndCuts(brush: Brush, drawing: Drawing, toCut: readonly Cut
   const strips = toCut.filter(({ strip }) => strip);
   for (const { at, outward, mm } of edgeDimensions(drawing)) {
     const figure = figureAt(brush, formatLength(mm, tape), toScreen(brush.view, beyondStrips(strips, at, outward)), outward);
-    const isClear = ({ x, y, wide }: Figure): boolean =>
-      Math.abs(x - figure.x) >= (wide + figure.wide) / 2 + APART_PX || Math.abs(y - figure.y) >= DIMENSION_PX;
-    if (!written.every(isClear) || drawing.traced.edges.some((edge) => runsThrough(brush, edge, figure))) continue;
+    if (!written.every((other) => isClearOf(figure, other)) || drawing.traced.edges.some((edge) => runsThrough(brush, edge, figure)))
+      continue;
     written.push(figure);
     writeFigure(brush, figure);
   }
