@@ -22,7 +22,7 @@ export const piecesLieInTheirZones: Law = (job, { surfaces }) =>
       ...differs(
         `${name}: zones as they are drawn and the surface, m²`,
         sumOf(zones, ({ polygons }) => polygonsArea(polygons)) / 1e6,
-        polygonsArea(traced.region) / 1e6,
+        polygonsArea(traced.floor) / 1e6,
         1e-4,
       ),
       ...strayed.slice(0, 3),

@@ -4,6 +4,7 @@ import { PATTERNS, type Pattern } from '../pattern/registry.ts';
 import { trialModule } from '../pattern/trialModule.ts';
 import { fillParts } from '../pattern/suitLaying.ts';
 import { madeUpTiles } from '../madeUp/tiles.ts';
+import type { CarriedJoint } from '../surface/carriedJoint.ts';
 import type { Fixture } from '../surface/fixture.ts';
 import { SHAPES, type Shape } from '../surface/shapes/registry.ts';
 import { wallsThrough } from '../surface/shapes/asWalls.ts';
@@ -29,7 +30,7 @@ export function randomJob(seed: number): Job {
     tile: [module.widthMm, module.heightMm],
     jointMm,
     gapMm: pick([0, 3, 5, 12]),
-    measured: { shape, fixtures: randomFixtures(next, pick, edges) },
+    measured: { shape, fixtures: randomFixtures(next, pick, edges), ...randomCarried(seed, edges) },
   });
   const products = [{ ...plain.products[0], shape: module.shape ?? { kind: 'rectangle' as const } }, ...madeUpTiles()];
   const laying = { ...plain.surfaces[0], pattern, turnDeg: next() < 0.6 ? 0 : pick([45, 90, 13.7, -30]), mirrored: next() < 0.2 };
@@ -71,6 +72,23 @@ function randomFixtures(next: Next, pick: <T>(items: readonly T[]) => T, [first,
     clearanceMm: pick([0, 3, 8]),
     cover: null,
   }));
+}
+
+/** Some have a movement joint that goes on through the tiles; drawn by itself, so that all else stays as its seed has it. */
+function randomCarried(seed: number, edges: readonly string[]): Pick<Surface['measured'], 'carriedJoints'> {
+  const next = seededNumbers(seed + 77_000);
+  if (next() > 0.3) return {};
+  const fromStartMm = 100 + next() * 900;
+  const joint: CarriedJoint = {
+    id: 'm',
+    kind: 'movement',
+    edge: edges[Math.floor(next() * edges.length)],
+    fromStartMm,
+    fromEndMm: next() < 0.6 ? fromStartMm : 100 + next() * 900,
+    widthMm: 2 + Math.round(next() * 10),
+    fill: next() < 0.5 ? 'sealant' : 'profile',
+  };
+  return { carriedJoints: [joint] };
 }
 
 function randomExtras(next: Next, pick: <T>(items: readonly T[]) => T, [first, second]: readonly string[]): Partial<Surface> {

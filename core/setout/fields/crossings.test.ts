@@ -42,7 +42,11 @@ describe('crossings', () => {
   test('in rooms of squares as many crosses as places where corners of four pieces are a joint apart', () => {
     for (let seed = 1; seed <= trials(12); seed++) {
       const job = randomJob(seed);
-      const surface = { ...job.surfaces[0], pattern: { kind: 'stack', lay: 'lying' } as const, bands: [], insets: [], border: null };
+      // At a movement joint nothing is kept apart by a cross.
+      const measured = { ...job.surfaces[0].measured };
+      delete measured.carriedJoints;
+      const plain = { bands: [], insets: [], border: null, measured };
+      const surface = { ...job.surfaces[0], pattern: { kind: 'stack', lay: 'lying' } as const, ...plain };
       const tile = job.products.find(({ shape }) => shape.kind === 'rectangle');
       if (!tile) continue;
       const planned = plan({ ...job, surfaces: [{ ...surface, productId: tile.id, jointMm: 3 }], links: [] }).surfaces[0];
