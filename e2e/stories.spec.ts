@@ -208,5 +208,13 @@ test('five risers that all measure differently: each by itself, one place to wor
   await expect(row(page, 'Edge profile')).toContainText('3 bars of 2.5 m');
   await expect(page.getByText('Ledger board')).toHaveCount(0);
   await open(page, 'stair/days', () => page.getByText('Day by day'));
-  expect(await works(page)).toEqual(['Priming', 'Setting out', 'Cutting', 'Trims and profiles', 'Laying', 'Grouting and washing', 'Sealant']);
+  expect(await works(page)).toEqual([
+    'Priming',
+    'Setting out',
+    'Cutting',
+    'Trims and profiles',
+    'Laying',
+    'Grouting and washing',
+    'Sealant',
+  ]);
 });

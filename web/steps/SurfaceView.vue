@@ -32,7 +32,9 @@ import { useOpenJob } from './useOpenJob.ts';
 const props = defineProps<{ jobId: string; surfaceId: string; step: SurfaceStep }>();
 const { jobs, trouble } = useOpenJob(toRef(props, 'jobId'));
 const board = useBoardStore();
-const { surface, drawing, isBehind, plan, cuts, toCut, failed, progress, isStopped, stop, again } = useSurfacePlan(toRef(props, 'surfaceId'));
+const { surface, drawing, isBehind, plan, cuts, toCut, failed, progress, isStopped, stop, again } = useSurfacePlan(
+  toRef(props, 'surfaceId'),
+);
 watch(
   () => props.surfaceId,
   () => board.clear(),
