@@ -62,7 +62,7 @@ test('care is told of what is laid, and what is laid is told as its own tape rea
 });
 
 test('small mixes are weighed in grams: a tenth of a kilogram is a third of them', () => {
-  const side = { number: 1, areaM2: 0.03, powderKg: 0.0432, waterL: 0.0115 };
+  const side = { number: 1, areaM2: 0.03, powderKg: 0.0432, waterL: 0.0115, liquid: 'water' };
   expect(describeZoneMixes([side as never], METRIC_TAPE)).toEqual(['zone 1: 50 g to 10 ml of water']);
   expect(describeZoneMixes([{ ...side, powderKg: 0.996, waterL: 0.27 } as never], METRIC_TAPE)).toEqual([
     'zone 1: 1.0 kg to 270 ml of water',

@@ -36,7 +36,6 @@ export interface PhraseFigures {
   'site/allCut': null;
   'site/allLaid': null;
   'site/whereGoes': { readonly label: string };
-  'site/water': { readonly mix: string };
   'site/mixedNow': null;
   'site/done': null;
   'site/doneWith': { readonly wait: string };

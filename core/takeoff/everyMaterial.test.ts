@@ -1,3 +1,5 @@
+import { describeShare, describeStirred } from '../messages/en/mixes.ts';
+import { zoneMixes } from './mixes/zoneMixes.ts';
 import { describe, expect, test } from '@jest/globals';
 import { describeChance, describePacks, describeQuantity, explainMaterial, materialName } from '../messages/en/materials.ts';
 import { figureName } from '../messages/en/materialFigures.ts';
@@ -30,6 +32,7 @@ const surface = (id: string, change: Partial<Surface>, measured: Partial<Surface
 /** A job that takes every material there is. */
 const job: Job = {
   ...base,
+  materials: { adhesive: { choices: { mixedWith: 'additive' } } },
   surfaces: [
     surface(
       'all',
@@ -45,7 +48,7 @@ const job: Job = {
     ),
   ],
 };
-const { materials, surfaces } = plan(job);
+const { materials, surfaces, mixes } = plan(job);
 const m2 = Object.fromEntries(surfaces.map(({ surfaceId, extent }) => [surfaceId, extent.areaMm2 / 1e6]));
 const of = (item: string): number => materials.filter((line) => line.item === item).reduce((sum, { quantity }) => sum + quantity, 0);
 
@@ -85,6 +88,7 @@ test('by other means: areas times rates, edges from a tape, bays of 12.5 m', () 
   expect(of('primer')).toBeCloseTo((all + m2['wall']) * 0.075, 6);
   expect(of('membrane')).toBeCloseTo(m2['all'] * 1.5, 6);
   expect(of('tileSealer')).toBeCloseTo(m2['all'] * 0.16, 6);
+  expect(of('liquidAdditive')).toBeCloseTo(of('adhesive') * 0.3, 6);
   expect(of('protection')).toBeCloseTo(m2['all'] * 1.1, 6);
   expect(of('leveller')).toBeCloseTo(3 * 2.4 * 0.984 * 20 * 1.7, -1);
   const bed = (surfaces.find(({ surfaceId }) => surfaceId === 'bed')?.levels?.volumeLitres ?? 0) / 1000;
@@ -95,6 +99,16 @@ test('by other means: areas times rates, edges from a tape, bays of 12.5 m', () 
   // One joint across the long floor, from gap to gap.
   expect(of('movementProfile')).toBeCloseTo(2.4 - 2 * 0.008, 3);
   expect(of('backerRod')).toBeCloseTo(2 * (3 + 2.4) * 2 + 2 * (12.5 + 2.4) + 2 * (2 + 1.5), 1);
+});
+
+test('adhesive that is stirred with an additive is told so, zone by zone; grout is stirred with water', () => {
+  const [bed, joints] = (['adhesive', 'grout'] as const).map((item) => mixes.find((mix) => mix.item === item));
+  expect([bed?.liquid, joints?.liquid]).toEqual(['additive', 'water']);
+  expect((bed?.waterL ?? 0) / (bed?.powderKg ?? 1)).toBeCloseTo(0.3, 6);
+  const zones = bed ? zoneMixes(bed, surfaces).flatMap((one) => one.zones) : [];
+  expect(zones.length).toBeGreaterThan(0);
+  for (const zone of zones) expect(describeShare(zone, job.tape)).toMatch(/ kg to [\d.]+ L of additive$/);
+  expect(joints && describeStirred(joints, [], job.tape)).toMatch(/ of water$/);
 });
 
 test('a wall that grows by 100 mm takes more of all that hangs on it, and less of nothing', () => {

@@ -11,6 +11,8 @@ export interface Need {
   readonly surfaces: readonly SurfaceFigures[];
   /** What is set for the materials of the job: one may go by another's choice. */
   readonly materials?: Readonly<Record<string, MaterialSettings | undefined>> | undefined;
+  /** The person's own figures, by material. */
+  readonly habits?: Readonly<Record<string, OwnFigures>> | undefined;
   /** Edges at which surfaces meet; none where left out. */
   readonly links?: readonly Link[] | undefined;
   /** The shares of surfaces that are laid on one day, day by day; each surface by itself where left out. */

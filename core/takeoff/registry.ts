@@ -27,6 +27,7 @@ import { leveller } from './materials/leveller.ts';
 import { levellingClips } from './materials/levellingClips.ts';
 import { membrane } from './materials/membrane.ts';
 import { mesh } from './materials/mesh.ts';
+import { liquidAdditive } from './materials/liquidAdditive.ts';
 import { movementProfile } from './materials/movementProfile.ts';
 import { nosing } from './materials/nosing.ts';
 import { primer } from './materials/primer.ts';
@@ -46,6 +47,7 @@ import { wedges } from './materials/wedges.ts';
 export const MATERIALS = {
   tiles,
   adhesive,
+  liquidAdditive,
   readyAdhesive,
   grout,
   readyGrout,

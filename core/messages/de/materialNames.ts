@@ -5,6 +5,7 @@ import type { MaterialId } from '../../takeoff/registry.ts';
 const NAMES: Readonly<Record<MaterialId, readonly [name: string, pack: string, packs: string]>> = {
   tiles: ['Fliesen', 'Paket', 'Pakete'],
   adhesive: ['Fliesenkleber', 'Sack', 'Säcke'],
+  liquidAdditive: ['Flüssigzusatz', 'Kanister', 'Kanister'],
   readyAdhesive: ['Fertigkleber', 'Eimer', 'Eimer'],
   grout: ['Fugenmörtel', 'Sack', 'Säcke'],
   readyGrout: ['Fertiger Fugenmörtel', 'Eimer', 'Eimer'],

@@ -17,12 +17,15 @@ function powderToWater(powder: string, powderKg: number, waterL: number, { syste
   return system === 'metric' ? metric : `${imperialAmount(powderKg, 'kg')} auf ${imperialAmount(waterL, 'l')} (${metric})`;
 }
 
-const describeMix = ({ powderKg, waterL }: Mix, tape: Tape): string =>
-  `${powderToWater(inKg(powderKg, fixed), powderKg, waterL, tape)} Wasser`;
+const describeMix = ({ powderKg, waterL, liquid }: Mix, tape: Tape): string =>
+  `${powderToWater(inKg(powderKg, fixed), powderKg, waterL, tape)} ${LIQUIDS[liquid]}`;
+
+/** What powder is stirred with. */
+const LIQUIDS: Readonly<Record<Mix['liquid'], string>> = { water: 'Wasser', additive: 'Flüssigzusatz' };
 
 /** Powder and water for a zone, to what a scale shows. */
-export const describeShare = ({ powderKg, waterL }: { readonly powderKg: number; readonly waterL: number }, tape: Tape): string =>
-  powderToWater(inKg(onScale(powderKg), fixed), onScale(powderKg), waterL, tape);
+export const describeShare = ({ powderKg, waterL, liquid }: Pick<ZoneMix, 'powderKg' | 'waterL' | 'liquid'>, tape: Tape): string =>
+  `${powderToWater(inKg(onScale(powderKg), fixed), onScale(powderKg), waterL, tape)} ${LIQUIDS[liquid]}`;
 
 const LIMITS: Readonly<Record<Mix['limit'], string>> = {
   potLife: 'Nicht mehr, sonst bindet es im Eimer ab, bevor es verbraucht ist.',
@@ -82,5 +85,5 @@ function howOften({ count, powderKg, lastKg, lastWaterL, areaM2, limit }: Mix, t
 /** What is stirred for the zones of a surface, those alike together. */
 export const describeZoneMixes = (zones: readonly ZoneMix[], tape: Tape): string[] =>
   zoneRuns(zones, (zone) => describeShare(zone, tape)).map(
-    ({ from, to, share }) => `${from === to ? `Abschnitt ${from}` : `Abschnitte ${from} bis ${to}, je`}: ${share} Wasser`,
+    ({ from, to, share }) => `${from === to ? `Abschnitt ${from}` : `Abschnitte ${from} bis ${to}, je`}: ${share}`,
   );

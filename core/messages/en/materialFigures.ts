@@ -6,6 +6,7 @@ export const FIGURES: Readonly<Record<string, readonly [label: string, unit: str
   backKgPerM2: ['Skim on the backs', 'kg/m²'],
   kgPerM2: ['Coverage as the bag says', 'kg/m²'],
   waterPerKg: ['Water for a kilogram', 'L'],
+  litresPerKg: ['Additive for a kilogram of powder', 'L'],
   potLifeMinutes: ['Pot life', 'min'],
   slakeMinutes: ['Rest after mixing', 'min'],
   leftPercent: ['Left in the bucket', '%'],
@@ -61,6 +62,7 @@ export const describeFigure = (figure: string, { value, from }: Spoken): string 
 export const CHOICES: Readonly<Record<string, { readonly label: string; readonly values: Readonly<Record<string, string>> }>> = {
   notchMm: { label: 'Trowel notch, mm', values: { byTile: 'By tile' } },
   backs: { label: 'Backs of the tiles', values: { byTile: 'As needed', none: 'Left dry', skim: 'Skimmed', notched: 'Notched too' } },
+  mixedWith: { label: 'Stirred with', values: { water: 'Water', additive: 'Liquid additive' } },
   finish: { label: 'Finish', values: { aluminium: 'Aluminium', steel: 'Stainless steel', brass: 'Brass', plastic: 'Plastic' } },
   widthMm: { label: 'Clips keep a joint of, mm', values: { asJoint: 'As chosen' } },
 };

@@ -7,6 +7,7 @@ import { CHOICES } from './materialFigures.ts';
 export const MATERIAL_NAMES: Readonly<Record<MaterialId, readonly [name: string, pack: string, packs: string]>> = {
   tiles: ['Tiles', 'box', 'boxes'],
   adhesive: ['Tile adhesive', 'bag', 'bags'],
+  liquidAdditive: ['Liquid additive', 'jug', 'jugs'],
   readyAdhesive: ['Ready-mixed adhesive', 'tub', 'tubs'],
   grout: ['Grout', 'bag', 'bags'],
   readyGrout: ['Ready-mixed grout', 'tub', 'tubs'],

@@ -7,6 +7,7 @@ import type { Spoken } from '../../takeoff/materialKind.ts';
 import type { AdhesiveHow, BackButter } from '../../takeoff/materials/bedding.ts';
 import type { FillHow } from '../../takeoff/materials/fill.ts';
 import type { GroutHow } from '../../takeoff/materials/jointFill.ts';
+import type { AdditiveHow } from '../../takeoff/materials/liquidAdditive.ts';
 import type { SealantHow } from '../../takeoff/materials/sealant.ts';
 import type { TilesHow } from '../../takeoff/materials/tiles.ts';
 import { imperialAmount } from '../../units/imperialAmount.ts';
@@ -119,6 +120,8 @@ function explainNeed(material: Material, words: Named): string[] {
     case 'readyGrout':
     case 'epoxyGrout':
       return explainGrout(material.how, words);
+    case 'liquidAdditive':
+      return explainAdditive(material.how);
     case 'sealant':
       return explainSealant(material.how, words);
     case 'leveller':
@@ -170,6 +173,11 @@ const explainGrout = (how: GroutHow, words: Named): string[] => [
     return `${words.nameOf(surfaceId)}: ${area} of joint, ${formatExactLength(depthMm, tape)} deep, ${how.figures.kgPerLitre.value} kg/L: ${kg.toFixed(2)} kg.`;
   }),
   ...figuresLine(how.figures),
+];
+
+const explainAdditive = ({ powderKg, figures }: AdditiveHow): string[] => [
+  `In place of water, to ${powderKg.toFixed(1)} kg of adhesive: ${(powderKg * figures.litresPerKg.value).toFixed(1)} L.`,
+  ...figuresLine(figures),
 ];
 
 const explainSealant = (how: SealantHow, words: Named): string[] => [

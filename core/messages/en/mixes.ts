@@ -11,19 +11,22 @@ import { itemName, variantName } from './materialNames.ts';
 /** What is mixed. */
 export const mixName = ({ item, variant }: Mix): string => [itemName(item), ...(variant ? [variantName(item, variant)] : [])].join(', ');
 
-/** Powder and water, as it is weighed and poured. */
+/** Powder and what it is stirred with, as it is weighed and poured. */
 function powderToWater(powder: string, powderKg: number, waterL: number, { system }: Tape): string {
   const metric = `${powder} to ${inLitres(waterL, fixed)}`;
   return system === 'metric' ? metric : `${imperialAmount(powderKg, 'kg')} to ${imperialAmount(waterL, 'l')} (${metric})`;
 }
 
-/** One mix: powder and water. */
-export const describeMix = ({ powderKg, waterL }: Mix, tape: Tape): string =>
-  `${powderToWater(inKg(powderKg, fixed), powderKg, waterL, tape)} of water`;
+/** What powder is stirred with. */
+const LIQUIDS: Readonly<Record<Mix['liquid'], string>> = { water: 'water', additive: 'additive' };
 
-/** Powder and water for a zone, to what a scale shows. */
-export const describeShare = ({ powderKg, waterL }: { readonly powderKg: number; readonly waterL: number }, tape: Tape): string =>
-  powderToWater(inKg(onScale(powderKg), fixed), onScale(powderKg), waterL, tape);
+/** One mix: powder and water, or what takes its place. */
+const describeMix = ({ powderKg, waterL, liquid }: Mix, tape: Tape): string =>
+  `${powderToWater(inKg(powderKg, fixed), powderKg, waterL, tape)} of ${LIQUIDS[liquid]}`;
+
+/** The same for a zone, to what a scale shows. */
+export const describeShare = ({ powderKg, waterL, liquid }: Pick<ZoneMix, 'powderKg' | 'waterL' | 'liquid'>, tape: Tape): string =>
+  `${powderToWater(inKg(onScale(powderKg), fixed), onScale(powderKg), waterL, tape)} of ${LIQUIDS[liquid]}`;
 
 const LIMITS: Readonly<Record<Mix['limit'], string>> = {
   potLife: 'No larger, or it sets in the bucket before it is used.',
@@ -86,5 +89,5 @@ function howOften({ count, powderKg, lastKg, lastWaterL, areaM2, limit }: Mix, t
 /** What is stirred for the zones of a surface, those alike together. */
 export const describeZoneMixes = (zones: readonly ZoneMix[], tape: Tape): string[] =>
   zoneRuns(zones, (zone) => describeShare(zone, tape)).map(
-    ({ from, to, share }) => `${from === to ? `zone ${from}` : `zones ${from} to ${to}, each`}: ${share} of water`,
+    ({ from, to, share }) => `${from === to ? `zone ${from}` : `zones ${from} to ${to}, each`}: ${share}`,
   );

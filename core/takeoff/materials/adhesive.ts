@@ -24,7 +24,11 @@ export const adhesive = material({
     /** What its data sheet says a square metre takes, whatever the notch, kg. */
     kgPerM2: { min: 0.1, max: 60 },
   },
-  choices: NOTCH_CHOICES,
+  choices: {
+    ...NOTCH_CHOICES,
+    /** What it is stirred with: water, or a liquid additive in its place. */
+    mixedWith: ['water', 'additive'],
+  },
   takeOff: ({ surfaces }, { figures, stated, choices }) =>
     bedAdhesive(surfaces, 'powder', {
       choices,

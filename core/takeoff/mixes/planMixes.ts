@@ -25,7 +25,9 @@ export interface Mix {
   readonly surfaces: readonly { readonly surfaceId: string; readonly kgPerM2: number }[];
   /** Powder of one mix, kg. */
   readonly powderKg: number;
-  /** Water of one mix, l. */
+  /** What the powder is stirred with: water, or a liquid additive in its place. */
+  readonly liquid: 'water' | 'additive';
+  /** So much of it for one mix, l. */
   readonly waterL: number;
   /** Mixes of that size; the last one is what remains. */
   readonly count: number;
@@ -72,8 +74,9 @@ export function planMixes(
     const item = MIXED.find((one) => one === line.item);
     if (!item || line.quantity <= 0 || !('surfaces' in line.how)) return [];
     const { temperatureC = 20, bucketLitres = 20, tareKg = 1 } = rules.mixing ?? {};
-    const { figures } = saidFor(item, rules);
-    const water = figures['waterPerKg'].value;
+    const { figures, choices } = saidFor(item, rules);
+    const liquid = choices['mixedWith'] === 'additive' ? 'additive' : 'water';
+    const water = (liquid === 'additive' ? saidFor('liquidAdditive', rules).figures['litresPerKg'] : figures['waterPerKg']).value;
     const potLifeMinutes = potLifeAt(figures['potLifeMinutes'].value, temperatureC);
     const slakeMinutes = figures['slakeMinutes']?.value ?? 0;
     const areaM2 = areaCovered(line);
@@ -92,6 +95,7 @@ export function planMixes(
         variant: line.variant ?? null,
         surfaces: ratesOf(line),
         powderKg,
+        liquid,
         waterL: powderKg * water,
         count: mixes,
         lastKg,
@@ -110,12 +114,12 @@ export function planMixes(
 
 /** Powder and water for an area of one surface, by what that surface takes; null where the mix is not for it. */
 export function mixFor(
-  { surfaces, powderKg, waterL }: Mix,
+  { surfaces, powderKg, waterL, liquid }: Mix,
   surfaceId: string,
   m2: number,
-): { readonly powderKg: number; readonly waterL: number } | null {
+): { readonly powderKg: number; readonly waterL: number; readonly liquid: Mix['liquid'] } | null {
   const own = surfaces.find((one) => one.surfaceId === surfaceId);
-  return own ? { powderKg: own.kgPerM2 * m2, waterL: (waterL / powderKg) * own.kgPerM2 * m2 } : null;
+  return own ? { powderKg: own.kgPerM2 * m2, waterL: (waterL / powderKg) * own.kgPerM2 * m2, liquid } : null;
 }
 
 /** What a square metre of each surface of a line takes, kg: all surfaces together take what is on the line. */

@@ -7,6 +7,7 @@ export interface ZoneMix {
   readonly number: number;
   readonly powderKg: number;
   readonly waterL: number;
+  readonly liquid: Mix['liquid'];
 }
 
 /** A surface with its laying zones. */

@@ -23,7 +23,7 @@ const mixes = computed(() => mixesAtHand(props.plan, props.surface.id, stateOf))
     <h2>{{ words.mixName(mix) }}</h2>
     <p v-if="now">{{ words.say('site/zoneHere', { surface: surface.name, number: now.number }) }}</p>
     <p class="figure amount">
-      {{ now ? words.say('site/water', { mix: words.describeShare(now, tape) }) : words.describeStirred(mix, stirred, tape) }}
+      {{ now ? words.describeShare(now, tape) : words.describeStirred(mix, stirred, tape) }}
     </p>
     <p v-for="line in now ? words.explainZoneMix(mix, now, tape) : words.explainMix(mix, stirred, tape)" :key="line">{{ line }}</p>
     <button type="button" class="press" @click="emit('mixed', mix, now ? onScale(now.powderKg) : mix.powderKg)">
