@@ -13,7 +13,7 @@ export function drawFinished(pdf: PDFKit.PDFDocument, { job, surface, planned }:
     pdf.polygon(...ring.map(([x, y]): [number, number] => [left + (x - box.minX) * k, bottom - (y - box.minY) * k]));
   const colours = new Map(job.products.map(({ id, colour }) => [id, colour]));
 
-  for (const rings of planned.traced.region) {
+  for (const rings of planned.traced.floor) {
     for (const ring of rings) trace(ring);
     pdf.fill(surface.jointColour, 'even-odd');
   }

@@ -61,11 +61,11 @@ export function paintFixedFields(brush: Brush, { fields }: Drawing, look: TileLo
   }
 }
 
-/** The ground with its joints, then the pieces of every field. */
+/** The floor in the colour of its joints, sealant included, then the pieces of every field. */
 export function paintTiles(brush: Brush, { traced, fields }: Drawing, look: TileLook): void {
   const { context } = brush;
   context.beginPath();
-  tracePolygons(brush, traced.region);
+  tracePolygons(brush, traced.floor);
   context.fillStyle = look.faces.jointColour;
   context.fill('evenodd');
   for (const field of fields) paintField(brush, field, look);
