@@ -100,7 +100,7 @@ test('a movement joint goes on through the tiles: drawn, marked, sealed, refused
   await page.getByRole('button', { name: 'Joint through the tiles' }).click();
   await page.getByRole('combobox', { name: 'Under it lies' }).last().click();
   await page.getByRole('option', { name: 'crack', exact: true }).click();
-  await expect(page.getByText('A crack runs under this floor: have it looked at before you tile over it.')).toBeVisible();
+  await expect(page.getByText('A crack runs under these tiles: have it looked at before you tile over it.')).toBeVisible();
   await page.getByRole('button', { name: 'Remove this joint' }).last().click();
   await saved(page);
   const { measured } = surfaceNamed(await storedJob(page), 'Store floor');

@@ -64,12 +64,14 @@ describe('what is pressed', () => {
   test('is held until the pointer is lifted and the press was taken; what is no button holds nothing', async () => {
     const page = new EventTarget();
     const { isHeld, released } = watchPresses(page);
-    const on = (name: string, isButton = true): void => {
-      const event = new Event(name);
+    const on = (name: string, isButton = true, button = 0): void => {
+      const event = Object.assign(new Event(name), { button });
       Object.defineProperty(event, 'target', { value: { closest: () => (isButton ? {} : null) } });
       page.dispatchEvent(event);
     };
     on('pointerdown', false);
+    expect(isHeld()).toBe(false);
+    on('pointerdown', true, 2);
     expect(isHeld()).toBe(false);
     on('pointerdown');
     expect(isHeld()).toBe(true);

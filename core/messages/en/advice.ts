@@ -147,7 +147,7 @@ export const ADVICE_WORDS = {
     `No tile joint lies over the ${carriedThing(kind)}: ${plural(count, 'piece is', 'pieces are')} cut along it, the narrowest ${read(cutMm)}.`,
   'advice/narrow-movement-joint': ({ widthMm, jointMm }, length) =>
     `The movement joint is ${length(widthMm)} wide, the tile joint ${length(jointMm)}: make it as wide at least.`,
-  'advice/crack-underneath': () => 'A crack runs under this floor: have it looked at before you tile over it.',
+  'advice/crack-underneath': () => 'A crack runs under these tiles: have it looked at before you tile over it.',
   'advice/bay-too-long': ({ count, limitMm, longestMm }, _length, _read, run) =>
     `This floor is ${run(longestMm)} long, a bay ${run(limitMm)} at most: ${plural(count, 'a movement joint is', 'movement joints are')} planned.`,
   'advice/bay-too-large': ({ count, limitM2 }) =>

@@ -100,7 +100,7 @@ export const ISSUE_WORDS = {
     `The doorway ends ${length(endMm)} along the ${edgeInWords(edge)}, which is ${length(wallMm)} long.`,
   'doorway/overlap': ({ edge }) => `Two doorways overlap in the ${edgeInWords(edge)}.`,
   'carried/outside': ({ edge, acrossMm }, length) =>
-    `This joint runs outside the surface. Expected less than ${length(acrossMm)} from the ${edgeInWords(edge)}, with floor on both sides.`,
+    `This joint runs outside the surface. Expected less than ${length(acrossMm)} from the ${edgeInWords(edge)}, with room for tiles on both sides.`,
   'carried/same-place': ({ edge }) => `Another joint lies there already, measured from the ${edgeInWords(edge)} or another edge.`,
   'outline/not-a-drawing': () => 'The file is neither DXF nor SVG. Expected one of them, saved as text.',
   'outline/too-many': ({ most }) =>

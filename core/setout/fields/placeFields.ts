@@ -87,10 +87,19 @@ export function openField(
     ground: within,
     laid,
     fixed,
-    letIns: (turnDeg) => letInsOf(within, bands, chosen.jointMm, turnDeg),
+    letIns: oncePerTurn((turnDeg) => letInsOf(within, bands, chosen.jointMm, turnDeg)),
     hasBands: bands.length > 0,
     mayTurn: true,
     place,
+  };
+}
+
+/** The same for the same turn: a search asks again and again. */
+function oncePerTurn<Found>(workOut: (turnDeg: number) => Found): (turnDeg: number) => Found {
+  let last: { readonly turnDeg: number; readonly found: Found } | null = null;
+  return (turnDeg) => {
+    if (last?.turnDeg !== turnDeg) last = { turnDeg, found: workOut(turnDeg) };
+    return last.found;
   };
 }
 

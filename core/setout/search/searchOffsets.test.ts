@@ -28,6 +28,21 @@ const run = (placer: Placer): StartPlace[] => {
   for (let step = steps.next(); ; step = steps.next()) if (step.done) return step.value;
 };
 
+/** Starts as they were tried, held against what was laid for them. */
+class TriedAndLaid {
+  tries = 0;
+  off = 0;
+  pieces = 0;
+  offPieces = 0;
+
+  hold(tried: Candidate, laid: Candidate): void {
+    this.tries++;
+    this.pieces += laid.figures.cutPieces;
+    this.offPieces += Math.abs(laid.figures.cutPieces - tried.figures.cutPieces);
+    if (Math.abs(laid.score - tried.score) > 0.02 * Math.max(1, laid.score)) this.off++;
+  }
+}
+
 describe('the search', () => {
   test('is never worse than trying every half millimetre, in any room', () => {
     const worse: string[] = [];
@@ -55,7 +70,7 @@ describe('the search', () => {
   });
 
   test('what was tried is what is laid, in any room: by every care, and to the piece', () => {
-    let [tries, off, pieces, offPieces] = [0, 0, 0, 0];
+    const books = new TriedAndLaid();
     for (let seed = 1; seed <= trials(200); seed++) {
       const job = roomToSearch(seed, 8);
       const { placer } = prepareSurface(job, job.surfaces[0], new Memory());
@@ -63,15 +78,12 @@ describe('the search', () => {
       for (let k = 0; k < 3; k++) {
         const tried = placer.candidateAt([next() * 500, next() * 500], AS_DRAWN);
         const laid = placer.weighLaid(tried, placer.lay(tried));
-        tries++;
-        pieces += laid.figures.cutPieces;
-        offPieces += Math.abs(laid.figures.cutPieces - tried.figures.cutPieces);
-        if (Math.abs(laid.score - tried.score) > 0.02 * Math.max(1, laid.score)) off++;
+        books.hold(tried, laid);
       }
     }
     // Of these, a tile that loses less than half a millimetre is cut in a trial, so that none leans on it, and whole when it is laid.
-    expect(off / tries).toBeLessThan(1 / 60);
-    expect(offPieces / pieces).toBeLessThan(0.01);
+    expect(books.off / books.tries).toBeLessThan(1 / 60);
+    expect(books.offPieces / books.pieces).toBeLessThan(0.01);
   });
 
   test('nor does the search lean on what a trial gets wrong: what it finds is laid as it was tried', () => {
@@ -89,7 +101,7 @@ describe('the search', () => {
   });
 
   test('the same where a band runs between the courses, its own pieces left out', () => {
-    let [tries, off, pieces, offPieces] = [0, 0, 0, 0];
+    const books = new TriedAndLaid();
     for (let seed = 1; seed <= trials(150); seed++) {
       const room = roomToSearch(seed, 8);
       const [first] = room.surfaces;
@@ -108,19 +120,16 @@ describe('the search', () => {
           edges: summariseEdges(edges, layouts),
           beside: summariseEdges(beside, layouts),
         });
-        tries++;
-        pieces += laid.figures.cutPieces;
-        offPieces += Math.abs(laid.figures.cutPieces - tried.figures.cutPieces);
-        if (Math.abs(laid.score - tried.score) > 0.02 * Math.max(1, laid.score)) off++;
+        books.hold(tried, laid);
       }
     }
-    expect(tries).toBeGreaterThan(trials(150));
-    expect(off / tries).toBeLessThan(0.03);
-    expect(offPieces / pieces).toBeLessThan(0.011);
+    expect(books.tries).toBeGreaterThan(trials(150));
+    expect(books.off / books.tries).toBeLessThan(0.03);
+    expect(books.offPieces / books.pieces).toBeLessThan(0.011);
   });
 
   test('the same where movement joints are carried through, along the courses, across them and aslant, as wide as a joint or wider', () => {
-    let [tries, off, pieces, offPieces] = [0, 0, 0, 0];
+    const books = new TriedAndLaid();
     for (let seed = 1; seed <= trials(150); seed++) {
       const room = roomToSearch(seed, 8);
       const [first] = room.surfaces;
@@ -135,16 +144,13 @@ describe('the search', () => {
       for (let k = 0; k < 3; k++) {
         const tried = placer.candidateAt([next() * 500, next() * 500], AS_DRAWN);
         const laid = placer.weighLaid(tried, placer.lay(tried));
-        tries++;
-        pieces += laid.figures.cutPieces;
-        offPieces += Math.abs(laid.figures.cutPieces - tried.figures.cutPieces);
-        if (Math.abs(laid.score - tried.score) > 0.02 * Math.max(1, laid.score)) off++;
+        books.hold(tried, laid);
       }
     }
-    expect(tries).toBeGreaterThan(trials(150));
+    expect(books.tries).toBeGreaterThan(trials(150));
     // Where something stands within a tile of the joint, a strip between the two is told as wide as the tile.
-    expect(off / tries).toBeLessThan(0.08);
-    expect(offPieces / pieces).toBeLessThan(0.011);
+    expect(books.off / books.tries).toBeLessThan(0.08);
+    expect(books.offPieces / books.pieces).toBeLessThan(0.011);
   });
 
   test('what is shown are few, differ in kind, and the best comes first', () => {
