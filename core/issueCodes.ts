@@ -55,6 +55,8 @@ export const ISSUE_CODES = [
   'base/out-of-order',
   'link/no-such-surface',
   'link/edge-taken',
+  'link/runs-in-a-circle',
+  'surface/corners-leave-nothing',
   'doorway/curved-edge',
   'doorway/outside',
   'doorway/overlap',

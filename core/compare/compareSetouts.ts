@@ -19,7 +19,7 @@ import { handyPart } from '../surface/squareTriangle.ts';
 import { fewestSheets } from '../plan/share/fewestSheets.ts';
 import { groupedSetout, groupsOf } from '../plan/groups/groupSetouts.ts';
 import { drawingOf } from '../plan/layout/drawSurface.ts';
-import { prepareSurface } from '../plan/prepare/prepareSurface.ts';
+import { prepareSurface, type OpeningRules } from '../plan/prepare/prepareSurface.ts';
 import { finishSteps } from '../plan/layout/planSurfaceLayout.ts';
 import type { PlanRules, SurfacePlan } from '../plan/planned.ts';
 import { shareOut } from '../plan/share/shareOut.ts';
@@ -64,7 +64,7 @@ interface ComparedStart {
 
 /** Searches setouts of a surface over all that is allowed, and keeps a few that differ in kind, the best first; a step at a time. */
 export function* compareSetouts(
-  rules: Pick<PlanRules, 'products' | 'way' | 'links' | 'surfaces' | 'consumption'>,
+  rules: OpeningRules & Pick<PlanRules, 'consumption'>,
   surface: Surface,
   memory: Memory,
 ): Generator<ComparisonProgress, ComparedSetout[]> {
@@ -136,10 +136,7 @@ export function* compareSetouts(
 }
 
 /** The same at once. */
-export function candidatesOf(
-  rules: Pick<PlanRules, 'products' | 'way' | 'links' | 'surfaces' | 'consumption'>,
-  surface: Surface,
-): ComparedSetout[] {
+export function candidatesOf(rules: OpeningRules & Pick<PlanRules, 'consumption'>, surface: Surface): ComparedSetout[] {
   const steps = compareSetouts(rules, surface, new Memory());
   for (;;) {
     const step = steps.next();

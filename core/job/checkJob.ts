@@ -5,6 +5,7 @@ import type { Blank } from '../cuts/offCuts/blank.ts';
 import { issue, type Issue } from '../result.ts';
 import { outlineOf } from '../surface/shapes/registry.ts';
 import type { Link } from '../surface/link.ts';
+import { checkCorners } from './checkCorners.ts';
 import { checkMeasured } from '../surface/checkMeasured.ts';
 import { intersect } from '../geometry/clip.ts';
 import { checkLaying } from '../pattern/checkLaying.ts';
@@ -28,6 +29,7 @@ export function checkJob(job: Job): Issue[] {
       issuesOfSurface(job, surface).map((found) => ({ ...found, path: ['surfaces', k, ...found.path] })),
     ),
     ...job.links.flatMap((link, k) => checkLink(job, link, k)),
+    ...checkCorners(job),
     ...(job.blanks ?? []).flatMap((blank, k) => checkBlank(job, blank, k)),
   ];
 }

@@ -20,9 +20,9 @@ export function startSet(job: Job, id: string, name: string, form: SetForm, face
     const plain = startSurfaceOf(job, idOf(face.key), clipText(`${name}, ${faceName(face)}`, 80), face.kind, face.shape);
     return { ...plain, roomId: id, measured: { ...plain.measured, roles: { ...face.roles } } };
   });
-  const links = joins.map(({ a, b, meets }, k): Link => {
+  const links = joins.map(({ a, b, meets, through }, k): Link => {
     const end = ([key, edge]: readonly [string, string]): Link['a'] => ({ surface: idOf(key), edge });
-    return { id: `${id}-join-${k + 1}`.slice(0, 40), a: end(a), b: end(b), meets };
+    return { id: `${id}-join-${k + 1}`.slice(0, 40), a: end(a), b: end(b), meets, ...(through ? { through } : {}) };
   });
   return { room: { id, name }, surfaces, links };
 }

@@ -31,7 +31,10 @@ export type PlanRules = Pick<
 >;
 
 /** What of them the layout of one surface depends on, before what surfaces share. */
-export interface LayoutRules extends Pick<PlanRules, 'products' | 'practice' | 'way' | 'tape' | 'links' | 'surfaces'> {
+export interface LayoutRules extends Pick<
+  PlanRules,
+  'products' | 'practice' | 'way' | 'tape' | 'links' | 'surfaces' | 'materials' | 'habits'
+> {
   readonly consumption: Pick<
     Consumption,
     'kerfMm' | 'coreBitsMm' | 'offCutsKept' | 'skirtingMm' | 'nosingMm' | 'stripEdge' | 'stripJoints'

@@ -46,10 +46,13 @@ describe('a niche lined with glass mosaic (J11)', () => {
     expect(story.of('niche-back').totals).toMatchObject({ whole: 72, cut: 0 });
     expect(story.of('niche-back').sheets[0]).toMatchObject({ wholeSheets: 2, openedForParts: 0 });
   });
-  test('sides, sill and head show a whole chip at the front and 40 at the back', () => {
-    // 95 less 5: 90 = 50 + 40.
-    for (const id of ['leftSide', 'rightSide']) expect(story.sizes(`niche-${id}`)).toEqual({ '40 x 48': 6 });
-    for (const id of ['sill', 'head']) expect(story.sizes(`niche-${id}`)).toEqual({ '48 x 40': 12 });
+  test('sides, sill and head show a whole chip at the front and 33 at the back, where the back has 5 of glass and 2 of bed', () => {
+    // 95 less 5 and 7: 83 = 50 + 33. The sides stand on the sill: 310 less 10 and 7 is 293, five chips of 50 and one of 43.
+    for (const id of ['leftSide', 'rightSide']) expect(story.sizes(`niche-${id}`)).toEqual({ '33 x 48': 5, '33 x 43': 1, '48 x 43': 1 });
+    expect(story.sizes('niche-sill')).toEqual({ '48 x 33': 12 });
+    // The head lies between the sides: 610 less 10 and 14 is 586, eleven chips of 50 and one of 36, or two ends.
+    const head = story.of('niche-head').traced.limits;
+    expect([head.maxX - head.minX, head.maxY - head.minY]).toEqual([586, 83]);
     expect(story.of('niche-leftSide').edges.find(({ id }) => id === 'left')?.cuts).toEqual([]);
     expect(story.of('niche-sill').edges.find(({ id }) => id === 'bottom')?.cuts).toEqual([]);
   });

@@ -57,7 +57,10 @@ export interface Edge {
   readonly role: EdgeRole;
   /** How much a look at it counts: that of its role, or as it was set by hand. */
   readonly seen: number;
+  /** The joint that is left before the first tile, mm. */
   readonly gapMm: number;
+  /** Where tiles end, in from the edge: its gap, and what stands before that (the tile of the face that runs through, a bullnose), mm. */
+  readonly endMm: number;
   /** Whether it is the reveal of a doorway: too short to set out by. */
   readonly isReveal: boolean;
 }

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { distance } from '../geometry/point.ts';
+import { gapSchema } from '../units/lengthSchema.ts';
 import { outlineOf, type Shape } from './shapes/registry.ts';
 
 const endSchema = z.strictObject({ surface: z.string().min(1).max(40), edge: z.string() });
@@ -17,6 +18,11 @@ export const linkSchema = z.strictObject({
     .describe(
       'inside: two walls of a room; outside: counter to nosing; flat: one plane; inLine: riser over riser, joints in line by the middles of the edges',
     ),
+  through: z
+    .enum(['a', 'b'])
+    .optional()
+    .describe('Which face runs through: inside, the other ends at its tile; outside, it laps over the other; neither where left out'),
+  finishMm: gapSchema.optional().describe('Tile and bed that are reckoned with at this corner, mm; as tile and notch tell where left out'),
   runsOn: z.boolean().optional().describe('What is cut off a piece at an upright corner begins the course beyond it; no where left out'),
 });
 

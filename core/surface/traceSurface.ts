@@ -63,8 +63,11 @@ export interface Traced {
 /** The outline of a surface before its doorways are opened: its shape, bent to its base. */
 export const measuredOutline = ({ shape, base }: Measured): NamedRing => bendToBase(outlineOf(shape), base);
 
-/** Traces a measured surface. A surface that leaves no room has an empty region. */
-export function traceSurface(measured: Measured): Traced {
+/**
+ * Traces a measured surface. A surface that leaves no room has an empty region. `standOffsMm` is what stands between its
+ * edges and their gaps, by edge.
+ */
+export function traceSurface(measured: Measured, standOffsMm: Readonly<Record<string, number>> = {}): Traced {
   const shape = measuredOutline(measured);
   const body = boxOf(shape.ring);
   const opened = openDoorways(shape, measured.doorways);
@@ -72,17 +75,19 @@ export function traceSurface(measured: Measured): Traced {
   const revealIds = new Set(measured.doorways.flatMap(({ id }) => [`${id}-start`, `${id}-end`]));
   const roleOf = (id: string): EdgeRole => ownValue(measured.roles, id) ?? (doorIds.has(id) ? 'threshold' : 'wall');
   const gapOf = (id: string): number => ownValue(measured.edgeGapsMm, id) ?? measured.gapsMm[roleOf(id)];
+  const endOf = (id: string): number => gapOf(id) + (ownValue(standOffsMm, id) ?? 0);
   const edges = opened.ring.map((from, k): Edge => {
     const id = opened.edgeIds[k];
     const role = roleOf(id);
     const seen = ownValue(measured.seen, id) ?? VISIBILITY[role];
-    return { id, from, to: opened.ring[(k + 1) % opened.ring.length], role, seen, gapMm: gapOf(id), isReveal: revealIds.has(id) };
+    const to = opened.ring[(k + 1) % opened.ring.length];
+    return { id, from, to, role, seen, gapMm: gapOf(id), endMm: endOf(id), isReveal: revealIds.has(id) };
   });
   const field = insetEdges(
     opened.ring,
-    edges.map((edge) => edge.gapMm),
+    edges.map((edge) => edge.endMm),
   );
-  const frame = frameOf(shape, gapOf);
+  const frame = frameOf(shape, endOf);
   const fixtures = traceFixtures(measured.fixtures, outlineOf(measured.shape));
   const carried = (measured.carriedJoints ?? []).flatMap((joint) => carriedLine(outlineOf(measured.shape), joint) ?? []);
   const floor = without(
@@ -101,7 +106,7 @@ export function traceSurface(measured: Measured): Traced {
     fixtures,
     curves: (shape.curves ?? []).map(({ edgeId, circle, bulgesOut }) => ({
       centre: circle.centre,
-      radiusMm: circle.radiusMm - (bulgesOut ? 1 : -1) * gapOf(edgeId),
+      radiusMm: circle.radiusMm - (bulgesOut ? 1 : -1) * endOf(edgeId),
     })),
     field,
     carried,
@@ -144,7 +149,7 @@ const cornersOf = ({ ring, edgeIds }: NamedRing): Corner[] =>
   ring.flatMap((at, k) => (edgeIds[k] === edgeIds[(k + ring.length - 1) % ring.length] ? [] : [{ at, edgeId: edgeIds[k] }]));
 
 /** A shape drawn in by its gaps; the shape itself where they leave nothing. */
-function frameOf({ ring, edgeIds }: NamedRing, gapOf: (id: string) => number): Ring {
-  const [inset] = insetEdges(ring, edgeIds.map(gapOf));
+function frameOf({ ring, edgeIds }: NamedRing, endOf: (id: string) => number): Ring {
+  const [inset] = insetEdges(ring, edgeIds.map(endOf));
   return inset?.[0] ?? ring;
 }

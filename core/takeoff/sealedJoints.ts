@@ -31,7 +31,7 @@ export const planesMet = (traced: Traced): SealedJoint[] => jointsOf(traced).fil
 
 function jointsOf({ region, edges, fixtures }: Traced): SealedJoint[] {
   const solid = fixtures.filter(({ fixture }) => !fixture.tiledUnder);
-  const widest = Math.max(0, ...edges.map(({ gapMm }) => gapMm));
+  const widest = Math.max(0, ...edges.map(({ endMm }) => endMm));
   const joints = new Map<string, SealedJoint>();
   for (const ring of region.flat())
     ring.forEach((from, k) => {
@@ -70,11 +70,11 @@ function lengthAtWall(stretch: JointStretch, { from, to }: Edge, reachMm: number
   return end - start;
 }
 
-/** Whether a position lies as far from an edge as its gap; most lie too far from its line, which is told at once. */
-function isAGapFrom(p: Point, { from, to, gapMm }: Edge): boolean {
+/** Whether a position lies where the tiles of an edge end; most lie too far from its line, which is told at once. */
+function isAGapFrom(p: Point, { from, to, endMm }: Edge): boolean {
   const across = (to[0] - from[0]) * (p[1] - from[1]) - (to[1] - from[1]) * (p[0] - from[0]);
-  if (Math.abs(across) > (gapMm + 2 * ALONG_MM) * distance(from, to)) return false;
-  return Math.abs(distanceToStretch(p, from, to) - gapMm) <= ALONG_MM;
+  if (Math.abs(across) > (Math.abs(endMm) + 2 * ALONG_MM) * distance(from, to)) return false;
+  return Math.abs(distanceToStretch(p, from, to) - Math.abs(endMm)) <= ALONG_MM;
 }
 
 /** Whether a position lies on a ring. */

@@ -112,7 +112,7 @@ function stripsFor(purpose: StripPurpose, toCut: readonly CutPiece[]): StripFigu
 }
 
 /** The longest side of what is bedded one by one: the tile, or the largest chip of a sheet, mm. */
-function longestSideOf(product: Product): number {
+export function longestSideOf(product: Product): number {
   const { shape } = product;
   const sizes = shape.kind === 'sheet' ? shape.types : [actualSize(product)];
   return Math.max(...sizes.flatMap(({ widthMm, heightMm }) => [widthMm, heightMm]));

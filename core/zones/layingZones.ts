@@ -187,9 +187,9 @@ function exitsOf({ edges, sides }: Traced, chosen: string | undefined): { readon
 /** The parts that lie at a way out which is wide enough for a person. */
 function doorsOf(parts: readonly FloorPart[], exits: readonly Edge[], frame: Motion): Set<number> {
   const doors = new Set<number>();
-  for (const { from, to, gapMm } of exits) {
+  for (const { from, to, endMm } of exits) {
     const stretch = [frame.unturn(from), frame.unturn(to)] as const;
-    const widths = parts.map(({ polygons }) => sharedRun(sidesOf(polygons), [stretch], gapMm + 1).mm);
+    const widths = parts.map(({ polygons }) => sharedRun(sidesOf(polygons), [stretch], endMm + 1).mm);
     const widest = Math.max(...widths);
     // A narrow way out is the way out all the same.
     widths.forEach((mm, k) => {
@@ -261,7 +261,7 @@ function stepPoint(parts: readonly FloorPart[], k: number, step: NextStep, exits
   if (typeof step === 'number') return parts[k].passes.find(({ to }) => to === step)?.at ?? null;
   if (step === null) return null;
   const own = sidesOf(parts[k].polygons);
-  const runs = exits.map(({ from, to, gapMm }) => sharedRun(own, [[frame.unturn(from), frame.unturn(to)]], gapMm + 1));
+  const runs = exits.map(({ from, to, endMm }) => sharedRun(own, [[frame.unturn(from), frame.unturn(to)]], endMm + 1));
   return runs.reduce((a, b) => (b.mm > a.mm ? b : a)).at;
 }
 

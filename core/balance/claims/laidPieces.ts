@@ -30,7 +30,7 @@ export function laidPieces({ fields }: Pick<Drawing, 'fields'>, all = false): La
 }
 
 /** A line that tiles end at, as its geometry alone. */
-export type EndingLine = Pick<Edge, 'from' | 'to' | 'gapMm'>;
+export type EndingLine = Pick<Edge, 'from' | 'to' | 'endMm'>;
 
 /** Corners lie on a line within this, mm. */
 const BESIDE_MM = 0.02;
@@ -46,7 +46,7 @@ function stretchesOn(
   const along = unit(subtract(line.to, line.from));
   const inward = quarterTurn(along);
   const length = dot(subtract(line.to, line.from), along);
-  const depth = (p: Point): number => dot(subtract(p, line.from), inward) - line.gapMm;
+  const depth = (p: Point): number => dot(subtract(p, line.from), inward) - line.endMm;
   const run = (p: Point): number => dot(subtract(p, line.from), along);
   if (whole || Math.min(...tile.map(depth)) > -REACHES_MM) return [];
   return rings.flatMap((ring) =>
@@ -71,7 +71,7 @@ export function depthsAlong({ traced }: Pick<Drawing, 'traced'>, pieces: readonl
 /** The same of any line. */
 export function depthsFrom(line: EndingLine, pieces: readonly LaidPiece[]): number[] {
   const inward = quarterTurn(unit(subtract(line.to, line.from)));
-  const depth = (p: Point): number => dot(subtract(p, line.from), inward) - line.gapMm;
+  const depth = (p: Point): number => dot(subtract(p, line.from), inward) - line.endMm;
   return pieces.flatMap((piece) =>
     [...new Set(stretchesOn(line, piece).map(({ ring }) => ring))].map((ring) => Math.max(...ring.map(depth))),
   );

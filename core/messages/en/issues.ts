@@ -93,6 +93,10 @@ export const ISSUE_WORDS = {
   'base/out-of-order': ({ alongMm, beforeMm }, length) =>
     `Readings run along the edge: ${length(alongMm)} comes after ${length(beforeMm)}. Expected more.`,
   'link/no-such-surface': ({ surface }) => `The job has no surface "${surface}" to meet.`,
+  'link/runs-in-a-circle': ({ names }) =>
+    `Each of these would have to be laid before the next, round and round: ${names}. Expected one that runs through at both its ends.`,
+  'surface/corners-leave-nothing': ({ edge, takesMm }, length) =>
+    `What stands at ${edgeName(String(edge))} takes ${length(takesMm)}: no room is left for tile. Expected a narrower trim, or another face that runs through.`,
   'link/edge-taken': ({ edge, other }) =>
     `The ${edgeInWords(edge)} or the ${edgeInWords(other)} already meets another surface. An edge has one neighbour.`,
   'doorway/curved-edge': ({ edge }) => `The ${edgeInWords(edge)} is curved; a doorway opens a straight one.`,

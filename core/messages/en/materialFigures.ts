@@ -17,6 +17,8 @@ export const FIGURES: Readonly<Record<string, readonly [label: string, unit: str
   apartMm: ['No further apart than', 'mm'],
   m2PerDay: ['Laid in a day', 'm²'],
   kerfMm: ['Saw kerf', 'mm'],
+  widthMm: ['Wide', 'mm'],
+  faceMm: ['Face within the measured end', 'mm'],
   lPerM2: ['A coat', 'L/m²'],
   coats: ['Coats', ''],
   waterParts: ['Water to one part', 'parts'],

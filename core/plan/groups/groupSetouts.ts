@@ -11,11 +11,11 @@ import type { Link } from '../../surface/link.ts';
 import { lineOfEdge } from '../../surface/fixture.ts';
 import { measuredOutline } from '../../surface/traceSurface.ts';
 import { phaseOf, type Member } from './groupPhase.ts';
-import type { GroupFigures, PlanRules } from '../planned.ts';
-import { prepareSurface, type OpenSurface } from '../prepare/prepareSurface.ts';
+import type { GroupFigures } from '../planned.ts';
+import { prepareSurface, type OpeningRules, type OpenSurface } from '../prepare/prepareSurface.ts';
 
 /** What a group is worked out from. */
-export type GroupRules = Pick<PlanRules, 'products' | 'way' | 'links' | 'surfaces'>;
+export type GroupRules = OpeningRules;
 
 /** Directions of surfaces whose joints run on over the edges they share. */
 export interface Group {

@@ -29,7 +29,7 @@ export function briefOf(
 }
 
 /** What of some rules a layout depends on: while that stays as it is, so does the layout. What a tile costs and which lots there are moves no piece. */
-export function layoutRulesOf({ products, consumption, practice, way, tape, links, surfaces }: PlanRules): LayoutRules {
+export function layoutRulesOf({ products, consumption, practice, way, tape, links, surfaces, materials, habits }: PlanRules): LayoutRules {
   const { kerfMm, coreBitsMm, offCutsKept, skirtingMm, nosingMm, stripEdge, stripJoints } = consumption;
   const said = { ...(coreBitsMm ? { coreBitsMm } : {}), ...(stripJoints ? { stripJoints } : {}) };
   const laid = products.map((product): Product => ({ ...product, boxPrice: 0, lots: [] }));
@@ -41,8 +41,22 @@ export function layoutRulesOf({ products, consumption, practice, way, tape, link
     tape,
     links,
     surfaces,
+    ...cornerSaid(materials, habits),
   };
 }
+
+/** What corners and trims go by: notches and widths, nothing of packs or prices. */
+function cornerSaid(materials: PlanRules['materials'], habits: PlanRules['habits']): Pick<LayoutRules, 'materials' | 'habits'> {
+  const said: Partial<PlanRules['materials']> = {};
+  for (const item of CORNER_MATERIALS) {
+    const { figures, sheet, choices } = materials[item] ?? {};
+    if (figures ?? sheet ?? choices) said[item] = { figures, sheet, choices };
+  }
+  const own = Object.fromEntries(CORNER_MATERIALS.flatMap((item) => (habits && Object.hasOwn(habits, item) ? [[item, habits[item]]] : [])));
+  return { materials: said, ...(habits ? { habits: own } : {}) };
+}
+
+const CORNER_MATERIALS = ['adhesive', 'readyAdhesive', 'bullnose', 'edgeProfile'] as const;
 
 /** A tile without its picture; the same for the same tile. */
 const withoutPicture = oncePer((product: Product): Product => (product.picture === null ? product : { ...product, picture: null }));

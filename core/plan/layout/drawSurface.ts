@@ -6,15 +6,11 @@ import { ledgerOf } from '../../setout/lines/ledger.ts';
 import { strikeLines } from '../../setout/lines/strikeLines.ts';
 import { handyPart } from '../../surface/squareTriangle.ts';
 import { groupedSetout, groupsOf } from '../groups/groupSetouts.ts';
-import { prepareSurface, type OpenSurface } from '../prepare/prepareSurface.ts';
+import { prepareSurface, type OpeningRules, type OpenSurface } from '../prepare/prepareSurface.ts';
 import type { Drawing, PlanRules } from '../planned.ts';
 
 /** The first stage of a surface's plan: all that the drawing needs. */
-export function drawSurface(
-  rules: Pick<PlanRules, 'products' | 'way' | 'tape' | 'links' | 'surfaces'>,
-  surface: Surface,
-  memory: Memory = new Memory(),
-): Drawing {
+export function drawSurface(rules: OpeningRules & Pick<PlanRules, 'tape'>, surface: Surface, memory: Memory = new Memory()): Drawing {
   const ready = prepareSurface(rules, surface, memory);
   return drawingOf(
     surface,

@@ -130,10 +130,10 @@ interface OwnedLine {
   readonly along: Point;
   readonly inward: Point;
   readonly lengthMm: number;
-  readonly gapMm: number;
+  readonly endMm: number;
 }
 
-function ownedLine({ id, from, to, gapMm }: Edge, owners: readonly LineOwner[]): OwnedLine {
+function ownedLine({ id, from, to, endMm }: Edge, owners: readonly LineOwner[]): OwnedLine {
   const along = unit(subtract(to, from));
   return {
     owner: owners.findIndex((owner) => owner.id === id),
@@ -141,14 +141,14 @@ function ownedLine({ id, from, to, gapMm }: Edge, owners: readonly LineOwner[]):
     along,
     inward: quarterTurn(along),
     lengthMm: distance(from, to),
-    gapMm,
+    endMm,
   };
 }
 
 /** Whether a stretch lies on the line that an edge and its gap leave, beside the edge itself. */
-function runsOn({ from: [x, y], along, inward, lengthMm, gapMm }: OwnedLine, [ax, ay]: Point, [bx, by]: Point): boolean {
-  if (Math.abs((ax - x) * inward[0] + (ay - y) * inward[1] - gapMm) > ON_LINE_MM) return false;
-  if (Math.abs((bx - x) * inward[0] + (by - y) * inward[1] - gapMm) > ON_LINE_MM) return false;
+function runsOn({ from: [x, y], along, inward, lengthMm, endMm }: OwnedLine, [ax, ay]: Point, [bx, by]: Point): boolean {
+  if (Math.abs((ax - x) * inward[0] + (ay - y) * inward[1] - endMm) > ON_LINE_MM) return false;
+  if (Math.abs((bx - x) * inward[0] + (by - y) * inward[1] - endMm) > ON_LINE_MM) return false;
   const [a, b] = [(ax - x) * along[0] + (ay - y) * along[1], (bx - x) * along[0] + (by - y) * along[1]];
   return b > a && b > -ON_LINE_MM && a < lengthMm + ON_LINE_MM;
 }

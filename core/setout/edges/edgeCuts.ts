@@ -111,7 +111,7 @@ function placeTile(tile: CutTile, layout: Layout, isMain: boolean): PlacedTile {
 function cutsAlong(edge: Edge, placed: readonly PlacedTile[]): PlainCut[] {
   const along = unit(subtract(edge.to, edge.from));
   const inward = quarterTurn(along);
-  const depthOf = (p: Point): number => (p[0] - edge.from[0]) * inward[0] + (p[1] - edge.from[1]) * inward[1] - edge.gapMm;
+  const depthOf = (p: Point): number => (p[0] - edge.from[0]) * inward[0] + (p[1] - edge.from[1]) * inward[1] - edge.endMm;
   const edgeLength = distance(edge.from, edge.to);
   const found: PlainCut[] = [];
   for (const { tile, isMain, ring, centre, radiusMm } of placed) {
@@ -126,10 +126,10 @@ function cutsAlong(edge: Edge, placed: readonly PlacedTile[]): PlainCut[] {
   return found;
 }
 
-/** A straight line that tiles end at, the field on its left; `gapMm` inside of `from`. */
+/** A straight line that tiles end at, the field on its left; `endMm` inside of `from`. */
 interface CuttingLine {
   readonly from: Point;
-  readonly gapMm: number;
+  readonly endMm: number;
   readonly along: Point;
   readonly inward: Point;
   readonly lengthMm: number;
@@ -139,9 +139,9 @@ interface CuttingLine {
 export function measureCut(
   ring: Ring,
   polygons: readonly Polygon[],
-  { from, gapMm, along, inward, lengthMm }: CuttingLine,
+  { from, endMm, along, inward, lengthMm }: CuttingLine,
 ): Pick<EdgeCut, 'endsMm' | 'fullMm' | 'alongMm'> | null {
-  const depthOf = (p: Point): number => (p[0] - from[0]) * inward[0] + (p[1] - from[1]) * inward[1] - gapMm;
+  const depthOf = (p: Point): number => (p[0] - from[0]) * inward[0] + (p[1] - from[1]) * inward[1] - endMm;
   const runOf = (p: Point): number => dot(subtract(p, from), along);
   const depths = ring.map(depthOf);
   const nearest = Math.min(...depths);
@@ -149,7 +149,7 @@ export function measureCut(
   if (nearest > -ON_LINE_MM || deepest < ON_LINE_MM) return null;
   const run = stretchOnLine(polygons, depthOf, runOf);
   if (run === null || run[1] < ON_LINE_MM || run[0] > lengthMm - ON_LINE_MM) return null;
-  const onEdge = (mm: number): Point => [from[0] + along[0] * mm + inward[0] * gapMm, from[1] + along[1] * mm + inward[1] * gapMm];
+  const onEdge = (mm: number): Point => [from[0] + along[0] * mm + inward[0] * endMm, from[1] + along[1] * mm + inward[1] * endMm];
   const ends = alongSides(ring, inward, [onEdge(run[0]), onEdge(run[1])], polygons) ?? squareTo(deepest, nearest, polygons, depthOf);
   return { ...ends, alongMm: [Math.max(0, run[0]), Math.min(lengthMm, run[1])] };
 }

@@ -47,7 +47,7 @@ export interface SeenMiddle {
 const alongCarried = ({ carried }: Pick<Traced, 'carried'>): Edge[] =>
   carried.flatMap(({ joint: { id }, strip: [a, b, c, d] }) => {
     // In the midst of the floor: everybody sees it.
-    const side = { role: 'wall', seen: VISIBILITY.exposed, gapMm: 0, isReveal: false } as const;
+    const side = { role: 'wall', seen: VISIBILITY.exposed, gapMm: 0, endMm: 0, isReveal: false } as const;
     return [
       { ...side, id: `${id}-below`, from: b, to: a },
       { ...side, id: `${id}-above`, from: d, to: c },
@@ -116,7 +116,7 @@ export function groundWithin(
 ): Ground {
   const edges = ring.map((from, k): Edge => {
     const { id, role } = like(k);
-    return { id, role, seen: VISIBILITY[role], from, to: ring[(k + 1) % ring.length], gapMm: 0, isReveal: false };
+    return { id, role, seen: VISIBILITY[role], from, to: ring[(k + 1) % ring.length], gapMm: 0, endMm: 0, isReveal: false };
   });
   return {
     edges,
@@ -133,4 +133,4 @@ export function groundWithin(
 }
 
 const edgesOf = (ring: Ring, id: (k: number) => string, seen: number): Edge[] =>
-  ring.map((from, k) => ({ id: id(k), from, to: ring[(k + 1) % ring.length], role: 'wall', seen, gapMm: 0, isReveal: false }));
+  ring.map((from, k) => ({ id: id(k), from, to: ring[(k + 1) % ring.length], role: 'wall', seen, gapMm: 0, endMm: 0, isReveal: false }));

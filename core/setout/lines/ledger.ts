@@ -54,7 +54,7 @@ export function ledgerOf(
   const start = layout.placement.origin[1] + course.lowMm;
   // The first course that begins above the whole base.
   const own = outline.filter(({ id }) => id === base.id);
-  const lowest = Math.max(...own.flatMap(({ from, to, gapMm }) => [from[1] + gapMm, to[1] + gapMm]));
+  const lowest = Math.max(...own.flatMap(({ from, to, endMm }) => [from[1] + endMm, to[1] + endMm]));
   const framed = aboveBorder(fields, lowest);
   if (framed === 'between') return null;
   const isSquare = layout.placement.turnDeg % 90 === 0;

@@ -110,7 +110,7 @@ function tallySides(line: TrialLine, piece: number, ring: Ring, sx: number, sy: 
   const moved = ring.map(([px, py]): Point => [px + sx, py + sy]);
   const cut = measureCut(moved, [[LEFT.toRing()]], {
     from: pointOn(line, line.startMm),
-    gapMm: 0,
+    endMm: 0,
     along: [line.alongX, line.alongY],
     inward: [line.inX, line.inY],
     lengthMm: line.endMm - line.startMm,

@@ -44,15 +44,17 @@ function facesOf({ widthMm, heightMm, leftDepthMm, rightDepthMm, sillDepthMm, he
   ];
 }
 
-const inside = (a: SetJoin['a'], b: SetJoin['b']): SetJoin => ({ a, b, meets: 'inside' });
+/** The first runs through: it is laid before the other, which ends at its tile. */
+const inside = (a: SetJoin['a'], b: SetJoin['b']): SetJoin => ({ a, b, meets: 'inside', through: 'a' });
 
+/** The back goes first, then the sill, the sides that stand on it, and the head on top of them. */
 const JOINS: readonly SetJoin[] = [
   inside(['back', 'left'], ['leftSide', 'right']),
   inside(['back', 'right'], ['rightSide', 'left']),
   inside(['back', 'bottom'], ['sill', 'top']),
   inside(['back', 'top'], ['head', 'bottom']),
-  inside(['leftSide', 'bottom'], ['sill', 'left']),
+  inside(['sill', 'left'], ['leftSide', 'bottom']),
   inside(['leftSide', 'top'], ['head', 'left']),
-  inside(['rightSide', 'bottom'], ['sill', 'right']),
+  inside(['sill', 'right'], ['rightSide', 'bottom']),
   inside(['rightSide', 'top'], ['head', 'right']),
 ];

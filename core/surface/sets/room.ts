@@ -24,9 +24,10 @@ export const room = {
         return { key: `wall-${k + 1}`, part: 'wall', number: k + 1, kind: 'wall', shape, roles: { top: 'exposed' } };
       }),
     ],
+    // The floor goes under the walls; the far wall runs through, those beside it butt against it, the near one against them.
     joins: AROUND.flatMap((edge, k): SetJoin[] => [
-      { a: ['floor', edge], b: [`wall-${k + 1}`, 'bottom'], meets: 'inside' },
-      { a: [`wall-${k + 1}`, 'left'], b: [`wall-${((k + 1) % 4) + 1}`, 'right'], meets: 'inside' },
+      { a: ['floor', edge], b: [`wall-${k + 1}`, 'bottom'], meets: 'inside', through: 'a' },
+      { a: [`wall-${k + 1}`, 'left'], b: [`wall-${((k + 1) % 4) + 1}`, 'right'], meets: 'inside', through: k < 2 ? 'b' : 'a' },
     ]),
   }),
 } as const satisfies SetKind<z.infer<typeof schema>>;

@@ -20,6 +20,8 @@ export interface SetJoin {
   readonly a: readonly [face: string, edge: string];
   readonly b: readonly [face: string, edge: string];
   readonly meets: Link['meets'];
+  /** Which of the two runs through, where the trade has a usual way. */
+  readonly through?: Link['through'];
 }
 
 /** Surfaces that are measured together, with the edges they share. */

@@ -32,6 +32,10 @@ export const shower = {
       if (k === walls.length - 1) roles['right'] = 'exposed';
       return { key: `wall-${k + 1}`, part: 'wall', number: k + 1, kind: 'wall', shape: { kind: 'rectangle', ...wall }, roles };
     }),
-    joins: walls.slice(1).map((_, k): SetJoin => ({ a: [`wall-${k + 1}`, 'right'], b: [`wall-${k + 2}`, 'left'], meets: 'inside' })),
+    // The wall that is looked at, in the middle, runs through; those beside it butt against it, each against the one further in.
+    joins: walls.slice(1).map((_, k): SetJoin => {
+      const through = k < Math.floor((walls.length - 1) / 2) ? 'b' : 'a';
+      return { a: [`wall-${k + 1}`, 'right'], b: [`wall-${k + 2}`, 'left'], meets: 'inside', through };
+    }),
   }),
 } as const satisfies SetKind<z.infer<typeof schema>>;

@@ -36,10 +36,10 @@ const tread = ({ treadWidthMm, treadDepthMm }: StairStep, number: number): SetFa
   roles: { bottom: 'exposed' },
 });
 
-/** A riser goes on over its nosing; a tread meets the riser behind it. */
+/** A riser goes on over its nosing; a tread meets the riser behind it, which was laid before it. */
 function joinsOf(number: number, count: number): SetJoin[] {
   const nosing: SetJoin = { a: [`riser-${number}`, 'top'], b: [`tread-${number}`, 'bottom'], meets: 'outside' };
-  const behind: SetJoin = { a: [`tread-${number}`, 'top'], b: [`riser-${number + 1}`, 'bottom'], meets: 'inside' };
+  const behind: SetJoin = { a: [`tread-${number}`, 'top'], b: [`riser-${number + 1}`, 'bottom'], meets: 'inside', through: 'b' };
   return number < count ? [nosing, behind] : [nosing];
 }
 

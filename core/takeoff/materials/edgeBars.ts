@@ -1,6 +1,6 @@
 import type { Link } from '../../surface/link.ts';
 import { cutFromBars, type BarRun, type BarsHow } from '../cutFromBars.ts';
-import { material, type Need, type PackOffer, type Taken } from '../materialKind.ts';
+import { material, type FigureSpec, type Need, type PackOffer, type Taken } from '../materialKind.ts';
 import type { Trim } from '../works/trims.ts';
 
 /** What cutting bars goes by: what the saw takes, mm. */
@@ -29,13 +29,13 @@ function goesOn(end: Link['a'], trim: Trim, surfaces: Need['surfaces'], links: r
   });
 }
 
-/** A trim that is cut from bars, m. */
-export const edgeBars = (trim: Trim, packs: readonly PackOffer[]) =>
+/** A trim that is cut from bars, m, with figures of its own beside the saw's. */
+export const edgeBars = <F extends string = never>(trim: Trim, packs: readonly PackOffer[], own?: Readonly<Record<F, FigureSpec>>) =>
   material({
     group: 'edges',
     packs,
     spread: 0,
-    figures: BAR_FIGURES,
+    figures: { ...BAR_FIGURES, ...own },
     choices: {},
     takeOff: (need, { figures }, offers): Taken<BarsHow>[] =>
       cutFromBars(edgeRuns(need.surfaces, trim, need.links), offers, figures.kerfMm.value),

@@ -12,7 +12,8 @@ export const edgeProfile = material({
   group: 'edges',
   packs: [{ size: 2.5, price: 13.9 }],
   spread: 0,
-  figures: BAR_FIGURES,
+  // A metal leg takes no width; a face that stands within the measured end does (trade practice).
+  figures: { ...BAR_FIGURES, faceMm: { typical: 0, min: 0, max: 60 } },
   choices: { finish: FINISHES },
   takeOff: ({ surfaces, materials, links }, { figures, choices }, offers): Taken<BarsHow>[] => {
     // Profiles are sold by the half millimetre at most; one that is too low leaves the tile proud.

@@ -22,7 +22,7 @@ export function stretchesOf(edges: readonly Edge[], edgeId: string): { readonly 
  * reach into the corner, and to the foot of what stands before it.
  */
 export function freeRuns({ edges, region, fixtures }: Traced, edgeId: string): (readonly [number, number])[] {
-  const widest = Math.max(0, ...edges.map(({ gapMm }) => gapMm), ...fixtures.map(({ fixture }) => fixture.clearanceMm));
+  const widest = Math.max(0, ...edges.map(({ endMm }) => endMm), ...fixtures.map(({ fixture }) => fixture.clearanceMm));
   const runs: [number, number][] = [];
   for (const { edge, startMm: start } of stretchesOf(edges, edgeId)) {
     for (const ring of region.flat())
@@ -37,7 +37,7 @@ export function freeRuns({ edges, region, fixtures }: Traced, edgeId: string): (
 function runAlong(edge: Edge, stretch: readonly [Point, Point], reachMm: number): [number, number] | null {
   const [a, b] = stretch;
   const middle: Point = [(a[0] + b[0]) / 2, (a[1] + b[1]) / 2];
-  if (Math.abs(distanceToStretch(middle, edge.from, edge.to) - edge.gapMm) > ALONG_MM) return null;
+  if (Math.abs(distanceToStretch(middle, edge.from, edge.to) - Math.abs(edge.endMm)) > ALONG_MM) return null;
   const along = unit(subtract(edge.to, edge.from));
   const length = distance(edge.from, edge.to);
   const [from, to] = stretch.map((p) => dot(subtract(p, edge.from), along)).sort((p, q) => p - q);

@@ -25,7 +25,7 @@ export function jointsAlong(
   const [{ edge, startMm }] = own;
   const along = unit(subtract(edge.to, edge.from));
   const inward: Point = [-along[1], along[0]];
-  const depth = edge.gapMm + INSIDE_MM;
+  const depth = edge.endMm + INSIDE_MM;
   const foot: Point = [edge.from[0] + inward[0] * depth, edge.from[1] + inward[1] * depth];
   const ends: number[] = [];
   const meet = (ring: Ring): void => {

@@ -84,7 +84,7 @@ function cornerEnd(
   }
   if (!goesOn && OPEN_ROLES.has(next.role)) return SHOWS;
   // To the wall the gap is left that the tiles leave there, for the sealant; to the face of a strip a joint.
-  const clearMm = goesOn && at === 'start' ? depthMm + jointMm : Math.max(jointMm, next.gapMm);
+  const clearMm = goesOn && at === 'start' ? depthMm + jointMm : Math.max(jointMm, next.endMm);
   // In a corner under 90 degrees the face of a strip comes nearer to the other wall than its back.
   return { end: BUTTS, longerMm: -(clearMm + depthMm * Math.max(0, -cosine)) / sine };
 }
