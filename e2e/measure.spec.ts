@@ -81,6 +81,14 @@ test('stairs, a shower and a niche are measured together, and meet', async ({ pa
   await page.goto(`${server.address}${JOB}/surfaces/${surfaceNamed(job, 'Guest shower, wall 2').id}/measure`);
   await part(page, 'Around it');
   await expect(page.getByText(/meets Guest shower, wall 1/)).toBeVisible();
+  // The wall that is looked at runs through; another press turns it round, and its figure follows.
+  await expect(page.getByText(/^Wall 2 is laid first\. Wall 1 begins [\d.]+ from the corner/)).toBeVisible();
+  await page.getByRole('button', { name: 'wall 1 runs through' }).click();
+  await fill(page, 'Tile and bed of Guest shower, wall 1', '14');
+  await expect(page.getByText(/^Wall 1 is laid first\. Wall 2 begins 19 from the corner/)).toBeVisible();
+  await part(page, 'Edges');
+  await expect(page.getByText('Tile ends 19 from the edge: the gap, and 14 for what stands there.')).toBeVisible();
+  await part(page, 'Around it');
   await expect(page.getByText(/edge is 2100 mm here, but 2104 mm on "Guest shower, wall 3"/)).toBeHidden();
   await part(page, 'Shape');
   await fill(page, 'Height, bottom to top', '2095');

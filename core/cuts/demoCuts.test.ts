@@ -17,9 +17,10 @@ function sizesOf(id: string): (label: string) => [number, number] {
 }
 const rounded = (...sizes: number[]): number[] => sizes.map((mm) => Number(mm.toFixed(2)));
 
-test('a tread: one tile in the middle, the same at both ends, the gap at the riser off its depth', () => {
+test('a tread: one tile in the middle, the same at both ends, the gap and the tile and bed of the riser off its depth', () => {
   const size = sizesOf('steps-tread-1');
-  const [width, depth, gap, joint, tile] = [1010, 262, 5, 3, 395];
+  // Strips of 8 mm in a bed of 3: the riser is laid first.
+  const [width, depth, gap, joint, tile] = [1010, 262 - 8 - 3, 5, 3, 395];
   const end = (width - 2 * gap - tile - 2 * joint) / 2;
   expect(size('A1')).toEqual(rounded(end, depth - gap));
   expect(size('A3')).toEqual(size('A1'));
@@ -28,7 +29,8 @@ test('a tread: one tile in the middle, the same at both ends, the gap at the ris
 
 test('a shower wall: full tiles off the trimmed end, every other course moved by a third', () => {
   const size = sizesOf('shower-wall-1');
-  const [width, gap, joint, tile, high] = [884, 5, 3, 597.5, 297.5];
+  // The wall that is looked at runs through: 9 of tile and 6 of bed come off.
+  const [width, gap, joint, tile, high] = [884 - 9 - 6, 5, 3, 597.5, 297.5];
   const full = width - gap - tile - joint;
   const moved = tile - (tile + joint) / 3;
   for (const label of ['C2', 'E2', 'G2']) expect(size(label)).toEqual(rounded(full, high));
@@ -38,11 +40,12 @@ test('a shower wall: full tiles off the trimmed end, every other course moved by
 
 test('a half bond round a window: what is left beside it in either kind of course', () => {
   const size = sizesOf('washroom-side');
-  const [width, gap, joint, tile, high] = [1981, 5, 2, 198, 98.5];
+  // The wall to the right runs through: 8 of tile and 4 of bed.
+  const [width, gap, joint, tile, high] = [1981 - 8 - 4, 5, 2, 198, 98.5];
   const step = tile + joint;
-  // Every other course ends with a full tile at the right wall; the ones between begin half a step further left.
-  const second = width - 2 * gap - 9 * step;
-  const first = second - step / 2;
+  // A full tile at the right wall would leave 159 and 59 at the left: every other course begins with a third instead.
+  const first = tile / 3;
+  const second = first + step / 2;
   expect([size('B1'), size('C1')]).toEqual([rounded(first, high), rounded(second, high)]);
   expect(size('B11')).toEqual(rounded(width - 2 * gap - first - joint - 9 * step, high));
   // The window stands 742 from the left, 610 wide, with 3 round it; the field begins 5 from the wall.

@@ -1,12 +1,16 @@
-import { expect, test } from '@jest/globals';
+import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { polygonsArea } from '../geometry/ring.ts';
 import { plan } from '../plan.ts';
 import { jobOfOne } from '../samples/testJob.ts';
 import type { Link } from '../surface/link.ts';
 import { facesOfSet, SETS } from '../surface/sets/registry.ts';
+import { describeCorner } from '../messages/en/corners.ts';
+import { METRIC_TAPE } from '../units/tape.ts';
 import { checkJob } from './checkJob.ts';
+import { cornerSection } from './cornerSection.ts';
 import type { Job, Surface } from './job.ts';
+import { setCornerRun } from './setCornerRun.ts';
 import { finishMm, standOffs } from './standOffs.ts';
 import { startSet } from './startSet.ts';
 
@@ -102,4 +106,59 @@ test('a bullnose wider than the wall is refused at its edge', () => {
   expect(checkJob(wide)).toMatchObject([
     { code: 'surface/corners-leave-nothing', path: ['surfaces', 0, 'trims', 'top'], figures: { takesMm: 193 } },
   ]);
+});
+
+describe('a corner in section', () => {
+  const words = (job: Job): string => {
+    const section = cornerSection(job, job.links[0]);
+    return section ? describeCorner(section, METRIC_TAPE) : '';
+  };
+
+  test('shows tile, bed and joint as the plan has them', () => {
+    for (const meets of ['inside', 'outside'] as const)
+      for (const through of ['a', 'b', undefined] as const) {
+        const job = meeting({ meets, through });
+        const section = cornerSection(job, job.links[0]);
+        const [a, b] = plan(job).surfaces.map(({ traced }) => traced.edges);
+        expect([section?.a.endMm, section?.b.endMm]).toEqual([
+          a.find(({ id }) => id === 'right')?.endMm,
+          b.find(({ id }) => id === 'left')?.endMm,
+        ]);
+      }
+    expect(cornerSection(meeting({ meets: 'flat' }), meeting({ meets: 'flat' }).links[0])).toBeNull();
+  });
+
+  test('is told in a sentence of its figures', () => {
+    expect(words(meeting({ through: 'a' }))).toBe(
+      'Back is laid first. Side begins 17 from the corner: 8 of tile and 4 of bed, and a joint of 5.',
+    );
+    expect(words(meeting({ meets: 'outside', through: 'b', finishMm: 10 }))).toBe(
+      'Side goes on over the edge of Back: 8 of tile and 2 of bed.',
+    );
+    expect(words(meeting({}))).toMatch(/^Both are reckoned to the corner as measured/);
+  });
+
+  test('is changed by one press: a mitre is what both edges end in, and is gone with the next', () => {
+    const job = structuredClone(meeting({ meets: 'outside' }, { trims: { right: 'profile', left: 'profile' } }));
+    const trims = (): unknown => job.surfaces.map(({ trims: own }) => [own?.['right'], own?.['left']]);
+    const run = (): unknown => cornerSection(job, job.links[0])?.run;
+    setCornerRun(job, 'l', 'mitred');
+    expect([run(), trims()]).toEqual([
+      'mitred',
+      [
+        ['mitre', 'profile'],
+        ['profile', 'mitre'],
+      ],
+    ]);
+    setCornerRun(job, 'l', 'b');
+    expect([run(), trims()]).toEqual([
+      'b',
+      [
+        ['none', 'profile'],
+        ['profile', 'none'],
+      ],
+    ]);
+    setCornerRun(job, 'l', 'neither');
+    expect([run(), job.links[0].through]).toEqual([null, undefined]);
+  });
 });

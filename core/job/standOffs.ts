@@ -70,8 +70,16 @@ function takenAt(rules: CornerRules, link: Link, surface: Surface): (readonly [e
   });
 }
 
+/** The figure that says how wide a trim is, by which the field begins later; null where it takes no width. */
+export function trimFigure(trim: Trim): { readonly item: 'bullnose' | 'edgeProfile'; readonly name: string } | null {
+  if (trim === 'bullnose') return { item: 'bullnose', name: 'widthMm' };
+  return trim === 'profile' ? { item: 'edgeProfile', name: 'faceMm' } : null;
+}
+
 function trimWidth(rules: MaterialRules, surface: Surface, edge: string): number {
   const trim = trimOf(surface, edge);
-  if (trim === 'bullnose') return saidFor('bullnose', rules).figures['widthMm'].value + surface.jointMm;
-  return trim === 'profile' ? saidFor('edgeProfile', rules).figures['faceMm'].value : 0;
+  const figure = trimFigure(trim);
+  if (!figure) return 0;
+  const { value } = saidFor(figure.item, rules).figures[figure.name];
+  return trim === 'bullnose' ? value + surface.jointMm : value;
 }

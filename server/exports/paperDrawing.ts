@@ -1,4 +1,5 @@
 import type { CutPiece } from '@azulejo/core/cuts/cutPiece';
+import { standingAlong } from '@azulejo/core/surface/standing';
 import { beyondStrips } from '@azulejo/core/cuts/strips/beyondStrips';
 import { kindLetter } from '@azulejo/core/cuts/kindLetter';
 import { boxOf, type Box, type Ring } from '@azulejo/core/geometry/ring';
@@ -62,6 +63,7 @@ export function drawSetout(pdf: PDFKit.PDFDocument, source: SurfaceSource, frame
   trace(planned.traced.outline).stroke();
   pdf.lineWidth(0.8).strokeColor('#111820');
   for (const { ring } of planned.traced.fixtures) trace(ring).stroke();
+  drawStanding(pdf, planned, at);
   drawCarried(pdf, planned, at, k);
   drawLines(pdf, planned, at);
   writeLabels(new LabelSpace(pdf), source, at, k);
@@ -102,6 +104,15 @@ function drawWaysUp(
       (middle, topDeg) => drawArrow(pdf, at(middle), Math.min(LONGEST_ARROW, side / 2), topDeg),
     );
   }
+}
+
+/** What stands along edges before the field begins. */
+function drawStanding(pdf: PDFKit.PDFDocument, { traced }: SurfaceSource['planned'], at: OnPaper): void {
+  for (const ring of standingAlong(traced))
+    pdf
+      .polygon(...ring.map(at))
+      .fillColor('#c3ccd4')
+      .fill();
 }
 
 /** Movement joints that are carried through, as wide as they are, with their middle in dash and dot. */

@@ -12,6 +12,7 @@ import { paintChosen, paintHatching, paintLabel, paintStrips, paintTicks } from 
 import { paintFixtureNames, paintFixtures, placeFixtureNames } from './paintFixtures.ts';
 import {
   paintCarried,
+  paintStanding,
   paintChalkLines,
   paintEdgeLengths,
   paintEdges,
@@ -67,6 +68,7 @@ export function paintBoard(brush: Brush, content: BoardContent): void {
   const look = { faces, finished: show === 'finished' };
   if (content.sliding) paintFixedFields(brush, drawing, look);
   else paintGround(brush, content, look);
+  paintStanding(brush, drawing);
   if (show !== 'finished') paintCarried(brush, drawing);
   paintFixtures(brush, drawing);
   if (toCut && WITH_STRIPS.has(show)) paintStrips(brush, toCut);

@@ -5,6 +5,7 @@ import type { Drawing } from '@azulejo/core/plan/planned';
 import { edgeDimensions } from '@azulejo/core/setout/edges/edgeDimensions';
 import type { StruckLine } from '@azulejo/core/setout/lines/struckLine';
 import type { Edge } from '@azulejo/core/surface/edge';
+import { standingAlong } from '@azulejo/core/surface/standing';
 import { formatLength } from '@azulejo/core/units/formatLength';
 import type { Tape } from '@azulejo/core/units/tape';
 import type { Brush } from './paintTiles.ts';
@@ -62,6 +63,21 @@ function strokeRun({ context, view }: Brush, run: readonly Edge[], outPx: number
   context.strokeStyle = colour;
   context.stroke();
 }
+
+/** What stands along edges before the field begins: the tile of the face that runs through, a bullnose. */
+export function paintStanding({ context, palette, view }: Brush, { traced }: Drawing): void {
+  context.fillStyle = palette.outline;
+  context.globalAlpha = STANDING_ALPHA;
+  for (const ring of standingAlong(traced)) {
+    context.beginPath();
+    for (const corner of ring) context.lineTo(...toScreen(view, corner));
+    context.fill();
+  }
+  context.globalAlpha = 1;
+}
+
+/** It is there, and none of this surface. */
+const STANDING_ALPHA = 0.22;
 
 /** Movement joints that are carried through: clear of tile, as wide as they are, with their middle in dash and dot. */
 export function paintCarried({ context, palette, view }: Brush, { struck }: Drawing): void {

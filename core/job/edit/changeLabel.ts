@@ -43,6 +43,8 @@ export const CHANGE_CODES = [
   'copyFixture',
   'coreBits',
   'corner',
+  'cornerFinish',
+  'cornerRun',
   'curveOfWall',
   'cutsByZone',
   'dataSheet',

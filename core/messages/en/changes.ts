@@ -54,6 +54,8 @@ const CHANGES: Readonly<Record<ChangeCode, string | ((of: string) => string)>> =
   copyFixture: 'Copy a fixture',
   coreBits: 'Core bits',
   corner: 'Corner',
+  cornerFinish: 'Tile and bed at a corner',
+  cornerRun: 'Who runs through',
   curveOfWall: 'Curve of wall',
   cutsByZone: 'Cuts by zone',
   dataSheet: 'Data sheet',

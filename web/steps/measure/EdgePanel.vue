@@ -8,17 +8,21 @@ import { roleName } from '@azulejo/core/messages/en/names';
 import type { SurfacePlan } from '@azulejo/core/plan/planned';
 import { TRIM_NAMES } from '@azulejo/core/messages/en/works';
 import type { Trim } from '@azulejo/core/takeoff/works/trims';
+import { formatLength } from '@azulejo/core/units/formatLength';
 import { EDGE_ROLES, type EdgeRole } from '@azulejo/core/surface/edge';
 import ChoiceField from '../../fields/ChoiceField.vue';
 import FieldGrid from '../../fields/FieldGrid.vue';
 import LengthField from '../../fields/LengthField.vue';
 import StripFields from './StripFields.vue';
+import TrimWidthFields from './TrimWidthFields.vue';
 import { useBoardStore } from '../../stores/boardStore.ts';
+import { useTape } from '../../fields/useTape.ts';
 import { useEditSurface } from '../useEditSurface.ts';
 import { bareWalls, edgeRows, trimsOn } from './model.ts';
 
 const props = defineProps<{ surface: Surface; plan: SurfacePlan | null }>();
 const board = useBoardStore();
+const tape = useTape();
 const edit = useEditSurface(() => props.surface.id);
 
 const edges = computed(() => (props.plan ? edgeRows(props.surface, props.plan) : []));
@@ -79,6 +83,11 @@ const dropOwnGap = (id: string): void => {
       <Button v-if="edge.own" text severity="secondary" :aria-label="`Gap of ${edge.name} by its role again`" @click="dropOwnGap(edge.id)"
         ><PhArrowCounterClockwise :size="18"
       /></Button>
+      <p v-if="edge.standsMm !== 0" class="soft small stands">
+        Tile ends <span class="figure">{{ formatLength(edge.gapMm + edge.standsMm, tape) }}</span> from the edge: the gap, and
+        <span class="figure">{{ formatLength(edge.standsMm, tape) }}</span> for
+        {{ edge.standsMm > 0 ? 'what stands there' : 'what it laps over' }}.
+      </p>
     </div>
     <h3>What each edge ends in</h3>
     <FieldGrid>
@@ -91,6 +100,7 @@ const dropOwnGap = (id: string): void => {
         @choose="setTrim([edge.id], $event)"
       />
     </FieldGrid>
+    <TrimWidthFields :trims="[...new Set(edges.map(({ trim }) => trim))]" />
     <div v-if="bare.length > 0" class="row">
       <Button text severity="secondary" @click="setTrim(bare, 'skirtingTile')">Skirting from the tile along the walls</Button>
       <Button text severity="secondary" @click="setTrim(bare, 'skirting')">Skirting in lengths</Button>
@@ -127,6 +137,9 @@ const dropOwnGap = (id: string): void => {
 .gaps :deep(label)::first-letter,
 .edge :deep(.p-select-label)::first-letter {
   text-transform: uppercase;
+}
+.stands {
+  grid-column: 1 / -1;
 }
 .edge.on {
   box-shadow: inset 4px 0 0 var(--cobalt);

@@ -23,6 +23,8 @@ export interface EdgeRow {
   readonly name: string;
   readonly role: EdgeRole;
   readonly gapMm: number;
+  /** What stands there before the gap: the tile of the face that runs through, a bullnose; below zero where it laps over another, mm. */
+  readonly standsMm: number;
   readonly trim: Trim;
   /** Its gap is its own, not that of its role. */
   readonly own: boolean;
@@ -35,11 +37,12 @@ export function edgeRows({ measured, trims }: Surface, plan: SurfacePlan): reado
   return seen
     .filter(({ id }, k) => seen.findIndex((edge) => edge.id === id) === k)
     .sort((a, b) => Number(doors.has(a.id)) - Number(doors.has(b.id)))
-    .map(({ id, role, gapMm }) => ({
+    .map(({ id, role, gapMm, endMm }) => ({
       id,
       name: edgeTitle(plan, id),
       role,
       gapMm,
+      standsMm: endMm - gapMm,
       trim: trims?.[id] ?? usualTrim(role),
       own: id in measured.edgeGapsMm,
     }));

@@ -12,6 +12,7 @@ import { useJobStore } from '../../../stores/jobStore.ts';
 import { newId } from '../../newId.ts';
 import { useAttempt } from '../../useAttempt.ts';
 import { edgesToMeet, joinedTo } from '../model.ts';
+import CornerField from './CornerField.vue';
 import UnfoldedView from './UnfoldedView.vue';
 import { useTape } from '../../../fields/useTape.ts';
 import TroubleNote from '../../../fields/TroubleNote.vue';
@@ -92,16 +93,18 @@ function setMeeting(id: string, value: Link['meets']): void {
           nameOf(theirs.surface)
         }}</RouterLink>, {{ edgeLabel(theirs.surface, theirs.edge) }} <span class="figure">{{ lengthOf(theirs) }}</span>
       </p>
+      <Button text severity="secondary" :aria-label="`Part from ${nameOf(theirs.surface)}`" @click="remove(link.id)"
+        ><PhTrash :size="18"
+      /></Button>
       <ChoiceField
+        class="wide"
         :label="`How ${mine.edge} meets`"
         :value="link.meets"
         :options="meetings"
         hide-label
         @choose="setMeeting(link.id, $event)"
       />
-      <Button text severity="secondary" :aria-label="`Part from ${nameOf(theirs.surface)}`" @click="remove(link.id)"
-        ><PhTrash :size="18"
-      /></Button>
+      <CornerField class="wide" :job="job" :link="link" />
     </div>
     <template v-if="others.length > 0">
       <FieldGrid>
@@ -119,12 +122,15 @@ function setMeeting(id: string, value: Link['meets']): void {
 <style scoped>
 .link {
   display: grid;
-  grid-template-columns: minmax(0, 1fr) 9.5rem 2.6rem;
+  grid-template-columns: minmax(0, 1fr) 2.6rem;
   gap: 0.5rem;
   align-items: center;
   border-top: 1px solid var(--line);
   padding-top: 0.4rem;
   font-size: 0.95rem;
+}
+.wide {
+  grid-column: 1 / -1;
 }
 .link b::first-letter {
   text-transform: uppercase;
