@@ -1,5 +1,9 @@
 import { usualTrim, type Trim } from '../takeoff/works/trims.ts';
-import type { Job } from './job.ts';
+import { boxOf } from '../geometry/ring.ts';
+import type { Link } from '../surface/link.ts';
+import { outlineOf } from '../surface/shapes/registry.ts';
+import { checkCorners } from './checkCorners.ts';
+import type { Job, Surface } from './job.ts';
 import type { CornerSection } from './cornerSection.ts';
 
 /** How a corner of a draft of a job is closed from now on. A mitre is what both edges end in; another way ends in none. */
@@ -24,4 +28,23 @@ export function setCornerRun(
     // What laps over shows its own edge, what is lapped over none.
     if ((run === 'a' || run === 'b') && was === 'profile') surface.trims = { ...surface.trims, [edge]: 'none' };
   }
+}
+
+/**
+ * How a new meeting is closed as is usual: floors and countertops go under what stands on them, of two walls the longer one
+ * runs through, as far as no face then has to be laid before itself.
+ */
+export function usualMeeting(job: Job, link: Link): Link {
+  if (link.meets !== 'inside') return link;
+  const [a, b] = [link.a, link.b].map(({ surface }) => job.surfaces.find(({ id }) => id === surface));
+  if (!a || !b) return link;
+  const lies = (one: Surface): boolean => one.kind !== 'wall';
+  const aGoesFirst = lies(a) === lies(b) ? wideOf(a) >= wideOf(b) : lies(a);
+  const closed: Link = { ...link, through: aGoesFirst ? 'a' : 'b' };
+  return checkCorners({ ...job, links: [...job.links, closed] }).length === 0 ? closed : link;
+}
+
+function wideOf({ measured }: Surface): number {
+  const { minX, maxX } = boxOf(outlineOf(measured.shape).ring);
+  return maxX - minX;
 }

@@ -10,7 +10,7 @@ import { METRIC_TAPE } from '../units/tape.ts';
 import { checkJob } from './checkJob.ts';
 import { cornerSection } from './cornerSection.ts';
 import type { Job, Surface } from './job.ts';
-import { setCornerRun } from './setCornerRun.ts';
+import { setCornerRun, usualMeeting } from './setCornerRun.ts';
 import { finishMm, standOffs } from './standOffs.ts';
 import { startSet } from './startSet.ts';
 
@@ -136,6 +136,24 @@ describe('a corner in section', () => {
       'Side goes on over the edge of Back: 8 of tile and 2 of bed.',
     );
     expect(words(meeting({}))).toMatch(/^Both are reckoned to the corner as measured/);
+  });
+
+  test('begins as is usual: a floor goes under walls, the longer wall runs through, unless that went in a circle', () => {
+    const wide = (id: string, widthMm: number, kind: Surface['kind'] = 'wall'): Surface => {
+      const { measured } = one.surfaces[0];
+      return { ...one.surfaces[0], id, name: id, kind, measured: { ...measured, shape: { kind: 'rectangle', widthMm, heightMm: 800 } } };
+    };
+    const job: Job = { ...one, surfaces: [wide('short', 700), wide('long', 900), wide('floor', 500, 'floor')], links: [] };
+    const meets = (a: string, b: string): Link => {
+      return { id: `${a}-${b}`, a: { surface: a, edge: 'right' }, b: { surface: b, edge: 'left' }, meets: 'inside' };
+    };
+    expect(usualMeeting(job, meets('short', 'long')).through).toBe('b');
+    expect(usualMeeting(job, meets('floor', 'long')).through).toBe('a');
+    const links: Link[] = [
+      { ...meets('short', 'floor'), through: 'a' },
+      { ...meets('floor', 'long'), through: 'a' },
+    ];
+    expect(usualMeeting({ ...job, links }, meets('long', 'short')).through).toBeUndefined();
   });
 
   test('is changed by one press: a mitre is what both edges end in, and is gone with the next', () => {

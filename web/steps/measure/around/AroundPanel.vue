@@ -4,6 +4,7 @@ import { computed, ref } from 'vue';
 import { PhTrash } from '@phosphor-icons/vue';
 import type { Job, Surface } from '@azulejo/core/job/job';
 import { edgeName } from '@azulejo/core/messages/en/names';
+import { usualMeeting } from '@azulejo/core/job/setCornerRun';
 import { MEETINGS, type Link } from '@azulejo/core/surface/link';
 import { formatLength } from '@azulejo/core/units/formatLength';
 import ChoiceField from '../../../fields/ChoiceField.vue';
@@ -58,12 +59,8 @@ const chosen = computed(() => {
 function add(): void {
   const { mine, surface, theirs } = chosen.value;
   const issues = jobs.change('surfacesMeet', (draft) => {
-    draft.links.push({
-      id: newId('join'),
-      a: { surface: props.surface.id, edge: mine },
-      b: { surface, edge: theirs },
-      meets: meets.value,
-    });
+    const ends = { a: { surface: props.surface.id, edge: mine }, b: { surface, edge: theirs } };
+    draft.links.push(usualMeeting(props.job, { id: newId('join'), ...ends, meets: meets.value }));
   });
   attempt(issues);
 }
