@@ -6,6 +6,8 @@ import { jobOfOne } from '../samples/testJob.ts';
 import type { Link } from '../surface/link.ts';
 import { facesOfSet, SETS } from '../surface/sets/registry.ts';
 import { describeCorner } from '../messages/en/corners.ts';
+import { describeLines } from '../messages/en/lines.ts';
+import { thingNamesOf } from '../messages/thingNames.ts';
 import { METRIC_TAPE } from '../units/tape.ts';
 import { checkJob } from './checkJob.ts';
 import { cornerSection } from './cornerSection.ts';
@@ -126,6 +128,15 @@ describe('a corner in section', () => {
         ]);
       }
     expect(cornerSection(meeting({ meets: 'flat' }), meeting({ meets: 'flat' }).links[0])).toBeNull();
+  });
+
+  test('is told with the lines to strike, on site too', () => {
+    const [, { struck, traced }] = plan(meeting({ through: 'a' })).surfaces;
+    const said = 'Tiles end 17 mm from the left edge: 12 mm for what stands there, and the joint.';
+    expect(describeLines(struck, thingNamesOf(traced), METRIC_TAPE)).toContain(said);
+    const [lapping] = plan(meeting({ meets: 'outside', through: 'a' })).surfaces;
+    const over = 'Tiles go on over the right edge by 12 mm, less the joint.';
+    expect(describeLines(lapping.struck, thingNamesOf(lapping.traced), METRIC_TAPE)).toContain(over);
   });
 
   test('is told in a sentence of its figures', () => {

@@ -22,15 +22,24 @@ const CARRIED_NAMES: Readonly<Record<CarriedJoint['kind'], string>> = {
 const STRAIGHT_DEG = 3;
 
 /** All that is struck, a sentence a line, in the order of the work. */
-export function describeLines({ lines, square, start }: StruckLines, names: ThingNames, tape: Tape): string[] {
+export function describeLines({ lines, square, start, ends }: StruckLines, names: ThingNames, tape: Tape): string[] {
   const said = lines.map((line) => describeLine(line, names, tape));
   if (start) said.push(describeStart(start, names));
+  said.push(...ends.map((end) => describeEnd(end, names, tape)));
   if (!square) return said;
   const [a, b] = [square.firstMm, square.secondMm].map((mm) => formatLength(mm, tape));
   return [
     ...said,
     `Rechter Winkel, wo sie sich kreuzen: ${a} auf der Reihenlinie, ${b} auf der Querlinie, dann quer ${formatLengthWithUnit(square.acrossMm, tape)}.`,
   ];
+}
+
+/** Where tiles end that do not end a gap from an edge. */
+function describeEnd({ edge, endMm, standsMm }: StruckLines['ends'][number], names: ThingNames, tape: Tape): string {
+  const length = (mm: number): string => formatLengthWithUnit(mm, tape);
+  return standsMm > 0
+    ? `Die Fliesen enden ${length(endMm)} vor der ${nameOf(edge, names)}: ${length(standsMm)} für das, was dort steht, und die Fuge.`
+    : `Die Fliesen gehen ${length(-standsMm)} über die ${nameOf(edge, names)} hinaus${endMm === standsMm ? '' : ', weniger die Fuge'}.`;
 }
 
 /** Where the ledger goes, and what stays of the bottom pieces; each a sentence. */

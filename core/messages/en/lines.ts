@@ -32,9 +32,10 @@ export const CARRIED_THINGS: Readonly<Record<CarriedJoint['kind'], string>> = {
 const STRAIGHT_DEG = 3;
 
 /** All that is struck, a sentence a line, in the order of the work. */
-export function describeLines({ lines, square, start }: StruckLines, names: ThingNames, tape: Tape): string[] {
+export function describeLines({ lines, square, start, ends }: StruckLines, names: ThingNames, tape: Tape): string[] {
   const said = lines.map((line) => describeLine(line, names, tape));
   if (start) said.push(describeStart(start, names));
+  said.push(...ends.map((end) => describeEnd(end, names, tape)));
   if (!square) return said;
   const [a, b] = [square.firstMm, square.secondMm].map((mm) => formatLength(mm, tape));
   return [
@@ -50,6 +51,14 @@ export function rodName(axis: Axis, repeat: Repeat): string {
   const bySheets = repeat.sheet ? ', by sheets' : '';
   if (offDeg !== 0) return `Held ${isAlong ? 'along' : 'square to'} the courses${bySheets}`;
   return `${axis === 'x' ? 'Held level' : 'Held upright'}, ${isAlong ? 'along' : 'across'} the courses${bySheets}`;
+}
+
+/** Where tiles end that do not end a gap from an edge. */
+function describeEnd({ edge, endMm, standsMm }: StruckLines['ends'][number], names: ThingNames, tape: Tape): string {
+  const length = (mm: number): string => formatLengthWithUnit(mm, tape);
+  return standsMm > 0
+    ? `Tiles end ${length(endMm)} from the ${nameOf(edge, names)}: ${length(standsMm)} for what stands there, and the joint.`
+    : `Tiles go on over the ${nameOf(edge, names)} by ${length(-standsMm)}${endMm === standsMm ? '' : ', less the joint'}.`;
 }
 
 /** Where the ledger goes, and what stays of the bottom pieces; each a sentence. */

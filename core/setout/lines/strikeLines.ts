@@ -24,6 +24,8 @@ export interface StruckLines {
   readonly square: SquareCheck | null;
   /** Where the first tile is set, and which way the work goes from there; null where the two lines do not cross. */
   readonly start: WorkStart | null;
+  /** Edges at which tiles end otherwise than a gap from them, for what stands there or for what they lap over, mm. */
+  readonly ends: readonly { readonly edge: string; readonly endMm: number; readonly standsMm: number }[];
 }
 
 /** A control line is struck at least so often, mm (trade practice: every four feet or so). */
@@ -62,7 +64,15 @@ export function strikeLines(fields: readonly Field[], surface: Traced, partMm: n
     lines,
     square: first && level ? squareCheck(first, level, partMm) : null,
     start: first && level ? startOf(fields, first, level, surface) : null,
+    ends: endsOf(surface),
   };
+}
+
+function endsOf({ edges }: Traced): StruckLines['ends'] {
+  const ends = edges.filter(({ endMm, gapMm }) => endMm !== gapMm);
+  return ends
+    .filter(({ id }, k) => ends.findIndex((edge) => edge.id === id) === k)
+    .map(({ id, endMm, gapMm }) => ({ edge: id, endMm, standsMm: endMm - gapMm }));
 }
 
 /** Courses from the middle on, the nearest first. */
