@@ -79,6 +79,8 @@ test('a shower wall on a ledger: from the centre line to the bottom row, a day l
   await open(page, 'shower/order', () => page.getByTestId('order-total'));
   await expect(row(page, 'square').first()).toContainText('4 boxes of 10 pieces');
   await expect(row(page, 'Ledger board')).toContainText('1.5 m');
+  await expect(row(page, 'Screws for the ledger')).toContainText('5 pieces');
+  await expect(row(page, 'Wedges for the bottom row')).toContainText('12 pieces');
   await expect(row(page, 'Edge profile')).toContainText('1 bar of 2.5 m');
   await part(page, 'Mixes');
   await expect(page.getByText('2.0 to 4.2 kg a zone')).toBeVisible();
@@ -91,6 +93,9 @@ test('a shower wall on a ledger: from the centre line to the bottom row, a day l
     'Fixing the ledger',
     'Laying',
     'Taking the ledger off',
+    'Closing the holes of the ledger',
+    'Sealing again where the ledger was, coat 1 of 2',
+    'Sealing again where the ledger was, coat 2 of 2',
     'Bottom row',
     'Grouting and washing',
     'Sealant',

@@ -80,6 +80,14 @@ export const TASKS = {
   ledger: { unit: 'm', pace: 6, amount: ledgerM },
   lay: { unit: 'm2', pace: LAYING_M2, amount: (s) => m2(s) - s.ledgerRowMm2 / 1e6, slower: layingSlower, leastHours: 0.25 },
   ledgerOff: { unit: 'm', pace: 15, amount: ledgerM },
+  // What the screws leave is filled, and where it is wet sealed again; dry before the bottom row.
+  ledgerHoles: { unit: 'm', pace: 20, amount: ledgerM },
+  ledgerSeal: {
+    unit: 'm',
+    pace: 20,
+    coats: (_, { membrane }) => membrane,
+    amount: (s, coats) => when(s.works.does.membrane, coats * ledgerM(s)),
+  },
   bottomRow: { unit: 'm2', pace: LAYING_M2, amount: ({ ledgerRowMm2 }) => ledgerRowMm2 / 1e6, slower: layingSlower },
   edging: { unit: 'm', pace: 6, amount: (s) => runOf(s, 'bullnose', 'mitre') },
   strips: { unit: 'm', pace: 4, amount: (s) => runOf(s, 'skirtingTile', 'nosingTile') },

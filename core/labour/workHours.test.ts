@@ -141,6 +141,10 @@ describe('what is there to do', () => {
     const wall = { ...floor, kind: 'wall' as const, ledgerRunsMm: [1200, 800], ledgerRowMm2: 6e5 };
     expect(of('ledger', wall)?.amount).toBe(2);
     expect(of('ledgerOff', wall)?.amount).toBe(2);
+    // The holes are filled, and where it is wet sealed again in as many coats as the wall.
+    expect([of('ledgerHoles', wall)?.amount, of('ledgerSeal', wall)]).toEqual([2, undefined]);
+    const wet = does({ membrane: true });
+    expect(of('ledgerSeal', { ...wall, works: wet.works })).toMatchObject({ amount: 4, coats: 2 });
     expect(of('bottomRow', wall)?.amount).toBeCloseTo(0.6, 9);
     expect((of('lay', wall)?.amount ?? 0) + 0.6).toBeCloseTo(floor.areaMm2 / 1e6, 9);
   });

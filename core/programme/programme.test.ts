@@ -232,7 +232,7 @@ describe('a programme', () => {
   });
 
   test('a profile goes in before the tiles it frames; a ledger is fixed, comes off after a day, and then comes its row', () => {
-    const tasks: TaskId[] = ['setOut', 'trim', 'ledger', 'lay', 'ledgerOff', 'bottomRow', 'edging', 'grout'];
+    const tasks: TaskId[] = ['setOut', 'trim', 'ledger', 'lay', 'ledgerOff', 'ledgerHoles', 'ledgerSeal', 'bottomRow', 'edging', 'grout'];
     const planned = planProgramme(
       tasks.map((task) => workOn('a', task, 1)),
       [placeNamed('a')],
@@ -243,7 +243,9 @@ describe('a programme', () => {
       ['trim', 'lay', 0],
       ['ledger', 'lay', 0],
       ['lay', 'ledgerOff', 24],
-      ['ledgerOff', 'bottomRow', 0],
+      ['ledgerOff', 'ledgerHoles', 0],
+      ['ledgerHoles', 'ledgerSeal', 2],
+      ['ledgerSeal', 'bottomRow', 12],
       ['bottomRow', 'grout', 24],
     ] as const)
       expect((at(after)?.start ?? 0) - (at(before)?.end ?? Infinity)).toBeGreaterThanOrEqual(hours);

@@ -51,6 +51,10 @@ export const RESTS: readonly Rest[] = [
   rest('ledger', 'lay', 0, 'nothing'),
   rest('lay', 'ledgerOff', 24, 'sets'),
   rest('ledgerOff', 'bottomRow', 0, 'nothing'),
+  rest('ledgerOff', 'ledgerHoles', 0, 'nothing'),
+  rest('ledgerHoles', 'ledgerSeal', 2, 'dries'),
+  rest('ledgerHoles', 'bottomRow', 2, 'dries'),
+  rest('ledgerSeal', 'bottomRow', 12, 'dries'),
   rest('lay', 'edging', 0, 'nothing'),
   rest('lay', 'sealTile', 24, 'sets'),
   rest('lay', 'grout', 24, 'sets'),
@@ -76,7 +80,7 @@ export const RESTS: readonly Rest[] = [
 ];
 
 /** Between two coats of the same, hours (typical): a membrane an hour, a sealer some minutes. */
-const COAT_HOURS: Readonly<Partial<Record<TaskId, number>>> = { prime: 1, waterproof: 1, sealTile: 0.25, sealGrout: 0.25 };
+const COAT_HOURS: Readonly<Partial<Record<TaskId, number>>> = { prime: 1, waterproof: 1, ledgerSeal: 1, sealTile: 0.25, sealGrout: 0.25 };
 
 /** How long a coat rests before the next. */
 export const coatRest = (task: TaskId): Rest => ({
@@ -101,6 +105,7 @@ const RESTS_BY: Readonly<Partial<Record<TaskId, MaterialId>>> = {
   prime: 'primer',
   level: 'leveller',
   waterproof: 'membrane',
+  ledgerSeal: 'membrane',
   lay: 'adhesive',
   sealTile: 'tileSealer',
   grout: 'grout',

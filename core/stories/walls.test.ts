@@ -148,10 +148,25 @@ describe('a shower wall from its centre line on a ledger (J10)', () => {
     // 2100 less 3: 2097 - 6 x 303 = 279; above it 3 of tray and 3 of joint.
     expect(story.of('wall').ledger?.heightsMm).toEqual([285, 285]);
     expect(story.needs('ledgerBoard')).toBeCloseTo(1.5, 6);
+    // A screw at each end of 1500 and three between, 400 apart at most; two wedges to each of six pieces.
+    expect([story.needs('ledgerScrews'), story.needs('settingWedges')]).toEqual([5, 12]);
   });
   test('the ledger is fixed, comes off after a day, and the bottom row follows before the grout', () => {
     const days = story.days();
-    const inOrder = ['waterproof', 'setOut', 'cut', 'trim', 'ledger', 'lay', 'ledgerOff', 'bottomRow', 'grout', 'sealant'] as const;
+    const inOrder = [
+      'waterproof',
+      'setOut',
+      'cut',
+      'trim',
+      'ledger',
+      'lay',
+      'ledgerOff',
+      'ledgerHoles',
+      'ledgerSeal',
+      'bottomRow',
+      'grout',
+      'sealant',
+    ] as const;
     expect(days.filter((task) => (inOrder as readonly string[]).includes(task))).toEqual([...inOrder]);
     const [lay, off] = ['lay', 'ledgerOff'].map((task) => story.plan.programme.tasks.find((one) => one.task === task));
     expect((off?.start ?? 0) - (lay?.end ?? 0)).toBeGreaterThan(12);

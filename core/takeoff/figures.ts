@@ -82,6 +82,8 @@ export interface SurfaceFigures {
   readonly ledgerRunsMm: readonly number[];
   /** What of the surface lies below it, and is laid when it is off, mm². */
   readonly ledgerRowMm2: number;
+  /** Pieces of the bottom row that are set when the ledger is off. */
+  readonly ledgerPieces: number;
   /** Movement joints that keep bays no longer than the practice allows. */
   readonly bays: Bays;
   /** Movement joints of the substrate that are carried through. */

@@ -23,6 +23,8 @@ import { grout } from './materials/grout.ts';
 import { groutSealer } from './materials/groutSealer.ts';
 import { hazeRemover } from './materials/hazeRemover.ts';
 import { ledgerBoard } from './materials/ledgerBoard.ts';
+import { ledgerScrews } from './materials/ledgerScrews.ts';
+import { settingWedges } from './materials/settingWedges.ts';
 import { leveller } from './materials/leveller.ts';
 import { levellingClips } from './materials/levellingClips.ts';
 import { membrane } from './materials/membrane.ts';
@@ -63,6 +65,8 @@ export const MATERIALS = {
   nosing,
   movementProfile,
   ledgerBoard,
+  ledgerScrews,
+  settingWedges,
   primer,
   leveller,
   cement,

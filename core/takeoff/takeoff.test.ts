@@ -41,6 +41,7 @@ const figures: SurfaceFigures = {
   sharedJoints: null,
   fill: null,
   ledgerRunsMm: [],
+  ledgerPieces: 0,
   ledgerRowMm2: 0,
   planes: [],
   bays: { limitMm: 10_000, limitMm2: null, joints: [] },

@@ -71,7 +71,7 @@ function writeSetoutPage(pdf: PDFKit.PDFDocument, source: SurfaceSource): void {
   for (const line of missed) paragraph(line);
   paragraph(say('paper/lines'), 'bold', 10, '#b8402b');
   for (const line of words.describeLines(planned.struck, names, tape)) paragraph(line);
-  if (planned.ledger) for (const line of words.describeLedger(planned.ledger, tape)) paragraph(line);
+  if (planned.ledger) for (const line of [...words.describeLedger(planned.ledger, tape), words.SAFETY.drilling]) paragraph(line);
   paragraph(say('paper/alongEdges'), 'bold', 10);
   for (const { id, smallestCutMm, largestCutMm } of planned.edges.filter((edge) => !edge.isReveal)) {
     const cuts =

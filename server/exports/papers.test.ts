@@ -132,7 +132,9 @@ describe.each(LANGUAGES)('papers in %s', (language) => {
       const tape = words.read(tapeOf(job, surface));
       const names = thingNamesOf(planned.traced);
       const said = [...words.describeSetout(planned.advice.reasons, names, tape), ...words.describeLines(planned.struck, names, tape)];
-      expect(missing(paper, [...said, ...(planned.ledger ? words.describeLedger(planned.ledger, tape) : [])])).toEqual([]);
+      expect(
+        missing(paper, [...said, ...(planned.ledger ? [...words.describeLedger(planned.ledger, tape), words.SAFETY.drilling] : [])]),
+      ).toEqual([]);
       const settings = tripsFor(planned, surface.pattern, job.cutting).flatMap((trip) => trip.settings);
       for (const { group, pieces } of settings) {
         const marks = group.first.marks.map((mark) => words.describeMark(mark, tape));

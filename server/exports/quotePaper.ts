@@ -85,7 +85,7 @@ function writePictures(paper: JobPaper, { job, plan, words }: JobSource): void {
 }
 
 /** All of laying tiles that a client takes for one work. */
-const LAYING: ReadonlySet<TaskId> = new Set(['setOut', 'cut', 'ledger', 'lay', 'ledgerOff', 'bottomRow']);
+const LAYING: ReadonlySet<TaskId> = new Set(['setOut', 'cut', 'ledger', 'lay', 'ledgerOff', 'ledgerHoles', 'ledgerSeal', 'bottomRow']);
 
 /** What is done, from the plan: what is laid room by room, then the other work there is. */
 function includedIn({ job, plan, words }: JobSource): string[] {

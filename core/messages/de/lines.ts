@@ -54,6 +54,7 @@ export function describeLedger({ heightsMm, bottom }: Ledger, tape: Tape): strin
   return [
     `Ansetzlatte, waagrecht unter der zweiten Reihe: ${where}.`,
     `Unterste Reihe, von links: ${runs.slice(0, MOST_TOLD).join(', ')}${runs.length > MOST_TOLD ? ' und so weiter; die Schnittliste hat jedes' : ''}.`,
+    'Ist die Latte ab, werden ihre Löcher geschlossen, bei abgedichteten Wänden nachgedichtet, und sind trocken, ehe die unterste Reihe auf Keilen gesetzt wird.',
   ];
 }
 

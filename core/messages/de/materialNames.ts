@@ -21,6 +21,8 @@ const NAMES: Readonly<Record<MaterialId, readonly [name: string, pack: string, p
   nosing: ['Treppenkantenprofil', 'Stange', 'Stangen'],
   movementProfile: ['Bewegungsfugenprofil', 'Stange', 'Stangen'],
   ledgerBoard: ['Ansetzlatte', 'Latte', 'Latten'],
+  ledgerScrews: ['Schrauben für die Ansetzlatte', 'Schachtel', 'Schachteln'],
+  settingWedges: ['Keile für die unterste Reihe', 'Beutel', 'Beutel'],
   primer: ['Grundierung', 'Kanister', 'Kanister'],
   leveller: ['Ausgleichsmasse', 'Sack', 'Säcke'],
   cement: ['Zement für das Mörtelbett', 'Sack', 'Säcke'],

@@ -14,6 +14,8 @@ export const TASK_NAMES: Readonly<Record<TaskId, string>> = {
   ledger: 'Ansetzlatte anbringen',
   lay: 'Verlegen',
   ledgerOff: 'Ansetzlatte abnehmen',
+  ledgerHoles: 'Löcher der Ansetzlatte schließen',
+  ledgerSeal: 'Nachdichten an der Ansetzlatte',
   bottomRow: 'Unterste Reihe',
   edging: 'Geflieste Kanten',
   trim: 'Profile',

@@ -11,6 +11,8 @@ export const SAFETY: Readonly<Record<Caution, string>> = {
   oldFloor:
     'Alte Böden und der Kleber darunter können Asbest enthalten: vor dem Abschaben, Schleifen oder Bohren prüfen lassen, und aufhören, wenn es so ist.',
   waterproofing: 'Was Wasser aus dem Bau hält, regeln örtliche Vorschriften und zugelassene Betriebe; die Fliesen tun es nicht.',
+  drilling:
+    'Wo geschraubt wird, können Rohre und Leitungen liegen: vorher mit einem Ortungsgerät suchen, und über, unter und neben Dosen und Ventilen Abstand halten. Alte Wände können Asbest enthalten: vor dem Bohren prüfen lassen.',
   mixing:
     'Zement ätzt: Handschuhe und Augenschutz; ohne Staub mischen. Säcke und große Fliesen sind schwer: zu zweit heben. Lüften, solange Dichtstoff härtet. Das Datenblatt auf dem Sack entscheidet.',
 };

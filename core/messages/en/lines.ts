@@ -73,6 +73,7 @@ export function describeLedger({ heightsMm, bottom }: Ledger, tape: Tape): strin
   return [
     `Ledger, level under the second course: ${where}${left === right ? ' above the base' : ''}.`,
     `Bottom course, from the left: ${runs.slice(0, MOST_TOLD).join(', ')}${runs.length > MOST_TOLD ? ' and so on; the cut list has each' : ''}.`,
+    'When the ledger is off its holes are closed, sealed again where the wall is, and dry, before the bottom row is wedged up from the base.',
   ];
 }
 

@@ -14,6 +14,8 @@ export const FIGURES: Readonly<Record<string, readonly [label: string, unit: str
   fromMm: ['Behind joints from', 'mm'],
   extraPercent: ['For those that break or get lost', '%'],
   fromCornerMm: ['From the corner of a piece', 'mm'],
+  screwsApartMm: ['Screws no further apart than', 'mm'],
+  wedgesPerPiece: ['To a piece', 'pcs'],
   apartMm: ['No further apart than', 'mm'],
   m2PerDay: ['Laid in a day', 'm²'],
   kerfMm: ['Saw kerf', 'mm'],

@@ -18,6 +18,8 @@ export const TASK_NAMES: Readonly<Record<TaskId, string>> = {
   ledger: 'Fixing the ledger',
   lay: 'Laying',
   ledgerOff: 'Taking the ledger off',
+  ledgerHoles: 'Closing the holes of the ledger',
+  ledgerSeal: 'Sealing again where the ledger was',
   bottomRow: 'Bottom row',
   edging: 'Tiled edges',
   trim: 'Trims and profiles',

@@ -1,5 +1,5 @@
 /** What is cautioned about. */
-export type Caution = 'cutting' | 'fixtures' | 'levelling' | 'oldFloor' | 'waterproofing' | 'mixing';
+export type Caution = 'cutting' | 'fixtures' | 'levelling' | 'oldFloor' | 'waterproofing' | 'mixing' | 'drilling';
 
 /** Cautions, shown where the act is planned. Local codes, data sheets and licensed trades decide. */
 export const SAFETY: Readonly<Record<Caution, string>> = {
@@ -12,6 +12,8 @@ export const SAFETY: Readonly<Record<Caution, string>> = {
   oldFloor:
     'Old floors and the glue under them may hold asbestos: before they are scraped, ground or drilled have them tested, and stop where they do.',
   waterproofing: 'What keeps water out of the building is for local code and those licensed for it; the tiles do not.',
+  drilling:
+    'Pipes and cables may run where a screw goes in: look for them with a detector first, and keep clear of boxes and valves, straight up, down and to the sides. Old walls may hold asbestos: have them tested before they are drilled.',
   mixing:
     'Cement is caustic: gloves and eye protection; mix without raising dust. Bags and large tiles are heavy: lift with two. Air the room while sealant cures. The data sheet on the bag decides.',
 };

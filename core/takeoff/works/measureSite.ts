@@ -48,6 +48,7 @@ export type SiteFigures = Pick<
   | 'fill'
   | 'ledgerRunsMm'
   | 'ledgerRowMm2'
+  | 'ledgerPieces'
   | 'bays'
   | 'carried'
   | 'tileMaterial'
@@ -72,15 +73,18 @@ export function measureSite(site: LaidSite, practice: Practice): SiteFigures {
     crossings: works.does.spacers ? countCrossings(chipless) : null,
     sharedJoints: works.does.clips ? sharedJointLengths(chipless, SHORTEST_CLIPPED_MM) : null,
     fill: levels && fill ? { kind: fill, meanMm: levels.meanMm, areaMm2: levels.areaMm2 } : null,
-    ...(ledger ? ledgerFigures(ledger, traced) : { ledgerRunsMm: [], ledgerRowMm2: 0 }),
+    ...(ledger ? ledgerFigures(ledger, traced) : { ledgerRunsMm: [], ledgerRowMm2: 0, ledgerPieces: 0 }),
     bays: kind === 'floor' ? baysOf(traced.region, practice, works) : { limitMm: Infinity, limitMm2: null, joints: [] },
     carried: carriedRuns(traced),
   };
 }
 
 /** What a ledger takes: boards where tiles stand on the base, none across a doorway; and the row that is laid when it is off. */
-function ledgerFigures({ heightsMm: [left, right] }: Ledger, traced: Traced): Pick<SiteFigures, 'ledgerRunsMm' | 'ledgerRowMm2'> {
+function ledgerFigures(
+  { heightsMm: [left, right], bottom: row }: Ledger,
+  traced: Traced,
+): Pick<SiteFigures, 'ledgerRunsMm' | 'ledgerRowMm2' | 'ledgerPieces'> {
   const { bottom } = traced.sides;
   const ledgerRunsMm = bottom === null ? [] : freeRuns(traced, bottom).map(([from, to]) => to - from);
-  return { ledgerRunsMm, ledgerRowMm2: (ledgerRunsMm.reduce((sum, mm) => sum + mm, 0) * (left + right)) / 2 };
+  return { ledgerRunsMm, ledgerPieces: row.length, ledgerRowMm2: (ledgerRunsMm.reduce((sum, mm) => sum + mm, 0) * (left + right)) / 2 };
 }

@@ -7,6 +7,7 @@ import { thingNamesOf } from '@azulejo/core/messages/thingNames';
 import type { SurfacePlan } from '@azulejo/core/plan/planned';
 import { gaugeRod } from '@azulejo/core/setout/lines/gaugeRod';
 import { formatLength } from '@azulejo/core/units/formatLength';
+import { SAFETY } from '@azulejo/core/messages/en/safety';
 import { useTape } from '../../fields/useTape.ts';
 
 const DriftChart = defineAsyncComponent(() => import('./DriftChart.vue'));
@@ -35,6 +36,7 @@ const product = computed(() => productOf(props.job, props.surface));
       <li v-for="line in lines" :key="line">{{ line }}</li>
       <li v-for="line in ledger" :key="line" class="ledger">{{ line }}</li>
     </ul>
+    <p v-if="ledger.length > 0" class="caution">{{ SAFETY.drilling }}</p>
   </section>
   <section class="stack">
     <h2>Gauge rod</h2>
