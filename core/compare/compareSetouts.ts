@@ -1,5 +1,6 @@
 import { ROUNDING } from '../tolerances.ts';
 import { Memory } from '../memory.ts';
+import { forgives, movedWalls, type Forgiveness } from './forgives.ts';
 import type { SetoutAdvice } from '../setout/tell/adviseSetout.ts';
 import type { Surface } from '../job/job.ts';
 import { misfitOf, type Pattern } from '../pattern/registry.ts';
@@ -38,6 +39,8 @@ export interface ComparedSetout {
   readonly change: SetoutChange;
   /** Why: the best against the next, every other against the best. */
   readonly reasons: Reasons;
+  /** What becomes of it where a wall stands a little off. */
+  readonly forgives: Forgiveness;
 }
 
 /** How far a comparison has come: the share that is done, the trials made, and the best so far. */
@@ -100,7 +103,7 @@ export function* compareSetouts(
   const [own] = variants;
   const { placer: ownPlacer } = prepareSurface(rules, { ...surface, ...own }, memory);
   const laidNow: ComparedStart = { candidate: chooseSetout(ownPlacer, free).best, placer: ownPlacer, change: own };
-  const laid: (Omit<ComparedSetout, 'reasons'> & { readonly index: number })[] = [];
+  const laid: (Omit<ComparedSetout, 'reasons' | 'forgives'> & { readonly index: number })[] = [];
   const different = [
     laidNow,
     ...fewAndDifferent(found, ({ candidate, change }) => ({ candidate, kind: JSON.stringify(change) }), MOST_LAID / 4),
@@ -120,20 +123,25 @@ export function* compareSetouts(
     yield { share: 0.7 + (0.3 * index) / different.length, trials, best: best() };
   }
   laid.sort((a, b) => a.candidate.score - b.candidate.score || a.index - b.index);
-  const shown = fewAndDifferent(
-    laid,
-    ({ candidate, change }) => ({ candidate, kind: `${change.jointMm} ${JSON.stringify(change.pattern)}` }),
-    MOST_SHOWN,
-  );
+  const shown = fewAndDifferent(laid, ({ candidate, change }) => ({ candidate, kind: keyOf(change) }), MOST_SHOWN);
   const weights = weightsOf(rules.way);
   const told: Statement[] = [];
+  const moved = new Map<string, ReturnType<typeof movedWalls>>();
+  for (const { change } of shown) {
+    const { jointMm, pattern } = change;
+    if (!moved.has(keyOf(change))) moved.set(keyOf(change), movedWalls(rules, { ...surface, jointMm, pattern }));
+    yield { share: 1, trials, best: best() };
+  }
   return shown.map(({ candidate, laid: own, change }, k) => {
     const rival = k === 0 ? shown.at(1) : shown[0];
     const reasons = explainSetout(candidate, rival ? [rival.candidate] : [], { weights, isBest: k === 0, told });
     told.push(reasons.gain);
-    return { candidate, laid: own, change, reasons };
+    return { candidate, laid: own, change, reasons, forgives: forgives(candidate, moved.get(keyOf(change)) ?? []) };
   });
 }
+
+/** Setouts of one joint and pattern are of one kind. */
+const keyOf = ({ jointMm, pattern }: Pick<SetoutChange, 'jointMm' | 'pattern'>): string => `${jointMm} ${JSON.stringify(pattern)}`;
 
 /** The same at once. */
 export function candidatesOf(rules: OpeningRules & Pick<PlanRules, 'consumption'>, surface: Surface): ComparedSetout[] {
@@ -173,7 +181,7 @@ function variantsOf({ products }: Pick<PlanRules, 'products'>, surface: Surface)
   const joints = [jointMm, ...jointsOf(allowed.jointMm).filter((mm) => mm !== jointMm)];
   return shared
     .flatMap((own) => joints.map((mm) => ({ pattern: own, jointMm: mm })))
-    .filter((change) => misfitOf(change.pattern, moduleOf({ ...surface, ...change }, products)) === null);
+    .filter((change, k) => k === 0 || misfitOf(change.pattern, moduleOf({ ...surface, ...change }, products)) === null);
 }
 
 function jointsOf(range: readonly [number, number] | null): number[] {

@@ -154,8 +154,8 @@ async function compare(
     if (step.done) {
       const shown: ShownSetout[] = [];
       for (const compared of step.value) {
-        const { candidate, change, reasons } = compared;
-        shown.push({ candidate, change, reasons, plan: planCompared(rules, surface, compared, memory) });
+        const { candidate, change, reasons, forgives } = compared;
+        shown.push({ candidate, change, reasons, forgives, plan: planCompared(rules, surface, compared, memory) });
         await lookUp();
         if (own !== wanted) return null;
       }

@@ -42,7 +42,7 @@ export function startTitle(name: StartName, names: ThingNames): string {
 }
 
 const fullEnds = (full: readonly Along[], names: ThingNames): string[] =>
-  full.length === 0 ? [] : [`full tiles along the ${inARow(full.map((along) => nameOf(along, names)))}`];
+  full.length === 0 ? [] : [`full tiles along the ${inARow(full.map((along) => nameAlong(along, names)))}`];
 
 function evenEnds(even: readonly Axis[]): string[] {
   if (even.length === 0) return [];
@@ -117,7 +117,7 @@ const STRIP_MM = 100;
 /** One statement as a clause. */
 function sentence(statement: Statement, names: ThingNames, tape: Tape, than: string): string {
   const mm = (value: number): string => readLength(value, tape);
-  const where = (along: Along): string => nameOf(along, names);
+  const where = (along: Along): string => nameAlong(along, names);
   const fixture = (id: string): string => thingName(id, names);
   switch (statement.says) {
     case 'full':
@@ -165,11 +165,11 @@ function rivalClause(statement: Statement, names: ThingNames, tape: Tape): strin
     case 'strips':
       return `leave ${stripsOf(statement.size, names, tape)}`;
     case 'pieces':
-      return `leave cut pieces of ${sizes(statement.size, tape)} along the ${nameOf(statement.size.along, names)}`;
+      return `leave cut pieces of ${sizes(statement.size, tape)} along the ${nameAlong(statement.size.along, names)}`;
     case 'ends':
       return `leave ${endsOf(statement, names, tape)}`;
     case 'runOff':
-      return `run off by ${readLength(statement.mm, tape)} along the ${nameOf(statement.along, names)}`;
+      return `run off by ${readLength(statement.mm, tape)} along the ${nameAlong(statement.along, names)}`;
     case 'middle':
       return `lie ${readLength(statement.offMm, tape)} off the middle of ${thingName(statement.fixtureId, names)}`;
     case 'falls':
@@ -188,7 +188,7 @@ function rivalClause(statement: Statement, names: ThingNames, tape: Tape): strin
 /** The narrow pieces along an edge: strips, or short ends of long tiles. */
 function stripsOf({ along, cutMm }: EndSize, names: ThingNames, tape: Tape): string {
   const thin = cutMm?.[0] ?? 0;
-  return `${thin < STRIP_MM ? 'strips' : 'short pieces'} of ${readLength(thin, tape)} along the ${nameOf(along, names)}`;
+  return `${thin < STRIP_MM ? 'strips' : 'short pieces'} of ${readLength(thin, tape)} along the ${nameAlong(along, names)}`;
 }
 
 /** Both ends of a direction, each by itself. */
@@ -197,7 +197,7 @@ const endsOf = ({ sizes: both }: Extract<Statement, { says: 'ends' }>, names: Th
 
 /** An edge as one end of a row: "the left", "A–B". */
 function endName(along: Along, names: ThingNames): string {
-  const name = nameOf(along, names);
+  const name = nameAlong(along, names);
   return name.startsWith('edge ') ? name.slice('edge '.length) : `the ${name.replace(/ edge$/, '')}`;
 }
 
@@ -217,7 +217,8 @@ const FALLS = {
 /** A fixture by its name, a doorway as its edge is called. */
 const thingName = (id: string, { edges, fixtures }: ThingNames): string => fixtures[id] ?? `the ${edgeInWords(edges[id] ?? id)}`;
 
-function nameOf({ id, kind }: Along, { edges, fixtures, carried }: ThingNames): string {
+/** What is called what tiles end at: an edge, the side of a fixture, a movement joint. */
+export function nameAlong({ id, kind }: Pick<Along, 'id' | 'kind'>, { edges, fixtures, carried }: ThingNames): string {
   if (kind === 'beside') {
     const joint = carried[id.replace(/-(below|above)$/, '')];
     return joint ? CARRIED_THINGS[joint] : `side of ${fixtures[id.replace(/-\d+$/, '')] ?? 'what stands there'}`;
@@ -226,7 +227,7 @@ function nameOf({ id, kind }: Along, { edges, fixtures, carried }: ThingNames): 
 }
 
 const goTo = (along: Along, names: ThingNames): string =>
-  along.role === 'hidden' ? `to the ${nameOf(along, names)}, where nobody looks` : `to the ${nameOf(along, names)}`;
+  along.role === 'hidden' ? `to the ${nameAlong(along, names)}, where nobody looks` : `to the ${nameAlong(along, names)}`;
 
 function sizes({ cutMm }: Pick<EndSize, 'cutMm'>, tape: Tape): string {
   if (!cutMm) return 'full';

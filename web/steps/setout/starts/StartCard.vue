@@ -32,6 +32,7 @@ const told = computed(() => startFigures(props.start, props.surface, tape.value)
         <span v-if="told.changes" class="changes">{{ told.changes }}</span>
         <span>{{ told.gain }}</span>
         <span class="small soft">{{ told.cost }}</span>
+        <span class="small" :class="start.forgives.turns ? 'frail' : 'soft'">{{ told.forgives }}</span>
       </span>
     </button>
     <div class="foot">
@@ -82,6 +83,9 @@ const told = computed(() => startFigures(props.start, props.surface, tape.value)
 .changes {
   font-weight: 600;
   font-size: 0.9rem;
+}
+.frail {
+  color: var(--warn);
 }
 .tag {
   font: 600 0.78rem var(--figure);

@@ -1,4 +1,5 @@
 import { describeBehind, describeReasons, startTitle } from '@azulejo/core/messages/en/reasons';
+import { describeForgiveness } from '@azulejo/core/messages/en/forgives';
 import { thingNamesOf } from '@azulejo/core/messages/thingNames';
 import { startName } from '@azulejo/core/setout/tell/startName';
 import { formatLengthWithUnit } from '@azulejo/core/units/formatLength';
@@ -10,6 +11,8 @@ import type { ShownSetout } from '../../../workers/planWorker.ts';
 export interface StartFigures {
   readonly gain: string;
   readonly cost: string;
+  /** What becomes of it where a wall stands a little off. */
+  readonly forgives: string;
   readonly changes: string;
   readonly smallestMm: number | null;
   readonly rows: readonly { readonly label: string; readonly figure: string }[];
@@ -33,13 +36,14 @@ export function startTitles(starts: readonly ShownSetout[], tape: Tape): string[
 
 /** Puts a start into words and figures. */
 export function startFigures(start: ShownSetout, surface: Surface, tape: Tape): StartFigures {
-  const { candidate, change, reasons, plan } = start;
+  const { candidate, change, reasons, plan, forgives } = start;
   const names = thingNamesOf(plan.traced);
   const [gain, cost = describeBehind(reasons, names, tape) ?? ''] = describeReasons(reasons, names, tape);
   const smallestMm = narrowestOf(start);
   return {
     gain,
     cost,
+    forgives: describeForgiveness(forgives, names, tape),
     changes: changesOf(change, surface, candidate.turnDeg, tape),
     smallestMm,
     rows: [
