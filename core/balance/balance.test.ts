@@ -108,7 +108,7 @@ describe('a law is broken by what it is there for', () => {
       surface(({ totals }) => ({ totals: { ...totals, whole: totals.whole - 1 } })),
     ],
     rodAndLedgerFit: [
-      surface(({ ledger }) => ({ ledger: { atMm: 107, heightsMm: [107, 107], bottom: ledger?.bottom ?? [] } })),
+      surface(({ ledger }) => ({ ledger: { atMm: 107, heightsMm: [107, 107], standsMm: 0, bottom: ledger?.bottom ?? [] } })),
       // A field that is moved on by seven beside the first: one rod can't serve both.
       surface(({ fields }) => ({ fields: [...fields, shiftedBy(fields[0], 7)] })),
     ],

@@ -68,7 +68,7 @@ function ledgerFits({ name }: Surface, planned: SurfacePlan): string[] {
   const across = ups.filter(([low, high]) => low < ledger.atMm - NEAR_MM && high > ledger.atMm + NEAR_MM).length;
   const stands = ups.some(([low]) => Math.abs(low - ledger.atMm) < NEAR_MM);
   const base = traced.edges.filter(({ id }) => id === traced.sides.bottom);
-  const heights = [base[0].from, base[base.length - 1].to].map(([, y]) => ledger.atMm - y);
+  const heights = [base[0].from, base[base.length - 1].to].map(([, y]) => ledger.atMm - y - ledger.standsMm);
   const off = Math.max(...heights.map((mm, k) => Math.abs(mm - ledger.heightsMm[k])));
   return [
     ...(across > 0 ? [`${name}: ${across} pieces run across the ledger`] : []),

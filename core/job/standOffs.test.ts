@@ -6,7 +6,7 @@ import { jobOfOne } from '../samples/testJob.ts';
 import type { Link } from '../surface/link.ts';
 import { facesOfSet, SETS } from '../surface/sets/registry.ts';
 import { describeCorner } from '../messages/en/corners.ts';
-import { describeLines } from '../messages/en/lines.ts';
+import { describeLedger, describeLines } from '../messages/en/lines.ts';
 import { thingNamesOf } from '../messages/thingNames.ts';
 import { METRIC_TAPE } from '../units/tape.ts';
 import { checkJob } from './checkJob.ts';
@@ -137,6 +137,24 @@ describe('a corner in section', () => {
     const [lapping] = plan(meeting({ meets: 'outside', through: 'a' })).surfaces;
     const over = 'Tiles go on over the right edge by 12 mm, less the joint.';
     expect(describeLines(lapping.struck, thingNamesOf(lapping.traced), METRIC_TAPE)).toContain(over);
+  });
+
+  test('a ledger is held above the floor that is laid before the wall, and its row is no higher than its tiles', () => {
+    const job = meeting({ a: { surface: 'b', edge: 'bottom' }, b: { surface: 'a', edge: 'top' }, through: 'b' });
+    const surfaces = job.surfaces.map((surface): Surface => (surface.id === 'a' ? { ...surface, kind: 'floor' } : surface));
+    const wall = (links: Job['links']) =>
+      plan({
+        ...job,
+        surfaces: surfaces.map((one) => ({ ...one, setout: { x: one.setout.x, y: { rule: 'fullFromEnd' as const } } })),
+        links,
+      }).surfaces[1];
+    const [alone, stood] = [wall([]), wall(job.links)];
+    // Full courses under the top: the ledger lies where it lay, the floor has come up by 12.
+    expect(stood.ledger?.atMm).toBe(alone.ledger?.atMm);
+    expect(stood.ledger?.heightsMm[0]).toBeCloseTo((alone.ledger?.heightsMm[0] ?? 0) - 12, 9);
+    expect(stood.figures.ledgerRowMm2).toBeCloseTo(alone.figures.ledgerRowMm2 - 12 * 1000, 3);
+    const [first] = describeLedger(stood.ledger ?? { heightsMm: [0, 0], standsMm: 0, atMm: 0, bottom: [] }, METRIC_TAPE);
+    expect(first).toMatch(/above what is laid there before\.$/);
   });
 
   test('is told in a sentence of its figures', () => {

@@ -43,9 +43,10 @@ function describeEnd({ edge, endMm, standsMm }: StruckLines['ends'][number], nam
 }
 
 /** Where the ledger goes, and what stays of the bottom pieces; each a sentence. */
-export function describeLedger({ heightsMm, bottom }: Ledger, tape: Tape): string[] {
+export function describeLedger({ heightsMm, standsMm, bottom }: Ledger, tape: Tape): string[] {
   const [left, right] = heightsMm.map((mm) => formatLengthWithUnit(mm, tape));
-  const where = left === right ? `${left} über der Grundlinie` : `links ${left} über der Grundlinie, rechts ${right}`;
+  const base = standsMm > 0 ? 'über dem, was dort vorher liegt' : 'über der Grundlinie';
+  const where = left === right ? `${left} ${base}` : `links ${left} ${base}, rechts ${right}`;
   const pieces = bottom.map(({ heightsMm: [a, b] }) => {
     const [first, last] = [a, b].map((mm) => formatLength(mm, tape));
     return first === last ? first : `${first} bis ${last}`;

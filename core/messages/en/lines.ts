@@ -62,16 +62,17 @@ function describeEnd({ edge, endMm, standsMm }: StruckLines['ends'][number], nam
 }
 
 /** Where the ledger goes, and what stays of the bottom pieces; each a sentence. */
-export function describeLedger({ heightsMm, bottom }: Ledger, tape: Tape): string[] {
+export function describeLedger({ heightsMm, standsMm, bottom }: Ledger, tape: Tape): string[] {
   const [left, right] = heightsMm.map((mm) => formatLengthWithUnit(mm, tape));
-  const where = left === right ? left : `${left} above the base at the left, ${right} at the right`;
+  const base = standsMm > 0 ? 'above what is laid there before' : 'above the base';
+  const where = left === right ? `${left} ${base}` : `${left} ${base} at the left, ${right} at the right`;
   const pieces = bottom.map(({ heightsMm: [a, b] }) => {
     const [first, last] = [a, b].map((mm) => formatLength(mm, tape));
     return first === last ? first : `${first} to ${last}`;
   });
   const runs = pieces.filter((piece, k) => k === 0 || piece !== pieces[k - 1]);
   return [
-    `Ledger, level under the second course: ${where}${left === right ? ' above the base' : ''}.`,
+    `Ledger, level under the second course: ${where}.`,
     `Bottom course, from the left: ${runs.slice(0, MOST_TOLD).join(', ')}${runs.length > MOST_TOLD ? ' and so on; the cut list has each' : ''}.`,
     'When the ledger is off its holes are closed, sealed again where the wall is, and dry, before the bottom row is wedged up from the base.',
   ];

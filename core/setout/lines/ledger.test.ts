@@ -19,9 +19,10 @@ test('the ledger stands under the second course, and each bottom piece has its h
   expect(ledger?.atMm).toBeCloseTo(2000 - 5 - 9 * 204 + 4, 6);
   expect(ledger?.heightsMm.map((mm) => Math.round(mm))).toEqual([163, 163]);
   expect(new Set(ledger?.bottom.flatMap(({ heightsMm }) => heightsMm.map((mm) => Math.round(mm))))).toEqual(new Set([154]));
-  expect(describeLedger(ledger ?? { heightsMm: [0, 0], atMm: 0, bottom: [] }, METRIC_TAPE)).toEqual([
+  expect(describeLedger(ledger ?? { heightsMm: [0, 0], standsMm: 0, atMm: 0, bottom: [] }, METRIC_TAPE)).toEqual([
     'Ledger, level under the second course: 163 mm above the base.',
     'Bottom course, from the left: 154.',
+    'When the ledger is off its holes are closed, sealed again where the wall is, and dry, before the bottom row is wedged up from the base.',
   ]);
 });
 

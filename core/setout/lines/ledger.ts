@@ -16,8 +16,10 @@ export interface BottomPiece {
 
 /** A level ledger under the second course of a wall. */
 export interface Ledger {
-  /** Above the base at its left and right ends, mm. */
+  /** Above the base at its left and right ends, or above what is laid on that before, mm. */
   readonly heightsMm: readonly [number, number];
+  /** What is laid on the base before, tile and bed of a floor, mm; 0 where nothing is. */
+  readonly standsMm: number;
   /** Where its top edge lies on the drawing, mm. */
   readonly atMm: number;
   /** The pieces of the bottom course, from left to right; full ones are left out. */
@@ -72,7 +74,8 @@ export function ledgerOf(
       return { fromMm: from[0] + alongMm[0] * level, toMm: from[0] + alongMm[1] * level, heightsMm: endsMm };
     })
     .sort((a, b) => a.fromMm - b.fromMm);
-  return { atMm, heightsMm: [atMm - left, atMm - right], bottom };
+  const standsMm = Math.max(0, own[0].endMm - own[0].gapMm);
+  return { atMm, heightsMm: [atMm - left - standsMm, atMm - right - standsMm], standsMm, bottom };
 }
 
 /** How far down and up each piece of the field reaches, mm. */
