@@ -46,7 +46,6 @@ function circleOf<Order extends { readonly before: string; readonly after: strin
 /** Whether corners and trims leave room on a surface; one that has none without them is told of elsewhere. */
 function checkRoomLeft(job: Job, k: number): Issue[] {
   const { measured } = job.surfaces[k];
-  if (job.surfaces.some(({ productId }) => !job.products.some(({ id }) => id === productId))) return [];
   const offs = Object.entries(standOffs(job, job.surfaces[k])).filter(([, mm]) => mm > 0);
   if (offs.length === 0 || traceSurface(measured, Object.fromEntries(offs)).field.length > 0 || traceSurface(measured).field.length === 0)
     return [];

@@ -1,5 +1,6 @@
 import type { Link } from '../surface/link.ts';
-import { productOf, type Job, type Surface } from './job.ts';
+import { traceSurface } from '../surface/traceSurface.ts';
+import { productOf, type Surface } from './job.ts';
 import { cornerRun, finishMm, standOffs, type CornerRules } from './standOffs.ts';
 
 /** One face of a corner as a section shows it. */
@@ -27,7 +28,7 @@ export interface CornerSection {
 }
 
 /** A corner of a job, cut across; null where the faces don't meet at one. */
-export function cornerSection(rules: CornerRules & Pick<Job, 'surfaces'>, link: Link): CornerSection | null {
+export function cornerSection(rules: CornerRules, link: Link): CornerSection | null {
   const { meets } = link;
   if (meets !== 'inside' && meets !== 'outside') return null;
   const run = cornerRun(rules, link);
@@ -51,9 +52,9 @@ function coveringSide(meets: CornerSection['meets'], run: CornerSection['run']):
 function faceAt(rules: CornerRules, { surface: id, edge }: Link['a'], toldMm: number | undefined): CornerFace | null {
   const surface = rules.surfaces.find((one) => one.id === id);
   if (!surface) return null;
-  const { roles, gapsMm, edgeGapsMm } = surface.measured;
-  const gapMm = Object.hasOwn(edgeGapsMm, edge) ? edgeGapsMm[edge] : gapsMm[Object.hasOwn(roles, edge) ? roles[edge] : 'wall'];
+  const ends = traceSurface(surface.measured, standOffs(rules, surface)).edges.find(({ id: own }) => own === edge);
+  if (!ends) return null;
   const tileMm = productOf(rules, surface).thicknessMm;
   const bedMm = (toldMm ?? finishMm(rules, surface)) - tileMm;
-  return { surface, edge, tileMm, bedMm: Math.max(0, bedMm), gapMm, endMm: gapMm + (standOffs(rules, surface)[edge] ?? 0) };
+  return { surface, edge, tileMm, bedMm: Math.max(0, bedMm), gapMm: ends.gapMm, endMm: ends.endMm };
 }

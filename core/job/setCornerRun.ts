@@ -1,10 +1,10 @@
-import { usualTrim, type Trim } from '../takeoff/works/trims.ts';
 import { boxOf } from '../geometry/ring.ts';
 import type { Link } from '../surface/link.ts';
 import { outlineOf } from '../surface/shapes/registry.ts';
 import { checkCorners } from './checkCorners.ts';
 import type { Job, Surface } from './job.ts';
 import type { CornerSection } from './cornerSection.ts';
+import { trimOf } from './standOffs.ts';
 
 /** How a corner of a draft of a job is closed from now on. A mitre is what both edges end in; another way ends in none. */
 export function setCornerRun(
@@ -15,16 +15,16 @@ export function setCornerRun(
   const link = draft.links.find(({ id }) => id === linkId);
   if (!link) return;
   delete link.through;
+  // A figure that was told is that of one face: the next one has its own.
+  delete link.finishMm;
   if (run === 'a' || run === 'b') link.through = run;
   if (link.meets !== 'outside') return;
   for (const { surface: id, edge } of [link.a, link.b]) {
     const surface = draft.surfaces.find((one) => one.id === id);
     if (!surface) continue;
-    const { roles } = surface.measured;
-    const usual = usualTrim(Object.hasOwn(roles, edge) ? roles[edge] : 'wall');
-    const was: Trim = surface.trims && Object.hasOwn(surface.trims, edge) ? surface.trims[edge] : usual;
+    const was = trimOf(surface, edge);
     if (run === 'mitred') surface.trims = { ...surface.trims, [edge]: 'mitre' };
-    else if (was === 'mitre') surface.trims = { ...surface.trims, [edge]: usual };
+    else if (was === 'mitre') surface.trims = { ...surface.trims, [edge]: trimOf({ ...surface, trims: {} }, edge) };
     // What laps over shows its own edge, what is lapped over none.
     if ((run === 'a' || run === 'b') && was === 'profile') surface.trims = { ...surface.trims, [edge]: 'none' };
   }

@@ -197,7 +197,10 @@ describe('a corner in section', () => {
         ['profile', 'mitre'],
       ],
     ]);
+    // What was told of tile and bed was told of the other face.
+    job.links[0].finishMm = 14;
     setCornerRun(job, 'l', 'b');
+    expect(job.links[0].finishMm).toBeUndefined();
     expect([run(), trims()]).toEqual([
       'b',
       [

@@ -33,7 +33,8 @@ function trimAt(surfaces: readonly Surface[], { surface: id, edge }: Link['a']):
   return surface ? trimOf(surface, edge) : 'none';
 }
 
-const trimOf = ({ trims = {}, measured: { roles } }: Surface, edge: string): Trim =>
+/** What an edge of a surface ends in: as was said, or as its role has it. */
+export const trimOf = ({ trims = {}, measured: { roles } }: Surface, edge: string): Trim =>
   Object.hasOwn(trims, edge) ? trims[edge] : usualTrim(Object.hasOwn(roles, edge) ? roles[edge] : 'wall');
 
 /**
@@ -64,7 +65,8 @@ function takenAt(rules: CornerRules, link: Link, surface: Surface): (readonly [e
   if (run === null) return [];
   return (['a', 'b'] as const).flatMap((side) => {
     const other = rules.surfaces.find(({ id }) => id === link[side === 'a' ? 'b' : 'a'].surface);
-    if (link[side].surface !== surface.id || !other) return [];
+    // Of a face whose tile the job has lost nothing is known; the job's check tells of it.
+    if (link[side].surface !== surface.id || !other || !rules.products.some(({ id }) => id === other.productId)) return [];
     if (link.meets === 'inside') return run === side ? [] : [[link[side].edge, link.finishMm ?? finishMm(rules, other)] as const];
     return run === side || run === 'mitred' ? [[link[side].edge, -(link.finishMm ?? finishMm(rules, other))] as const] : [];
   });

@@ -1,10 +1,10 @@
 import type { CornerFace, CornerSection } from '../../job/cornerSection.ts';
 import type { Link } from '../../surface/link.ts';
 import { formatLength } from '../../units/formatLength.ts';
+import { nameInSet } from './sets.ts';
 import type { Tape } from '../../units/tape.ts';
 
-/** A name as it can stand in a row of choices: without that of its set. */
-const shortName = ({ surface: { name } }: CornerFace): string => (name.includes(', ') ? name.slice(name.indexOf(', ') + 2) : name);
+const shortName = ({ surface: { name } }: CornerFace): string => nameInSet(name);
 
 /** What can be chosen of a corner, in words. */
 export function cornerChoices({

@@ -24,3 +24,6 @@ const PART_NAMES: Readonly<Record<SetFace['part'], string>> = {
 /** What one surface of a set is called: "riser 2", "sill". */
 export const setFaceName = ({ part, number }: Pick<SetFace, 'part' | 'number'>): string =>
   number === 0 ? PART_NAMES[part] : `${PART_NAMES[part]} ${number}`;
+
+/** What a surface of a set is called among the others of it: the name without that of the set. */
+export const nameInSet = (name: string): string => (name.includes(', ') ? name.slice(name.indexOf(', ') + 2) : name);

@@ -1,4 +1,4 @@
-import type { ChangeLabel } from '@azulejo/core/job/edit/changeLabel';
+import { changeLabel, type ChangeLabel } from '@azulejo/core/job/edit/changeLabel';
 import type { Job } from '@azulejo/core/job/job';
 import type { SoldPack } from '@azulejo/core/takeoff/materialKind';
 import { packsFor, type MaterialId } from '@azulejo/core/takeoff/registry';
@@ -26,5 +26,11 @@ export function useMaterial(item: () => MaterialId) {
       recipe(packs);
       own.packs = packs;
     });
-  return { set, setPacks };
+  /** A figure is typed into the data sheet where one is named, else into the job. */
+  const setFigure = (name: string) => (value: number) =>
+    set(changeLabel('materialFigure', name), (own) => {
+      if (own.sheet) own.sheet.figures[name] = value;
+      else own.figures = { ...own.figures, [name]: value };
+    });
+  return { set, setPacks, setFigure };
 }

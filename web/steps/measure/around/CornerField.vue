@@ -60,11 +60,7 @@ const setFinish = (mm: number | null) =>
       <TroubleNote :why="trouble" />
       <p class="small">{{ words }}</p>
       <div v-if="covering" class="finish">
-        <LengthField
-          :label="`Tile and bed of ${covering.surface.name}`"
-          :mm="covering.tileMm + covering.bedMm"
-          :commit="(mm: number) => setFinish(mm)"
-        />
+        <LengthField :label="`Tile and bed of ${covering.surface.name}`" :mm="covering.tileMm + covering.bedMm" :commit="setFinish" />
         <Button v-if="section.isTold" text severity="secondary" aria-label="As tile and notch tell" @click="setFinish(null)"
           ><PhArrowCounterClockwise :size="18"
         /></Button>

@@ -5,6 +5,7 @@ import type { Job, Surface } from '@azulejo/core/job/job';
 import { labelPoint } from '@azulejo/core/geometry/labelPoint';
 import { boxOf } from '@azulejo/core/geometry/ring';
 import type { Point } from '@azulejo/core/geometry/point';
+import { nameInSet } from '@azulejo/core/messages/en/sets';
 import { unfold } from '@azulejo/core/surface/unfold';
 
 /** The surfaces that meet, laid flat edge on edge; each opens when it is pressed. */
@@ -27,7 +28,7 @@ const drawn = computed(() => {
       const inside = boxOf(ring);
       const [wide, high] = [inside.maxX - inside.minX, inside.maxY - inside.minY];
       const room = Math.min(wide, 1.4 * high) / unit;
-      const short = name.includes(', ') ? name.slice(name.indexOf(', ') + 2) : name;
+      const short = nameInSet(name);
       return {
         id: surfaceId,
         name,

@@ -1,3 +1,4 @@
+import { nameInSet } from '@azulejo/core/messages/en/sets';
 import type { CornerFace, CornerSection } from '@azulejo/core/job/cornerSection';
 
 type Point = readonly [number, number];
@@ -75,7 +76,6 @@ export function drawCorner({ meets, run, a, b }: CornerSection): DrawnCorner {
   const room = THICKEST + 8;
   const [left, top, wide, high] =
     meets === 'inside' ? [-LONG, -GROUND, LONG + GROUND, DEEP + GROUND] : [-LONG, -room, LONG + room, DEEP + room];
-  const short = ({ surface: { name } }: CornerFace): string => (name.includes(', ') ? name.slice(name.indexOf(', ') + 2) : name);
   const beyond = thick(Math.max(thickOf(a), thickOf(b))) + away * 5;
   return {
     viewBox: `${left} ${top} ${wide} ${high}`,
@@ -90,8 +90,8 @@ export function drawCorner({ meets, run, a, b }: CornerSection): DrawnCorner {
     ),
     joint: jointOf({ run, a, b, meets }, scale),
     names: [
-      { at: [-0.62 * LONG, beyond], name: short(a), upright: false },
-      { at: [-beyond, 0.66 * DEEP], name: short(b), upright: true },
+      { at: [-0.62 * LONG, beyond], name: nameInSet(a.surface.name), upright: false },
+      { at: [-beyond, 0.66 * DEEP], name: nameInSet(b.surface.name), upright: true },
     ],
   };
 }

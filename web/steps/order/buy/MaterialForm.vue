@@ -17,7 +17,7 @@ import PackList from './PackList.vue';
 
 /** What one material goes by: figures with who said them, choices, packs, what is there already. */
 const props = defineProps<{ job: Job; item: MaterialId; unit: MaterialUnit }>();
-const { set } = useMaterial(() => props.item);
+const { set, setFigure } = useMaterial(() => props.item);
 const habits = useHabits();
 const kind = computed(() => MATERIALS[props.item]);
 const own = computed(() => props.job.materials[props.item]);
@@ -42,12 +42,6 @@ const choices = computed(() =>
 );
 const changed = computed(() => figures.value.some(({ spoken }) => spoken.from === 'job'));
 
-/** A figure is typed into the data sheet where one is named, else into the job. */
-const setFigure = (name: string) => (value: number) =>
-  set(changeLabel('materialFigure', name), (draft) => {
-    if (draft.sheet) draft.sheet.figures[name] = value;
-    else draft.figures = { ...draft.figures, [name]: value };
-  });
 const dropFigure = (name: string) =>
   set(changeLabel('materialFigureAsUsual', name), (draft) => {
     if (draft.figures) Reflect.deleteProperty(draft.figures, name);
