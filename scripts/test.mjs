@@ -21,8 +21,13 @@ const DEBIAN = ['browser, papers and PostgreSQL', ...node('scripts/debian.mjs')]
 /** Each process of the tests has a core to itself: it clears up less often. */
 const ALONE_ON_A_CORE = [...SHORT_LIVED_BESIDE_OTHERS, '--min-semi-space-size=32', '--max-semi-space-size=64'];
 
-/** A server of a test lives for seconds too: it compiles the database no better than it has to. */
-const SERVER_OF_A_TEST = [...SHORT_LIVED_BESIDE_OTHERS, '--wasm-tiering-budget=50000000'].join(' ');
+/** A server of a test lives for seconds too: it compiles of the database what it has to, and no better. */
+const SERVER_OF_A_TEST = [
+  ...SHORT_LIVED_BESIDE_OTHERS,
+  '--wasm-tiering-budget=50000000',
+  '--wasm-lazy-compilation',
+  '--wasm-lazy-validation',
+].join(' ');
 
 /** Files or folders of unit tests, where not all are asked for. */
 const SOME = process.argv.slice(3);

@@ -1,26 +1,27 @@
+import type { Job } from '../job/job.ts';
 import { placesOf } from '../job/placesOf.ts';
 import type { TaskId } from '../labour/tasks.ts';
+import type { PlannedTask, Programme } from '../programme/programme.ts';
 import { isShared } from '../programme/steps.ts';
 import { differs, sumOf, type Law } from './law.ts';
 
 /** The hours of the quote are paces times quantities, and all of them lie on days, in the place where they are worked. */
 export const daysHoldTheWork: Law = (job, { money, programme }) => {
-  const hands = 1 + (job.labour?.helpers ?? 0);
   const ofWork = money.work.flatMap(({ task, surfaceId, amount, pace, hours }) =>
     differs(`${task} of ${surfaceId}, hours`, amount / pace, hours),
   );
   const ofPlaces = placesOf(job).flatMap(({ id, name, surfaces }) => {
     const own = money.work.filter(({ surfaceId }) => surfaces.some((surface) => surface.id === surfaceId));
     return [...new Set(own.map(({ task }) => task))].flatMap((task): string[] => {
-      const wanted =
-        sumOf(
-          own.filter((one) => one.task === task),
-          ({ hours }) => hours,
-        ) / (isShared(task) ? hands : 1);
+      const wanted = sumOf(
+        own.filter((one) => one.task === task),
+        ({ hours }) => hours,
+      );
       const parts = programme.tasks.filter((one) => one.task === task && one.placeId === id);
-      const planned = sumOf(parts, ({ hours }) => hours);
-      // Days go by quarters of an hour, and no part is shorter than one.
-      if (planned >= wanted - 1e-6 && planned < wanted + 0.25 * Math.max(1, parts.length)) return [];
+      const planned = sumOf(parts, (part) => handsWork(job, programme, part));
+      const most = Math.max(1, ...parts.map((part) => mostHands(job, programme, part)));
+      // Days go by quarters of an hour, and no part is shorter than one: of its work, and of the clock for all hands.
+      if (planned >= wanted - 0.02 && planned < wanted + 0.25 * (1 + most) * Math.max(1, parts.length)) return [];
       return [`${task} in ${name}: ${wanted} h to do, ${planned} h on days`];
     });
   });
@@ -42,9 +43,32 @@ export const daysHoldTheWork: Law = (job, { money, programme }) => {
       sumOf(money.work, ({ hours }) => hours),
     ),
     ...ofPlaces,
+    ...programme.tasks.flatMap(({ id, hours, stretches }) =>
+      differs(
+        `${id}, hours`,
+        hours,
+        sumOf(stretches, ([from, to]) => to - from),
+      ),
+    ),
     ...stray.map(({ id }) => `${id} is on days and nobody's work`),
   ];
 };
+
+/** Who is there at each minute of a work: the first hand, and where it is shared those that help. */
+const byMinutes = ({ programme = {}, labour = {} }: Job, { calendar }: Programme, { task, stretches }: PlannedTask): number[] =>
+  stretches.flatMap(([from, to]) => {
+    const date = new Date(Date.parse(`${calendar.startDay}T00:00:00Z`) + Math.floor(from / 24 + 1e-6) * 86_400_000);
+    const said = { ...programme.weekdays?.[`${date.getUTCDay()}` as '0'], ...programme.days?.[date.toISOString().slice(0, 10)] };
+    return Array.from({ length: Math.round(60 * (to - from)) }, (_, minute) => {
+      const clock = (from + (minute + 0.5) / 60) % 24;
+      const isThere = clock > (said.helpersFrom ?? 0) && clock < (said.helpersTo ?? 48);
+      return 1 + (isShared(task) && isThere ? (said.helpers ?? labour.helpers ?? 0) : 0);
+    });
+  });
+
+/** The hours of all hands in a work, and how many they are at most. */
+const handsWork = (...of: Parameters<typeof byMinutes>): number => sumOf(byMinutes(...of), (hands) => hands / 60);
+const mostHands = (...of: Parameters<typeof byMinutes>): number => Math.max(1, ...byMinutes(...of));
 
 /** What hands can't do the other way round: the first of two ends before the second begins, and so many hours pass. */
 const IN_ORDER: readonly (readonly [TaskId, TaskId, number])[] = [

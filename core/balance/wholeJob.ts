@@ -32,6 +32,7 @@ export function wholeJob(seed: number): Job | null {
       ...(next() < 0.3 ? { membrane: { figures: { coats: pick([2, 3, 4]) } } } : {}),
       ...(next() < 0.3 ? { adhesive: { sheet: { name: 'Sheet', figures: { kgPerM2: 4.2, restHours: pick([3, 24]) } } } } : {}),
     },
+    ...(next() < 0.5 ? { programme: someDays(pick) } : {}),
     mixing: { bucketLitres: pick([4, 12, 20]), temperatureC: pick([8, 20, 31]) },
   };
   const rooms = new Set(job.rooms.map(({ id }) => id));
@@ -40,6 +41,18 @@ export function wholeJob(seed: number): Job | null {
     surfaces: job.surfaces.map((surface) => (surface.roomId && !rooms.has(surface.roomId) ? { ...surface, roomId: null } : surface)),
   };
   return checkJob(whole).length === 0 ? frozen(whole) : null;
+}
+
+/** Days with other hours and hands than usual. */
+function someDays(pick: <T>(items: readonly T[]) => T): Job['programme'] {
+  const day = () => ({
+    from: pick([7, 8, 10]),
+    to: pick([12, 16.5, 18]),
+    helpers: pick([0, 1, 2]),
+    helpersFrom: pick([8, 11]),
+    helpersTo: 12,
+  });
+  return { startDay: '2027-03-01', weekdays: { [pick(['1', '2', '3'] as const)]: day(), 5: { to: 13 } }, days: { '2027-03-06': day() } };
 }
 
 function worked(surface: Surface, next: () => number, pick: <T>(items: readonly T[]) => T): Surface {

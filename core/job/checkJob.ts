@@ -6,6 +6,7 @@ import { issue, type Issue } from '../result.ts';
 import { outlineOf } from '../surface/shapes/registry.ts';
 import type { Link } from '../surface/link.ts';
 import { checkCorners } from './checkCorners.ts';
+import { checkWorkdays } from '../programme/checkWorkdays.ts';
 import { checkMeasured } from '../surface/checkMeasured.ts';
 import { intersect } from '../geometry/clip.ts';
 import { checkLaying } from '../pattern/checkLaying.ts';
@@ -30,6 +31,7 @@ export function checkJob(job: Job): Issue[] {
     ),
     ...job.links.flatMap((link, k) => checkLink(job, link, k)),
     ...checkCorners(job),
+    ...checkWorkdays(job),
     ...(job.blanks ?? []).flatMap((blank, k) => checkBlank(job, blank, k)),
   ];
 }

@@ -14,6 +14,7 @@ export const repeatJob = (job: Job, id: string, name: string): Job =>
     delete draft.standing;
     delete draft.programme?.startDay;
     delete draft.programme?.holidays;
+    delete draft.programme?.days;
     delete draft.programme?.notBefore;
     draft.surfaces = job.surfaces.map((surface) => ({ ...repeatSurface(surface, surface.id, surface.name) }));
     for (const surface of draft.surfaces) {

@@ -30,7 +30,7 @@ test('every refusal in the sources has its words, and no words stand for nothing
   const used = new Set(
     [
       ...text.matchAll(
-        /'((?:length|number|angle|field|file|job|surface|fixture|doorway|joint|tile|shape|check|curve|base|link|outline|dxf|svg|pattern|colours|border|inset|csv|setout|blank|variant|carried)\/[a-z-]+)'/g,
+        /'((?:length|number|angle|field|file|job|surface|fixture|doorway|joint|tile|shape|check|curve|base|link|outline|dxf|svg|pattern|colours|border|inset|csv|setout|blank|variant|carried|workday)\/[a-z-]+)'/g,
       ),
     ].map(([, code]) => code),
   );
@@ -38,7 +38,7 @@ test('every refusal in the sources has its words, and no words stand for nothing
 });
 
 test.each(ISSUE_CODES)('%s: one or two plain sentences, no exclamation mark, no empty figure', (code) => {
-  const figures = new Proxy({}, { get: (_, key) => (/mm$/i.test(String(key)) ? 12.5 : 'x') });
+  const figures = new Proxy({}, { get: (_, key) => (/mm$|Hour$/i.test(String(key)) ? 12.5 : key === 'day' ? '1' : 'x') });
   const words = describeIssue({ code, figures });
   expect(words).toMatch(/^["A-Z].*\.?$/s);
   expect(words).not.toMatch(/undefined|NaN|!|\$\{/);

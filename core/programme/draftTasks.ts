@@ -1,9 +1,10 @@
 import { ROUNDED_OFTEN } from '../tolerances.ts';
 import type { TaskId } from '../labour/tasks.ts';
-import { HOURS_PER_DAY, type Labour, type WorkHours } from '../labour/workHours.ts';
+import type { Labour, WorkHours } from '../labour/workHours.ts';
 import type { Speaker, Spoken } from '../takeoff/materialKind.ts';
 import type { Drinks } from '../takeoff/materials/primer.ts';
 import { saidFor, type MaterialRules } from '../takeoff/registry.ts';
+import { inQuarters, type Effort, type usualDay } from './calendar.ts';
 import type { ProgrammeChoice } from './programmeChoice.ts';
 import { coatRest, isShared, RESTS, restOf, SPREAD_ON, shiftOf, type Climate, type Rest } from './steps.ts';
 
@@ -31,15 +32,17 @@ export interface TaskPart {
 }
 
 /** One work in one place, before it is laid on days. */
-export interface Draft {
+export interface Draft extends Effort {
   /** The task and its place, "lay room shower"; of a part that is not the last, with its number: "lay.1 room shower". */
   readonly id: string;
   readonly task: TaskId;
   readonly part: TaskPart | null;
   readonly place: PlaceToWork;
-  readonly hours: number;
   readonly after: readonly After[];
 }
+
+/** A working day as it is in the mean. */
+type UsualDay = ReturnType<typeof usualDay>;
 
 /** What works are drafted by. */
 export interface DraftRules {
@@ -58,19 +61,17 @@ const idOf = (task: TaskId, place: PlaceToWork, part: TaskPart | null): string =
   part === null || part.number === part.of ? `${task} ${place.id}` : `${task}.${part.number} ${place.id}`;
 
 /** The works of each place with what each comes after. */
-export const draftTasks = (work: readonly WorkHours[], places: readonly PlaceToWork[], rules: DraftRules): Draft[] =>
-  places.flatMap((place) => draftsOf(work, place, rules));
+export const draftTasks = (work: readonly WorkHours[], places: readonly PlaceToWork[], rules: DraftRules, day: UsualDay): Draft[] =>
+  places.flatMap((place) => draftsOf(work, place, rules, day));
 
 /** A work of a place as a whole. */
-interface Whole {
+interface Whole extends Effort {
   readonly task: TaskId;
-  readonly hours: number;
   readonly coats: number;
   readonly after: readonly (After & { readonly task: TaskId })[];
 }
 
-function draftsOf(work: readonly WorkHours[], place: PlaceToWork, rules: DraftRules): Draft[] {
-  const hands = 1 + (rules.labour?.helpers ?? 0);
+function draftsOf(work: readonly WorkHours[], place: PlaceToWork, rules: DraftRules, day: UsualDay): Draft[] {
   const own = new Set(place.surfaces.map(({ id }) => id));
   const here = work.filter(({ surfaceId }) => own.has(surfaceId));
   const tasks = [...new Set(here.map(({ task }) => task))];
@@ -78,28 +79,30 @@ function draftsOf(work: readonly WorkHours[], place: PlaceToWork, rules: DraftRu
     const mine = here.filter((one) => one.task === task);
     return {
       task,
-      hours: mine.reduce((sum, { hours }) => sum + hours, 0) / (isShared(task) ? hands : 1),
+      hours: mine.reduce((sum, { hours }) => sum + hours, 0),
+      isShared: isShared(task),
       coats: Math.max(1, ...mine.map(({ coats = 1 }) => coats)),
       after: [],
     };
   });
-  const order = restsIn(wholes, rules);
+  const order = restsIn(wholes, day);
   const whole = wholes.map((one) => ({
     ...one,
     after: order.filter(({ before }) => before === one.task).map((rest) => ({ ...afterOf(rest, place, rules), task: rest.after })),
   }));
-  return inParts(whole, place, rules);
+  return inParts(whole, place, rules, day);
 }
 
 /** What follows what in a place that has these works: a primer's window runs to what is spread on it. */
-function restsIn(wholes: readonly Whole[], { labour = {} }: DraftRules): Rest[] {
+function restsIn(wholes: readonly Whole[], day: UsualDay): Rest[] {
   const has = (task: TaskId): boolean => wholes.some((one) => one.task === task);
   const spread = SPREAD_ON.find(has);
-  const hoursOf = (task: TaskId): number => wholes.find((one) => one.task === task)?.hours ?? 0;
-  const { hoursPerDay = HOURS_PER_DAY } = labour;
+  const hoursOf = (task: TaskId): number => {
+    const found = wholes.find((one) => one.task === task);
+    return found ? found.hours / (found.isShared ? day.handHours / day.hours : 1) : 0;
+  };
   // What takes the day between the lines and the first tile is done before the primer, not on it.
-  const late =
-    spread === 'lay' && [...BEFORE_LAYING, 'prime' as const].reduce((sum, task) => sum + hoursOf(task), DRIES_HOURS) > hoursPerDay;
+  const late = spread === 'lay' && [...BEFORE_LAYING, 'prime' as const].reduce((sum, task) => sum + hoursOf(task), DRIES_HOURS) > day.hours;
   const own = RESTS.filter((rest) => {
     if (!has(rest.after) || !has(rest.before)) return false;
     if (rest.after !== 'prime') return true;
@@ -117,14 +120,13 @@ const BEFORE_LAYING: readonly TaskId[] = ['setOut', 'cut', 'trim', 'ledger'];
 const DRIES_HOURS = 2;
 
 /** Works coat by coat, and what is primed for the day's portion alone. */
-function inParts(wholes: readonly Whole[], place: PlaceToWork, rules: DraftRules): Draft[] {
-  const { hoursPerDay = HOURS_PER_DAY } = rules.labour ?? {};
+function inParts(wholes: readonly Whole[], place: PlaceToWork, rules: DraftRules, day: UsualDay): Draft[] {
   const prime = wholes.find(({ task }) => task === 'prime');
   const lay = wholes.find(({ task }) => task === 'lay');
   const isPortioned = prime !== undefined && lay !== undefined && lay.after.some(({ task }) => task === 'prime');
-  const portions = isPortioned ? Math.max(1, Math.ceil((lay.hours + prime.hours) / hoursPerDay - ROUNDED_OFTEN)) : 1;
+  const portions = isPortioned ? Math.max(1, Math.ceil((lay.hours + prime.hours) / day.handHours - ROUNDED_OFTEN)) : 1;
   return wholes.flatMap((whole): Draft[] => {
-    const { task, hours, coats } = whole;
+    const { task, hours, coats, isShared: shared } = whole;
     const isDaily = portions > 1 && (task === 'prime' || task === 'lay');
     const of = isDaily ? portions : coats;
     const parts = Array.from({ length: of }, (_, k): TaskPart | null =>
@@ -136,13 +138,11 @@ function inParts(wholes: readonly Whole[], place: PlaceToWork, rules: DraftRules
       part,
       place,
       hours: inQuarters((hours * (k + 1)) / of) - inQuarters((hours * k) / of) || 0.25,
+      isShared: shared,
       after: isDaily ? dayAfter(whole, place, part as TaskPart) : coatAfter(whole, place, parts, k, portions, rules),
     }));
   });
 }
-
-/** To the quarter of an hour. */
-const inQuarters = (hours: number): number => Math.ceil(4 * hours - ROUNDED_OFTEN) / 4;
 
 /** A coat comes after the one before it; the first after what the work comes after: of what is primed day by day, the first day's. */
 function coatAfter(

@@ -6,8 +6,8 @@ import type { WorkHours } from '../labour/workHours.ts';
 import { plan } from '../plan.ts';
 import { placesOf } from '../job/placesOf.ts';
 import { jobOfOne } from '../samples/testJob.ts';
-import { isWorkday, workBack, workFrom, type WorkCalendar } from './calendar.ts';
-import { placeNamed, workOn } from '../samples/works.ts';
+import { isWorkday, workBack, workFrom } from './calendar.ts';
+import { alone, calendarWith, placeNamed, workOn } from '../samples/works.ts';
 import { planProgramme, type ProgrammeRules } from './programme.ts';
 import { describeFinding } from '../messages/en/advice.ts';
 import { planJson } from '../formats/planJson.ts';
@@ -18,10 +18,10 @@ import { dryingShift, settingShift } from './steps.ts';
 const rules: ProgrammeRules = { today: '2026-11-30', climate: { temperatureC: 20, humidityPercent: 50 }, programme: {}, labour: {} };
 
 describe('days', () => {
-  const calendar: WorkCalendar = { startDay: '2026-11-30', startHour: 8, hoursPerDay: 8, daysOff: [0, 6], holidays: ['2026-12-01'] };
+  const calendar = calendarWith({ holidays: ['2026-12-01'] });
   test('work stops at the end of the day, over the weekend and on a holiday', () => {
     expect([0, 1, 2, 5, 6, 7].map((day) => isWorkday(calendar, day))).toEqual([true, false, true, false, false, true]);
-    expect(workFrom(calendar, 0, 20)).toEqual([
+    expect(workFrom(calendar, 0, alone(20))).toEqual([
       [8, 16],
       [56, 64],
       [80, 84],
@@ -252,12 +252,12 @@ describe('a programme', () => {
   });
 
   test('the latest start of some hours is where they end in time, whatever nights and days off lie between', () => {
-    const calendar: WorkCalendar = { startDay: '2026-11-30', startHour: 8, hoursPerDay: 8, daysOff: [0, 6], holidays: ['2026-12-02'] };
+    const calendar = calendarWith({ holidays: ['2026-12-02'] });
     fc.assert(
       fc.property(fc.integer({ min: 1000, max: 3000 }), fc.integer({ min: 1, max: 120 }), (by, quarters) => {
         const hours = quarters / 4;
-        const start = workBack(calendar, by / 4, hours);
-        const endOf = (at: number, worked: number): number => workFrom(calendar, at, worked).at(-1)?.[1] ?? at;
+        const start = workBack(calendar, by / 4, alone(hours));
+        const endOf = (at: number, worked: number): number => workFrom(calendar, at, alone(worked)).at(-1)?.[1] ?? at;
         // A quarter of an hour may be stayed on for at the end of a day.
         expect(endOf(start, hours)).toBeLessThanOrEqual(by / 4 + 0.25 + 1e-6);
         expect(endOf(start + 0.6, hours + 0.25)).toBeGreaterThan(by / 4);
@@ -266,17 +266,17 @@ describe('a programme', () => {
   });
 
   test('no work is left over night that a quarter of an hour ends', () => {
-    const calendar: WorkCalendar = { startDay: '2026-11-30', startHour: 8, hoursPerDay: 8, daysOff: [], holidays: [] };
-    expect(workFrom(calendar, 8, 8.25)).toEqual([[8, 16.25]]);
-    expect(workFrom(calendar, 8, 8.5)).toEqual([
+    const calendar = calendarWith({ daysOff: [] });
+    expect(workFrom(calendar, 8, alone(8.25))).toEqual([[8, 16.25]]);
+    expect(workFrom(calendar, 8, alone(8.5))).toEqual([
       [8, 16],
       [32, 32.5],
     ]);
-    expect(workFrom(calendar, 16.25, 1)).toEqual([[32, 33]]);
+    expect(workFrom(calendar, 16.25, alone(1))).toEqual([[32, 33]]);
     // For a quarter of an hour before the end nobody begins what goes on the next day, for half an hour he does.
-    expect(workFrom(calendar, 15.75, 1)).toEqual([[32, 33]]);
-    expect(workFrom(calendar, 15.75, 0.5)).toEqual([[15.75, 16.25]]);
-    expect(workFrom(calendar, 15.5, 1)).toEqual([
+    expect(workFrom(calendar, 15.75, alone(1))).toEqual([[32, 33]]);
+    expect(workFrom(calendar, 15.75, alone(0.5))).toEqual([[15.75, 16.25]]);
+    expect(workFrom(calendar, 15.5, alone(1))).toEqual([
       [15.5, 16],
       [32, 32.5],
     ]);

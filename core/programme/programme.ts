@@ -1,7 +1,18 @@
 import { ROUNDED_OFTEN, ROUNDING } from '../tolerances.ts';
 import type { TaskId } from '../labour/tasks.ts';
-import { HOURS_PER_DAY, type WorkHours } from '../labour/workHours.ts';
-import { beginWork, dayNumber, nextWorkTime, workBack, workFrom, type WorkingHours, type WorkCalendar, dayAt } from './calendar.ts';
+import type { WorkHours } from '../labour/workHours.ts';
+import {
+  beginWork,
+  dayAt,
+  dayNumber,
+  nextWorkTime,
+  usualDay,
+  workBack,
+  workFrom,
+  type WorkCalendar,
+  type WorkingHours,
+} from './calendar.ts';
+import { calendarOf } from './calendarOf.ts';
 import { draftTasks, type After, type Draft, type DraftRules, type PlaceToWork, type TaskPart } from './draftTasks.ts';
 import type { ProgrammeChoice } from './programmeChoice.ts';
 import { RANK } from './steps.ts';
@@ -22,7 +33,7 @@ export interface PlannedTask {
   readonly part: TaskPart | null;
   readonly placeId: string;
   readonly placeName: string;
-  /** Hours for all hands there are. */
+  /** Hours it takes, with the hands that are there meanwhile. */
   readonly hours: number;
   readonly stretches: readonly WorkingHours[];
   readonly start: number;
@@ -66,15 +77,9 @@ export interface ProgrammeRules extends DraftRules {
  * rests in one place leaves the hands free for another. Each work keeps its waits; a place is primed, laid, grouted as one.
  */
 export function planProgramme(work: readonly WorkHours[], places: readonly PlaceToWork[], rules: ProgrammeRules): Programme {
-  const { programme = {}, labour = {}, today } = rules;
-  const calendar: WorkCalendar = {
-    startDay: programme.startDay ?? today,
-    startHour: programme.startHour ?? 8,
-    hoursPerDay: labour.hoursPerDay ?? HOURS_PER_DAY,
-    daysOff: programme.daysOff ?? [0, 6],
-    holidays: programme.holidays ?? [],
-  };
-  const drafts = draftTasks(work, places, rules);
+  const { programme = {} } = rules;
+  const calendar = calendarOf(rules);
+  const drafts = draftTasks(work, places, rules, usualDay(calendar));
   const following = followersOf(drafts);
   const placed = new Map<string, Omit<PlannedTask, 'critical'>>();
   let [free, last] = [0, null as string | null];
@@ -87,9 +92,9 @@ export function planProgramme(work: readonly WorkHours[], places: readonly Place
       const dueAt = dueOf(draft, placed, following, dues, calendar);
       const soonest = Math.max(at, free);
       const atOnce = dueAt < Infinity;
-      const begun = atOnce ? nextWorkTime(calendar, soonest) : beginWork(calendar, soonest, draft.hours);
+      const begun = atOnce ? nextWorkTime(calendar, soonest) : beginWork(calendar, soonest, draft);
       const start = meetsWindow(draft, begun, following, calendar);
-      return { draft, at, held, dueAt, atOnce, start, end: workFrom(calendar, start, draft.hours, atOnce).at(-1)?.[1] ?? start };
+      return { draft, at, held, dueAt, atOnce, start, end: workFrom(calendar, start, draft, atOnce).at(-1)?.[1] ?? start };
     });
     // What would keep the hands beyond a window that is open has to wait, unless it is what closes it;
     // and one window is closed before another is opened.
@@ -109,7 +114,7 @@ export function planProgramme(work: readonly WorkHours[], places: readonly Place
     );
     const next = choice[0];
     const { draft } = next;
-    const stretches = workFrom(calendar, next.start, draft.hours, next.atOnce);
+    const stretches = workFrom(calendar, next.start, draft, next.atOnce);
     const start = stretches[0]?.[0] ?? next.start;
     const end = stretches.at(-1)?.[1] ?? start;
     const held: Held = next.at > free + ROUNDING ? next.held : last === null ? { by: 'start' } : { by: 'hands', id: last };
@@ -119,7 +124,7 @@ export function planProgramme(work: readonly WorkHours[], places: readonly Place
       part: draft.part,
       placeId: draft.place.id,
       placeName: draft.place.name,
-      hours: draft.hours,
+      hours: stretches.reduce((sum, [from, to]) => sum + to - from, 0),
       stretches,
       start,
       end,
@@ -177,7 +182,7 @@ function dueOf(
   const own = draft.after.map(({ id, withinHours }) => (placed.get(id)?.end ?? Infinity) + (withinHours ?? Infinity));
   const later = (following.get(draft.id) ?? []).map((next) => {
     const wait = next.after.find(({ id }) => id === draft.id)?.hours ?? 0;
-    return workBack(calendar, dueOf(next, placed, following, known, calendar) - wait, draft.hours);
+    return workBack(calendar, dueOf(next, placed, following, known, calendar) - wait, draft);
   });
   const due = Math.min(Infinity, ...own, ...later);
   known.set(draft.id, due);
@@ -199,11 +204,12 @@ function meetsWindow(draft: Draft, start: number, following: Followers, calendar
   if (closers.length === 0) return start;
   // What is done between the two, such as the lines on what is primed.
   const last = new Set((following.get(draft.id) ?? []).filter((next) => closes(next, draft).length > 0));
-  const between = [...leadingTo(last, draft, following)].reduce((sum, { hours }) => sum + hours, 0);
+  const between = [...leadingTo(last, draft, following)];
   let at = start;
   for (let tries = 0; tries < MOST_PUT_OFF; tries++) {
-    const end = workFrom(calendar, at, draft.hours).at(-1)?.[1] ?? at;
-    const ready = workFrom(calendar, end + Math.min(...closers.map(({ hours }) => hours)), between).at(-1)?.[1] ?? end;
+    const end = workFrom(calendar, at, draft).at(-1)?.[1] ?? at;
+    const dry = end + Math.min(...closers.map(({ hours }) => hours));
+    const ready = between.reduce((time, one) => workFrom(calendar, time, one).at(-1)?.[1] ?? time, dry);
     if (closers.every((one) => nextWorkTime(calendar, Math.max(ready, end + one.hours)) - end <= (one.withinHours ?? Infinity))) return at;
     at = nextWorkTime(calendar, 24 * (dayAt(at) + 1));
   }

@@ -1,4 +1,5 @@
 import { expect, test } from '@jest/globals';
+import { calendarWith } from '../samples/works.ts';
 import type { Programme } from './programme.ts';
 import { calendarId, takeCalendar } from './takeCalendar.ts';
 
@@ -20,7 +21,7 @@ const task = (id: string, start: number): Programme['tasks'][number] => ({
   critical: false,
 });
 const programme: Programme = {
-  calendar: { startDay: '2026-11-23', startHour: 8, hoursPerDay: 8, daysOff: [0, 6], holidays: [] },
+  calendar: calendarWith({ startDay: '2026-11-23' }),
   tasks: [task('lay shop floor', 8), task('grout shop', 56), task('trim shop', 80)],
   ends: 106,
   fullLoad: 200,

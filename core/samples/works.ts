@@ -1,5 +1,6 @@
 import type { TaskId } from '../labour/tasks.ts';
 import type { WorkHours } from '../labour/workHours.ts';
+import type { Effort, WorkCalendar } from '../programme/calendar.ts';
 import type { PlaceToWork } from '../programme/draftTasks.ts';
 import { jobOfOne } from './testJob.ts';
 
@@ -17,3 +18,20 @@ export const workOn = (surfaceId: string, task: TaskId, hours: number): WorkHour
   from: 'typical',
   hours,
 });
+
+/** Days from a Monday on, eight hours each from eight, one pair of hands. For tests. */
+export const calendarWith = (parts: Partial<WorkCalendar> = {}): WorkCalendar => ({
+  startDay: '2026-11-30',
+  startHour: 8,
+  hoursPerDay: 8,
+  helpers: 0,
+  daysOff: [0, 6],
+  holidays: [],
+  weekdays: {},
+  days: {},
+  ...parts,
+});
+
+/** So many hours of what one does, and of what several share. For tests. */
+export const alone = (hours: number): Effort => ({ hours, isShared: false });
+export const together = (hours: number): Effort => ({ hours, isShared: true });

@@ -4,6 +4,7 @@ import { formatExactLength } from '../../units/formatLength.ts';
 import { METRIC_TAPE, type Tape } from '../../units/tape.ts';
 import { edgeInWords, edgeName, roleName } from './names.ts';
 import { MISFIT_WORDS, partName, patternName } from './patterns.ts';
+import { clockWords, daysMeant } from './programme.ts';
 
 type IssueWords = (figures: Figures, length: (mm: number | string) => string) => string;
 
@@ -106,6 +107,12 @@ export const ISSUE_WORDS = {
   'carried/outside': ({ edge, acrossMm }, length) =>
     `This joint runs outside the surface. Expected less than ${length(acrossMm)} from the ${edgeInWords(edge)}, with room for tiles on both sides.`,
   'carried/same-place': ({ edge }) => `Another joint lies there already, measured from the ${edgeInWords(edge)} or another edge.`,
+  'workday/ends-before-it-begins': ({ day, fromHour, toHour }) =>
+    `On ${daysMeant(String(day))} work would begin at ${clockWords(Number(fromHour))} and end at ${clockWords(Number(toHour))}. Expected an end after the begin.`,
+  'workday/helper-when-nobody-is-there': ({ day, fromHour, toHour }) =>
+    `Work on ${daysMeant(String(day))} goes from ${clockWords(Number(fromHour))} to ${clockWords(Number(toHour))}. Expected a helper within these hours, who comes before he leaves.`,
+  'workday/helper-on-day-off': ({ day }) =>
+    `Nobody works on ${daysMeant(String(day))}, so there is nobody to help. Expected a day of work, or hours of work on that day.`,
   'outline/not-a-drawing': () => 'The file is neither DXF nor SVG. Expected one of them, saved as text.',
   'outline/too-many': ({ most }) =>
     `The drawing holds more than ${most} points, or is nested too deep. Save the outline alone, without hatching and furniture.`,

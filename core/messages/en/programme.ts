@@ -8,11 +8,22 @@ import { hoursWords, TASK_NAMES } from './money.ts';
 const WEEKDAYS = ['Sun', 'Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat'];
 const MONTHS = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec'];
 
+/** Days of the week in full, from Sunday on. */
+export const WEEKDAY_NAMES = ['Sunday', 'Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday'] as const;
+
+/** A date in words: "Mon 30 Nov". */
+export function dateWords(iso: string): string {
+  const date = new Date(`${iso}T00:00:00Z`);
+  return `${WEEKDAYS[date.getUTCDay()]} ${date.getUTCDate()} ${MONTHS[date.getUTCMonth()]}`;
+}
+
+/** A day of the week by its number, or a date: "Tuesdays", "Tue 1 Dec". */
+export const daysMeant = (day: string): string => (day.length === 1 ? `${WEEKDAY_NAMES[Number(day)]}s` : dateWords(day));
+
 /** A day in words: "Mon 30 Nov"; a job that is not dated counts its days. */
 export function dayWords({ calendar }: Pick<Programme, 'calendar'>, day: number, isDated: boolean): string {
-  const date = new Date(`${isoDay(calendar, day)}T00:00:00Z`);
-  const weekday = WEEKDAYS[date.getUTCDay()];
-  return isDated ? `${weekday} ${date.getUTCDate()} ${MONTHS[date.getUTCMonth()]}` : `Day ${day + 1}, ${weekday}`;
+  const words = dateWords(isoDay(calendar, day));
+  return isDated ? words : `Day ${day + 1}, ${words.slice(0, 3)}`;
 }
 
 /** A time of day: "14:30", to the quarter. */

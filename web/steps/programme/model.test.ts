@@ -1,12 +1,12 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
-import type { WorkCalendar } from '@azulejo/core/programme/calendar';
 import { dayAt, isWorkday } from '@azulejo/core/programme/calendar';
 import type { PlannedTask, Programme } from '@azulejo/core/programme/programme';
+import { calendarWith } from '@azulejo/core/samples/works';
 import { DEMO_JOBS, demoPlan } from '../../../testing/demoJob.ts';
 import { columnOf, dayBars, dayFrom, daysListed, endModel, firstDayTrouble, isoOf } from './model.ts';
 
-const CALENDAR: WorkCalendar = { startDay: '2027-03-01', startHour: 8, hoursPerDay: 8, daysOff: [0, 6], holidays: [] };
+const CALENDAR = calendarWith({ startDay: '2027-03-01' });
 
 /** A programme of one place with works of an hour at the begin of some days. */
 function worksOn(days: readonly number[], calendar = CALENDAR): Programme {

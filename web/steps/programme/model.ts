@@ -1,7 +1,7 @@
 import { lowerFirst } from '@azulejo/core/messages/en/casing';
 import { hoursWords } from '@azulejo/core/messages/en/money';
 import { clockWords, dayWords, describeHeld, workName } from '@azulejo/core/messages/en/programme';
-import { dayAt, isWorkday } from '@azulejo/core/programme/calendar';
+import { dayAt, isWorkday, workdayOf } from '@azulejo/core/programme/calendar';
 import type { PlannedTask, Programme } from '@azulejo/core/programme/programme';
 
 /** Idle days in a row from here on are drawn as one column. */
@@ -93,7 +93,8 @@ export const dayFrom = (columns: readonly DayColumn[], day: number, by: number):
 /** Where a time lies in the drawing, in columns; an end belongs to the day before it. */
 function columnAt(columns: readonly DayColumn[], { calendar }: Programme, at: number, isEnd = false): number {
   const day = isEnd ? Math.max(0, Math.ceil(at / 24) - 1) : dayAt(at);
-  const share = (at - 24 * day - calendar.startHour) / calendar.hoursPerDay;
+  const { from, to } = workdayOf(calendar, day) ?? { from: calendar.startHour, to: calendar.startHour + calendar.hoursPerDay };
+  const share = (at - 24 * day - from) / (to - from);
   return columnOf(columns, day) + Math.min(1, Math.max(0, share));
 }
 
