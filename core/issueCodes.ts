@@ -9,6 +9,7 @@ export const ISSUE_CODES = [
   'length/mm-or-m',
   'number/ambiguous-comma',
   'number/unreadable',
+  'number/not-a-time',
   'angle/unreadable',
   'field/type',
   'field/missing',

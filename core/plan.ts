@@ -8,6 +8,7 @@ import type { Tool } from './cuts/cutTool.ts';
 import { mixPaces, workHours } from './labour/workHours.ts';
 import { planMoney, type Money } from './money/planMoney.ts';
 import { priceMaterials, type Material } from './money/priceMaterials.ts';
+import { layOnDays } from './plan/share/layOnDays.ts';
 import { briefOf } from './plan/layout/briefOf.ts';
 import { knownLayout, rememberLayout } from './plan/layout/knownLayouts.ts';
 import { layoutSteps, type PlanProgress } from './plan/layout/planSurfaceLayout.ts';
@@ -16,8 +17,7 @@ import { shareOut } from './plan/share/shareOut.ts';
 import type { Issue } from './result.ts';
 import { placesOf } from './job/placesOf.ts';
 import { laidByDay } from './programme/laidByDay.ts';
-import { planProgramme, type Programme } from './programme/programme.ts';
-import { DRINKS } from './takeoff/materials/primer.ts';
+import type { Programme } from './programme/programme.ts';
 import { planMixes, type Mix } from './takeoff/mixes/planMixes.ts';
 import { takeOff } from './takeoff/registry.ts';
 
@@ -40,9 +40,6 @@ export interface Plan {
   readonly findings: readonly Finding[];
 }
 
-/** The first day of a programme that nobody has dated. */
-const ANY_MONDAY = '2001-01-01';
-
 /**
  * Job in, Plan out: pure. Each surface is laid out by itself first, then come the stages that surfaces share. What is in the
  * memory makes it quicker, never different.
@@ -63,13 +60,7 @@ export function completePlan(job: Job, laidOut: readonly (SurfaceLayout | Unplan
   );
   const figures = surfaces.map((surface) => surface.figures);
   const work = workHours(figures, job);
-  const substrates = new Map(figures.map(({ surfaceId, works }) => [surfaceId, works.substrate]));
-  const programme = planProgramme(work, placesOf(job), {
-    ...job,
-    climate: { temperatureC: job.mixing?.temperatureC ?? 20, humidityPercent: job.mixing?.humidityPercent ?? 50 },
-    drinks: (surfaceId) => DRINKS[substrates.get(surfaceId) ?? 'screed'],
-    today: ANY_MONDAY,
-  });
+  const programme = layOnDays(job, work, figures);
   const quantities = takeOff({ ...job, laidByDay: laidByDay(programme, work, placesOf(job)) }, figures);
   const materials = priceMaterials(quantities, job);
   const money = planMoney(job, materials, figures, { work, programme, cuts: toolsNamed(surfaces) });

@@ -142,6 +142,37 @@ test('a work is moved by a key, what hangs on it moves along, and it is let go a
   await expect(grouting).toHaveAttribute('aria-label', before ?? '', { timeout: 20_000 });
 });
 
+test('a helper on Tuesday afternoons ends it sooner; who can’t be there is refused beside the figure', async ({ page }) => {
+  await page.goto(server.address + JOB + '/days');
+  const who = page.getByRole('region', { name: 'Who is there' });
+  const end = page.getByText(/Done on/).locator('strong');
+  await expect(end).toBeVisible({ timeout: 60_000 });
+  const before = (await end.textContent()) ?? '';
+  const type = async (label: string, text: string) => {
+    await who.getByLabel(label, { exact: true }).fill(text);
+    await who.getByLabel(label, { exact: true }).press('Enter');
+  };
+  const tuesday = who.getByRole('button', { name: /^Tuesday/ });
+  await tuesday.click();
+  await type('Helpers', '2');
+  await type('They come at', '12:30');
+  await expect(tuesday).toContainText('2 helpers 12:30 to 16:00');
+  await expect(end).not.toHaveText(before, { timeout: 20_000 });
+  await type('They leave at', '12');
+  await expect(who.getByText(/^Work on Tuesdays goes from 8:00 to 16:00\. Expected a helper within these hours/)).toBeVisible();
+  await who.getByRole('button', { name: 'As on other days' }).click();
+  await expect(end).toHaveText(before, { timeout: 20_000 });
+  // One day by itself is reached from the list of days.
+  await page
+    .getByRole('button', { name: /^Who is there on Wed/ })
+    .first()
+    .click();
+  await type('To', '12.30');
+  await expect(page.getByRole('heading', { name: /^Wed/ }).last()).toBeVisible();
+  await who.getByRole('button', { name: 'As on other Wednesdays' }).click();
+  await expect(end).toHaveText(before, { timeout: 20_000 });
+});
+
 test('the days go to a calendar and come back: a work that was put later stays there, a strange file is refused', async ({ page }) => {
   await page.goto(server.address + JOB + '/days');
   const grouting = page.getByRole('button', { name: /^Grouting and washing, Shop floor/ }).first();

@@ -22,7 +22,10 @@ export function checkWorkdays({ programme, labour }: Omit<DayRules, 'today'>): I
     if (to <= from) return found('workday/ends-before-it-begins', own.to === undefined ? 'from' : 'to', { fromHour: from, toHour: to });
     const saysWhen = own.helpersFrom !== undefined || own.helpersTo !== undefined;
     if (helpers > 0 && saysWhen && helpersTo <= helpersFrom)
-      return found('workday/helper-when-nobody-is-there', own.helpersTo === undefined ? 'helpersFrom' : 'helpersTo', { fromHour: from, toHour: to });
+      return found('workday/helper-when-nobody-is-there', own.helpersTo === undefined ? 'helpersFrom' : 'helpersTo', {
+        fromHour: from,
+        toHour: to,
+      });
     return [];
   };
   return [

@@ -2,12 +2,14 @@ import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { checkJob } from '../job/checkJob.ts';
 import { describeIssue } from '../messages/en/issues.ts';
+import { oneMoreWords } from '../messages/en/programme.ts';
 import { jobOfOne } from '../samples/testJob.ts';
 import { alone, calendarWith, placeNamed, together, workOn } from '../samples/works.ts';
 import { usualDay, workBack, workdayOf, workFrom, type Effort, type WorkCalendar } from './calendar.ts';
 import { calendarOf } from './calendarOf.ts';
 import { planProgramme } from './programme.ts';
 import type { ProgrammeChoice } from './programmeChoice.ts';
+import { withOneMore } from './withOneMore.ts';
 
 const quarters = (min: number, max: number) => fc.integer({ min: 4 * min, max: 4 * max }).map((count) => count / 4);
 const aDay = fc.record(
@@ -129,6 +131,32 @@ describe('hands', () => {
     expect(endOf({ weekdays: { 1: { helpers: 1, helpersFrom: 12 } } })).toEqual([12, 16]);
     expect(endOf({ weekdays: { 1: { helpers: 1, helpersTo: 12 } } })).toEqual([12, 36]);
   });
+});
+
+test('what one more pair of hands changes is told by both programmes: sooner, or that the waits decide', () => {
+  const of = (hours: number, helpers: number) =>
+    planProgramme([workOn('a', 'lay', hours), workOn('a', 'grout', 1)], [placeNamed('a')], {
+      today: '2026-11-30',
+      climate: { temperatureC: 20, humidityPercent: 50 },
+      labour: { helpers },
+    });
+  // 24 h over three days and grout after another; over a day and a half and another.
+  expect(oneMoreWords(of(24, 0), of(24, 1), true)).toBe('With one more pair of hands every day: done on Wed 2 Dec, one day of work fewer.');
+  expect(oneMoreWords(of(6, 0), of(6, 1), true)).toBe('One more pair of hands would not end it sooner: the waits decide.');
+});
+
+test('one more pair of hands is there on every day there is work', () => {
+  fc.assert(
+    fc.property(
+      fc.dictionary(fc.constantFrom('1', '3', '5'), aDay),
+      fc.dictionary(fc.constantFrom('2026-12-02', '2026-12-04'), aDay),
+      (weekdays, days) => {
+        const said = { labour: { helpers: 1 }, programme: { weekdays, days }, today: '2026-11-30' };
+        const [before, after] = [calendarOf(said), calendarOf(withOneMore(said))];
+        for (let day = 0; day < 14; day++) expect(workdayOf(after, day)?.helpers ?? 0).toBe((workdayOf(before, day)?.helpers ?? -1) + 1);
+      },
+    ),
+  );
 });
 
 /** A stretch of time, day by day. */

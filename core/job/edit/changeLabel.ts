@@ -83,6 +83,7 @@ export const CHANGE_CODES = [
   'heightOfAPiece',
   'heightOfSkirting',
   'helpers',
+  'whoIsThere',
   'hoursADay',
   'howLongTheQuoteStands',
   'howMuchAnEdgeIsSeen',

@@ -95,6 +95,7 @@ const CHANGES: Readonly<Record<ChangeCode, string | ((of: string) => string)>> =
   heightOfAPiece: 'Height of a piece',
   heightOfSkirting: 'Height of skirting',
   helpers: 'Helpers',
+  whoIsThere: 'Who is there',
   hoursADay: 'Hours a day',
   howLongTheQuoteStands: 'How long the quote stands',
   howMuchAnEdgeIsSeen: 'How much an edge is seen',

@@ -29,6 +29,7 @@ export const ISSUE_WORDS = {
   'number/ambiguous-comma': ({ text }) =>
     `"${text}" could mean thousands or a fraction. Write ${String(text).replaceAll(',', '')} or ${String(text).replace(',', '.')}.`,
   'number/unreadable': ({ text }) => `"${text}" can't be read as a number. Write it as 20 or 18.5.`,
+  'number/not-a-time': ({ text }) => `"${text}" can't be read as a time of day. Write it as 8, 8:30 or 16:15.`,
   'angle/unreadable': ({ text }) => `"${text}" can't be read as an angle. Write it as 90 or -88.5.`,
   'field/type': ({ expected }) => `Expected ${expected}.`,
   'field/missing': ({ expected }) => `This is missing. Expected ${expected}.`,

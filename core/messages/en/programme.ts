@@ -1,7 +1,9 @@
 import type { TaskId } from '../../labour/tasks.ts';
 import type { CalendarTaken } from '../../programme/takeCalendar.ts';
 import type { MissedWindow, PlannedTask, Programme } from '../../programme/programme.ts';
-import { isoDay } from '../../programme/calendar.ts';
+import { dayAt, isoDay } from '../../programme/calendar.ts';
+import type { Workday } from '../../programme/workday.ts';
+import { writeClock } from '../../units/clock.ts';
 import { lowerFirst } from './casing.ts';
 import { hoursWords, TASK_NAMES } from './money.ts';
 
@@ -31,6 +33,27 @@ export function clockWords(hours: number): string {
   const quarters = Math.round((hours % 24) * 4);
   return `${Math.floor(quarters / 4)}:${String((quarters % 4) * 15).padStart(2, '0')}`;
 }
+
+/** From when to when there is work on a day: "8:00 to 16:00"; "no work". */
+export const workdayHours = (day: Workday | null): string => (day ? `${writeClock(day.from)} to ${writeClock(day.to)}` : 'no work');
+
+/** Who is there on a day of work: "alone", "1 helper", "2 helpers 12:00 to 16:00". */
+export function workdayHands({ from, to, helpers, helpersFrom, helpersTo }: Workday): string {
+  if (helpers === 0) return 'alone';
+  const count = `${helpers} ${helpers === 1 ? 'helper' : 'helpers'}`;
+  return helpersFrom === from && helpersTo === to ? count : `${count} ${writeClock(helpersFrom)} to ${writeClock(helpersTo)}`;
+}
+
+/** What one more pair of hands would change: when it is done then, and how many working days fewer there are. */
+export function oneMoreWords(now: Programme, then: Programme, isDated: boolean): string {
+  const fewer = daysWorked(now) - daysWorked(then);
+  if (dayAt(then.ends) >= dayAt(now.ends) && fewer <= 0) return 'One more pair of hands would not end it sooner: the waits decide.';
+  const days = fewer <= 0 ? '' : `, ${fewer === 1 ? 'one day' : `${fewer} days`} of work fewer`;
+  return `With one more pair of hands every day: done on ${dayWords(then, dayAt(then.ends), isDated)}${days}.`;
+}
+
+/** On how many days there is work. */
+const daysWorked = ({ tasks }: Programme): number => new Set(tasks.flatMap(({ stretches }) => stretches.map(([from]) => dayAt(from)))).size;
 
 /** What a work is called, and which coat or day of it. */
 export const taskName = ({ task, part }: Pick<PlannedTask, 'task' | 'part'>): string =>

@@ -1,25 +1,25 @@
 <script setup lang="ts">
-import type { ChangeLabel } from '@azulejo/core/job/edit/changeLabel';
 import Button from 'primevue/button';
-import DatePicker from 'primevue/datepicker';
-import { computed, ref, toRef } from 'vue';
+import { computed, nextTick, ref, toRef, useTemplateRef } from 'vue';
 import { PhArrowCounterClockwise, PhCalendarCheck, PhCalendarPlus, PhPrinter, PhWarning } from '@phosphor-icons/vue';
-import { HOURS_PER_DAY } from '@azulejo/core/labour/workHours';
 import { hoursWords } from '@azulejo/core/messages/en/money';
-import { describeHeld, describeMissed, describeTaken, taskName, workName } from '@azulejo/core/messages/en/programme';
+import { describeHeld, describeMissed, describeTaken, oneMoreWords, taskName, workName } from '@azulejo/core/messages/en/programme';
+import { layOnDays } from '@azulejo/core/plan/share/layOnDays';
+import { withOneMore } from '@azulejo/core/programme/withOneMore';
 import { speakerName } from '@azulejo/core/messages/en/materialFigures';
 import { takeCalendar } from '@azulejo/core/programme/takeCalendar';
 import { exportUrl } from '../../api/client.ts';
 import NumberField from '../../fields/NumberField.vue';
-import SwitchField from '../../fields/SwitchField.vue';
 import { useJobPlan } from '../../workers/useJobPlan.ts';
 import JobPage from '../JobPage.vue';
 import { useOpenJob } from '../useOpenJob.ts';
 import TroubleNote from '../../fields/TroubleNote.vue';
 import DayBars from './DayBars.vue';
-import { daysListed, endModel, firstDayTrouble, isoOf } from './model.ts';
+import { daysListed, endModel } from './model.ts';
 import { readCalendar } from './readCalendar.ts';
 import { useProgramme } from './useProgramme.ts';
+import WhoIsThere from './WhoIsThere.vue';
+import WorkingTimes from './WorkingTimes.vue';
 
 /** What happens which day, and what is waited for. */
 const props = defineProps<{ jobId: string }>();
@@ -35,28 +35,14 @@ const chosenId = ref<string | null>(null);
 const chosen = computed(() => programme.value?.tasks.find(({ id }) => id === chosenId.value) ?? null);
 const isMoved = computed(() => chosen.value !== null && Object.hasOwn(jobs.job?.programme?.notBefore ?? {}, chosen.value.id));
 
-const startDay = computed(() => (jobs.job?.programme?.startDay ? new Date(`${jobs.job.programme.startDay}T00:00:00`) : null));
-const startTrouble = ref<string | null>(null);
-function setStart(date: unknown): void {
-  if (!(date instanceof Date)) return;
-  startTrouble.value = firstDayTrouble(date, new Date());
-  if (startTrouble.value === null) set('firstDay', { startDay: isoOf(date) });
+/** The day of the week, or the date, of which it is said who is there. */
+const whoDay = ref<string | null>(null);
+const whoPart = useTemplateRef('who');
+async function showWho(date: string): Promise<void> {
+  whoDay.value = date;
+  await nextTick();
+  whoPart.value?.scrollIntoView({ block: 'center' });
 }
-const WEEKS = [
-  { value: '0,6', label: 'Mon to Fri' },
-  { value: '0', label: 'Mon to Sat' },
-  { value: '', label: 'Every day' },
-] as const;
-const week = computed(() => (jobs.job?.programme?.daysOff ?? [0, 6]).join());
-const setWeek = (value: string) => set('daysOfWork', { daysOff: value === '' ? [] : value.split(',').map(Number) });
-const setLabour = (label: ChangeLabel, hoursPerDay: number) =>
-  jobs.change(label, (draft) => {
-    draft.labour = { ...draft.labour, hoursPerDay };
-  });
-const setClimate = (part: { temperatureC?: number; humidityPercent?: number }) =>
-  jobs.change('climateOnSite', (draft) => {
-    draft.mixing = { ...draft.mixing, ...part };
-  });
 const setWait = (afterId: string, hours: number) => {
   const task = chosen.value;
   const before = programme.value?.tasks.find(({ id }) => id === afterId);
@@ -65,6 +51,12 @@ const setWait = (afterId: string, hours: number) => {
 };
 
 const end = computed(() => (programme.value ? endModel(programme.value, isDated.value) : null));
+const oneMore = computed(() => {
+  const { job } = jobs;
+  if (!plan.value || !job || plan.value.surfaces.length === 0) return null;
+  const figures = plan.value.surfaces.map((surface) => surface.figures);
+  return oneMoreWords(plan.value.programme, layOnDays(withOneMore(job), plan.value.money.work, figures), isDated.value);
+});
 const byDay = computed(() => (programme.value ? daysListed(programme.value, isDated.value) : []));
 const nameOf = (id: string): string => {
   const task = programme.value?.tasks.find((one) => one.id === id);
@@ -105,48 +97,14 @@ const printIt = (): void => window.print();
       <TroubleNote :why="refused" />
       <p v-if="!programme" class="soft" role="status">Laying the work on days</p>
       <template v-else>
-        <div class="fields basics no-print">
-          <div class="field">
-            <label for="first-day" class="small soft">First day of work</label>
-            <DatePicker
-              input-id="first-day"
-              :model-value="startDay"
-              date-format="D d M yy"
-              placeholder="Choose a day"
-              fluid
-              @update:model-value="setStart"
-            />
-            <TroubleNote :why="startTrouble" />
-          </div>
-          <NumberField
-            label="Begins at"
-            unit="o'clock"
-            :value="job.programme?.startHour ?? 8"
-            :commit="(startHour) => set('beginOfWork', { startHour })"
-          />
-          <NumberField
-            label="Hours a day"
-            unit="h"
-            :value="job.labour?.hoursPerDay ?? HOURS_PER_DAY"
-            :commit="(hours) => setLabour('hoursADay', hours)"
-          />
-          <SwitchField label="Work is done" :value="week" :options="WEEKS" @choose="setWeek" />
-          <NumberField
-            label="It is"
-            unit="°C"
-            :value="job.mixing?.temperatureC ?? 20"
-            :commit="(temperatureC) => setClimate({ temperatureC })"
-          />
-          <NumberField
-            label="Damp in the air"
-            unit="%"
-            :value="job.mixing?.humidityPercent ?? 50"
-            :commit="(humidityPercent) => setClimate({ humidityPercent })"
-          />
-        </div>
         <p v-if="end" class="answer">
           Done on <strong class="figure">{{ end.endDay }}</strong>; full load from {{ end.loadDay }}. {{ end.hangsOn }}
+          <span v-if="oneMore" class="soft">{{ oneMore }}</span>
         </p>
+        <WorkingTimes class="no-print" :job="job" :set="set" />
+        <div ref="who" class="no-print">
+          <WhoIsThere v-model="whoDay" :job="job" :set="(part) => set('whoIsThere', part)" />
+        </div>
         <p v-for="missed in programme.missed" :key="missed.id" class="missed">
           <PhWarning :size="18" weight="bold" />{{ describeMissed(missed, programme) }}
         </p>
@@ -184,8 +142,19 @@ const printIt = (): void => window.print();
         </section>
         <section class="list">
           <h2>Day by day</h2>
-          <div v-for="{ day, title, works } in byDay" :key="day" class="one">
-            <h3>{{ title }}</h3>
+          <div v-for="{ day, date, title, who, works } in byDay" :key="day" class="one">
+            <h3>
+              {{ title
+              }}<button
+                v-if="isDated"
+                type="button"
+                class="plain who no-print"
+                :aria-label="`Who is there on ${title}`"
+                @click="showWho(date)"
+              >
+                {{ who ?? 'alone' }}</button
+              ><span v-else-if="who" class="soft">{{ who }}</span>
+            </h3>
             <p v-for="{ key, text } in works" :key="key">{{ text }}</p>
           </div>
         </section>
@@ -210,16 +179,6 @@ const printIt = (): void => window.print();
   grid-template-columns: repeat(auto-fill, minmax(min(100%, 11rem), 1fr));
   gap: 0.8rem;
   align-items: end;
-}
-.basics {
-  grid-template-columns: repeat(auto-fill, minmax(min(100%, 9rem), 1fr));
-}
-.basics > :nth-child(4) {
-  grid-column: span 2;
-}
-.field {
-  display: grid;
-  gap: 0.2rem;
 }
 .answer strong {
   font-size: 1.5rem;
@@ -255,6 +214,20 @@ const printIt = (): void => window.print();
 .one {
   break-inside: avoid;
   margin-bottom: 0.8rem;
+}
+.one h3 {
+  display: flex;
+  gap: 0.6rem;
+  align-items: baseline;
+}
+.one h3 .who,
+.one h3 .soft {
+  font-size: 0.93rem;
+  font-weight: 400;
+}
+.one h3 .who {
+  color: var(--ink-soft);
+  text-decoration: underline dotted;
 }
 .one p {
   font-size: 0.93rem;

@@ -5,6 +5,7 @@ import type { PlannedTask, Programme } from '@azulejo/core/programme/programme';
 import { calendarWith } from '@azulejo/core/samples/works';
 import { DEMO_JOBS, demoPlan } from '../../../testing/demoJob.ts';
 import { columnOf, dayBars, dayFrom, daysListed, endModel, firstDayTrouble, isoOf } from './model.ts';
+import { dayShown, likeOthers, weekShown } from './whoModel.ts';
 
 const CALENDAR = calendarWith({ startDay: '2027-03-01' });
 
@@ -135,4 +136,24 @@ test('a year typed wrongly is told, one that is near is not', () => {
   expect(firstDayTrouble(new Date(2027, 5, 1), today)).toBeNull();
   expect(firstDayTrouble(new Date(2025, 0, 1), today)).toBeNull();
   expect(firstDayTrouble(new Date(2207, 5, 1), today)).toMatch(/^2207 is more than 2 years off\./);
+});
+
+test('the week is shown Monday first, as it is in force; what was said of one day is that day’s alone', () => {
+  const said = {
+    labour: { helpers: 1 },
+    programme: { weekdays: { 5: { to: 12 } }, days: { '2026-12-01': { helpers: 0 } }, holidays: ['2026-12-02'] },
+  };
+  expect(weekShown(said).map(({ name, hours, hands, isOwn }) => [name, hours, hands, isOwn])).toEqual([
+    ['Monday', '8:00 to 16:00', '1 helper', false],
+    ['Tuesday', '8:00 to 16:00', '1 helper', false],
+    ['Wednesday', '8:00 to 16:00', '1 helper', false],
+    ['Thursday', '8:00 to 16:00', '1 helper', false],
+    ['Friday', '8:00 to 12:00', '1 helper', true],
+    ['Saturday', 'no work', '', false],
+    ['Sunday', 'no work', '', false],
+  ]);
+  expect(dayShown(said, '2026-12-01')).toMatchObject({ name: 'Tue 1 Dec', hands: 'alone', isOwn: true });
+  expect(dayShown(said, '2026-12-02')).toMatchObject({ workday: null, hours: 'no work' });
+  expect(dayShown(said, '2026-12-04')).toMatchObject({ hours: '8:00 to 12:00', isOwn: false });
+  expect([likeOthers('2026-12-04'), likeOthers('5')]).toEqual(['other Fridays', 'other days']);
 });

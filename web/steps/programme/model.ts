@@ -1,7 +1,7 @@
 import { lowerFirst } from '@azulejo/core/messages/en/casing';
 import { hoursWords } from '@azulejo/core/messages/en/money';
-import { clockWords, dayWords, describeHeld, workName } from '@azulejo/core/messages/en/programme';
-import { dayAt, isWorkday, workdayOf } from '@azulejo/core/programme/calendar';
+import { clockWords, dayWords, describeHeld, workdayHands, workName } from '@azulejo/core/messages/en/programme';
+import { dayAt, isoDay, isWorkday, workdayOf } from '@azulejo/core/programme/calendar';
 import type { PlannedTask, Programme } from '@azulejo/core/programme/programme';
 
 /** Idle days in a row from here on are drawn as one column. */
@@ -101,7 +101,11 @@ function columnAt(columns: readonly DayColumn[], { calendar }: Programme, at: nu
 /** A day of the list, with what is done on it. */
 export interface ListedDay {
   readonly day: number;
+  /** The same as a date, ISO. */
+  readonly date: string;
   readonly title: string;
+  /** Who helps; null where one is alone. */
+  readonly who: string | null;
   readonly works: readonly { readonly key: string; readonly text: string }[];
 }
 
@@ -114,7 +118,13 @@ export function daysListed(programme: Programme, isDated: boolean): readonly Lis
       works.push({ key: `${task.id} ${from}`, text: `${clockWords(from)} to ${clockWords(to)} ${workName(task)}` });
       days.set(dayAt(from), works);
     }
-  return [...days].sort((a, b) => a[0] - b[0]).map(([day, works]) => ({ day, title: dayWords(programme, day, isDated), works }));
+  return [...days]
+    .sort((a, b) => a[0] - b[0])
+    .map(([day, works]) => {
+      const workday = workdayOf(programme.calendar, day);
+      const who = workday && workday.helpers > 0 ? workdayHands(workday) : null;
+      return { day, date: isoDay(programme.calendar, day), title: dayWords(programme, day, isDated), who, works };
+    });
 }
 
 /** When it is done, and what the end hangs on. */
