@@ -97,6 +97,7 @@ test('a shower wall on a ledger: from the centre line to the bottom row, a day l
     'Sealing again where the ledger was, coat 1 of 2',
     'Sealing again where the ledger was, coat 2 of 2',
     'Bottom row',
+    'Scraping out the joints',
     'Grouting and washing',
     'Sealant',
   ];
@@ -180,7 +181,16 @@ test('a kitchen floor: cabinets left out, two lines from the walls, back to the 
   const total = (await page.getByTestId('order-total').textContent()) ?? '';
 
   await open(page, 'kitchen/days', () => page.getByText('Day by day'));
-  expect(await works(page)).toEqual(['Priming', 'Setting out', 'Cutting', 'Laying', 'Laying', 'Grouting and washing', 'Sealant']);
+  expect(await works(page)).toEqual([
+    'Priming',
+    'Setting out',
+    'Cutting',
+    'Laying',
+    'Laying',
+    'Scraping out the joints',
+    'Grouting and washing',
+    'Sealant',
+  ]);
 
   // Papers say what the screen says.
   const paper = await paperText(page, 'kitchen/exports/paper?surface=floor');

@@ -51,6 +51,9 @@ const LAYING_M2 = 1.7;
 
 const ledgerM = ({ ledgerRunsMm }: SurfaceFigures): number => ledgerRunsMm.reduce((sum, mm) => sum + mm, 0) / 1000;
 
+/** Minutes a box takes: switched off, proved dead and its plate taken off; the plate on again, with longer screws (typical). */
+const BOX_MINUTES = { open: 4, refit: 8 };
+
 /** How much slower a surface is laid than pieces of about 300 on a floor. */
 function layingSlower(s: SurfaceFigures): number {
   const place = { floor: 1, wall: 1.25, countertop: 1.6 }[s.kind];
@@ -59,6 +62,7 @@ function layingSlower(s: SurfaceFigures): number {
 
 /** Every kind of work, in the order of the work. Paces are typical for one pair of hands. */
 export const TASKS = {
+  openBoxes: { unit: 'minutes', pace: 60, amount: ({ boxes }) => BOX_MINUTES.open * boxes },
   prime: {
     unit: 'm2',
     pace: 25,
@@ -92,6 +96,8 @@ export const TASKS = {
   edging: { unit: 'm', pace: 6, amount: (s) => runOf(s, 'bullnose', 'mitre') },
   strips: { unit: 'm', pace: 4, amount: (s) => runOf(s, 'skirtingTile', 'nosingTile') },
   skirting: { unit: 'm', pace: 5, amount: (s) => runOf(s, 'skirting') },
+  // Levelling clips are knocked off, spacers taken out and what came up between the tiles is scraped, before anything fills the joints.
+  scrape: { unit: 'm2', pace: 16, amount: (s) => when(s.works.does.clips || s.works.does.spacers, m2(s)) },
   sealTile: {
     unit: 'm2',
     pace: 15,
@@ -102,6 +108,7 @@ export const TASKS = {
   grout: { unit: 'm2', pace: 6, amount: m2, leastHours: 0.1, slower: (s) => Math.max(1, Math.min(3, s.jointAreaMm2 / s.areaMm2 / 0.04)) },
   haze: { unit: 'm2', pace: 18, amount: (s) => when(s.works.does.haze, m2(s)) },
   sealant: { unit: 'm', pace: 14, amount: ({ sealed }) => sealed.reduce((sum, { lengthMm }) => sum + lengthMm, 0) / 1000 },
+  refitBoxes: { unit: 'minutes', pace: 60, amount: ({ boxes }) => BOX_MINUTES.refit * boxes },
   sealGrout: {
     unit: 'm2',
     pace: 18,

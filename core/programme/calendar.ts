@@ -1,3 +1,4 @@
+import { oncePer } from '../oncePer.ts';
 import { ROUNDED_OFTEN, ROUNDING } from '../tolerances.ts';
 import { workdayFrom, type Workday, type WorkdayChoice } from './workday.ts';
 
@@ -39,8 +40,20 @@ export const weekdayOf = ({ startDay }: Pick<WorkCalendar, 'startDay'>, day: num
 /** More days in a row than anybody is off. */
 const MOST_OFF = 400;
 
+/** The days of a calendar that were asked about: each is asked about often. */
+const workdaysKnown = oncePer<WorkCalendar, Map<number, Workday | null>>(() => new Map());
+
 /** Who works on a day from when to when; null where nobody does. A day off on which hours are said is worked. */
 export function workdayOf(calendar: WorkCalendar, day: number): Workday | null {
+  const known = workdaysKnown(calendar);
+  const before = known.get(day);
+  if (before !== undefined) return before;
+  const workday = lookUp(calendar, day);
+  known.set(day, workday);
+  return workday;
+}
+
+function lookUp(calendar: WorkCalendar, day: number): Workday | null {
   const [iso, weekday] = [isoDay(calendar, day), weekdayOf(calendar, day)];
   const own = Object.hasOwn(calendar.days, iso) ? calendar.days[iso] : undefined;
   const isCalledIn = own?.from !== undefined || own?.to !== undefined;

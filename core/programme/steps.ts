@@ -1,4 +1,4 @@
-import { TASKS, TASK_IDS, type TaskId } from '../labour/tasks.ts';
+import { TASK_IDS, type TaskId } from '../labour/tasks.ts';
 import type { Drinks } from '../takeoff/materials/primer.ts';
 import type { MaterialId } from '../takeoff/registry.ts';
 
@@ -27,6 +27,8 @@ export const SPREAD_ON: readonly TaskId[] = ['level', 'bed', 'waterproof', 'lay'
 
 /** What follows what in one place, with the usual waits: all of it typical, and the data sheet on the bag decides. */
 export const RESTS: readonly Rest[] = [
+  // Nobody spreads anything round a box that is under its plate.
+  ...(['board', 'prime', 'level', 'bed', 'waterproof', 'setOut'] as const).map((next) => rest('openBoxes', next, 0, 'nothing')),
   rest('board', 'prime', 0, 'nothing'),
   rest('board', 'level', 0, 'nothing'),
   rest('board', 'bed', 0, 'nothing'),
@@ -56,11 +58,15 @@ export const RESTS: readonly Rest[] = [
   rest('ledgerHoles', 'bottomRow', 2, 'dries'),
   rest('ledgerSeal', 'bottomRow', 12, 'dries'),
   rest('lay', 'edging', 0, 'nothing'),
+  rest('lay', 'scrape', 24, 'sets'),
   rest('lay', 'sealTile', 24, 'sets'),
   rest('lay', 'grout', 24, 'sets'),
   rest('lay', 'strips', 12, 'sets'),
   rest('lay', 'skirting', 24, 'sets'),
   rest('bottomRow', 'strips', 12, 'sets'),
+  rest('bottomRow', 'scrape', 24, 'sets'),
+  rest('scrape', 'sealTile', 0, 'nothing'),
+  rest('scrape', 'grout', 0, 'nothing'),
   rest('bottomRow', 'sealTile', 24, 'sets'),
   rest('bottomRow', 'grout', 24, 'sets'),
   rest('edging', 'grout', 12, 'sets'),
@@ -68,6 +74,9 @@ export const RESTS: readonly Rest[] = [
   rest('sealTile', 'grout', 2, 'dries'),
   rest('grout', 'haze', 24, 'sets'),
   rest('grout', 'sealant', 24, 'dries'),
+  rest('grout', 'refitBoxes', 12, 'sets'),
+  rest('haze', 'refitBoxes', 0, 'nothing'),
+  rest('refitBoxes', 'protect', 0, 'nothing'),
   rest('haze', 'sealant', 2, 'dries'),
   rest('skirting', 'sealant', 0, 'nothing'),
   rest('grout', 'sealGrout', 72, 'dries'),
@@ -94,8 +103,11 @@ export const coatRest = (task: TaskId): Rest => ({
 /** The order in which work of equal right is taken up. */
 export const RANK: ReadonlyMap<TaskId, number> = new Map(TASK_IDS.map((task, k) => [task, k]));
 
+/** Work that needs one pair of hands, however many there are. */
+const ALONE: ReadonlySet<TaskId> = new Set<TaskId>(['openBoxes', 'setOut', 'cut', 'ledger', 'refitBoxes']);
+
 /** Work that two pairs of hands do in half the time; the rest needs one. */
-export const isShared = (task: TaskId): boolean => TASKS[task].unit !== 'surface' && task !== 'cut' && task !== 'ledger';
+export const isShared = (task: TaskId): boolean => !ALONE.has(task);
 
 /**
  * The material whose data sheet knows how long a work rests, where it is one. When grout may be sealed is another figure

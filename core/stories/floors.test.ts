@@ -45,7 +45,7 @@ describe('a kitchen floor in large format, cabinets left out (J02)', () => {
     expect(story.needs('adhesive') / (floor.extent.areaMm2 / 1e6)).toBeCloseTo(5.1 + 1.2, 1);
   });
   test('the days: prime, set out, cut, lay over two days, grout after one, sealant after another', () => {
-    expect(story.days()).toEqual(['prime', 'setOut', 'cut', 'lay', 'grout', 'sealant']);
+    expect(story.days()).toEqual(['prime', 'setOut', 'cut', 'lay', 'scrape', 'grout', 'sealant']);
     const [lay] = story.plan.programme.tasks.filter(({ task }) => task === 'lay');
     expect(lay.stretches).toHaveLength(2);
   });
@@ -124,7 +124,7 @@ describe('large format on a bed of sand and cement (J04)', () => {
   });
   test('the bed waits before tiles, and skirting stands after them and before the grout', () => {
     const days = story.days();
-    expect(days).toEqual(['prime', 'bed', 'setOut', 'cut', 'lay', 'strips', 'grout', 'sealant']);
+    expect(days).toEqual(['prime', 'bed', 'setOut', 'cut', 'lay', 'strips', 'scrape', 'grout', 'sealant']);
     const [bed, setOut] = ['bed', 'setOut'].map((task) => story.plan.programme.tasks.find((one) => one.task === task));
     expect((setOut?.start ?? 0) - (bed?.end ?? 0)).toBeGreaterThanOrEqual(24);
   });
@@ -205,7 +205,7 @@ describe('a bathroom floor in basket weave off a tray, out of the door (J08)', (
     expect(floor.cuts.every(({ hasWayUp }) => hasWayUp)).toBe(true);
   });
   test('waterproof in two coats before setting out; sealant after a day', () => {
-    expect(story.days()).toEqual(['prime', 'waterproof', 'setOut', 'cut', 'lay', 'grout', 'sealant']);
+    expect(story.days()).toEqual(['prime', 'waterproof', 'setOut', 'cut', 'lay', 'scrape', 'grout', 'sealant']);
     const [grout, sealant] = ['grout', 'sealant'].map((task) => story.plan.programme.tasks.find((one) => one.task === task));
     expect((sealant?.start ?? 0) - (grout?.end ?? 0)).toBeGreaterThanOrEqual(24);
   });

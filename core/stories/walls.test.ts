@@ -80,6 +80,18 @@ describe('a small glass splashback whose courses fit (J05)', () => {
     expect(story.of('wall').offCuts.openedForCuts).toBe(12);
     expect(story.of('wall').offCuts.lowerBound).toBe(12);
   });
+  test('the box is opened before a line is struck, the joints are scraped before they are filled, and the plate goes on when they are hard', () => {
+    const days = story.days();
+    expect(days[0]).toBe('openBoxes');
+    const at = (task: (typeof days)[number]) => story.plan.programme.tasks.find((one) => one.task === task);
+    // One socket: four minutes to open, eight to refit; the clock goes by quarters of an hour.
+    const hours = (task: string) => story.plan.money.work.find((one) => one.task === task)?.hours;
+    expect([hours('openBoxes'), hours('refitBoxes')]).toEqual([4 / 60, 8 / 60]);
+    // A day, a fifth less on plaster, which drinks.
+    expect(at('scrape')?.start).toBeGreaterThanOrEqual((at('lay')?.end ?? Infinity) + 0.8 * 24);
+    expect(at('grout')?.start).toBeGreaterThanOrEqual(at('scrape')?.end ?? Infinity);
+    expect(at('refitBoxes')?.start).toBeGreaterThanOrEqual((at('grout')?.end ?? Infinity) + 12);
+  });
   test('glass is sawn, set in white mortar, and asked for a mortar of its own', () => {
     expect(new Set(story.of('wall').cuts.map(({ tool }) => tool))).toEqual(new Set(['wetSaw']));
     expect(story.plan.materials.find(({ item }) => item === 'adhesive')?.variant).toBe('white');

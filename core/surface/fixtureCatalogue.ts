@@ -25,6 +25,9 @@ export const FIXTURE_KINDS = [
 /** One of the kinds of fixture. */
 export type FixtureKind = (typeof FIXTURE_KINDS)[number];
 
+/** Kinds that are boxes with wires in them, under a plate. */
+export const WIRED: ReadonlySet<FixtureKind> = new Set<FixtureKind>(['socket', 'doubleSocket', 'switch']);
+
 /** What a kind of fixture usually is; every figure can be changed, lengths in mm. */
 export interface FixtureDefaults {
   readonly outline:

@@ -84,6 +84,8 @@ export interface SurfaceFigures {
   readonly ledgerRowMm2: number;
   /** Pieces of the bottom row that are set when the ledger is off. */
   readonly ledgerPieces: number;
+  /** Boxes with wires in them that the tiles go round. */
+  readonly boxes: number;
   /** Movement joints that keep bays no longer than the practice allows. */
   readonly bays: Bays;
   /** Movement joints of the substrate that are carried through. */

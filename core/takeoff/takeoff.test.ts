@@ -42,6 +42,7 @@ const figures: SurfaceFigures = {
   fill: null,
   ledgerRunsMm: [],
   ledgerPieces: 0,
+  boxes: 0,
   ledgerRowMm2: 0,
   planes: [],
   bays: { limitMm: 10_000, limitMm2: null, joints: [] },

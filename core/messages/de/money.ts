@@ -4,6 +4,7 @@ import type { QuoteLineKind } from '../../money/quote.ts';
 
 /** What each kind of work is called. */
 export const TASK_NAMES: Readonly<Record<TaskId, string>> = {
+  openBoxes: 'Dosen öffnen',
   prime: 'Grundieren',
   level: 'Ausgleichen',
   bed: 'Mörtelbett',
@@ -21,10 +22,12 @@ export const TASK_NAMES: Readonly<Record<TaskId, string>> = {
   trim: 'Profile',
   strips: 'Streifen aus Fliesen',
   skirting: 'Sockel',
+  scrape: 'Fugen auskratzen',
   sealTile: 'Fliesen imprägnieren',
   grout: 'Verfugen und Waschen',
   sealant: 'Dichtstofffugen',
   sealGrout: 'Fugen imprägnieren',
+  refitBoxes: 'Dosen wieder montieren',
   haze: 'Zementschleier entfernen',
   protect: 'Abdecken',
 };

@@ -8,6 +8,7 @@ import { formatMoney } from '../../units/currency.ts';
 
 /** What each kind of work is called. */
 export const TASK_NAMES: Readonly<Record<TaskId, string>> = {
+  openBoxes: 'Opening the boxes',
   prime: 'Priming',
   level: 'Levelling',
   bed: 'Laying the bed',
@@ -25,10 +26,12 @@ export const TASK_NAMES: Readonly<Record<TaskId, string>> = {
   trim: 'Trims and profiles',
   strips: 'Strips of tile',
   skirting: 'Skirting',
+  scrape: 'Scraping out the joints',
   sealTile: 'Sealing tiles',
   grout: 'Grouting and washing',
   sealant: 'Sealant',
   sealGrout: 'Sealing joints',
+  refitBoxes: 'Refitting the boxes',
   haze: 'Taking the haze off',
   protect: 'Covering',
 };

@@ -3,6 +3,8 @@ import { countCrossings, sharedJointLengths } from '../../setout/fields/crossing
 import type { Field } from '../../setout/fields/field.ts';
 import type { Ledger } from '../../setout/lines/ledger.ts';
 import type { LevelFigures } from '../../surface/levels/levelFigures.ts';
+import type { Fixture } from '../../surface/fixture.ts';
+import { WIRED } from '../../surface/fixtureCatalogue.ts';
 import type { Levels } from '../../surface/levels/levels.ts';
 import type { Practice } from '../../surface/levels/flatness.ts';
 import type { SurfaceKind } from '../../surface/surface.ts';
@@ -28,6 +30,7 @@ export interface LaidSite {
   readonly works?: WorksChoice | undefined;
   readonly trims?: Readonly<Record<string, Trim>> | undefined;
   readonly product: Product;
+  readonly measured: { readonly fixtures: readonly Pick<Fixture, 'kind' | 'tiledUnder'>[] };
   readonly traced: Traced;
   readonly fields: readonly Field[];
   readonly ledger: Ledger | null;
@@ -49,6 +52,7 @@ export type SiteFigures = Pick<
   | 'ledgerRunsMm'
   | 'ledgerRowMm2'
   | 'ledgerPieces'
+  | 'boxes'
   | 'bays'
   | 'carried'
   | 'tileMaterial'
@@ -74,6 +78,7 @@ export function measureSite(site: LaidSite, practice: Practice): SiteFigures {
     sharedJoints: works.does.clips ? sharedJointLengths(chipless, SHORTEST_CLIPPED_MM) : null,
     fill: levels && fill ? { kind: fill, meanMm: levels.meanMm, areaMm2: levels.areaMm2 } : null,
     ...(ledger ? ledgerFigures(ledger, traced) : { ledgerRunsMm: [], ledgerRowMm2: 0, ledgerPieces: 0 }),
+    boxes: site.measured.fixtures.filter((one) => WIRED.has(one.kind) && !one.tiledUnder).length,
     bays: kind === 'floor' ? baysOf(traced.region, practice, works) : { limitMm: Infinity, limitMm2: null, joints: [] },
     carried: carriedRuns(traced),
   };

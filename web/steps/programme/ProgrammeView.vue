@@ -6,6 +6,7 @@ import { hoursWords } from '@azulejo/core/messages/en/money';
 import { describeHeld, describeMissed, describeTaken, oneMoreWords, taskName, workName } from '@azulejo/core/messages/en/programme';
 import { layOnDays } from '@azulejo/core/plan/share/layOnDays';
 import { withOneMore } from '@azulejo/core/programme/withOneMore';
+import { SAFETY } from '@azulejo/core/messages/en/safety';
 import { speakerName } from '@azulejo/core/messages/en/materialFigures';
 import { takeCalendar } from '@azulejo/core/programme/takeCalendar';
 import { exportUrl } from '../../api/client.ts';
@@ -140,6 +141,7 @@ const printIt = (): void => window.print();
             ><PhArrowCounterClockwise :size="17" />Let it fall where it may</Button
           >
         </section>
+        <p v-if="programme.tasks.some(({ task }) => task === 'openBoxes')" class="caution">{{ SAFETY.fixtures }}</p>
         <section class="list">
           <h2>Day by day</h2>
           <div v-for="{ day, date, title, who, works } in byDay" :key="day" class="one">

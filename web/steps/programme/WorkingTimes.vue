@@ -48,8 +48,8 @@ const setClimate = (part: { temperatureC?: number; humidityPercent?: number }) =
 </script>
 
 <template>
-  <div class="fields">
-    <div class="field">
+  <div class="times">
+    <div class="field day">
       <label for="first-day" class="small soft">First day of work</label>
       <DatePicker
         input-id="first-day"
@@ -73,7 +73,7 @@ const setClimate = (part: { temperatureC?: number; humidityPercent?: number }) =
       :commit="(hoursPerDay) => setLabour('hoursADay', { hoursPerDay })"
     />
     <NumberField label="Helpers" :value="job.labour?.helpers ?? 0" :commit="(helpers) => setLabour('helpers', { helpers })" />
-    <div class="field">
+    <div class="field week">
       <SwitchField label="Work is done" :value="week" :options="WEEKS" @choose="setWeek" />
       <TroubleNote :why="weekTrouble" />
     </div>
@@ -88,17 +88,24 @@ const setClimate = (part: { temperatureC?: number; humidityPercent?: number }) =
 </template>
 
 <style scoped>
-.fields {
-  display: grid;
-  grid-template-columns: repeat(auto-fill, minmax(min(100%, 6.6rem), 1fr));
+.times {
+  display: flex;
+  flex-wrap: wrap;
   gap: 0.8rem;
-  align-items: start;
+  align-items: flex-start;
 }
-.fields > :nth-child(5) {
-  grid-column: span 2;
+.times > * {
+  flex: 1 1 7rem;
+  min-width: 0;
 }
 .field {
   display: grid;
   gap: 0.2rem;
+}
+.times > .day {
+  flex-basis: 10rem;
+}
+.times > .week {
+  flex: 2 1 17rem;
 }
 </style>
