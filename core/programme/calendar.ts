@@ -108,6 +108,9 @@ export function nextWorkTime(calendar: WorkCalendar, at: number): number {
 /** A stretch of work within one day, hours from the first midnight. */
 export type WorkingHours = readonly [from: number, to: number];
 
+/** How long some stretches are together, hours. */
+export const hoursIn = (stretches: readonly WorkingHours[]): number => stretches.reduce((sum, [from, to]) => sum + to - from, 0);
+
 /** What there is to do: hours of one pair of hands, and whether several share it. */
 export interface Effort {
   readonly hours: number;
@@ -167,7 +170,7 @@ export function workFrom(calendar: WorkCalendar, at: number, effort: Effort, atO
 
 /** What several share ends by the quarter of an hour like any other work. */
 function endedByQuarters(stretches: readonly WorkingHours[]): WorkingHours[] {
-  const hours = stretches.reduce((sum, [from, to]) => sum + to - from, 0);
+  const hours = hoursIn(stretches);
   const last = stretches.length - 1;
   return stretches.map(([from, to], k) => [from, k === last ? to + inQuarters(hours) - hours : to]);
 }
