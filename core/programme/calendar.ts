@@ -53,11 +53,14 @@ export function workdayOf(calendar: WorkCalendar, day: number): Workday | null {
   return workday;
 }
 
+/** Whether a day has no work for its day of the week, as long as no hours are said of that very day. */
+export const isOff = ({ daysOff }: Pick<WorkCalendar, 'daysOff'>, weekday: number, own: WorkdayChoice | undefined): boolean =>
+  daysOff.includes(weekday) && own?.from === undefined && own?.to === undefined;
+
 function lookUp(calendar: WorkCalendar, day: number): Workday | null {
   const [iso, weekday] = [isoDay(calendar, day), weekdayOf(calendar, day)];
   const own = Object.hasOwn(calendar.days, iso) ? calendar.days[iso] : undefined;
-  const isCalledIn = own?.from !== undefined || own?.to !== undefined;
-  if (calendar.holidays.includes(iso) || (calendar.daysOff.includes(weekday) && !isCalledIn)) return null;
+  if (calendar.holidays.includes(iso) || isOff(calendar, weekday, own)) return null;
   const workday = workdayFrom([own, calendar.weekdays[weekday]], calendar);
   return workday.to > workday.from ? workday : null;
 }

@@ -1,5 +1,5 @@
 import { issue, type Issue } from '../result.ts';
-import { dayNumber, weekdayOf } from './calendar.ts';
+import { dayNumber, isOff, weekdayOf } from './calendar.ts';
 import { calendarOf, type DayRules } from './calendarOf.ts';
 import { workdayFrom, type WorkdayChoice } from './workday.ts';
 
@@ -15,8 +15,7 @@ export function checkWorkdays({ programme, labour }: Omit<DayRules, 'today'>): I
       issue(code, ['programme', table, day, figure], { day, ...figures }),
     ];
     const isHoliday = table === 'days' && calendar.holidays.includes(day);
-    const isCalledIn = table === 'days' && (own.from !== undefined || own.to !== undefined);
-    if (isHoliday || (calendar.daysOff.includes(weekday) && !isCalledIn))
+    if (isHoliday || isOff(calendar, weekday, table === 'days' ? own : undefined))
       return (own.helpers ?? 0) > 0 ? found('workday/helper-on-day-off', 'helpers') : [];
     const { from, to, helpers, helpersFrom, helpersTo } = workdayFrom([own, weekdays[`${weekday}` as '0']], calendar);
     if (to <= from) return found('workday/ends-before-it-begins', own.to === undefined ? 'from' : 'to', { fromHour: from, toHour: to });

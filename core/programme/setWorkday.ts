@@ -1,4 +1,4 @@
-import { calendarOf, WEEKEND } from './calendarOf.ts';
+import { WEEKEND } from './calendarOf.ts';
 import { weekdayOf } from './calendar.ts';
 import type { ProgrammeChoice } from './programmeChoice.ts';
 import type { WorkdayChoice } from './workday.ts';
@@ -27,8 +27,7 @@ export function setWorked(programme: ProgrammeChoice, day: DayMeant, isWorked: b
     return isWorked ? { daysOff: others } : { ...sayOfDay(programme, day, null), daysOff: [...others, Number(day)].sort() };
   }
   const holidays = (programme.holidays ?? []).filter((other) => other !== day);
-  const weekday = weekdayOf(calendarOf({ programme: { ...programme, startDay: day }, today: day }), 0);
-  const isOffAsARule = (programme.daysOff ?? WEEKEND).includes(weekday);
+  const isOffAsARule = (programme.daysOff ?? WEEKEND).includes(weekdayOf({ startDay: day }, 0));
   if (isWorked) return { holidays, ...(isOffAsARule ? sayOfDay(programme, day, { from: usualFrom }) : {}) };
   return { ...sayOfDay(programme, day, null), holidays: isOffAsARule ? holidays : [...holidays, day] };
 }

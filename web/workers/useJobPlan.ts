@@ -20,23 +20,26 @@ export function useJobPlan({ besideSurface }: { readonly besideSurface: boolean 
   const told = proxy((planned: SurfacePlan) => {
     early.value = new Map([...early.value, [planned.surfaceId, planned]]);
   });
-  const planned = useLatest<Job, Plan>(
+  const planned = useLatest<Job, { readonly of: Job; readonly plan: Plan }>(
     () => jobs.job,
     async (job) => {
       const bare = withoutPictures(job);
       const known = await keptPlan(bare);
-      if (known) return known;
+      if (known) return { of: job, plan: known };
       await handKept(worker, bare.id);
       const plan = await worker.planJob(bare, told);
       if (plan) void keepPlan(bare, plan);
-      return plan;
+      return plan && { of: job, plan };
     },
     () => void worker.giveUp(),
   );
+  const plan = computed(() => planned.value.value?.plan ?? null);
+  /** The job as it was when that plan was made of it. */
+  const of = computed(() => planned.value.value?.of ?? null);
   /** Each surface by itself at first, then as it is beside the others. */
   const surfaces = computed(() => {
-    const whole = planned.value.value;
+    const whole = plan.value;
     return whole ? new Map(whole.surfaces.map((surface) => [surface.surfaceId, surface])) : early.value;
   });
-  return { plan: planned.value, surfaces };
+  return { plan, of, surfaces };
 }

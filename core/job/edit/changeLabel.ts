@@ -83,7 +83,6 @@ export const CHANGE_CODES = [
   'heightOfAPiece',
   'heightOfSkirting',
   'helpers',
-  'whoIsThere',
   'hoursADay',
   'howLongTheQuoteStands',
   'howMuchAnEdgeIsSeen',
@@ -214,6 +213,7 @@ export const CHANGE_CODES = [
   'whatItCarries',
   'whatItIsLaidOn',
   'whereTheSawStands',
+  'whoIsThere',
   'widthOfAPiece',
   'zonesAsProposed',
 ] as const;

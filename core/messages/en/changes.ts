@@ -95,7 +95,6 @@ const CHANGES: Readonly<Record<ChangeCode, string | ((of: string) => string)>> =
   heightOfAPiece: 'Height of a piece',
   heightOfSkirting: 'Height of skirting',
   helpers: 'Helpers',
-  whoIsThere: 'Who is there',
   hoursADay: 'Hours a day',
   howLongTheQuoteStands: 'How long the quote stands',
   howMuchAnEdgeIsSeen: 'How much an edge is seen',
@@ -226,6 +225,7 @@ const CHANGES: Readonly<Record<ChangeCode, string | ((of: string) => string)>> =
   whatItCarries: 'What it carries',
   whatItIsLaidOn: 'What it is laid on',
   whereTheSawStands: 'Where the saw stands',
+  whoIsThere: 'Who is there',
   widthOfAPiece: 'Width of a piece',
   zonesAsProposed: 'Zones as proposed',
 };

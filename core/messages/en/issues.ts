@@ -1,10 +1,11 @@
 import type { IssueCode } from '../../issueCodes.ts';
 import type { Figures, Issue } from '../../result.ts';
 import { formatExactLength } from '../../units/formatLength.ts';
+import { writeClock } from '../../units/clock.ts';
 import { METRIC_TAPE, type Tape } from '../../units/tape.ts';
 import { edgeInWords, edgeName, roleName } from './names.ts';
 import { MISFIT_WORDS, partName, patternName } from './patterns.ts';
-import { clockWords, daysMeant } from './programme.ts';
+import { daysMeant } from './programme.ts';
 
 type IssueWords = (figures: Figures, length: (mm: number | string) => string) => string;
 
@@ -109,9 +110,9 @@ export const ISSUE_WORDS = {
     `This joint runs outside the surface. Expected less than ${length(acrossMm)} from the ${edgeInWords(edge)}, with room for tiles on both sides.`,
   'carried/same-place': ({ edge }) => `Another joint lies there already, measured from the ${edgeInWords(edge)} or another edge.`,
   'workday/ends-before-it-begins': ({ day, fromHour, toHour }) =>
-    `On ${daysMeant(String(day))} work would begin at ${clockWords(Number(fromHour))} and end at ${clockWords(Number(toHour))}. Expected an end after the begin.`,
+    `On ${daysMeant(String(day))} work would begin at ${writeClock(Number(fromHour))} and end at ${writeClock(Number(toHour))}. Expected an end after the begin.`,
   'workday/helper-when-nobody-is-there': ({ day, fromHour, toHour }) =>
-    `Work on ${daysMeant(String(day))} goes from ${clockWords(Number(fromHour))} to ${clockWords(Number(toHour))}. Expected a helper within these hours, who comes before he leaves.`,
+    `Work on ${daysMeant(String(day))} goes from ${writeClock(Number(fromHour))} to ${writeClock(Number(toHour))}. Expected a helper within these hours, who comes before he leaves.`,
   'workday/helper-on-day-off': ({ day }) =>
     `Nobody works on ${daysMeant(String(day))}, so there is nobody to help. Expected a day of work, or hours of work on that day.`,
   'outline/not-a-drawing': () => 'The file is neither DXF nor SVG. Expected one of them, saved as text.',

@@ -29,10 +29,7 @@ export function dayWords({ calendar }: Pick<Programme, 'calendar'>, day: number,
 }
 
 /** A time of day: "14:30", to the quarter. */
-export function clockWords(hours: number): string {
-  const quarters = Math.round((hours % 24) * 4);
-  return `${Math.floor(quarters / 4)}:${String((quarters % 4) * 15).padStart(2, '0')}`;
-}
+export const clockWords = (hours: number): string => writeClock(Math.round((hours % 24) * 4) / 4);
 
 /** From when to when there is work on a day: "8:00 to 16:00"; "no work". */
 export const workdayHours = (day: Workday | null): string => (day ? `${writeClock(day.from)} to ${writeClock(day.to)}` : 'no work');

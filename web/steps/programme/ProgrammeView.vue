@@ -25,7 +25,7 @@ import WorkingTimes from './WorkingTimes.vue';
 /** What happens which day, and what is waited for. */
 const props = defineProps<{ jobId: string }>();
 const { jobs, trouble } = useOpenJob(toRef(props, 'jobId'));
-const { plan } = useJobPlan();
+const { plan, of } = useJobPlan();
 const { set, move } = useProgramme(() => {
   if (!jobs.job) throw new Error('days are moved in a job that is open: none is');
   return jobs.job;
@@ -53,7 +53,8 @@ const setWait = (afterId: string, hours: number) => {
 
 const end = computed(() => (programme.value ? endModel(programme.value, isDated.value) : null));
 const oneMore = computed(() => {
-  const { job } = jobs;
+  // Of the job that the plan is of: what is changed meanwhile is in the next one.
+  const job = of.value;
   if (!plan.value || !job || plan.value.surfaces.length === 0) return null;
   const figures = plan.value.surfaces.map((surface) => surface.figures);
   return oneMoreWords(plan.value.programme, layOnDays(withOneMore(job), plan.value.money.work, figures), isDated.value);
@@ -150,7 +151,8 @@ const printIt = (): void => window.print();
               }}<button
                 v-if="isDated"
                 type="button"
-                class="plain who no-print"
+                class="plain who"
+                :class="{ 'no-print': who === null }"
                 :aria-label="`Who is there on ${title}`"
                 @click="showWho(date)"
               >

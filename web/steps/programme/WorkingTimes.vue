@@ -3,7 +3,7 @@ import DatePicker from 'primevue/datepicker';
 import { computed, ref } from 'vue';
 import type { ChangeLabel } from '@azulejo/core/job/edit/changeLabel';
 import type { Job } from '@azulejo/core/job/job';
-import { HOURS_PER_DAY, type Labour } from '@azulejo/core/labour/workHours';
+import { HOURS_PER_DAY } from '@azulejo/core/labour/workHours';
 import { describeIssue } from '@azulejo/core/messages/en/issues';
 import { USUAL_START, WEEKEND } from '@azulejo/core/programme/calendarOf';
 import type { ProgrammeChoice } from '@azulejo/core/programme/programmeChoice';
@@ -13,6 +13,7 @@ import NumberField from '../../fields/NumberField.vue';
 import SwitchField from '../../fields/SwitchField.vue';
 import TroubleNote from '../../fields/TroubleNote.vue';
 import { useJobStore } from '../../stores/jobStore.ts';
+import { useLabour } from '../useLabour.ts';
 import { firstDayTrouble, isoOf } from './model.ts';
 
 /** When the work begins, how long a day is as a rule, with how many hands, and in what air. */
@@ -37,10 +38,7 @@ function setWeek(value: string): void {
   const [first] = props.set('daysOfWork', { daysOff: value === '' ? [] : value.split(',').map(Number) });
   weekTrouble.value = first ? describeIssue(first) : null;
 }
-const setLabour = (label: ChangeLabel, part: Labour) =>
-  jobs.change(label, (draft) => {
-    draft.labour = { ...draft.labour, ...part };
-  });
+const setLabour = useLabour();
 const setClimate = (part: { temperatureC?: number; humidityPercent?: number }) =>
   jobs.change('climateOnSite', (draft) => {
     draft.mixing = { ...draft.mixing, ...part };

@@ -1,26 +1,22 @@
 <script setup lang="ts">
-import { changeLabel, type ChangeLabel } from '@azulejo/core/job/edit/changeLabel';
+import { changeLabel } from '@azulejo/core/job/edit/changeLabel';
 import { computed } from 'vue';
 import type { Job } from '@azulejo/core/job/job';
 import type { TaskId } from '@azulejo/core/labour/tasks';
-import { HOURS_PER_DAY, hoursOf, paceInForce, type Labour } from '@azulejo/core/labour/workHours';
+import { HOURS_PER_DAY, hoursOf, paceInForce } from '@azulejo/core/labour/workHours';
 import { speakerName } from '@azulejo/core/messages/en/materialFigures';
 import { hoursWords, paceUnit, TASK_NAMES } from '@azulejo/core/messages/en/money';
 import type { Money } from '@azulejo/core/money/planMoney';
 import NumberField from '../../../fields/NumberField.vue';
-import { useJobStore } from '../../../stores/jobStore.ts';
+import { useLabour } from '../../useLabour.ts';
 
 /** How fast each kind of work goes, and what it comes to. */
 const props = defineProps<{ job: Job; money: Money }>();
-const jobs = useJobStore();
+const set = useLabour();
 const tasks = computed(() => {
   const ids = [...new Set(props.money.work.map(({ task }) => task))];
   return ids.map((task) => ({ task, hours: hoursWords(hoursOf(props.money.work, task)), ...paceInForce(props.job, task) }));
 });
-const set = (label: ChangeLabel, part: Labour) =>
-  jobs.change(label, (draft) => {
-    draft.labour = { ...draft.labour, ...part };
-  });
 const setPace = (task: TaskId) => (pace: number) => set(changeLabel('pace', task), { paces: { ...props.job.labour?.paces, [task]: pace } });
 </script>
 
